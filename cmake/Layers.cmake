@@ -1,0 +1,31 @@
+# SPDX-License-Identifier: GPL-3.0-or-later
+#
+# One CMake target per layer. A layer's headers are seen only through a folder of its own in the
+# build tree, and that folder reaches only those who link the layer: an include against the
+# direction of the arrows finds no file and does not build.
+
+add_library(avrelt_flags INTERFACE)
+target_compile_options(avrelt_flags INTERFACE -Wall -Wextra -Wshadow -Wnon-virtual-dtor
+                                              -Wold-style-cast -Woverloaded-virtual)
+if(AVRELT_WERROR)
+  target_compile_options(avrelt_flags INTERFACE -Werror)
+endif()
+if(AVRELT_SANITIZE)
+  target_compile_options(avrelt_flags INTERFACE -fsanitize=address,undefined
+                                                -fno-sanitize-recover=all -fno-omit-frame-pointer)
+  target_link_options(avrelt_flags INTERFACE -fsanitize=address,undefined)
+endif()
+# The same expression gives the same bits everywhere: no fused multiply-add behind our back.
+target_compile_options(avrelt_flags INTERFACE -ffp-contract=off)
+
+# avrelt_layer(NAME SOURCES … LINKS …): the library avrelt_NAME of the current folder.
+function(avrelt_layer name)
+  cmake_parse_arguments(LAYER "" "" "SOURCES;LINKS;PRIVATE_LINKS" ${ARGN})
+  set(window ${CMAKE_BINARY_DIR}/layers/${name})
+  file(MAKE_DIRECTORY ${window})
+  file(CREATE_LINK ${CMAKE_CURRENT_SOURCE_DIR} ${window}/${name} SYMBOLIC)
+  add_library(avrelt_${name} STATIC ${LAYER_SOURCES})
+  target_include_directories(avrelt_${name} PUBLIC ${window})
+  target_link_libraries(avrelt_${name} PUBLIC ${LAYER_LINKS} PRIVATE avrelt_flags
+                                              ${LAYER_PRIVATE_LINKS})
+endfunction()

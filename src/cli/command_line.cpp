@@ -1,0 +1,112 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/command_line.h"
+
+#include <CLI/CLI.hpp>
+#include <iostream>
+#include <string>
+#include <string_view>
+
+#include "cli/version.h"
+#include "files/disk.h"
+#include "files/document_json.h"
+#include "files/outputs.h"
+
+namespace avrelt {
+namespace {
+
+constexpr int refused = 2;
+
+struct PlanOptions {
+  std::string file;
+  std::string folder;
+};
+
+int complain(const std::string& sentence) {
+  std::cerr << sentence << '\n';
+  return refused;
+}
+
+int runPlan(const PlanOptions& options) {
+  const tl::expected<std::string, Sentence> text = readFile(options.file);
+  if (!text) return complain(inWords(text.error(), Unit::mm));
+
+  const tl::expected<ReadDocument, ReadFaults> read = readDocument(*text);
+  if (!read) {
+    for (const ReadFault& fault : read.error()) {
+      complain(inWords(fault, options.file, Unit::mm));
+    }
+    return refused;
+  }
+  const Unit unit = read->document.units;
+  const CheckedAll<Plan> plan = planDocument(read->document);
+  if (!plan) {
+    for (const Fault& fault : plan.error()) {
+      complain(inWords(ReadFault{read->lines.lineOf(fault.field), fault}, options.file, unit));
+    }
+    return refused;
+  }
+  const auto files = outputsOf(*plan);
+  if (!files) return complain(inWords(files.error(), unit));
+  if (const std::optional<Sentence> fault = writeFiles(options.folder, *files)) {
+    return complain(inWords(*fault, unit));
+  }
+  for (const OutputFile& file : *files) {
+    std::cout << (std::filesystem::path(options.folder) / file.name).string() << '\n';
+  }
+  for (const CupPlan& cup : plan->cups) {
+    for (const Watch& watch : cup.watches) {
+      std::cout << cup.name << ", " << levelName(watch.level) << ": "
+                << inWords(watch.sentence, unit) << '\n';
+    }
+  }
+  return 0;
+}
+
+}  // namespace
+
+Asked askedFor(int argc, const char* const* argv) {
+  if (argc < 2) return Asked::window;
+  const std::string_view word = argv[1];
+  for (const std::string_view known : {"plan", "--help", "-h", "--version"}) {
+    if (word == known) return Asked::commandLine;
+  }
+  return Asked::window;
+}
+
+int runCommandLine(int argc, const char* const* argv) {
+  CLI::App app{
+      "Avrelt measures, lays out and plans decorated tumblers.\n\n"
+      "avrelt [FILE.avrelt]    opens the window, with an order or an empty bench\n"
+      "avrelt plan …           works out an order without a window"};
+  app.name("avrelt");
+  app.set_version_flag("--version", std::string("avrelt ") + version);
+  app.require_subcommand(0, 1);
+
+  PlanOptions options;
+  CLI::App* plan = app.add_subcommand(
+      "plan",
+      "Works out an order: each cup's wall rolled out flat, the wrap that closes round it, a "
+      "paper\n"
+      "test piece and a marking strip. Writes them as SVG and PDF at true size, and plan.json "
+      "with\n"
+      "every figure in millimetres.\n\n"
+      "Exit code 0 when all was written; 2 when the order or the folder was refused, with a\n"
+      "sentence for each fault and nothing written.");
+  plan->add_option("FILE", options.file, "The order, a *.avrelt file")->required();
+  plan->add_option("--out", options.folder, "The folder to write to; made if it is not there")
+      ->required();
+
+  try {
+    app.parse(argc, argv);
+  } catch (const CLI::Success& asked) {
+    return app.exit(asked);
+  } catch (const CLI::ParseError& error) {
+    app.exit(error, std::cout, std::cerr);
+    return refused;
+  }
+  if (plan->parsed()) return runPlan(options);
+  std::cout << app.help();
+  return 0;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+
+#include "cup/development.h"
+
+namespace avrelt {
+
+/// What the maker chooses for a full wrap.
+struct Wrap {
+  /// Bare wall left below the wrap, measured up the wall from the base edge.
+  WrittenLength baseClearance;
+  /// Bare wall left above it, so that the last coats seal onto metal. About 1/8 in is common
+  /// (common practice, no published source).
+  WrittenLength rimClearance{Length::inches(0.125), "1/8 in"};
+  /// What the wrap runs on past the seam, on its right-hand end. 0 for edges that meet.
+  WrittenLength overlap{Length::inches(0.125), "1/8 in"};
+  /// Where the seam stands. 180° is the back.
+  Angle seamAt = Angle::halfTurn();
+  std::string kept;
+
+  friend bool operator==(const Wrap&, const Wrap&) = default;
+};
+
+/// A full wrap laid out on its cup: between two rings, once round from the seam, and the overlap.
+///
+/// In its own frame θ runs from −180° at the seam's left edge to 180° at its right edge, so that
+/// seam edges are the piece's ends. On the cup those two edges are one line.
+class WrapLayout {
+ public:
+  /// Refused, naming the field: clearances that leave under 1 mm of wall, a clearance outside the
+  /// body, an overlap of once round or more, a sector that would lie over itself in the flat.
+  static CheckedAll<WrapLayout> of(const Development& body, const Wrap& wrap);
+
+  const Development& body() const { return body_; }
+  Length low() const { return low_; }
+  Length high() const { return high_; }
+  Length overlap() const { return overlap_; }
+  Angle seamAt() const { return seamAt_; }
+
+  /// A direction round the cup in the piece's frame, from −180° (left out) to 180°.
+  Angle inPiece(Angle onCup) const { return (onCup - seamAt_ - Angle::halfTurn()).wrapped(); }
+
+  /// Where the overlap's free edge stands at height s, in the piece's frame. The overlap is as
+  /// wide as asked at every height: its edge is parallel to the seam in the flat.
+  Angle overlapEnd(Length s) const;
+
+  /// The cut line, counter-clockwise from the low left corner.
+  Path outline() const;
+  /// The seam where the overlap begins; the line the other end is laid to.
+  Path seamLine() const;
+
+ private:
+  WrapLayout(const Development& body, Length low, Length high, Length overlap, Angle seamAt)
+      : body_(body), low_(low), high_(high), overlap_(overlap), seamAt_(seamAt) {}
+
+  Development body_;
+  Length low_;
+  Length high_;
+  Length overlap_;
+  Angle seamAt_;
+};
+
+}  // namespace avrelt

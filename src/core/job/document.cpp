@@ -1,0 +1,62 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/document.h"
+
+#include <algorithm>
+
+namespace avrelt {
+namespace {
+
+constexpr std::size_t longestName = 60;
+
+bool taken(const Document& document, const std::string& name) {
+  return std::any_of(document.cups.begin(), document.cups.end(),
+                     [&](const Cup& cup) { return cup.name == name; });
+}
+
+}  // namespace
+
+Cup newCup(const std::string& name, Unit unit) {
+  const bool inches = unit == Unit::inch;
+  const WrittenLength zero = inches ? WrittenLength{{}, "0 in"} : WrittenLength{{}, "0 mm"};
+  const auto pick = [&](double inch, double mm) {
+    return written(inches ? Length::inches(inch) : Length::mm(mm), unit);
+  };
+  Cup cup;
+  cup.name = name;
+  cup.blank.name = "straight";
+  cup.blank.stations = {{zero, pick(9, 230), Girth::around, {}},
+                        {pick(7, 180), std::nullopt, Girth::around, {}}};
+  cup.wrap.baseClearance = zero;
+  cup.wrap.rimClearance = pick(0.125, 3);
+  cup.wrap.overlap = pick(0.125, 3);
+  cup.strip.width = pick(0.5, 12);
+  return cup;
+}
+
+std::string freeName(const Document& document, const std::string& wanted) {
+  if (!taken(document, wanted)) return wanted;
+  for (long number = 2;; ++number) {
+    std::string name = wanted + " " + std::to_string(number);
+    if (!taken(document, name)) return name;
+  }
+}
+
+std::optional<Sentence> nameFault(const Document& document, std::size_t index,
+                                  const std::string& name) {
+  if (name.find_first_not_of(" \t\n") == std::string::npos) {
+    return Sentence{"The cup has no name. Give it one; pieces and files are named after it.", {}};
+  }
+  if (name.size() > longestName) {
+    return Sentence{"The name is too long for a label. Use %1 letters at most.",
+                    {static_cast<long>(longestName)}};
+  }
+  for (std::size_t other = 0; other < document.cups.size(); ++other) {
+    if (other != index && document.cups[other].name == name) {
+      return Sentence{"“%1” is also the name of cup %2. Give each cup its own.",
+                      {name, static_cast<long>(other + 1)}};
+    }
+  }
+  return std::nullopt;
+}
+
+}  // namespace avrelt

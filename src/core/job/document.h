@@ -1,0 +1,55 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "cup/blank.h"
+#include "cup/wrap.h"
+#include "sheet/marking_strip.h"
+#include "sheet/paper.h"
+
+namespace avrelt {
+
+/// One cup of an order: its measures and what was chosen for it.
+struct Cup {
+  std::string name;
+  Blank blank;
+  Wrap wrap;
+  MarkingStrip strip;
+  std::string kept;
+
+  friend bool operator==(const Cup&, const Cup&) = default;
+};
+
+/// An order: measures and choices, nothing derived.
+///
+/// Every `kept` member, here and below, holds the members of the file that this version does not
+/// know, as JSON text, so that saving gives them back.
+struct Document {
+  static constexpr int currentVersion = 1;
+
+  Unit units = Unit::inch;
+  /// For prints; left out, the paper usual where the unit is.
+  std::optional<Paper> paper;
+  std::vector<Cup> cups;
+  std::string kept;
+
+  Paper printPaper() const { return paper.value_or(usualPaper(units)); }
+
+  friend bool operator==(const Document&, const Document&) = default;
+};
+
+/// A straight cup to begin with, in round figures of the unit.
+Cup newCup(const std::string& name, Unit unit);
+
+/// "Comet", or "Comet 2", "Comet 3" … where the name is taken: the first that is free.
+std::string freeName(const Document& document, const std::string& wanted);
+
+/// What makes a cup's name unfit in this document, if anything: none, too long, or taken by
+/// another cup than the one at `index`.
+std::optional<Sentence> nameFault(const Document& document, std::size_t index,
+                                  const std::string& name);
+
+}  // namespace avrelt

@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "measure/sentence.h"
+
+#include <cmath>
+
+#include "measure/tape.h"
+
+namespace avrelt {
+namespace {
+
+struct Speaker {
+  Unit unit;
+  std::string operator()(const std::string& text) const { return text; }
+  std::string operator()(Length length) const { return plainText(length, unit); }
+  std::string operator()(Angle angle) const { return angleText(angle); }
+  std::string operator()(long count) const { return std::to_string(count); }
+};
+
+}  // namespace
+
+std::string angleText(Angle angle) {
+  // A number of degrees prints like a number of millimetres; only the sign behind it differs.
+  std::string text = decimalText(Length::mm(angle.degrees()), Unit::mm, 1);
+  text.resize(text.size() - 3);
+  return text + "°";
+}
+
+std::string inWords(const std::string& translatedPattern, const std::vector<Sentence::Part>& parts,
+                    Unit unit) {
+  std::string text;
+  for (std::size_t i = 0; i < translatedPattern.size(); ++i) {
+    const char next = i + 1 < translatedPattern.size() ? translatedPattern[i + 1] : '\0';
+    if (translatedPattern[i] == '%' && next >= '1' && next <= '9') {
+      const auto place = static_cast<std::size_t>(next - '1');
+      if (place < parts.size()) text += std::visit(Speaker{unit}, parts[place]);
+      ++i;
+    } else {
+      text += translatedPattern[i];
+    }
+  }
+  return text;
+}
+
+std::string inWords(const Sentence& sentence, Unit unit) {
+  return inWords(sentence.pattern, sentence.parts, unit);
+}
+
+}  // namespace avrelt

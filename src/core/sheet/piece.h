@@ -1,0 +1,56 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "measure/angle.h"
+#include "measure/sentence.h"
+#include "shape/path.h"
+
+namespace avrelt {
+
+/// What a piece is for.
+enum class PieceRole {
+  wrap,          ///< the film that goes round the cup
+  testPiece,     ///< the same outline in paper, to try before film is spent
+  markingStrip,  ///< a paper band once round the body, ticked as a tape
+};
+
+/// "wrap", "test_piece", "marking_strip": the role as files write it.
+const char* roleName(PieceRole role);
+/// The role as a person says it.
+Sentence roleTitle(PieceRole role);
+
+enum class GuideKind { seam, front, quarter, graduation, scaleBar };
+
+/// A line drawn on a piece, never cut.
+struct Guide {
+  GuideKind kind = GuideKind::graduation;
+  Path path;
+};
+
+/// Words drawn on a piece, never cut, centred on a place.
+struct Lettering {
+  Point at;
+  Length height;
+  /// The direction the words run in, turned left from the x axis.
+  Angle turn;
+  Sentence words;
+};
+
+/// One thing to cut: its edge, and what is drawn inside. All in the flat, y up, in mm, with the
+/// front of the base edge near the origin.
+struct Piece {
+  std::string id;
+  PieceRole role = PieceRole::wrap;
+  Path outline;             ///< counter-clockwise
+  std::vector<Path> holes;  ///< clockwise
+  std::vector<Guide> guides;
+  std::vector<Lettering> letterings;
+
+  Box bounds() const { return boundsOf(outline); }
+  Area area() const;
+};
+
+}  // namespace avrelt

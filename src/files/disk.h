@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <filesystem>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <tl/expected.hpp>
+#include <vector>
+
+#include "measure/sentence.h"
+
+namespace avrelt {
+
+/// Reads a file whole. Refused in words: one that is not there, may not be read, is a folder, or
+/// is larger than `most` bytes.
+tl::expected<std::string, Sentence> readFile(const std::filesystem::path& path,
+                                             std::size_t most = 16U << 20U);
+
+/// Puts `bytes` where `path` says so that at every moment, power cut included, the file there is
+/// whole: the old one or the new one. Written under a temporary name in the same folder, forced to
+/// disk, renamed. A link is followed, permissions of a file already there are kept.
+///
+/// On failure the old file stands untouched, nothing is left behind, and the sentence says why and
+/// what to do.
+std::optional<Sentence> writeFile(const std::filesystem::path& path, std::string_view bytes);
+
+/// A file to be written into a folder.
+struct OutputFile {
+  std::string name;
+  std::string bytes;
+};
+
+/// Writes all files into a folder, made if it is not there, or none: every one is put down under a
+/// temporary name first, and only when all are safe on disk do they take their names.
+std::optional<Sentence> writeFiles(const std::filesystem::path& folder,
+                                   const std::vector<OutputFile>& files);
+
+}  // namespace avrelt

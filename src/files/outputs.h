@@ -1,0 +1,38 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "files/disk.h"
+#include "job/plan.h"
+
+namespace avrelt {
+
+enum class OutputKind { svg, pdf };
+
+/// "svg", "pdf": the kind's name and the ending of its files.
+const char* kindName(OutputKind kind);
+
+/// One file of a plan.
+struct Output {
+  OutputKind kind = OutputKind::svg;
+  std::string cup;
+  std::string piece;
+  OutputFile file;
+};
+
+/// "tapered-350-wrap.svg".
+std::string outputName(const CupPlan& cup, const Piece& piece, OutputKind kind);
+
+/// One piece as a file of a kind. Refused in words where it cannot be made.
+tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const Piece& piece, OutputKind kind,
+                                        Paper paper, Unit unit);
+
+/// Every piece of every cup as SVG and PDF, then `plan.json`, which lists them.
+tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan);
+
+/// The plan as JSON (`docs/format.md`).
+std::string planJson(const Plan& plan, const std::vector<Output>& outputs);
+
+}  // namespace avrelt

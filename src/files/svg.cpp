@@ -1,0 +1,121 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/svg.h"
+
+#include <array>
+#include <charconv>
+#include <cmath>
+
+#include "files/ink.h"
+
+namespace avrelt {
+namespace {
+
+std::string digits(double value) {
+  std::array<char, 64> buffer{};
+  // A ten-thousandth of a millimetre: finer than any blade, and short.
+  const auto end = std::to_chars(buffer.data(), buffer.data() + buffer.size(), value,
+                                 std::chars_format::fixed, 4);
+  std::string text(buffer.data(), end.ptr);
+  text.erase(text.find_last_not_of('0') + 1);
+  if (text.back() == '.') text.pop_back();
+  return text == "-0" ? "0" : text;
+}
+
+std::string escaped(const std::string& text) {
+  std::string safe;
+  for (const char c : text) {
+    switch (c) {
+      case '&':
+        safe += "&amp;";
+        break;
+      case '<':
+        safe += "&lt;";
+        break;
+      case '>':
+        safe += "&gt;";
+        break;
+      case '"':
+        safe += "&quot;";
+        break;
+      default:
+        // Control characters are not allowed in XML at all.
+        safe += static_cast<unsigned char>(c) < 0x20 ? ' ' : c;
+    }
+  }
+  return safe;
+}
+
+/// Flat to page: x from the left edge, y down from the top edge.
+struct PageFrame {
+  Box box;
+  Point operator()(Point p) const { return {p.x - box.low.x, box.high.y - p.y}; }
+};
+
+std::string place(Point p) {
+  return digits(p.x) + " " + digits(p.y);
+}
+
+std::string pathData(const Path& path, const PageFrame& frame) {
+  constexpr double straight = 1e-6;
+  std::string data = "M" + place(frame(path.start));
+  Point from = path.start;
+  for (const Stretch& stretch : path.stretches) {
+    if (riseOf(from, stretch) < straight) {
+      data += " L" + place(frame(stretch.end));
+    } else {
+      const std::string radius = digits(arcFigures(from, stretch).radius);
+      // With y turned down a left turn of the flat looks like a right turn to SVG's sweep flag.
+      data += " A" + radius + " " + radius + " 0 " + (std::abs(stretch.bulge) > 1 ? "1 " : "0 ") +
+              (stretch.bulge > 0 ? "0 " : "1 ") + place(frame(stretch.end));
+    }
+    from = stretch.end;
+  }
+  return path.closed() ? data + " Z" : data;
+}
+
+}  // namespace
+
+std::string svgOf(const Piece& piece, Unit unit, const std::string& title) {
+  const PageFrame frame{piece.bounds()};
+  const std::string width = digits(frame.box.width());
+  const std::string height = digits(frame.box.height());
+
+  std::string svg = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n";
+  svg += "<svg xmlns=\"http://www.w3.org/2000/svg\" version=\"1.1\" width=\"" + width +
+         "mm\" height=\"" + height + "mm\" viewBox=\"0 0 " + width + " " + height + "\">\n";
+  svg += "  <title>" + escaped(title) + "</title>\n";
+  svg +=
+      "  <desc>True size: one user unit is one millimetre. Layer \"cut\" is cut, layer "
+      "\"guide\" is drawn.</desc>\n";
+
+  svg += "  <g id=\"cut\" fill=\"none\" stroke=\"" + std::string(ink::edge) +
+         "\" stroke-width=\"0.1\">\n";
+  svg += "    <path id=\"" + piece.id + "\" d=\"" + pathData(piece.outline, frame) + "\"/>\n";
+  for (const Path& hole : piece.holes) {
+    svg += "    <path d=\"" + pathData(hole, frame) + "\"/>\n";
+  }
+  svg += "  </g>\n";
+
+  svg += "  <g id=\"guide\" fill=\"none\" stroke=\"" + std::string(ink::guide) +
+         "\" stroke-width=\"0.1\">\n";
+  for (const Guide& guide : piece.guides) {
+    const bool dashed = guide.kind == GuideKind::seam;
+    svg += "    <path d=\"" + pathData(guide.path, frame) + "\"" +
+           (dashed ? " stroke-dasharray=\"3 1.5\"" : "") + "/>\n";
+  }
+  for (const Lettering& lettering : piece.letterings) {
+    const Point at = frame(lettering.at);
+    svg += "    <text x=\"" + digits(at.x) + "\" y=\"" +
+           digits(at.y + ink::capHeight * lettering.height.mm() / 2) + "\" font-size=\"" +
+           digits(lettering.height.mm()) +
+           "\" font-family=\"Avrelt Sans, Inter, sans-serif\" text-anchor=\"middle\" fill=\"" +
+           ink::guide + "\" stroke=\"none\"";
+    const std::string turn = digits(-lettering.turn.degrees());
+    if (turn != "0") svg += " transform=\"rotate(" + turn + " " + place(at) + ")\"";
+    svg += ">" + escaped(inWords(lettering.words, unit)) + "</text>\n";
+  }
+  svg += "  </g>\n</svg>\n";
+  return svg;
+}
+
+}  // namespace avrelt
