@@ -1,6 +1,69 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <QApplication>
+#include <QDir>
+#include <QSettings>
+#include <QTimer>
+
+#include "app/window/main_window.h"
+#include "app/window/theme.h"
 #include "cli/command_line.h"
+#include "version/version.h"
+
+namespace {
+
+/// Takes a picture of every main view of the order in the window, then ends the program.
+void takePictures(avrelt::MainWindow& window, const QString& folder) {
+  QDir().mkpath(folder);
+  const auto picture = [&](const char* name) {
+    window.order().history()->setClean();
+    QApplication::processEvents();
+    window.grab().save(folder + QLatin1Char('/') + QLatin1String(name) + QStringLiteral(".png"));
+  };
+  const int cups = static_cast<int>(window.order().document().cups.size());
+  window.order().choose(cups > 1 ? 1 : 0);
+  picture("gauge");
+  window.order().setUnit(avrelt::Unit::mm);
+  window.order().choose(cups > 2 ? 2 : 0);
+  picture("gauge-mm");
+  window.order().setUnit(avrelt::Unit::inch);
+  window.order().choose(0);
+  window.goToStation(avrelt::MainWindow::cut);
+  picture("cut");
+  window.order().choose(cups > 1 ? 1 : 0);
+  window.cutStation().choose(avrelt::PieceRole::markingStrip);
+  picture("cut-strip");
+}
+
+}  // namespace
 
 int main(int argc, char** argv) {
-  return avrelt::runCommandLine(argc, argv);
+  if (avrelt::askedFor(argc, argv) == avrelt::Asked::commandLine) {
+    return avrelt::runCommandLine(argc, argv);
+  }
+  QApplication app(argc, argv);
+  QApplication::setOrganizationName(QStringLiteral("avrelt"));
+  QApplication::setApplicationName(QStringLiteral("avrelt"));
+  QApplication::setApplicationDisplayName(QStringLiteral("Avrelt"));
+  QApplication::setApplicationVersion(QLatin1String(avrelt::version));
+  QApplication::setDesktopFileName(QStringLiteral("avrelt"));
+  avrelt::loadFaces();
+  avrelt::useTheme(QSettings().value(QStringLiteral("dark")).toBool() ? avrelt::Theme::dark()
+                                                                      : avrelt::Theme::light());
+  avrelt::MainWindow window;
+  window.show();
+  QStringList words = QApplication::arguments();
+  const int shots = static_cast<int>(words.indexOf(QStringLiteral("--shots")));
+  if (shots > 0 && shots + 1 < words.size()) {
+    const QString folder = words.at(shots + 1);
+    words.remove(shots, 2);
+    if (words.size() > 1 && !window.open(words.at(1))) return 2;
+    takePictures(window, folder);
+    window.order().history()->setClean();
+    return 0;
+  }
+  QTimer::singleShot(0, &window, [&window, words] {
+    if (words.size() > 1) window.open(words.at(1));
+    window.offerRecovery();
+  });
+  return QApplication::exec();
 }

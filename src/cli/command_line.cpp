@@ -6,10 +6,10 @@
 #include <string>
 #include <string_view>
 
-#include "cli/version.h"
 #include "files/disk.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
+#include "version/version.h"
 
 namespace avrelt {
 namespace {

@@ -116,6 +116,10 @@ Length Development::plumb() const {
   return Length::mm(wall_ * std::sqrt((1 - k_) * (1 + k_)));
 }
 
+Length Development::wallFor(Length plumb) const {
+  return Length::mm(std::hypot(plumb.mm(), k_ * wall_));
+}
+
 Length Development::around(Length s) const {
   return Length::mm(2 * pi * radiusMm(s.mm()));
 }
@@ -174,6 +178,28 @@ Path Development::ring(Length s, Angle from, Angle to) const {
 Path Development::upright(Angle theta, Length from, Length to) const {
   Path path{toFlat({theta, from}), {}};
   path.lineTo(toFlat({theta, to}));
+  return path;
+}
+
+Path Development::sideView() const {
+  const double base = r0_;
+  const double rim = radiusMm(wall_);
+  const double height = plumb().mm();
+  Path path{{-base, 0}, {}};
+  path.lineTo({base, 0});
+  path.lineTo({rim, height});
+  path.lineTo({-rim, height});
+  path.lineTo(path.start);
+  return path;
+}
+
+Path Development::wallOutline() const {
+  const Angle left = -Angle::halfTurn();
+  const Angle right = Angle::halfTurn();
+  Path path = ring(Length(), left, right);
+  path.lineTo(toFlat({right, wall()}));
+  path.arcTo(toFlat({left, wall()}), ringBulge(right, left));
+  path.lineTo(path.start);
   return path;
 }
 

@@ -49,6 +49,9 @@ class Development {
 
   Length wall() const { return Length::mm(wall_); }
   Length plumb() const;
+  /// The wall that stands so high with the girths as they are: the two kinds of height are two
+  /// sides of a right triangle, the step in radius its third.
+  Length wallFor(Length plumb) const;
   Length aroundBase() const { return around(Length()); }
   Length aroundRim() const { return around(wall()); }
   Length around(Length s) const;
@@ -76,6 +79,10 @@ class Development {
   Path ring(Length s, Angle from, Angle to) const;
   /// The straight line up the wall at one angle.
   Path upright(Angle theta, Length from, Length to) const;
+  /// The body seen from the side, plumb, the middle of its base at the origin; counter-clockwise.
+  Path sideView() const;
+  /// The edge of the whole wall rolled out, once round from back to back; counter-clockwise.
+  Path wallOutline() const;
   /// What turns `ring(s, from, to)` out of its two ends, for joining it into an outline.
   double ringBulge(Angle from, Angle to) const;
 

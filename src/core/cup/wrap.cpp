@@ -79,6 +79,12 @@ Angle WrapLayout::overlapEnd(Length s) const {
   return Angle::halfTurn() + Angle::radians(arcsineOver(body_.taper(), overlap_.mm() / r));
 }
 
+Length WrapLayout::beyondSeam(Point p) const {
+  const Path seam = seamLine();
+  const Point along = seam.end() - seam.start;
+  return Length::mm(cross(p - seam.start, along) / norm(along));
+}
+
 Path WrapLayout::outline() const {
   const Angle left = -Angle::halfTurn();
   const Angle lowRight = overlapEnd(low_);

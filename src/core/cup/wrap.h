@@ -46,6 +46,10 @@ class WrapLayout {
   /// wide as asked at every height: its edge is parallel to the seam in the flat.
   Angle overlapEnd(Length s) const;
 
+  /// How far beyond the seam a flat place lies, square to it: what the overlap would have to be
+  /// for its edge to run there. Negative on the wrap itself.
+  Length beyondSeam(Point p) const;
+
   /// The cut line, counter-clockwise from the low left corner.
   Path outline() const;
   /// The seam where the overlap begins; the line the other end is laid to.

@@ -133,8 +133,8 @@ CheckedAll<Piece> markingStripPiece(const Development& body, const MarkingStrip&
   const Angle atSeam = Angle::halfTurn() - Angle::radians(letters * 2.4 / body.radius(nameAt));
   piece.letterings.push_back(
       {body.toFlat({atSeam, nameAt}), letters, -body.flatAngle(atSeam), {"seam", {}}});
-  const Angle atName = layout->inPiece(Angle::degrees(45));
-  const Length titleHeight = letterHeight(cupName.size() + 22, body.around(at) * 0.2, letters);
+  const Angle atName = layout->inPiece(Angle::degrees(52));
+  const Length titleHeight = letterHeight(cupName.size() + 22, body.around(at) * 0.15, letters);
   if (titleHeight > Length() && width >= Length::mm(9)) {
     piece.letterings.push_back({body.toFlat({atName, nameAt}),
                                 titleHeight,

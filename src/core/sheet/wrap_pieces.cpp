@@ -22,7 +22,7 @@ void letterAcross(Piece& piece, const WrapLayout& layout, double share, Length t
 void addScaleBar(Piece& piece, const WrapLayout& layout, Unit unit) {
   const Length bar = unit == Unit::inch ? Length::inches(2) : Length::mm(50);
   const Length height = layout.high() - layout.low();
-  const Length at = layout.low() + height * 0.2;
+  const Length at = layout.low() + height * 0.22;
   if (height < Length::mm(40) || layout.body().around(at) < bar * 2) return;
   const Point middle = layout.body().toFlat({Angle(), at});
   const Point half{bar.mm() / 2, 0};
@@ -47,14 +47,11 @@ Piece onLayout(const WrapLayout& layout) {
   for (const RoundMark& mark : roundMarks()) {
     if (onSeam(layout, mark.onCup)) continue;
     const Angle theta = layout.inPiece(mark.onCup);
-    if (mark.kind == GuideKind::front) {
-      piece.guides.push_back({mark.kind, body.upright(theta, layout.low(), layout.high())});
-    } else {
-      // Short ticks at both ends: enough to line up by, and out of a pattern's way.
-      const Length tick = height * 0.08;
-      piece.guides.push_back({mark.kind, body.upright(theta, layout.low(), layout.low() + tick)});
-      piece.guides.push_back({mark.kind, body.upright(theta, layout.high() - tick, layout.high())});
-    }
+    // Ticks at both ends, the front's the longest: enough to line up by, and out of a pattern's
+    // way.
+    const Length tick = height * (mark.kind == GuideKind::front ? 0.16 : 0.08);
+    piece.guides.push_back({mark.kind, body.upright(theta, layout.low(), layout.low() + tick)});
+    piece.guides.push_back({mark.kind, body.upright(theta, layout.high() - tick, layout.high())});
     const Length at = layout.high() - height * 0.13;
     const Length letters =
         letterHeight(5, body.around(at) * 0.1, std::min(Length::mm(3.5), height * 0.08));

@@ -1,0 +1,193 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/cut/cut_station.h"
+
+#include <QHBoxLayout>
+
+#include "app/fields/card.h"
+#include "app/order/phrases.h"
+#include "sheet/tiling.h"
+
+namespace avrelt {
+namespace {
+
+QPushButton* buttonFor(QAction* action, bool primary) {
+  auto* button = new QPushButton(action->text());
+  button->setProperty("primary", primary);
+  button->setEnabled(action->isEnabled());
+  button->setToolTip(action->shortcut().toString(QKeySequence::NativeText));
+  QObject::connect(button, &QPushButton::clicked, action, &QAction::trigger);
+  QObject::connect(action, &QAction::changed, button,
+                   [button, action] { button->setEnabled(action->isEnabled()); });
+  return button;
+}
+
+}  // namespace
+
+CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
+                       QWidget* parent)
+    : QWidget(parent), order_(order) {
+  auto* row = new QHBoxLayout(this);
+  row->setContentsMargins(14, 12, 14, 12);
+  row->setSpacing(12);
+  row->addWidget(pieceCard(), 30);
+  row->addWidget(sheetCard(), 42);
+  row->addWidget(filesCard(saveSvg, savePdf, saveAll), 26);
+  connect(&order, &Order::changed, this, &CutStation::refresh);
+  choose(PieceRole::wrap);
+}
+
+QWidget* CutStation::pieceCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("Piece"), body);
+  for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece, PieceRole::markingStrip}) {
+    auto* choice = new PieceChoice(order_, role);
+    choices_.push_back(choice);
+    body->addWidget(choice);
+    connect(choice, &QAbstractButton::toggled, this, [this, role](bool on) {
+      if (on) choose(role);
+    });
+  }
+  stripAt_ = new LengthField(tr("Top edge up the wall"), QStringLiteral("strip.at"));
+  stripWidth_ = new LengthField(tr("Width"), QStringLiteral("strip.width"));
+  auto* strip = new QHBoxLayout;
+  strip->setSpacing(10);
+  strip->addWidget(stripAt_, 3);
+  strip->addWidget(stripWidth_, 2);
+  body->addLayout(strip);
+  body->addStretch();
+
+  connect(stripAt_, &LengthField::typed, this, [this](const WrittenLength& typed) {
+    order_.editCup(
+        tr("Set strip height to %1").arg(say(typed.length, order_.unit())),
+        [&](Cup& cup) { cup.strip.at = typed; }, QStringLiteral("strip.at"));
+  });
+  connect(stripWidth_, &LengthField::typed, this, [this](const WrittenLength& typed) {
+    order_.editCup(
+        tr("Set strip width to %1").arg(say(typed.length, order_.unit())),
+        [&](Cup& cup) { cup.strip.width = typed; }, QStringLiteral("strip.width"));
+  });
+  connect(stripAt_, &LengthField::stepped, this,
+          [this](int marks) { order_.nudge(Thing::strip, marks); });
+  connect(stripAt_, &LengthField::entered, this, [this] { order_.pick(Thing::strip); });
+  connect(stripWidth_, &LengthField::stepped, this, [this](int marks) {
+    const Graduation graduation = usualGraduation(order_.unit());
+    const Length now = order_.currentCup().strip.width.length;
+    const Length next = nearestMark(now, graduation) + step(graduation) * marks;
+    if (next <= Length()) return;
+    order_.editCup(
+        tr("Set strip width to %1").arg(say(next, order_.unit())),
+        [&](Cup& cup) { cup.strip.width = written(next, order_.unit()); },
+        QStringLiteral("strip.width"));
+  });
+  for (LengthField* field : {stripAt_, stripWidth_}) {
+    connect(field, &LengthField::typing, this, [this, field](const std::optional<Sentence>& fault) {
+      order_.setTyping(field->field(), fault);
+    });
+    connect(field, &LengthField::finished, &order_, &Order::settle);
+  }
+  return card;
+}
+
+QWidget* CutStation::sheetCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("On paper, true size"), body);
+  auto* row = new QHBoxLayout;
+  paper_ = new Segments(tr("Paper"), {QString::fromLatin1(paperName(Paper::a4)),
+                                      QString::fromLatin1(paperName(Paper::letter))});
+  pages_ = new QLabel;
+  pages_->setProperty("role", "label");
+  pages_->setWordWrap(true);
+  row->addWidget(paper_);
+  row->addSpacing(8);
+  row->addWidget(pages_, 1);
+  body->addLayout(row);
+  sheet_ = new SheetView(order_);
+  body->addWidget(sheet_, 1);
+  connect(paper_, &Segments::picked, this, [this](int i) {
+    const Paper paper = i == 0 ? Paper::a4 : Paper::letter;
+    order_.edit(tr("Print on %1").arg(QString::fromLatin1(paperName(paper))),
+                [paper](Document& document) { document.paper = paper; });
+  });
+  return card;
+}
+
+QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* saveAll) {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("Files"), body);
+  body->addWidget(buttonFor(saveSvg, true));
+  body->addWidget(buttonFor(savePdf, false));
+  body->addWidget(buttonFor(saveAll, false));
+  auto* caution = new QLabel(
+      tr("Measure again after the last smooth coat and try the paper piece before film is cut. "
+         "Cut away from your hand. What film and resin makers say on their data sheets goes before "
+         "anything shown here."));
+  caution->setProperty("role", "caution");
+  caution->setWordWrap(true);
+  body->addSpacing(4);
+  body->addWidget(caution);
+  body->addStretch();
+  return card;
+}
+
+void CutStation::choose(PieceRole role) {
+  role_ = role;
+  for (PieceChoice* choice : choices_) choice->setChecked(choice->role() == role);
+  sheet_->show(role);
+  refresh();
+  emit roleChosen();
+}
+
+void CutStation::refresh() {
+  setEnabled(order_.hasCup());
+  const bool strip = role_ == PieceRole::markingStrip;
+  stripAt_->setVisible(strip);
+  stripWidth_->setVisible(strip);
+  paper_->show(order_.document().printPaper() == Paper::a4 ? 0 : 1);
+  if (!order_.hasCup()) {
+    pages_->clear();
+    return;
+  }
+  const Unit unit = order_.unit();
+  const Cup& cup = order_.currentCup();
+  if (const std::optional<Length> at = order_.measureOf(Thing::strip)) stripAt_->show(*at, unit);
+  stripWidth_->show(cup.strip.width.length, unit);
+  const Faults faults = order_.faults();
+  for (LengthField* field : {stripAt_, stripWidth_}) {
+    QString sentence;
+    for (const Fault& fault : faults) {
+      if (QString::fromStdString(fault.field) == field->field() && !field->unreadable()) {
+        sentence = say(fault.sentence, unit);
+      }
+    }
+    field->setFault(sentence);
+  }
+
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) {
+    pages_->clear();
+    return;
+  }
+  const Piece& piece = plan->piece(role_);
+  const Tiling tiling = tileOver(piece.bounds(), order_.document().printPaper());
+  const QString size = tr("%1 × %2").arg(say(Length::mm(piece.bounds().width()), unit),
+                                         say(Length::mm(piece.bounds().height()), unit));
+  const auto count = static_cast<int>(tiling.pages.size());
+  QString pages = count == 0   ? tr("too large to print")
+                  : count == 1 ? tr("fits one page")
+                               : tr("%1 pages, joined by crosses").arg(count);
+  if (count > 0 && tiling.landscape) pages += tr(", lying");
+  pages_->setText(size + QStringLiteral("; ") + pages);
+}
+
+bool CutStation::goTo(const QString& field) {
+  for (LengthField* candidate : {stripAt_, stripWidth_}) {
+    if (candidate->field() != field) continue;
+    choose(PieceRole::markingStrip);
+    candidate->edit()->setFocus(Qt::OtherFocusReason);
+    candidate->edit()->selectAll();
+    return true;
+  }
+  return false;
+}
+
+}  // namespace avrelt

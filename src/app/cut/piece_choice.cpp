@@ -1,0 +1,53 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/cut/piece_choice.h"
+
+#include <QPainter>
+
+#include "app/order/phrases.h"
+#include "app/views/painting.h"
+#include "app/window/theme.h"
+
+namespace avrelt {
+
+PieceChoice::PieceChoice(Order& order, PieceRole role, QWidget* parent)
+    : QAbstractButton(parent), order_(order), role_(role) {
+  setCheckable(true);
+  setAutoExclusive(true);
+  setFocusPolicy(Qt::StrongFocus);
+  setCursor(Qt::PointingHandCursor);
+  setAccessibleName(say(roleTitle(role), order.unit()));
+  connect(&order, &Order::changed, this, qOverload<>(&QWidget::update));
+}
+
+void PieceChoice::paintEvent(QPaintEvent* /*event*/) {
+  const Theme& t = theme();
+  QPainter painter(this);
+  painter.setRenderHint(QPainter::Antialiasing);
+  const QRectF frame = QRectF(rect()).adjusted(1.5, 1.5, -1.5, -1.5);
+  painter.setBrush(isChecked() ? t.field : t.panel);
+  painter.setPen(hasFocus()    ? QPen(t.brass, 2.5)
+                 : isChecked() ? QPen(t.petrol, 2)
+                               : QPen(t.rule, 1));
+  painter.drawRoundedRect(frame, 6, 6);
+  const CupPlan* plan = order_.plan();
+  QString size;
+  if (plan != nullptr) {
+    const Piece& piece = plan->piece(role_);
+    const Fit fit(piece.bounds(), QRectF(14, 8, 62, height() - 16.0));
+    painter.setPen(QPen(isChecked() ? t.petrol : t.muted, 1.3));
+    painter.setBrush(role_ == PieceRole::wrap ? t.film : t.field);
+    painter.drawPath(painterPath(piece.outline, fit));
+    const Unit unit = order_.unit();
+    size = tr("%1 wide, %2 tall")
+               .arg(onTape(Length::mm(piece.bounds().width()), unit).mark,
+                    onTape(Length::mm(piece.bounds().height()), unit).mark);
+  }
+  painter.setPen(t.ink);
+  painter.setFont(face(14, QFont::DemiBold));
+  painter.drawText(QPointF(92, height() / 2.0 - 3), say(roleTitle(role_), order_.unit()));
+  painter.setPen(t.muted);
+  painter.setFont(face(12));
+  painter.drawText(QPointF(92, height() / 2.0 + 15), size);
+}
+
+}  // namespace avrelt

@@ -1,0 +1,76 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/cut/sheet_view.h"
+
+#include <QPainter>
+
+#include "app/window/theme.h"
+#include "sheet/tiling.h"
+
+namespace avrelt {
+
+SheetView::SheetView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
+  setMinimumSize(180, 120);
+  setAccessibleName(tr("The piece on its pages"));
+  connect(&order, &Order::changed, this, qOverload<>(&QWidget::update));
+}
+
+void SheetView::show(PieceRole role) {
+  role_ = role;
+  update();
+}
+
+void SheetView::paintEvent(QPaintEvent* /*event*/) {
+  const Theme& t = theme();
+  QPainter painter(this);
+  painter.setRenderHint(QPainter::Antialiasing);
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  if (!order_.planHolds()) painter.setOpacity(0.4);
+  const Piece& piece = plan->piece(role_);
+  const Tiling tiling = tileOver(piece.bounds(), order_.document().printPaper());
+  Box all = boundsOf(laidOn(tiling, piece.outline));
+  const double margin = Tiling::margin.mm();
+  const auto paperOf = [&](const Page& page) {
+    return Box{page.window.low - Point{margin, margin + Tiling::footer.mm()},
+               page.window.high + Point{margin, margin}};
+  };
+  for (const Page& page : tiling.pages) all.add(paperOf(page));
+  const Fit fit(all, QRectF(rect()).adjusted(4, 4, -4, -4));
+  const auto rectOf = [&](const Box& box) {
+    return QRectF(fit({box.low.x, box.high.y}), fit({box.high.x, box.low.y}));
+  };
+
+  // Several sheets overlap where they will be glued, so paper first and windows over it.
+  for (const Page& page : tiling.pages) {
+    painter.setPen(QPen(t.rule, 1));
+    painter.setBrush(t.field);
+    painter.drawRect(rectOf(paperOf(page)));
+  }
+  painter.setBrush(Qt::NoBrush);
+  QColor band = t.petrol;
+  band.setAlpha(120);
+  if (tiling.pages.size() > 1) {
+    painter.setPen(QPen(band, 1, Qt::DashLine));
+    for (const Page& page : tiling.pages) painter.drawRect(rectOf(page.window));
+  }
+  painter.setPen(QPen(t.ink, 1.4));
+  painter.setBrush(role_ == PieceRole::wrap ? t.film : QColor(Qt::transparent));
+  painter.drawPath(painterPath(laidOn(tiling, piece.outline), fit));
+  painter.setBrush(Qt::NoBrush);
+  painter.setPen(QPen(t.petrol, 0.7));
+  for (const Guide& guide : piece.guides) {
+    painter.drawPath(painterPath(laidOn(tiling, guide.path), fit));
+  }
+  painter.setFont(face(11, QFont::DemiBold));
+  painter.setPen(t.muted);
+  if (tiling.pages.size() > 1) {
+    for (const Page& page : tiling.pages) {
+      const int number = page.row * tiling.columns + page.column + 1;
+      const QRectF rect = rectOf(page.window);
+      painter.drawText(rect.adjusted(5, 3, 0, 0), Qt::AlignLeft | Qt::AlignTop,
+                       QString::number(number));
+    }
+  }
+}
+
+}  // namespace avrelt

@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/order/order.h"
+#include "app/views/painting.h"
+
+namespace avrelt {
+
+/// A piece as it lies on its pages, all to one scale: print areas, shared bands, join marks.
+class SheetView : public Canvas {
+  Q_OBJECT
+
+ public:
+  explicit SheetView(Order& order, QWidget* parent = nullptr);
+
+  void show(PieceRole role);
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+
+ private:
+  Order& order_;
+  PieceRole role_ = PieceRole::wrap;
+};
+
+}  // namespace avrelt

@@ -1,0 +1,30 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QButtonGroup>
+#include <QStringList>
+#include <QWidget>
+
+namespace avrelt {
+
+/// A choice of a few words side by side, one of them taken. Arrow keys move along it.
+class Segments : public QWidget {
+  Q_OBJECT
+
+ public:
+  /// `name` is read out before the choice: "Measured".
+  Segments(const QString& name, const QStringList& choices, QWidget* parent = nullptr);
+
+  int chosen() const { return group_.checkedId(); }
+  /// Shows a choice without telling anyone.
+  void show(int choice);
+  QAbstractButton* button(int choice) const { return group_.button(choice); }
+
+ signals:
+  void picked(int choice);
+
+ private:
+  QButtonGroup group_;
+};
+
+}  // namespace avrelt

@@ -1,0 +1,259 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/gauge/gauge_station.h"
+
+#include <QAbstractButton>
+#include <QGridLayout>
+#include <QHBoxLayout>
+
+#include "app/fields/card.h"
+#include "app/gauge/measures.h"
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+
+namespace avrelt {
+
+GaugeStation::GaugeStation(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+  auto* row = new QHBoxLayout(this);
+  row->setContentsMargins(14, 12, 14, 12);
+  row->setSpacing(12);
+  row->addWidget(measureCard(), 42);
+  row->addWidget(wrapCard(), 24);
+  row->addWidget(figuresCard(), 30);
+  connect(&order, &Order::changed, this, &GaugeStation::refresh);
+  refresh();
+}
+
+LengthField* GaugeStation::lengthField(const QString& label, const QString& field,
+                                       LengthField::Kind kind) {
+  auto* made = new LengthField(label, field, kind);
+  fields_.push_back(made);
+  connect(made, &LengthField::typing, this, [this, made](const std::optional<Sentence>& fault) {
+    order_.setTyping(made->field(), fault);
+  });
+  connect(made, &LengthField::finished, &order_, &Order::settle);
+  return made;
+}
+
+void GaugeStation::bind(LengthField* field, Thing thing) {
+  connect(field, &LengthField::entered, this, [this, thing] { order_.pick(thing); });
+  connect(field, &LengthField::stepped, this,
+          [this, thing](int marks) { order_.nudge(thing, marks); });
+}
+
+QWidget* GaugeStation::measureCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("Measure"), body);
+
+  shape_ = new Segments(tr("Shape"), {tr("Straight"), tr("Tapered")});
+  girth_ = new Segments(tr("Girth measured"), {tr("Round"), tr("Across")});
+  along_ = new Segments(tr("Height measured"), {tr("Along wall"), tr("Plumb")});
+  girth_->button(0)->setToolTip(tr("The tape goes round the body"));
+  girth_->button(1)->setToolTip(tr("A rule goes across the body"));
+  along_->button(0)->setToolTip(tr("The tape lies against the wall"));
+  along_->button(1)->setToolTip(tr("The rule stands upright beside the cup"));
+  auto* choices = new QHBoxLayout;
+  choices->setSpacing(8);
+  choices->addWidget(shape_);
+  choices->addWidget(girth_);
+  choices->addWidget(along_);
+  choices->addStretch();
+  body->addLayout(choices);
+
+  rim_ = lengthField({}, QStringLiteral("blank.stations[1].around"), LengthField::Kind::length);
+  base_ = lengthField({}, QStringLiteral("blank.stations[0].around"), LengthField::Kind::length);
+  height_ = lengthField({}, QStringLiteral("blank.stations[1].at"), LengthField::Kind::length);
+  auto* columns = new QHBoxLayout;
+  columns->setSpacing(14);
+  auto* column = new QVBoxLayout;
+  column->setSpacing(7);
+  column->addWidget(rim_);
+  column->addWidget(base_);
+  column->addWidget(height_);
+  column->addStretch();
+  columns->addLayout(column, 4);
+  drawing_ = new ProfileDrawing(order_);
+  columns->addWidget(drawing_, 6);
+  body->addLayout(columns, 1);
+
+  connect(shape_, &Segments::picked, this, [this](int i) { setTapered(order_, i == 1); });
+  connect(girth_, &Segments::picked, this,
+          [this](int i) { setGirthMeasured(order_, i == 0 ? Girth::around : Girth::across); });
+  connect(along_, &Segments::picked, this, [this](int i) {
+    setHeightAlong(order_, i == 0 ? HeightAlong::wall : HeightAlong::plumb);
+  });
+  for (LengthField* field : {rim_, base_}) {
+    const bool rim = field == rim_;
+    connect(field, &LengthField::typed, this,
+            [this, rim](const WrittenLength& typed) { setGirth(order_, rim, typed); });
+    connect(field, &LengthField::stepped, this,
+            [this, rim](int marks) { stepGirth(order_, rim, marks); });
+  }
+  connect(height_, &LengthField::typed, this,
+          [this](const WrittenLength& typed) { setHeight(order_, typed); });
+  connect(height_, &LengthField::stepped, this, [this](int marks) { stepHeight(order_, marks); });
+  for (LengthField* field : {rim_, base_, height_}) {
+    connect(field, &LengthField::entered, this, [this] { order_.pick(Thing::none); });
+  }
+  return card;
+}
+
+QWidget* GaugeStation::wrapCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("Wrap"), body);
+  const auto field = [&](const QString& label, Thing thing) {
+    LengthField* made =
+        lengthField(label, fieldOf(thing),
+                    thing == Thing::seam ? LengthField::Kind::degrees : LengthField::Kind::length);
+    bind(made, thing);
+    if (thing == Thing::seam) {
+      connect(made, &LengthField::typedAngle, this, [this](Angle angle) {
+        order_.editCup(
+            tr("Set seam to %1").arg(QString::fromStdString(angleText(angle))),
+            [angle](Cup& cup) { cup.wrap.seamAt = angle; }, fieldOf(Thing::seam));
+      });
+    } else {
+      connect(made, &LengthField::typed, this, [this, thing](const WrittenLength& typed) {
+        order_.editCup(
+            tr("Set %1 to %2").arg(nameOf(thing), say(typed.length, order_.unit())),
+            [&](Cup& cup) {
+              WrittenLength& target = thing == Thing::rimClearance    ? cup.wrap.rimClearance
+                                      : thing == Thing::baseClearance ? cup.wrap.baseClearance
+                                                                      : cup.wrap.overlap;
+              target = typed;
+            },
+            fieldOf(thing));
+      });
+    }
+    return made;
+  };
+  rimClearance_ = field(tr("Bare at the rim"), Thing::rimClearance);
+  baseClearance_ = field(tr("Bare at the base"), Thing::baseClearance);
+  overlap_ = field(tr("Overlap at the seam"), Thing::overlap);
+  seam_ = field(tr("Seam at (180° is the back)"), Thing::seam);
+  body->setSpacing(6);
+  for (LengthField* made : {rimClearance_, baseClearance_, overlap_, seam_}) body->addWidget(made);
+  body->addStretch();
+  return card;
+}
+
+QWidget* GaugeStation::figuresCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("What it comes to"), body);
+  auto* grid = new QGridLayout;
+  grid->setVerticalSpacing(7);
+  grid->setHorizontalSpacing(10);
+  grid->setColumnStretch(0, 1);
+  constexpr int rows = 7;
+  for (int i = 0; i < rows; ++i) {
+    Figure figure{new QLabel, new QLabel, new QLabel};
+    figure.name->setProperty("role", "label");
+    figure.mark->setFont(face(14, QFont::DemiBold));
+    figure.mark->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    figure.error->setProperty("role", "label");
+    figure.error->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    figure.error->setToolTip(tr("To add to the nearest mark of the tape"));
+    grid->addWidget(figure.name, i, 0);
+    grid->addWidget(figure.mark, i, 1);
+    grid->addWidget(figure.error, i, 2);
+    figures_.push_back(figure);
+  }
+  body->addLayout(grid);
+  body->addStretch();
+  return card;
+}
+
+void GaugeStation::refresh() {
+  setEnabled(order_.hasCup());
+  if (!order_.hasCup()) return;
+  const Cup& cup = order_.currentCup();
+  const Unit unit = order_.unit();
+  const bool tapered = isTapered(cup);
+  const Girth girth = girthMeasured(cup);
+  const bool around = girth == Girth::around;
+  const bool wall = cup.blank.heightAlong == HeightAlong::wall;
+  shape_->show(tapered ? 1 : 0);
+  girth_->show(around ? 0 : 1);
+  along_->show(wall ? 0 : 1);
+  rim_->setVisible(tapered);
+  rim_->setLabel(around ? tr("Round the rim") : tr("Across the rim"));
+  base_->setLabel(tapered ? (around ? tr("Round the base") : tr("Across the base"))
+                          : (around ? tr("Round the body") : tr("Across the body")));
+  height_->setLabel(wall ? tr("Up the wall") : tr("Plumb height"));
+
+  const auto showGirth = [&](LengthField* field, bool rim) {
+    const std::optional<WrittenLength> value = girthOf(cup, rim);
+    field->show(value ? value->length : Length(), unit);
+  };
+  showGirth(rim_, true);
+  showGirth(base_, false);
+  height_->show(cup.blank.stations.size() > 1 ? cup.blank.stations[1].at.length : Length(), unit);
+  rimClearance_->show(cup.wrap.rimClearance.length, unit);
+  baseClearance_->show(cup.wrap.baseClearance.length, unit);
+  overlap_->show(cup.wrap.overlap.length, unit);
+  seam_->show(cup.wrap.seamAt);
+
+  const Faults faults = order_.faults();
+  for (LengthField* field : fields_) {
+    QString sentence;
+    for (const Fault& fault : faults) {
+      QString at = QString::fromStdString(fault.field);
+      at.replace(QStringLiteral(".across"), QStringLiteral(".around"));
+      if (at == field->field() && !field->unreadable()) sentence = say(fault.sentence, unit);
+    }
+    field->setFault(sentence);
+  }
+  refreshFigures();
+}
+
+void GaugeStation::refreshFigures() {
+  const CupPlan* plan = order_.plan();
+  const Unit unit = order_.unit();
+  std::size_t row = 0;
+  const auto put = [&](const QString& name, const QString& mark, const QString& error = {}) {
+    figures_[row].name->setText(name);
+    figures_[row].mark->setText(mark);
+    figures_[row].error->setText(error);
+    for (QLabel* label : {figures_[row].name, figures_[row].mark, figures_[row].error}) {
+      label->setEnabled(order_.planHolds());
+    }
+    ++row;
+  };
+  const auto putLength = [&](const QString& name, Length length) {
+    const TapePhrase phrase = onTape(length, unit);
+    put(name, phrase.mark, phrase.error);
+  };
+  if (plan != nullptr) {
+    const Development& body = plan->surface;
+    const Box size = plan->piece(PieceRole::wrap).bounds();
+    putLength(tr("Wrap, wide"), Length::mm(size.width()));
+    putLength(tr("Wrap, tall"), Length::mm(size.height()));
+    if (order_.currentCup().blank.heightAlong == HeightAlong::wall) {
+      putLength(tr("Plumb height"), body.plumb());
+    } else {
+      putLength(tr("Up the wall"), body.wall());
+    }
+    if (body.isCylinder()) {
+      putLength(tr("Across the body"), body.radius(Length()) * 2);
+    } else {
+      put(tr("Sector"), QString::fromStdString(angleText(abs(body.flatAngle(Angle::turn())))));
+      putLength(tr("Point of the cone to the base"), body.apexDistance(Length()));
+      putLength(tr("Point of the cone to the rim"), body.apexDistance(body.wall()));
+      putLength(tr("A straight sheet runs off by"), body.bow(body.wall()));
+    }
+  }
+  while (row < figures_.size()) put({}, {});
+}
+
+bool GaugeStation::goTo(const QString& field) {
+  QString at = field;
+  at.replace(QStringLiteral(".across"), QStringLiteral(".around"));
+  for (LengthField* candidate : fields_) {
+    if (candidate->field() != at || candidate->isHidden()) continue;
+    candidate->edit()->setFocus(Qt::OtherFocusReason);
+    candidate->edit()->selectAll();
+    return true;
+  }
+  return false;
+}
+
+}  // namespace avrelt

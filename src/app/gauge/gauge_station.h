@@ -1,0 +1,56 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QLabel>
+#include <QWidget>
+#include <vector>
+
+#include "app/fields/length_field.h"
+#include "app/fields/segments.h"
+#include "app/gauge/profile_drawing.h"
+#include "app/order/order.h"
+
+namespace avrelt {
+
+/// Station 1: the blank and its measure, the wrap's clearances and seam, and what they come to.
+class GaugeStation : public QWidget {
+  Q_OBJECT
+
+ public:
+  explicit GaugeStation(Order& order, QWidget* parent = nullptr);
+
+  /// Puts the keyboard into the field of that name ("wrap.overlap"); false where there is none.
+  bool goTo(const QString& field);
+
+ private:
+  void refresh();
+  void refreshFigures();
+  QWidget* measureCard();
+  QWidget* wrapCard();
+  QWidget* figuresCard();
+  LengthField* lengthField(const QString& label, const QString& field, LengthField::Kind kind);
+  void bind(LengthField* field, Thing thing);
+
+  Order& order_;
+  Segments* shape_ = nullptr;
+  Segments* girth_ = nullptr;
+  Segments* along_ = nullptr;
+  LengthField* rim_ = nullptr;
+  LengthField* base_ = nullptr;
+  LengthField* height_ = nullptr;
+  LengthField* baseClearance_ = nullptr;
+  LengthField* rimClearance_ = nullptr;
+  LengthField* overlap_ = nullptr;
+  LengthField* seam_ = nullptr;
+  ProfileDrawing* drawing_ = nullptr;
+  std::vector<LengthField*> fields_;
+
+  struct Figure {
+    QLabel* name;
+    QLabel* mark;
+    QLabel* error;
+  };
+  std::vector<Figure> figures_;
+};
+
+}  // namespace avrelt

@@ -1,0 +1,35 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QUndoCommand>
+
+#include "app/order/order.h"
+
+namespace avrelt {
+
+/// One step of the history: the document before and after. Documents are small, and a whole one
+/// cannot be half undone.
+class DocumentChange : public QUndoCommand {
+ public:
+  struct State {
+    Document document;
+    int current;
+  };
+
+  DocumentChange(Order& order, const QString& text, State before, State after, const QString& key,
+                 int epoch);
+
+  int id() const override { return 1; }
+  bool mergeWith(const QUndoCommand* other) override;
+  void undo() override;
+  void redo() override;
+
+ private:
+  Order& order_;
+  State before_;
+  State after_;
+  QString key_;
+  int epoch_;
+};
+
+}  // namespace avrelt

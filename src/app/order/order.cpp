@@ -1,0 +1,276 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/order/order.h"
+
+#include <algorithm>
+
+#include "app/order/document_change.h"
+#include "app/order/phrases.h"
+
+namespace avrelt {
+
+Order::Order(QObject* parent) : QObject(parent) {}
+
+const CupPlan* Order::plan(int index) const {
+  if (index < 0 || index >= static_cast<int>(planned_.size())) return nullptr;
+  const std::optional<CupPlan>& plan = planned_[static_cast<std::size_t>(index)].plan;
+  return plan ? &*plan : nullptr;
+}
+
+bool Order::planHolds() const {
+  return hasCup() && typing_.isEmpty() && planned_[static_cast<std::size_t>(current_)].holds;
+}
+
+Faults Order::faults() const {
+  Faults faults;
+  if (hasCup()) faults = planned_[static_cast<std::size_t>(current_)].faults;
+  for (auto it = typing_.begin(); it != typing_.end(); ++it) {
+    faults.push_back({it.key().toStdString(), it.value()});
+  }
+  return faults;
+}
+
+void Order::pick(Thing thing) {
+  if (thing == thing_) return;
+  thing_ = thing;
+  emit thingPicked();
+}
+
+void Order::load(Document document) {
+  history_.clear();
+  typing_.clear();
+  planned_.clear();
+  thing_ = Thing::none;
+  const int first = document.cups.empty() ? -1 : 0;
+  put(document, first);
+}
+
+void Order::put(const Document& document, int current) {
+  document_ = document;
+  const int count = static_cast<int>(document_.cups.size());
+  current_ = count == 0 ? -1 : std::clamp(current, 0, count - 1);
+  planAgain();
+  emit changed();
+}
+
+void Order::planAgain() {
+  std::vector<Planned> next;
+  for (std::size_t i = 0; i < document_.cups.size(); ++i) {
+    const Cup& cup = document_.cups[i];
+    const auto same = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
+      return known.unit == document_.units && known.cup == cup;
+    });
+    if (same != planned_.end()) {
+      next.push_back(*same);
+      continue;
+    }
+    Planned fresh{cup, document_.units, std::nullopt, false, {}};
+    CheckedAll<CupPlan> plan = planCup(cup, document_.units);
+    if (plan) {
+      fresh.plan = std::move(*plan);
+      fresh.holds = true;
+    } else {
+      fresh.faults = std::move(plan.error());
+      const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
+        return known.cup.name == cup.name;
+      });
+      if (before != planned_.end()) fresh.plan = before->plan;
+    }
+    next.push_back(std::move(fresh));
+  }
+  planned_ = std::move(next);
+}
+
+void Order::edit(const QString& text, const std::function<void(Document&)>& change,
+                 const QString& key) {
+  Document next = document_;
+  change(next);
+  if (next == document_) return;
+  const DocumentChange::State before{document_, current_};
+  history_.push(new DocumentChange(*this, text, before, {std::move(next), current_}, key, epoch_));
+}
+
+void Order::editCup(const QString& text, const std::function<void(Cup&)>& change,
+                    const QString& key) {
+  if (!hasCup()) return;
+  const auto index = static_cast<std::size_t>(current_);
+  edit(
+      text, [&](Document& document) { change(document.cups[index]); },
+      key.isEmpty() ? key : key + QString::number(current_));
+}
+
+void Order::choose(int index) {
+  if (index == current_ || index < 0 || index >= static_cast<int>(document_.cups.size())) return;
+  current_ = index;
+  typing_.clear();
+  settle();
+  emit changed();
+}
+
+void Order::addCup() {
+  const std::string name = freeName(document_, tr("Cup").toStdString());
+  DocumentChange::State after{document_, static_cast<int>(document_.cups.size())};
+  after.document.cups.push_back(newCup(name, document_.units));
+  history_.push(new DocumentChange(*this, tr("Add cup"), {document_, current_}, std::move(after),
+                                   {}, epoch_));
+}
+
+void Order::copyCup() {
+  if (!hasCup()) return;
+  Cup copy = currentCup();
+  copy.name = freeName(document_, copy.name);
+  DocumentChange::State after{document_, current_ + 1};
+  after.document.cups.insert(after.document.cups.begin() + current_ + 1, copy);
+  history_.push(new DocumentChange(*this, tr("Copy cup"), {document_, current_}, std::move(after),
+                                   {}, epoch_));
+}
+
+void Order::removeCup() {
+  if (!hasCup()) return;
+  const QString name = QString::fromStdString(currentCup().name);
+  typing_.clear();
+  edit(tr("Remove %1").arg(name),
+       [this](Document& document) { document.cups.erase(document.cups.begin() + current_); });
+}
+
+void Order::moveCup(int from, int to) {
+  const int count = static_cast<int>(document_.cups.size());
+  if (from == to || from < 0 || to < 0 || from >= count || to >= count) return;
+  DocumentChange::State after{document_, to};
+  std::vector<Cup>& cups = after.document.cups;
+  Cup moved = cups[static_cast<std::size_t>(from)];
+  cups.erase(cups.begin() + from);
+  cups.insert(cups.begin() + to, std::move(moved));
+  history_.push(new DocumentChange(*this, tr("Move cup"), {document_, current_}, std::move(after),
+                                   {}, epoch_));
+}
+
+std::optional<Sentence> Order::renameCup(int index, const QString& name) {
+  const auto at = static_cast<std::size_t>(index);
+  const std::string wanted = name.trimmed().toStdString();
+  if (std::optional<Sentence> fault = nameFault(document_, at, wanted)) return fault;
+  edit(tr("Rename to %1").arg(name.trimmed()),
+       [&](Document& document) { document.cups[at].name = wanted; });
+  return std::nullopt;
+}
+
+void Order::setUnit(Unit unit) {
+  edit(unit == Unit::inch ? tr("Switch to inches") : tr("Switch to millimetres"),
+       [unit](Document& document) { document.units = unit; });
+}
+
+std::optional<Length> Order::measureOf(Thing thing) const {
+  if (!hasCup()) return std::nullopt;
+  const Cup& cup = currentCup();
+  switch (thing) {
+    case Thing::rimClearance:
+      return cup.wrap.rimClearance.length;
+    case Thing::baseClearance:
+      return cup.wrap.baseClearance.length;
+    case Thing::overlap:
+      return cup.wrap.overlap.length;
+    case Thing::strip:
+      if (const CupPlan* planned = plan()) return stripHeight(planned->surface, cup.strip);
+      return std::nullopt;
+    case Thing::seam:
+    case Thing::none:
+      break;
+  }
+  return std::nullopt;
+}
+
+void Order::setMeasure(Thing thing, Length length) {
+  const WrittenLength value = written(std::max(length, Length()), unit());
+  editCup(
+      tr("Set %1 to %2").arg(nameOf(thing), say(value.length, unit())),
+      [&](Cup& cup) {
+        switch (thing) {
+          case Thing::rimClearance:
+            cup.wrap.rimClearance = value;
+            break;
+          case Thing::baseClearance:
+            cup.wrap.baseClearance = value;
+            break;
+          case Thing::overlap:
+            cup.wrap.overlap = value;
+            break;
+          case Thing::strip:
+            cup.strip.at = value;
+            break;
+          case Thing::seam:
+          case Thing::none:
+            break;
+        }
+      },
+      fieldOf(thing));
+}
+
+void Order::nudge(Thing thing, int marks) {
+  if (thing == Thing::seam) {
+    editCup(
+        tr("Turn the seam"),
+        [&](Cup& cup) { cup.wrap.seamAt = (cup.wrap.seamAt + Angle::degrees(marks)).wrapped(); },
+        fieldOf(thing));
+    return;
+  }
+  const std::optional<Length> now = measureOf(thing);
+  if (!now) return;
+  const Graduation graduation = usualGraduation(unit());
+  setMeasure(thing, nearestMark(*now, graduation) + step(graduation) * marks);
+}
+
+void Order::setTyping(const QString& field, const std::optional<Sentence>& fault) {
+  const bool was = typing_.contains(field);
+  if (!fault && !was) return;
+  if (fault) {
+    typing_[field] = *fault;
+  } else {
+    typing_.remove(field);
+  }
+  emit changed();
+}
+
+QString fieldOf(Thing thing) {
+  switch (thing) {
+    case Thing::rimClearance:
+      return QStringLiteral("wrap.rim_clearance");
+    case Thing::baseClearance:
+      return QStringLiteral("wrap.base_clearance");
+    case Thing::overlap:
+      return QStringLiteral("wrap.overlap");
+    case Thing::seam:
+      return QStringLiteral("wrap.seam_at");
+    case Thing::strip:
+      return QStringLiteral("strip.at");
+    case Thing::none:
+      break;
+  }
+  return {};
+}
+
+Thing thingOf(const QString& field) {
+  for (const Thing thing :
+       {Thing::rimClearance, Thing::baseClearance, Thing::overlap, Thing::seam, Thing::strip}) {
+    if (fieldOf(thing) == field) return thing;
+  }
+  return Thing::none;
+}
+
+QString nameOf(Thing thing) {
+  switch (thing) {
+    case Thing::rimClearance:
+      return Order::tr("rim clearance");
+    case Thing::baseClearance:
+      return Order::tr("base clearance");
+    case Thing::overlap:
+      return Order::tr("overlap");
+    case Thing::seam:
+      return Order::tr("seam");
+    case Thing::strip:
+      return Order::tr("strip height");
+    case Thing::none:
+      break;
+  }
+  return {};
+}
+
+}  // namespace avrelt

@@ -1,0 +1,112 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <functional>
+#include <optional>
+#include <QMap>
+#include <QObject>
+#include <QString>
+#include <QUndoStack>
+#include <vector>
+
+#include "job/plan.h"
+
+namespace avrelt {
+
+/// What can be picked out in the flat and in the round, and in both at once.
+enum class Thing { none, rimClearance, baseClearance, overlap, seam, strip };
+
+/// The order on the bench: its document, what the plan makes of it, the history of changes, and
+/// which cup and which thing are in hand. Views and stations read it and change it only through
+/// `edit`, so that every change can be undone and is planned at once.
+class Order : public QObject {
+  Q_OBJECT
+
+ public:
+  explicit Order(QObject* parent = nullptr);
+
+  const Document& document() const { return document_; }
+  Unit unit() const { return document_.units; }
+
+  bool hasCup() const { return current_ >= 0; }
+  int currentIndex() const { return current_; }
+  const Cup& currentCup() const { return document_.cups.at(static_cast<std::size_t>(current_)); }
+
+  /// The newest plan that could be made of the cup; none before the first.
+  const CupPlan* plan() const { return plan(current_); }
+  const CupPlan* plan(int index) const;
+  /// Whether that plan is of the cup as it stands now. If not, draw it greyed.
+  bool planHolds() const;
+  /// What keeps the present cup from being planned, fields counted from the cup; then what is being
+  /// typed and makes no sense yet.
+  Faults faults() const;
+
+  Thing thing() const { return thing_; }
+  void pick(Thing thing);
+
+  QUndoStack* history() { return &history_; }
+
+  /// Starts over with another document; the history goes.
+  void load(Document document);
+
+  /// Makes a change that can be undone under the name `text`. Changes with the same key that
+  /// follow each other, a drag, or one number being typed, count as one until `settle()`.
+  void edit(const QString& text, const std::function<void(Document&)>& change,
+            const QString& key = {});
+  /// The same for the cup in hand.
+  void editCup(const QString& text, const std::function<void(Cup&)>& change,
+               const QString& key = {});
+  void settle() { ++epoch_; }
+
+  void choose(int index);
+  void addCup();
+  void copyCup();
+  void removeCup();
+  void moveCup(int from, int to);
+  /// Refused in words where the name will not do.
+  std::optional<Sentence> renameCup(int index, const QString& name);
+  void setUnit(Unit unit);
+
+  /// A thing's measure, and a new one for it: what dragging and nudging work through.
+  std::optional<Length> measureOf(Thing thing) const;
+  void setMeasure(Thing thing, Length length);
+  /// By so many graduations of the tape.
+  void nudge(Thing thing, int marks);
+
+  /// Something typed that is no length yet; an empty sentence takes it back. Views grey the plan.
+  void setTyping(const QString& field, const std::optional<Sentence>& fault);
+
+ signals:
+  /// The document changed, or which cup is in hand: everything shown is to be shown anew.
+  void changed();
+  void thingPicked();
+
+ private:
+  friend class DocumentChange;
+  struct Planned {
+    Cup cup;
+    Unit unit;
+    std::optional<CupPlan> plan;
+    bool holds = false;
+    Faults faults;
+  };
+
+  void put(const Document& document, int current);
+  void planAgain();
+
+  Document document_;
+  int current_ = -1;
+  Thing thing_ = Thing::none;
+  std::vector<Planned> planned_;
+  QMap<QString, Sentence> typing_;
+  QUndoStack history_;
+  int epoch_ = 0;
+};
+
+/// The field of a cup that a thing stands for, and back.
+QString fieldOf(Thing thing);
+Thing thingOf(const QString& field);
+/// "rim clearance": a thing in the middle of a sentence.
+QString nameOf(Thing thing);
+
+}  // namespace avrelt

@@ -1,0 +1,465 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/views/flat_view.h"
+
+#include <algorithm>
+#include <cmath>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+#include "sheet/round_marks.h"
+
+namespace avrelt {
+namespace {
+
+constexpr double reach = 7;      // px within which the mouse takes a line
+constexpr double tapeWide = 20;  // px
+
+double distanceTo(const QPainterPath& path, QPointF p) {
+  double least = HUGE_VAL;
+  for (int i = 1; i < path.elementCount(); ++i) {
+    const QPointF a = path.elementAt(i - 1);
+    const QPointF ab = QPointF(path.elementAt(i)) - a;
+    const double along = QPointF::dotProduct(ab, ab);
+    const double t = along == 0 ? 0 : std::clamp(QPointF::dotProduct(p - a, ab) / along, 0.0, 1.0);
+    const QPointF off = p - a - ab * t;
+    least = std::min(least, std::hypot(off.x(), off.y()));
+  }
+  return least;
+}
+
+}  // namespace
+
+FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
+  setMouseTracking(true);
+  setFocusPolicy(Qt::StrongFocus);
+  setMinimumSize(300, 180);
+  setAccessibleName(tr("Flat"));
+  setAccessibleDescription(
+      tr("The wall rolled out. Left and right pick a line, up and down move it by one mark."));
+  connect(&order, &Order::changed, this, [this] {
+    refit();
+    update();
+  });
+  connect(&order, &Order::thingPicked, this, qOverload<>(&QWidget::update));
+}
+
+void FlatView::showStrip(bool shown) {
+  stripShown_ = shown;
+  update();
+}
+
+void FlatView::refit() {
+  const CupPlan* plan = order_.plan();
+  // A drag that changes what fits must not pull the ground from under the hand.
+  if (plan == nullptr || dragged_ != Thing::none) return;
+  Box box = boundsOf(plan->surface.wallOutline());
+  box.add(plan->piece(PieceRole::wrap).bounds());
+  fit_ = Fit(box, QRectF(rect()).adjusted(58, 58, -48, -22));
+}
+
+void FlatView::resizeEvent(QResizeEvent* event) {
+  Canvas::resizeEvent(event);
+  refit();
+}
+
+std::vector<Thing> FlatView::things() const {
+  std::vector<Thing> things{Thing::rimClearance, Thing::baseClearance, Thing::overlap, Thing::seam};
+  if (stripShown_) things.push_back(Thing::strip);
+  return things;
+}
+
+Path FlatView::lineOf(Thing thing) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return {};
+  const WrapLayout& wrap = plan->wrap;
+  const Angle left = -Angle::halfTurn();
+  const Angle right = Angle::halfTurn();
+  switch (thing) {
+    case Thing::rimClearance:
+      return plan->surface.ring(wrap.high(), left, right);
+    case Thing::baseClearance:
+      return plan->surface.ring(wrap.low(), left, right);
+    case Thing::overlap: {
+      Path edge{plan->surface.toFlat({wrap.overlapEnd(wrap.low()), wrap.low()}), {}};
+      edge.lineTo(plan->surface.toFlat({wrap.overlapEnd(wrap.high()), wrap.high()}));
+      return edge;
+    }
+    case Thing::seam:
+      return plan->surface.upright(left, Length(), plan->surface.wall());
+    case Thing::strip:
+      return plan->surface.ring(stripHeight(plan->surface, order_.currentCup().strip), left, right);
+    case Thing::none:
+      break;
+  }
+  return {};
+}
+
+QPointF FlatView::placeOf(Thing thing) const {
+  const Path line = lineOf(thing);
+  if (line.stretches.empty()) return rect().center();
+  return fit_(pointAlong(line.start, line.stretches.front(), 0.5));
+}
+
+Thing FlatView::thingAt(QPointF p) const {
+  Thing nearest = Thing::none;
+  double least = reach;
+  for (const Thing thing : things()) {
+    const double distance = distanceTo(painterPath(lineOf(thing), fit_), p);
+    if (distance < least) {
+      least = distance;
+      nearest = thing;
+    }
+  }
+  return nearest;
+}
+
+void FlatView::dragTo(QPointF p) {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  const Point flat = fit_.back(p);
+  const Length wall = plan->surface.wall();
+  const Length s = plan->surface.toWall(flat).s;
+  const Graduation graduation = usualGraduation(order_.unit());
+  const auto within = [](Length value, Length low, Length high) {
+    return std::clamp(value, low, std::max(low, high));
+  };
+  // The drag stops where the plan would: a hand's slip makes no impossible wrap.
+  const Length rest = step(graduation) * 2;
+  switch (dragged_) {
+    case Thing::rimClearance:
+      order_.setMeasure(
+          dragged_,
+          nearestMark(within(wall - s, Length(), wall - plan->wrap.low() - rest), graduation));
+      break;
+    case Thing::baseClearance:
+      order_.setMeasure(dragged_,
+                        nearestMark(within(s, Length(), plan->wrap.high() - rest), graduation));
+      break;
+    case Thing::overlap:
+      order_.setMeasure(dragged_, nearestMark(within(plan->wrap.beyondSeam(flat), Length(),
+                                                     plan->surface.aroundNarrow() / 4),
+                                              graduation));
+      break;
+    case Thing::strip: {
+      const Length width = order_.currentCup().strip.width.length;
+      // Up to the last mark that still lies on the wall.
+      Length mark = nearestMark(within(s, width, wall), graduation);
+      if (mark > wall) mark -= step(graduation);
+      if (mark < width) mark += step(graduation);
+      order_.setMeasure(dragged_, mark);
+      break;
+    }
+    case Thing::seam:
+    case Thing::none:
+      break;
+  }
+}
+
+void FlatView::mousePressEvent(QMouseEvent* event) {
+  if (event->button() != Qt::LeftButton) return;
+  const Thing thing = thingAt(event->position());
+  order_.pick(thing);
+  order_.settle();
+  dragged_ = order_.measureOf(thing) ? thing : Thing::none;
+}
+
+void FlatView::mouseMoveEvent(QMouseEvent* event) {
+  if (dragged_ != Thing::none) {
+    dragTo(event->position());
+    return;
+  }
+  const Thing thing = thingAt(event->position());
+  if (thing != hovered_) {
+    hovered_ = thing;
+    const bool movable = order_.measureOf(thing).has_value();
+    setCursor(!movable                  ? Qt::ArrowCursor
+              : thing == Thing::overlap ? Qt::SizeHorCursor
+                                        : Qt::SizeVerCursor);
+    update();
+  }
+}
+
+void FlatView::mouseReleaseEvent(QMouseEvent* /*event*/) {
+  if (dragged_ == Thing::none) return;
+  dragged_ = Thing::none;
+  order_.settle();
+  refit();
+  update();
+}
+
+void FlatView::leaveEvent(QEvent* /*event*/) {
+  hovered_ = Thing::none;
+  update();
+}
+
+void FlatView::keyPressEvent(QKeyEvent* event) {
+  const std::vector<Thing> all = things();
+  const auto now = std::find(all.begin(), all.end(), order_.thing());
+  const int at = now == all.end() ? -1 : static_cast<int>(now - all.begin());
+  const int count = static_cast<int>(all.size());
+  const int marks = event->modifiers().testFlag(Qt::ShiftModifier) ? 8 : 1;
+  // Up moves a line up the wall, whichever end its measure counts from.
+  const int up = order_.thing() == Thing::rimClearance ? -marks : marks;
+  switch (event->key()) {
+    case Qt::Key_Right:
+      order_.pick(all[static_cast<std::size_t>((at + 1) % count)]);
+      break;
+    case Qt::Key_Left:
+      order_.pick(all[static_cast<std::size_t>((std::max(at, 0) + count - 1) % count)]);
+      break;
+    case Qt::Key_Up:
+      order_.nudge(order_.thing(), up);
+      break;
+    case Qt::Key_Down:
+      order_.nudge(order_.thing(), -up);
+      break;
+    default:
+      Canvas::keyPressEvent(event);
+  }
+}
+
+void FlatView::focusInEvent(QFocusEvent* event) {
+  Canvas::focusInEvent(event);
+  update();
+}
+
+void FlatView::focusOutEvent(QFocusEvent* event) {
+  Canvas::focusOutEvent(event);
+  order_.settle();
+  update();
+}
+
+void FlatView::paintEvent(QPaintEvent* /*event*/) {
+  const Theme& t = theme();
+  QPainter painter(this);
+  painter.setRenderHint(QPainter::Antialiasing);
+  painter.fillRect(rect(), t.ground);
+  painter.setFont(face(13, QFont::DemiBold));
+  painter.setPen(t.muted);
+  painter.drawText(QPointF(14, 24), tr("Flat"));
+  const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
+  painter.setFont(face(13));
+  painter.drawText(QPointF(14 + headed + 10, 24), tr("seen from outside, the seam at both ends"));
+
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) {
+    drawWords(painter, rect().center(),
+              order_.hasCup() ? tr("Put the measures right and the flat appears.")
+                              : tr("Add a cup and the flat appears."));
+    drawFocus(painter);
+    return;
+  }
+  if (!order_.planHolds()) painter.setOpacity(0.35);
+  painter.setPen(QPen(t.ink, 1));
+  painter.setBrush(t.metal);
+  painter.drawPath(painterPath(plan->surface.wallOutline(), fit_));
+  paintTape(painter, plan->wrap);
+  paintDirections(painter, plan->wrap);
+  paintLines(painter, *plan);
+  paintFigures(painter, *plan);
+  painter.setOpacity(1);
+  if (!order_.planHolds()) {
+    painter.setPen(t.stop);
+    painter.setFont(face(13, QFont::DemiBold));
+    drawWords(painter, {width() / 2.0, height() - 12.0},
+              tr("The last plan that could be made. Put the marked field right."));
+  }
+  drawFocus(painter);
+}
+
+/// The tape laid along the seam's left edge, from the base up.
+void FlatView::paintTape(QPainter& painter, const WrapLayout& wrap) const {
+  const Theme& t = theme();
+  const Development& body = wrap.body();
+  const Length wide = Length::mm(tapeWide / fit_.scale());
+  const auto out = [&](Length s, Length away) {
+    const Angle aside = Angle::radians(away / body.radius(s));
+    return fit_(body.toFlat({-Angle::halfTurn() - aside, s}));
+  };
+  const Length zero;
+  QPainterPath band;
+  band.moveTo(out(zero, zero));
+  band.lineTo(out(body.wall(), zero));
+  band.lineTo(out(body.wall(), wide));
+  band.lineTo(out(zero, wide));
+  band.closeSubpath();
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(t.tape);
+  painter.drawPath(band);
+
+  const bool inches = order_.unit() == Unit::inch;
+  // The finest marks that still stand apart on screen.
+  const Graduation graduation = usualGraduation(order_.unit());
+  const int perNumber = inches ? 16 : 10;
+  int every = 1;
+  while (step(graduation).mm() * every * fit_.scale() < 3 && every < perNumber) {
+    every = inches ? every * 2 : every == 1 ? 5 : 10;
+  }
+  int numberEvery = perNumber;
+  while (step(graduation).mm() * numberEvery * fit_.scale() < 14) numberEvery *= 2;
+  painter.setFont(face(10, QFont::DemiBold));
+  const double lean = -body.flatAngle(-Angle::halfTurn()).degrees();
+  for (int mark = 0; step(graduation) * mark <= body.wall() + Length::mm(1e-9); mark += every) {
+    const Length s = step(graduation) * mark;
+    const double share = mark % perNumber == 0         ? 0.55
+                         : mark % (perNumber / 2) == 0 ? 0.42
+                         : inches && mark % 4 == 0     ? 0.32
+                                                       : 0.2;
+    painter.setPen(QPen(t.tapeTick, 0.8));
+    painter.drawLine(out(s, zero), out(s, wide * share));
+    if (mark > 0 && mark % numberEvery == 0 && s < body.wall() - Length::mm(5 / fit_.scale())) {
+      drawWords(painter, out(s, wide * 0.76), QString::number(mark / perNumber), -lean);
+    }
+  }
+}
+
+/// Degrees and the four directions along the rim.
+void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const {
+  const Theme& t = theme();
+  const Development& body = wrap.body();
+  const auto above = [&](Angle theta, double pixels) {
+    return fit_(body.toFlat({theta, body.wall() + Length::mm(pixels / fit_.scale())}));
+  };
+  painter.setPen(QPen(t.ink, 0.8));
+  for (int degrees = -180; degrees <= 180; degrees += 5) {
+    const Angle theta = wrap.inPiece(Angle::degrees(degrees));
+    const double tick = degrees % 90 == 0 ? 10 : degrees % 45 == 0 ? 8 : 4.5;
+    painter.drawLine(above(theta, 0), above(theta, tick));
+  }
+  painter.drawLine(above(-Angle::halfTurn(), 0), above(-Angle::halfTurn(), 10));
+  painter.setFont(face(12, QFont::DemiBold));
+  painter.setPen(t.muted);
+  for (const RoundMark& mark : roundMarks()) {
+    if (onSeam(wrap, mark.onCup)) continue;
+    const Angle theta = wrap.inPiece(mark.onCup);
+    drawWords(painter, above(theta, 20), say(mark.name, order_.unit()),
+              body.flatAngle(theta).degrees());
+  }
+  // The seam is named by where it stands on the cup.
+  QString seam = tr("seam");
+  for (const RoundMark& mark : roundMarks()) {
+    if (onSeam(wrap, mark.onCup)) seam = tr("seam, %1").arg(say(mark.name, order_.unit()));
+  }
+  for (const Angle end : {-Angle::halfTurn(), Angle::halfTurn()}) {
+    drawWords(painter, above(end, 20), seam, body.flatAngle(end).degrees());
+  }
+}
+
+void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Piece& piece = plan.piece(PieceRole::wrap);
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(t.film);
+  painter.drawPath(painterPath(piece.outline, fit_));
+  painter.setBrush(Qt::NoBrush);
+
+  // What lies double at the seam.
+  if (plan.wrap.overlap() > Length()) {
+    Path tab = plan.wrap.seamLine();
+    tab.lineTo(lineOf(Thing::overlap).end());
+    tab.lineTo(lineOf(Thing::overlap).start);
+    tab.lineTo(tab.start);
+    painter.save();
+    painter.setPen(Qt::NoPen);
+    QColor hatch = t.petrol;
+    hatch.setAlpha(150);
+    painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
+    painter.drawPath(painterPath(tab, fit_));
+    painter.restore();
+    painter.setPen(QPen(t.petrol, 1.2, Qt::DashLine));
+    painter.drawPath(painterPath(plan.wrap.seamLine(), fit_));
+  }
+
+  QColor faint = t.petrol;
+  faint.setAlpha(110);
+  for (const RoundMark& mark : roundMarks()) {
+    if (onSeam(plan.wrap, mark.onCup)) continue;
+    const bool front = mark.kind == GuideKind::front;
+    painter.setPen(front ? QPen(t.brass, 1.4) : QPen(faint, 1, Qt::DotLine));
+    painter.drawPath(painterPath(
+        plan.surface.upright(plan.wrap.inPiece(mark.onCup), Length(), plan.surface.wall()), fit_));
+  }
+
+  if (stripShown_) {
+    QColor paper = t.field;
+    painter.setPen(QPen(t.ink, 1));
+    painter.setBrush(paper);
+    painter.drawPath(painterPath(plan.piece(PieceRole::markingStrip).outline, fit_));
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(t.ink, 0.6));
+    for (const Guide& guide : plan.piece(PieceRole::markingStrip).guides) {
+      painter.drawPath(painterPath(guide.path, fit_));
+    }
+  }
+
+  painter.setPen(QPen(t.ink, 1.6));
+  painter.drawPath(painterPath(piece.outline, fit_));
+
+  for (const Thing thing : things()) {
+    const bool picked = thing == order_.thing();
+    if (!picked && thing != hovered_) continue;
+    painter.setPen(QPen(t.brass, picked ? 3 : 2));
+    painter.drawPath(painterPath(lineOf(thing), fit_));
+    if (order_.measureOf(thing)) {
+      painter.setBrush(t.panel);
+      painter.setPen(QPen(t.brass, 2.5));
+      painter.drawEllipse(placeOf(thing), 5.5, 5.5);
+      painter.setBrush(Qt::NoBrush);
+    }
+  }
+}
+
+void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Unit unit = order_.unit();
+  const Development& body = plan.surface;
+  // In the middle of the wrap, or beside the strip where that lies on it.
+  Length low = plan.wrap.low();
+  Length high = plan.wrap.high();
+  if (stripShown_) {
+    const Length top = stripHeight(body, order_.currentCup().strip);
+    const Length bottom = top - order_.currentCup().strip.width.length;
+    if (bottom - low > high - top) {
+      high = bottom;
+    } else {
+      low = top;
+    }
+  }
+  const QPointF middle = fit_(body.toFlat({Angle(), (low + high) / 2}));
+  const auto chip = [&](QPointF centre, const QString& words, const QFont& font) {
+    painter.setFont(font);
+    const double wide = QFontMetricsF(font).horizontalAdvance(words) + 14;
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(t.film);
+    painter.drawRect(QRectF(centre.x() - wide / 2, centre.y() - 13, wide, 26));
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(t.ink);
+    drawWords(painter, centre, words);
+  };
+  const QString girths = body.isCylinder()
+                             ? tr("%1 round").arg(say(body.aroundBase(), unit))
+                             : tr("%1 at the base, %2 at the rim")
+                                   .arg(say(body.aroundBase(), unit), say(body.aroundRim(), unit));
+  chip(middle - QPointF(0, 12), girths, face(15, QFont::DemiBold));
+  const QString shape =
+      body.isCylinder()
+          ? tr("a rectangle, no bow")
+          : tr("sector %1, rim edge bows %2")
+                .arg(QString::fromStdString(angleText(abs(body.flatAngle(Angle::turn())))),
+                     onTape(body.bow(body.wall()), unit).mark);
+  chip(middle + QPointF(0, 12), shape, face(13));
+
+  if (const std::optional<Length> measure = order_.measureOf(order_.thing())) {
+    const QString words = nameOf(order_.thing()) + QStringLiteral(" ") + say(*measure, unit);
+    const QPointF at = placeOf(order_.thing());
+    // Clear of the handle, and inside the picture.
+    const double side = order_.thing() == Thing::overlap ? -95 : 0;
+    chip({at.x() + side, at.y() + (order_.thing() == Thing::rimClearance ? 20 : -20)}, words,
+         face(13, QFont::DemiBold));
+  }
+}
+
+}  // namespace avrelt

@@ -1,0 +1,56 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <vector>
+
+#include "app/order/order.h"
+#include "app/views/painting.h"
+
+namespace avrelt {
+
+/// The wall of the cup in hand rolled out: seam at both ends, directions along the rim, a tape up
+/// the side, and the wrap on it. Its lines can be dragged; they snap to the tape's marks.
+///
+/// By keyboard: left and right pick a line, up and down move it by a mark, with Shift by eight.
+class FlatView : public Canvas {
+  Q_OBJECT
+
+ public:
+  explicit FlatView(Order& order, QWidget* parent = nullptr);
+
+  /// Whether the marking strip lies on the flat as well.
+  void showStrip(bool shown);
+  /// Where a thing's line is on screen, for pointing at it.
+  QPointF placeOf(Thing thing) const;
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+  void resizeEvent(QResizeEvent* event) override;
+  void mouseMoveEvent(QMouseEvent* event) override;
+  void mousePressEvent(QMouseEvent* event) override;
+  void mouseReleaseEvent(QMouseEvent* event) override;
+  void leaveEvent(QEvent* event) override;
+  void keyPressEvent(QKeyEvent* event) override;
+  void focusInEvent(QFocusEvent* event) override;
+  void focusOutEvent(QFocusEvent* event) override;
+
+ private:
+  void refit();
+  Thing thingAt(QPointF p) const;
+  Path lineOf(Thing thing) const;
+  std::vector<Thing> things() const;
+  void dragTo(QPointF p);
+
+  void paintTape(QPainter& painter, const WrapLayout& wrap) const;
+  void paintDirections(QPainter& painter, const WrapLayout& wrap) const;
+  void paintLines(QPainter& painter, const CupPlan& plan) const;
+  void paintFigures(QPainter& painter, const CupPlan& plan) const;
+
+  Order& order_;
+  Fit fit_;
+  Thing hovered_ = Thing::none;
+  Thing dragged_ = Thing::none;
+  bool stripShown_ = false;
+};
+
+}  // namespace avrelt

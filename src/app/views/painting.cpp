@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/views/painting.h"
+
+#include <algorithm>
+#include <QEvent>
+#include <QPainter>
+
+#include "app/window/theme.h"
+
+namespace avrelt {
+
+Fit::Fit(const Box& box, const QRectF& room) {
+  const double width = std::max(box.width(), 1e-6);
+  const double height = std::max(box.height(), 1e-6);
+  scale_ = std::max(1e-6, std::min(room.width() / width, room.height() / height));
+  const Point centre = box.centre();
+  x_ = room.center().x() - centre.x * scale_;
+  y_ = room.center().y() + centre.y * scale_;
+}
+
+QPainterPath painterPath(const Path& path, const Fit& fit) {
+  QPainterPath drawn;
+  bool first = true;
+  for (const Point& p : flattened(path, Length::mm(0.25 / fit.scale()))) {
+    if (first) {
+      drawn.moveTo(fit(p));
+    } else {
+      drawn.lineTo(fit(p));
+    }
+    first = false;
+  }
+  if (path.closed()) drawn.closeSubpath();
+  return drawn;
+}
+
+void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn) {
+  painter.save();
+  painter.translate(centre);
+  painter.rotate(turn);
+  const QFontMetricsF metrics(painter.font());
+  const double width = metrics.horizontalAdvance(words);
+  painter.drawText(QPointF(-width / 2, metrics.capHeight() / 2), words);
+  painter.restore();
+}
+
+void Canvas::changeEvent(QEvent* event) {
+  QWidget::changeEvent(event);
+  if (event->type() == QEvent::PaletteChange || event->type() == QEvent::StyleChange) update();
+}
+
+void Canvas::drawFocus(QPainter& painter) {
+  if (!hasFocus()) return;
+  painter.setBrush(Qt::NoBrush);
+  painter.setPen(QPen(theme().brass, 1.5));
+  painter.drawRoundedRect(QRectF(rect()).adjusted(2, 2, -2, -2), 6, 6);
+}
+
+}  // namespace avrelt

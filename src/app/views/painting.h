@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QPainterPath>
+#include <QPointF>
+#include <QTransform>
+#include <QWidget>
+
+#include "shape/path.h"
+
+namespace avrelt {
+
+/// Flat to pixels: one scale, y turned down.
+class Fit {
+ public:
+  Fit() = default;
+  /// The largest scale at which `box` lies in `room`, centred.
+  Fit(const Box& box, const QRectF& room);
+
+  double scale() const { return scale_; }
+  QPointF operator()(Point p) const { return {x_ + p.x * scale_, y_ - p.y * scale_}; }
+  Point back(QPointF p) const { return {(p.x() - x_) / scale_, (y_ - p.y()) / scale_}; }
+
+ private:
+  double scale_ = 1;
+  double x_ = 0;
+  double y_ = 0;
+};
+
+/// A core path for the painter, no farther than a quarter of a pixel from the true curve.
+QPainterPath painterPath(const Path& path, const Fit& fit);
+
+/// Words centred on a place, turned clockwise by so many degrees.
+void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn = 0);
+
+/// A widget that gets the ground of the bench and paints smooth lines on it. Repaints itself when
+/// the theme changes.
+class Canvas : public QWidget {
+ public:
+  using QWidget::QWidget;
+
+ protected:
+  void changeEvent(QEvent* event) override;
+  /// The frame that shows where the keyboard is.
+  void drawFocus(QPainter& painter);
+};
+
+}  // namespace avrelt

@@ -1,0 +1,556 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/main_window.h"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QDir>
+#include <QDragEnterEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QHBoxLayout>
+#include <QLocale>
+#include <QMenuBar>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QSettings>
+#include <QStandardPaths>
+#include <QVBoxLayout>
+
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+#include "files/disk.h"
+#include "files/document_json.h"
+#include "version/version.h"
+
+namespace avrelt {
+namespace {
+
+constexpr int mostRecent = 8;
+
+QString filter() {
+  return MainWindow::tr("Avrelt order (*.avrelt)");
+}
+
+QStringList recentPaths() {
+  return QSettings().value(QStringLiteral("recent")).toStringList();
+}
+
+}  // namespace
+
+MainWindow::MainWindow(QWidget* parent) : QMainWindow(parent) {
+  setAcceptDrops(true);
+  resize(1280, 800);
+  setMinimumSize(1000, 660);
+  recovery_ = new Recovery(order_, this);
+  makeActions();
+  makeBench();
+  connect(&order_, &Order::changed, this, &MainWindow::refresh);
+  connect(order_.history(), &QUndoStack::cleanChanged, this, &MainWindow::refresh);
+  connect(&watcher_, &QFileSystemWatcher::fileChanged, this, &MainWindow::fileChangedOnDisk);
+  startOver();
+}
+
+QAction* MainWindow::add(QMenu* menu, const QString& text, const QKeySequence& key,
+                         const std::function<void()>& run) {
+  auto* action = new QAction(text, this);
+  action->setShortcut(key);
+  connect(action, &QAction::triggered, this, [run] { run(); });
+  menu->addAction(action);
+  return action;
+}
+
+void MainWindow::makeActions() {
+  QMenu* file = menuBar()->addMenu(tr("&File"));
+  add(file, tr("&New order"), QKeySequence::New, [this] {
+    if (mayLeave()) startOver();
+  });
+  add(file, tr("&Open…"), QKeySequence::Open, [this] {
+    if (!mayLeave()) return;
+    const QString chosen =
+        QFileDialog::getOpenFileName(this, tr("Open an order"), suggestedFolder(), filter());
+    if (!chosen.isEmpty()) open(chosen);
+  });
+  recent_ = file->addMenu(tr("Open &recent"));
+  connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
+  fillRecent();
+  file->addSeparator();
+  add(file, tr("&Save"), QKeySequence::Save, [this] { save(); });
+  add(file, tr("Save &as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] { saveAs(); });
+  file->addSeparator();
+  saveSvg_ = add(file, tr("Save piece for the cutter (SVG)…"), QKeySequence(tr("Ctrl+E")),
+                 [this] { askAndSavePiece(OutputKind::svg); });
+  savePdf_ = add(file, tr("Save piece for the printer (PDF)…"), QKeySequence(tr("Ctrl+P")),
+                 [this] { askAndSavePiece(OutputKind::pdf); });
+  saveAll_ = add(file, tr("Save every piece of the order…"), QKeySequence(tr("Ctrl+Shift+E")),
+                 [this] { askAndSaveAll(); });
+  file->addSeparator();
+  add(file, tr("&Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
+
+  QMenu* edit = menuBar()->addMenu(tr("&Edit"));
+  QAction* undo = order_.history()->createUndoAction(this, tr("Undo"));
+  undo->setShortcut(QKeySequence::Undo);
+  QAction* redo = order_.history()->createRedoAction(this, tr("Redo"));
+  redo->setShortcuts({QKeySequence(tr("Ctrl+Shift+Z")), QKeySequence(tr("Ctrl+Y"))});
+  edit->addAction(undo);
+  edit->addAction(redo);
+
+  cupMenu_ = menuBar()->addMenu(tr("&Cup"));
+  add(cupMenu_, tr("&Add a cup"), QKeySequence(tr("Ctrl+Shift+N")), [this] { order_.addCup(); });
+  const auto forCup = [&](QAction* action) { cupActions_.push_back(action); };
+  forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] { order_.copyCup(); }));
+  forCup(add(cupMenu_, tr("&Rename"), QKeySequence(tr("F2")),
+             [this] { cups_->rename(order_.currentIndex()); }));
+  forCup(add(cupMenu_, tr("Re&move"), QKeySequence(tr("Ctrl+Backspace")),
+             [this] { order_.removeCup(); }));
+  cupMenu_->addSeparator();
+  forCup(add(cupMenu_, tr("Move &left"), QKeySequence(tr("Ctrl+Shift+PgUp")),
+             [this] { order_.moveCup(order_.currentIndex(), order_.currentIndex() - 1); }));
+  forCup(add(cupMenu_, tr("Move r&ight"), QKeySequence(tr("Ctrl+Shift+PgDown")),
+             [this] { order_.moveCup(order_.currentIndex(), order_.currentIndex() + 1); }));
+  forCup(add(cupMenu_, tr("&Previous cup"), QKeySequence(tr("Ctrl+PgUp")),
+             [this] { order_.choose(order_.currentIndex() - 1); }));
+  forCup(add(cupMenu_, tr("&Next cup"), QKeySequence(tr("Ctrl+PgDown")),
+             [this] { order_.choose(order_.currentIndex() + 1); }));
+
+  QMenu* view = menuBar()->addMenu(tr("&View"));
+  add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
+  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(cut); });
+  view->addSeparator();
+  add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
+      [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });
+  add(view, tr("Turn the cup &left"), QKeySequence(tr("Ctrl+Left")),
+      [this] { round_->face(round_->facing() - Angle::degrees(15)); });
+  add(view, tr("Turn the cup &right"), QKeySequence(tr("Ctrl+Right")),
+      [this] { round_->face(round_->facing() + Angle::degrees(15)); });
+  add(view, tr("Front &forward"), QKeySequence(tr("Ctrl+Home")), [this] { round_->face(Angle()); });
+  view->addSeparator();
+  add(view, tr("Go to the &warning"), QKeySequence(tr("F7")), [this] { watch_->go(); });
+  add(view, tr("&Next warning"), QKeySequence(tr("F8")), [this] { watch_->next(); });
+  view->addSeparator();
+  darkAction_ = new QAction(tr("&Dark bench"), this);
+  darkAction_->setCheckable(true);
+  darkAction_->setShortcut(QKeySequence(tr("Ctrl+Shift+D")));
+  darkAction_->setChecked(&theme() == &Theme::dark());
+  connect(darkAction_, &QAction::triggered, this, &MainWindow::switchTheme);
+  view->addAction(darkAction_);
+
+  QMenu* help = menuBar()->addMenu(tr("&Help"));
+  add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
+  add(help, tr("&About Avrelt"), {}, [this] { showAbout(); });
+}
+
+void MainWindow::makeBench() {
+  auto* bench = new QWidget;
+  setCentralWidget(bench);
+  auto* columns = new QHBoxLayout(bench);
+  columns->setContentsMargins(0, 0, 0, 0);
+  columns->setSpacing(0);
+  rail_ = new TapeRail({tr("Gauge"), tr("Cut")});
+  connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
+  columns->addWidget(rail_);
+
+  auto* column = new QVBoxLayout;
+  column->setSpacing(0);
+  columns->addLayout(column, 1);
+
+  auto* head = new QHBoxLayout;
+  head->setContentsMargins(10, 2, 14, 2);
+  head->setSpacing(10);
+  title_ = new QLabel;
+  title_->setFont(face(17, QFont::DemiBold));
+  state_ = new QLabel;
+  state_->setProperty("role", "label");
+  // As wide as it will ever be, so that the cups beside it stand still.
+  state_->setMinimumWidth(
+      state_->fontMetrics().horizontalAdvance(tr("%1 cups, not saved").arg(88)));
+  cups_ = new CupStrip(order_);
+  auto* addCup = new QPushButton(tr("+ Cup"));
+  addCup->setToolTip(tr("Add a cup to the order (Ctrl+Shift+N)"));
+  addCup->setAccessibleName(tr("Add a cup"));
+  connect(addCup, &QPushButton::clicked, &order_, &Order::addCup);
+  units_ = new Segments(tr("Unit"), {tr("in"), tr("mm")});
+  units_->setToolTip(tr("Inches or millimetres (F4)"));
+  connect(units_, &Segments::picked, this,
+          [this](int i) { order_.setUnit(i == 0 ? Unit::inch : Unit::mm); });
+  head->addWidget(title_);
+  head->addWidget(state_);
+  head->addSpacing(10);
+  head->addWidget(cups_, 1);
+  head->addWidget(addCup);
+  head->addWidget(units_);
+  column->addLayout(head);
+  connect(cups_, &CupStrip::menuAsked, this, [this](const QPoint& at) { cupMenu_->popup(at); });
+
+  notice_ = new QFrame;
+  notice_->setObjectName(QStringLiteral("notice"));
+  auto* noticeRow = new QHBoxLayout(notice_);
+  noticeRow->setContentsMargins(12, 6, 8, 6);
+  auto* words = new QLabel(tr("Another program has changed this order's file on disk."));
+  auto* load = new QPushButton(tr("Load theirs"));
+  auto* keep = new QPushButton(tr("Keep mine"));
+  connect(load, &QPushButton::clicked, this, &MainWindow::reload);
+  connect(keep, &QPushButton::clicked, notice_, &QWidget::hide);
+  noticeRow->addWidget(words, 1);
+  noticeRow->addWidget(load);
+  noticeRow->addWidget(keep);
+  notice_->hide();
+  column->addWidget(notice_);
+
+  auto* views = new QHBoxLayout;
+  views->setSpacing(0);
+  flat_ = new FlatView(order_);
+  round_ = new RoundView(order_);
+  views->addWidget(flat_, 66);
+  views->addWidget(round_, 34);
+  column->addLayout(views, 1);
+
+  stations_ = new QStackedWidget;
+  stations_->setObjectName(QStringLiteral("drawer"));
+  stations_->setFixedHeight(316);
+  gauge_ = new GaugeStation(order_);
+  cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_);
+  stations_->addWidget(gauge_);
+  stations_->addWidget(cut_);
+  column->addWidget(stations_);
+  watch_ = new WatchLine(order_);
+  column->addWidget(watch_);
+  connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
+  connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
+  connect(cut_, &CutStation::roleChosen, this, [this] { goToStation(rail_->current()); });
+}
+
+void MainWindow::goToStation(int station) {
+  rail_->setCurrent(station);
+  stations_->setCurrentIndex(station);
+  const bool strip = station == cut && cut_->role() == PieceRole::markingStrip;
+  flat_->showStrip(strip);
+  round_->showStrip(strip);
+}
+
+void MainWindow::goToField(const QString& field) {
+  if (gauge_->goTo(field)) {
+    goToStation(gauge);
+    gauge_->goTo(field);
+  } else if (cut_->goTo(field)) {
+    goToStation(cut);
+    cut_->goTo(field);
+  }
+}
+
+void MainWindow::refresh() {
+  const QString name = path_.isEmpty() ? tr("New order") : QFileInfo(path_).completeBaseName();
+  const bool clean = order_.history()->isClean();
+  title_->setText(title_->fontMetrics().elidedText(name, Qt::ElideRight, 240));
+  title_->setToolTip(path_);
+  const auto count = static_cast<int>(order_.document().cups.size());
+  const QString cups = count == 1 ? tr("1 cup") : tr("%1 cups").arg(count);
+  state_->setText(clean ? cups : tr("%1, not saved").arg(cups));
+  setWindowTitle(tr("%1[*] – Avrelt").arg(name));
+  setWindowModified(!clean);
+  units_->show(order_.unit() == Unit::inch ? 0 : 1);
+  for (QAction* action : cupActions_) action->setEnabled(order_.hasCup());
+  saveSvg_->setEnabled(order_.planHolds());
+  savePdf_->setEnabled(order_.planHolds());
+  saveAll_->setEnabled(order_.hasCup());
+}
+
+void MainWindow::startOver() {
+  Document document;
+  document.units = QLocale().measurementSystem() == QLocale::MetricSystem ? Unit::mm : Unit::inch;
+  document.cups.push_back(newCup(tr("Cup 1").toStdString(), document.units));
+  adopt(std::move(document), {}, {});
+}
+
+void MainWindow::adopt(Document document, const QString& path, const QByteArray& bytes) {
+  if (!watcher_.files().isEmpty()) watcher_.removePaths(watcher_.files());
+  path_ = path;
+  onDisk_ = bytes;
+  notice_->hide();
+  if (!path_.isEmpty()) watcher_.addPath(path_);
+  recovery_->settle();
+  recovery_->setOriginal(path_);
+  round_->face(Angle());
+  order_.load(std::move(document));
+}
+
+bool MainWindow::open(const QString& path) {
+  const QString absolute = QFileInfo(path).absoluteFilePath();
+  const auto bytes = readFile(absolute.toStdString());
+  if (!bytes) {
+    tell(tr("This order could not be opened"), say(bytes.error(), order_.unit()));
+    return false;
+  }
+  auto read = readDocument(*bytes);
+  if (!read) {
+    QStringList lines;
+    for (const ReadFault& fault : read.error()) {
+      lines << QString::fromStdString(
+          inWords(fault, QFileInfo(path).fileName().toStdString(), order_.unit()));
+      if (lines.size() == 8) break;
+    }
+    tell(tr("This order could not be opened"), lines.join(QStringLiteral("\n\n")));
+    return false;
+  }
+  adopt(std::move(read->document), absolute, QByteArray::fromStdString(*bytes));
+  remember(absolute);
+  return true;
+}
+
+bool MainWindow::saveTo(const QString& path) {
+  const QString absolute = QFileInfo(path).absoluteFilePath();
+  const std::string text = writeDocument(order_.document());
+  if (const std::optional<Sentence> fault = writeFile(absolute.toStdString(), text)) {
+    tell(tr("The order is not saved"), say(*fault, order_.unit()));
+    return false;
+  }
+  if (!watcher_.files().isEmpty()) watcher_.removePaths(watcher_.files());
+  path_ = absolute;
+  onDisk_ = QByteArray::fromStdString(text);
+  watcher_.addPath(path_);
+  notice_->hide();
+  order_.settle();
+  order_.history()->setClean();
+  recovery_->settle();
+  recovery_->setOriginal(path_);
+  remember(path_);
+  refresh();
+  watch_->say(tr("Saved as %1.").arg(QDir::toNativeSeparators(path_)));
+  return true;
+}
+
+bool MainWindow::save() {
+  if (path_.isEmpty()) return saveAs();
+  const auto now = readFile(path_.toStdString());
+  if (now && QByteArray::fromStdString(*now) != onDisk_) {
+    QMessageBox ask(QMessageBox::NoIcon, tr("Changed on disk"),
+                    tr("Another program has changed this order's file since you opened it. Saving "
+                       "over it loses that change; saving under another name keeps both."),
+                    QMessageBox::NoButton, this);
+    QPushButton* over = ask.addButton(tr("Save over it"), QMessageBox::DestructiveRole);
+    QPushButton* other = ask.addButton(tr("Save under another name…"), QMessageBox::AcceptRole);
+    ask.addButton(tr("Go back"), QMessageBox::RejectRole);
+    ask.setDefaultButton(other);
+    ask.exec();
+    if (ask.clickedButton() == other) return saveAs();
+    if (ask.clickedButton() != over) return false;
+  }
+  return saveTo(path_);
+}
+
+bool MainWindow::saveAs() {
+  const QString wanted = path_.isEmpty() ? suggestedFolder() + tr("/order.avrelt") : path_;
+  QString chosen = QFileDialog::getSaveFileName(this, tr("Save the order as"), wanted, filter());
+  if (chosen.isEmpty()) return false;
+  if (QFileInfo(chosen).suffix().isEmpty()) {
+    chosen += QStringLiteral(".avrelt");
+    if (QFileInfo::exists(chosen) &&
+        QMessageBox::question(this, tr("Save over it?"),
+                              tr("%1 is there already. Save over it?").arg(chosen)) !=
+            QMessageBox::Yes) {
+      return false;
+    }
+  }
+  return saveTo(chosen);
+}
+
+bool MainWindow::mayLeave() {
+  if (order_.history()->isClean()) return true;
+  QMessageBox ask(QMessageBox::NoIcon, tr("Not saved"),
+                  tr("The order has changes that are not saved."), QMessageBox::NoButton, this);
+  QPushButton* keep = ask.addButton(tr("Save"), QMessageBox::AcceptRole);
+  QPushButton* drop = ask.addButton(tr("Leave without saving"), QMessageBox::DestructiveRole);
+  ask.addButton(tr("Go back"), QMessageBox::RejectRole);
+  ask.setDefaultButton(keep);
+  ask.exec();
+  if (ask.clickedButton() == keep) return save();
+  return ask.clickedButton() == drop;
+}
+
+void MainWindow::fileChangedOnDisk() {
+  const auto now = readFile(path_.toStdString());
+  // Programs that save by renaming take the watch off the name; put it back.
+  if (now && !watcher_.files().contains(path_)) watcher_.addPath(path_);
+  notice_->setVisible(now && QByteArray::fromStdString(*now) != onDisk_);
+}
+
+void MainWindow::reload() {
+  if (mayLeave()) open(path_);
+}
+
+void MainWindow::remember(const QString& path) {
+  QStringList paths = recentPaths();
+  paths.removeAll(path);
+  paths.prepend(path);
+  while (paths.size() > mostRecent) paths.removeLast();
+  QSettings().setValue(QStringLiteral("recent"), paths);
+}
+
+void MainWindow::fillRecent() {
+  recent_->clear();
+  for (const QString& path : recentPaths()) {
+    if (!QFileInfo::exists(path)) continue;
+    QAction* action = recent_->addAction(QFileInfo(path).completeBaseName() +
+                                         QStringLiteral("  –  ") + QFileInfo(path).absolutePath());
+    connect(action, &QAction::triggered, this, [this, path] {
+      if (mayLeave()) open(path);
+    });
+  }
+  if (recent_->isEmpty()) recent_->addAction(tr("Nothing opened yet"))->setEnabled(false);
+}
+
+QString MainWindow::suggestedFolder() const {
+  if (!path_.isEmpty()) return QFileInfo(path_).absolutePath();
+  return QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
+}
+
+std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& path) {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || !order_.planHolds()) {
+    return Sentence{"The cup cannot be planned yet. Put the marked field right first.", {}};
+  }
+  const auto output = outputOf(*plan, plan->piece(cut_->role()), kind,
+                               order_.document().printPaper(), order_.unit());
+  if (!output) return output.error();
+  return writeFile(path.toStdString(), output->file.bytes);
+}
+
+void MainWindow::askAndSavePiece(OutputKind kind) {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  const QString name = QString::fromStdString(outputName(*plan, plan->piece(cut_->role()), kind));
+  const QString ending = QLatin1String(kindName(kind));
+  QString chosen = QFileDialog::getSaveFileName(
+      this, kind == OutputKind::svg ? tr("Save for the cutter") : tr("Save for the printer"),
+      suggestedFolder() + QLatin1Char('/') + name,
+      QStringLiteral("%1 (*.%2)").arg(ending.toUpper(), ending));
+  if (chosen.isEmpty()) return;
+  if (QFileInfo(chosen).suffix().isEmpty()) chosen += QLatin1Char('.') + ending;
+  if (const std::optional<Sentence> fault = savePiece(kind, chosen)) {
+    tell(tr("The piece is not saved"), say(*fault, order_.unit()));
+    return;
+  }
+  watch_->say(tr("Saved as %1. Try the paper piece before film is cut.").arg(chosen));
+}
+
+void MainWindow::askAndSaveAll() {
+  const CheckedAll<Plan> plan = planDocument(order_.document());
+  if (!plan) {
+    QStringList lines;
+    for (const Fault& fault : plan.error()) {
+      lines << QString::fromStdString(
+          inWords(ReadFault{0, fault}, tr("This order").toStdString(), order_.unit()));
+    }
+    tell(tr("The pieces are not saved"), lines.join(QStringLiteral("\n\n")));
+    return;
+  }
+  const QString folder =
+      QFileDialog::getExistingDirectory(this, tr("Save every piece into"), suggestedFolder());
+  if (folder.isEmpty()) return;
+  const auto files = outputsOf(*plan);
+  const std::optional<Sentence> fault =
+      files ? writeFiles(folder.toStdString(), *files) : std::optional(files.error());
+  if (fault) {
+    tell(tr("The pieces are not saved"), say(*fault, order_.unit()));
+    return;
+  }
+  watch_->say(tr("%1 files saved in %2.").arg(files->size()).arg(folder));
+}
+
+void MainWindow::offerRecovery() {
+  for (const Recovery::Left& left : Recovery::leftBehind()) {
+    const auto bytes = readFile(left.copy.toStdString());
+    auto read = bytes ? readDocument(*bytes)
+                      : tl::expected<ReadDocument, ReadFaults>(tl::unexpected(ReadFaults{}));
+    if (!read) continue;  // kept on disk: somebody may still make sense of it
+    const QString name = left.original.isEmpty() ? tr("an order never saved")
+                                                 : QFileInfo(left.original).completeBaseName();
+    QMessageBox ask(QMessageBox::NoIcon, tr("Unsaved work was found"),
+                    tr("Avrelt did not end well last time. There is a copy of %1, kept on %2.")
+                        .arg(name, QLocale().toString(left.when, QLocale::ShortFormat)),
+                    QMessageBox::NoButton, this);
+    QPushButton* take = ask.addButton(tr("Open the copy"), QMessageBox::AcceptRole);
+    QPushButton* drop = ask.addButton(tr("Throw it away"), QMessageBox::DestructiveRole);
+    ask.addButton(tr("Ask me next time"), QMessageBox::RejectRole);
+    ask.setDefaultButton(take);
+    ask.exec();
+    if (ask.clickedButton() == take) {
+      const auto disk = left.original.isEmpty() ? tl::expected<std::string, Sentence>(std::string())
+                                                : readFile(left.original.toStdString());
+      adopt(std::move(read->document), left.original,
+            disk ? QByteArray::fromStdString(*disk) : QByteArray());
+      order_.history()->resetClean();  // as the copy is nowhere but here
+      recovery_->keep();
+      Recovery::discard(left);
+      refresh();
+      return;
+    }
+    if (ask.clickedButton() == drop) Recovery::discard(left);
+  }
+}
+
+void MainWindow::showKeys() {
+  QMessageBox box(QMessageBox::NoIcon, tr("Keys"), {}, QMessageBox::Close, this);
+  box.setText(
+      tr("<table cellspacing='6'>"
+         "<tr><td><b>Ctrl+1, Ctrl+2</b></td><td>Gauge, Cut</td></tr>"
+         "<tr><td><b>F4</b></td><td>inches or millimetres</td></tr>"
+         "<tr><td><b>↑ ↓</b></td><td>in a field, or on a picked line: one mark of the tape; with "
+         "Shift eight</td></tr>"
+         "<tr><td><b>← →</b></td><td>in the flat: pick a line; in the round: turn the cup; among "
+         "the cups: choose</td></tr>"
+         "<tr><td><b>Ctrl+← →, Ctrl+Home</b></td><td>turn the cup, front forward</td></tr>"
+         "<tr><td><b>F7, F8</b></td><td>go to the warning, next warning</td></tr>"
+         "<tr><td><b>Esc</b></td><td>take back what was typed and makes no sense yet</td></tr>"
+         "<tr><td><b>Ctrl+E, Ctrl+P</b></td><td>save the piece for cutter or printer</td></tr>"
+         "</table>"));
+  box.exec();
+}
+
+void MainWindow::showAbout() {
+  QMessageBox box(QMessageBox::NoIcon, tr("About Avrelt"), {}, QMessageBox::Close, this);
+  box.setText(tr("<b>Avrelt %1</b><br>Measures, lays out and plans decorated tumblers.<br><br>"
+                 "Free software under the GNU General Public License, version 3 or later, without "
+                 "any warranty.<br>The face is Avrelt Sans, made from Inter, under the SIL Open "
+                 "Font License 1.1.")
+                  .arg(QLatin1String(version)));
+  box.exec();
+}
+
+void MainWindow::switchTheme(bool dark) {
+  useTheme(dark ? Theme::dark() : Theme::light());
+  QSettings().setValue(QStringLiteral("dark"), dark);
+  for (QWidget* widget : findChildren<QWidget*>()) widget->update();
+}
+
+void MainWindow::tell(const QString& title, const QString& sentence) {
+  QMessageBox box(QMessageBox::NoIcon, title, sentence, QMessageBox::Close, this);
+  box.setTextFormat(Qt::PlainText);
+  box.exec();
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+  if (mayLeave()) {
+    recovery_->settle();
+    event->accept();
+  } else {
+    event->ignore();
+  }
+}
+
+void MainWindow::resizeEvent(QResizeEvent* event) {
+  QMainWindow::resizeEvent(event);
+  rail_->setNarrow(width() < 1160);
+  stations_->setFixedHeight(height() < 740 ? 296 : 316);
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+  const QList<QUrl> urls = event->mimeData()->urls();
+  if (urls.size() == 1 && urls.front().isLocalFile()) event->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+  const QString path = event->mimeData()->urls().front().toLocalFile();
+  if (mayLeave()) open(path);
+}
+
+}  // namespace avrelt

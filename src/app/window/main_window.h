@@ -1,0 +1,110 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QFileSystemWatcher>
+#include <QLabel>
+#include <QMainWindow>
+#include <QStackedWidget>
+
+#include "app/cut/cut_station.h"
+#include "app/fields/segments.h"
+#include "app/gauge/gauge_station.h"
+#include "app/order/order.h"
+#include "app/views/flat_view.h"
+#include "app/views/round_view.h"
+#include "app/window/cup_strip.h"
+#include "app/window/recovery.h"
+#include "app/window/tape_rail.h"
+#include "app/window/watch_line.h"
+#include "files/outputs.h"
+
+namespace avrelt {
+
+/// The bench: the stations on their tape, the order's cups, the flat and the cup in the round that
+/// never leave, the present station's cards in the drawer, the watch line at the foot.
+class MainWindow : public QMainWindow {
+  Q_OBJECT
+
+ public:
+  explicit MainWindow(QWidget* parent = nullptr);
+
+  enum Station { gauge, cut };
+
+  /// Opens a file; what cannot be opened is told in words and changes nothing.
+  bool open(const QString& path);
+  bool saveTo(const QString& path);
+  /// Offers what a run that did not end well has left.
+  void offerRecovery();
+  void goToStation(int station);
+
+  Order& order() { return order_; }
+  FlatView& flat() { return *flat_; }
+  RoundView& round() { return *round_; }
+  GaugeStation& gaugeStation() { return *gauge_; }
+  CutStation& cutStation() { return *cut_; }
+  WatchLine& watchLine() { return *watch_; }
+  CupStrip& cupStrip() { return *cups_; }
+  Recovery& recovery() { return *recovery_; }
+  const QString& path() const { return path_; }
+  /// Writes the chosen piece to a file; the sentence says why not.
+  std::optional<Sentence> savePiece(OutputKind kind, const QString& path);
+
+ protected:
+  void closeEvent(QCloseEvent* event) override;
+  void resizeEvent(QResizeEvent* event) override;
+  void dragEnterEvent(QDragEnterEvent* event) override;
+  void dropEvent(QDropEvent* event) override;
+
+ private:
+  void makeActions();
+  void makeBench();
+  void refresh();
+  void goToField(const QString& field);
+  void startOver();
+  void adopt(Document document, const QString& path, const QByteArray& bytes);
+  bool mayLeave();
+  bool save();
+  bool saveAs();
+  void remember(const QString& path);
+  void fillRecent();
+  void fileChangedOnDisk();
+  void reload();
+  void askAndSavePiece(OutputKind kind);
+  void askAndSaveAll();
+  void showKeys();
+  void showAbout();
+  void switchTheme(bool dark);
+  void tell(const QString& title, const QString& sentence);
+  QString suggestedFolder() const;
+  QAction* add(QMenu* menu, const QString& text, const QKeySequence& key,
+               const std::function<void()>& run);
+
+  Order order_;
+  QString path_;
+  QByteArray onDisk_;  ///< the file's bytes as last read or written
+  QFileSystemWatcher watcher_;
+  Recovery* recovery_ = nullptr;
+
+  TapeRail* rail_ = nullptr;
+  CupStrip* cups_ = nullptr;
+  QLabel* title_ = nullptr;
+  QLabel* state_ = nullptr;
+  Segments* units_ = nullptr;
+  QFrame* notice_ = nullptr;
+  FlatView* flat_ = nullptr;
+  RoundView* round_ = nullptr;
+  QStackedWidget* stations_ = nullptr;
+  GaugeStation* gauge_ = nullptr;
+  CutStation* cut_ = nullptr;
+  WatchLine* watch_ = nullptr;
+
+  QMenu* recent_ = nullptr;
+  QMenu* cupMenu_ = nullptr;
+  QAction* saveSvg_ = nullptr;
+  QAction* savePdf_ = nullptr;
+  QAction* saveAll_ = nullptr;
+  QAction* darkAction_ = nullptr;
+  std::vector<QAction*> cupActions_;
+};
+
+}  // namespace avrelt

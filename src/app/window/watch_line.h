@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <vector>
+
+#include "app/order/order.h"
+#include "app/views/painting.h"
+
+namespace avrelt {
+
+/// What to watch, along the foot of the window: one warning in a whole sentence, the worst first,
+/// and how many there are. A click, or Return, goes to the place; the count steps to the next.
+class WatchLine : public Canvas {
+  Q_OBJECT
+
+ public:
+  explicit WatchLine(Order& order, QWidget* parent = nullptr);
+
+  void next();
+  void go();
+  QString sentence() const;
+  int count() const { return static_cast<int>(items_.size()); }
+  /// Something to say that is not about the cup, such as where files went. Gone at the next change.
+  void say(const QString& sentence);
+
+ signals:
+  void goTo(const QString& field);
+
+ protected:
+  void paintEvent(QPaintEvent* event) override;
+  void mousePressEvent(QMouseEvent* event) override;
+  void keyPressEvent(QKeyEvent* event) override;
+  void focusInEvent(QFocusEvent* event) override;
+  void focusOutEvent(QFocusEvent* event) override;
+
+ private:
+  struct Item {
+    WatchLevel level;
+    QString field;
+    QString sentence;
+  };
+  void refresh();
+  QString tally() const;
+
+  Order& order_;
+  std::vector<Item> items_;
+  std::size_t shown_ = 0;
+  QString notice_;
+};
+
+}  // namespace avrelt

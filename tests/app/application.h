@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <catch2/catch.hpp>
+#include <QAbstractButton>
+#include <QApplication>
+#include <QDialog>
+#include <QSettings>
+#include <QTemporaryDir>
+#include <QTest>
+#include <QTimer>
+
+#include "app/window/main_window.h"
+
+namespace avrelt {
+
+/// The one application of the test program, made when first asked for, with settings and data of
+/// its own.
+QApplication& application();
+
+/// A window as a new user meets it: shown, an empty order with one cup, inches.
+struct OpenWindow {
+  OpenWindow() {
+    application();
+    QSettings().clear();
+    window.show();
+    CHECK(QTest::qWaitForWindowExposed(&window));
+    window.order().setUnit(Unit::inch);
+    window.order().history()->setClean();
+  }
+  ~OpenWindow() { window.order().history()->setClean(); }
+  OpenWindow(const OpenWindow&) = delete;
+  OpenWindow& operator=(const OpenWindow&) = delete;
+
+  /// The field the document calls by this name.
+  LengthField& field(const char* name) {
+    for (LengthField* field : window.findChildren<LengthField*>()) {
+      if (field->field() == QLatin1String(name)) return *field;
+    }
+    FAIL("no field " << name);
+    throw 0;
+  }
+  /// Clears a field and types into it as a person does.
+  void type(const char* name, const QString& text) {
+    QLineEdit* edit = field(name).edit();
+    edit->setFocus();
+    edit->selectAll();
+    QTest::keyClick(edit, Qt::Key_Delete);
+    QTest::keyClicks(edit, text);
+  }
+  void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
+    QWidget* target = QApplication::focusWidget();
+    QTest::keyClick(target != nullptr ? target : &window, key, modifiers);
+  }
+  const Cup& cup() { return window.order().currentCup(); }
+
+  MainWindow window;
+};
+
+/// Presses the button whose text holds `words` in the dialog that opens next, and hands its text
+/// back through `seen`.
+void answerNextDialog(const QString& words, QString* seen = nullptr);
+
+}  // namespace avrelt

@@ -1,0 +1,183 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/order/order.h"
+
+#include <catch2/catch.hpp>
+
+#include "app/gauge/measures.h"
+
+using namespace avrelt;
+
+namespace {
+
+/// Two cups, the first in hand, nothing to undo.
+struct TwoCups {
+  TwoCups() {
+    Document document;
+    document.cups = {newCup("Mirror", Unit::inch), newCup("Comet", Unit::inch)};
+    order.load(document);
+  }
+  Order order;
+};
+
+}  // namespace
+
+TEST_CASE("every change can be undone and says its name") {
+  TwoCups two;
+  Order& order = two.order;
+  const Document before = order.document();
+  order.setMeasure(Thing::overlap, Length::inches(0.25));
+  CHECK(order.history()->undoText() == "Set overlap to 1/4 in");
+  order.history()->undo();
+  CHECK(order.document() == before);
+  order.history()->redo();
+  CHECK(order.currentCup().wrap.overlap.length == Length::inches(0.25));
+}
+
+TEST_CASE("a drag is one step of the history, two drags are two") {
+  TwoCups two;
+  Order& order = two.order;
+  for (int i = 1; i <= 20; ++i) order.setMeasure(Thing::overlap, Length::mm(3 + i));
+  CHECK(order.history()->count() == 1);
+  order.settle();
+  order.setMeasure(Thing::overlap, Length::mm(9));
+  CHECK(order.history()->count() == 2);
+}
+
+TEST_CASE("out and back again leaves nothing to undo") {
+  TwoCups two;
+  Order& order = two.order;
+  const Length before = *order.measureOf(Thing::rimClearance);
+  order.setMeasure(Thing::rimClearance, Length::inches(1));
+  order.setMeasure(Thing::rimClearance, before);
+  CHECK(order.history()->count() == 0);
+}
+
+TEST_CASE("cups are added, copied, moved, removed and come back") {
+  TwoCups two;
+  Order& order = two.order;
+  const auto names = [&] {
+    QStringList list;
+    for (const Cup& cup : order.document().cups) list << QString::fromStdString(cup.name);
+    return list.join(' ');
+  };
+  order.copyCup();
+  CHECK(order.currentIndex() == 1);
+  CHECK(names() == "Mirror Mirror 2 Comet");
+  order.moveCup(1, 2);
+  CHECK(names() == "Mirror Comet Mirror 2");
+  CHECK(order.currentIndex() == 2);
+  order.removeCup();
+  CHECK(names() == "Mirror Comet");
+  CHECK(order.currentIndex() == 1);
+  order.addCup();
+  CHECK(order.currentIndex() == 2);
+  while (order.history()->canUndo()) order.history()->undo();
+  CHECK(names() == "Mirror Comet");
+  CHECK(order.currentIndex() == 0);
+}
+
+TEST_CASE("an order may lose its last cup and get another") {
+  Order order;
+  Document document;
+  document.cups = {newCup("Only", Unit::mm)};
+  order.load(document);
+  order.removeCup();
+  CHECK_FALSE(order.hasCup());
+  CHECK(order.plan() == nullptr);
+  CHECK(order.faults().empty());
+  order.copyCup();
+  order.nudge(Thing::overlap, 1);
+  CHECK_FALSE(order.hasCup());
+  order.addCup();
+  CHECK(order.planHolds());
+}
+
+TEST_CASE("a name taken or empty is refused in words and changes nothing") {
+  TwoCups two;
+  CHECK(two.order.renameCup(0, "Comet").has_value());
+  CHECK(two.order.renameCup(0, "  ").has_value());
+  CHECK(two.order.history()->count() == 0);
+  CHECK_FALSE(two.order.renameCup(0, " Dome ").has_value());
+  CHECK(two.order.document().cups[0].name == "Dome");
+}
+
+TEST_CASE("when measures make no cup the last plan stays, and does not hold") {
+  TwoCups two;
+  Order& order = two.order;
+  const double area = order.plan()->piece(PieceRole::wrap).area().mm2();
+  setGirth(order, false, WrittenLength::mm(0));
+  CHECK_FALSE(order.planHolds());
+  REQUIRE(order.plan() != nullptr);
+  CHECK(order.plan()->piece(PieceRole::wrap).area().mm2() == area);
+  CHECK(order.faults().size() == 1);
+  order.choose(1);
+  CHECK(order.planHolds());
+  order.choose(0);
+  CHECK_FALSE(order.planHolds());
+  order.history()->undo();
+  CHECK(order.planHolds());
+}
+
+TEST_CASE("switching the unit changes no length and is undone like anything else") {
+  TwoCups two;
+  Order& order = two.order;
+  const Cup before = order.currentCup();
+  order.setUnit(Unit::mm);
+  CHECK(order.currentCup() == before);
+  CHECK(order.unit() == Unit::mm);
+  order.history()->undo();
+  CHECK(order.unit() == Unit::inch);
+}
+
+TEST_CASE("nudging goes to the next mark of the tape and not below nothing") {
+  TwoCups two;
+  Order& order = two.order;
+  order.setMeasure(Thing::overlap, Length::inches(0.13));
+  order.nudge(Thing::overlap, 1);
+  CHECK(order.currentCup().wrap.overlap.text == "3/16 in");
+  order.nudge(Thing::overlap, -100);
+  CHECK(order.currentCup().wrap.overlap.length == Length());
+  order.nudge(Thing::seam, -8);
+  CHECK(order.currentCup().wrap.seamAt.degrees() == Approx(172));
+  order.setUnit(Unit::mm);
+  order.nudge(Thing::overlap, 2);
+  CHECK(order.currentCup().wrap.overlap.length == Length::mm(2));
+}
+
+TEST_CASE("straight to tapered and back, round to across and back, keep the cup") {
+  TwoCups two;
+  Order& order = two.order;
+  const Length girth = order.currentCup().blank.stations[0].girth->length;
+  setTapered(order, true);
+  CHECK(isTapered(order.currentCup()));
+  CHECK(order.planHolds());
+  setGirthMeasured(order, Girth::across);
+  CHECK(order.plan()->surface.aroundBase().mm() == Approx(girth.mm()));
+  setGirthMeasured(order, Girth::around);
+  CHECK(order.currentCup().blank.stations[0].girth->length.mm() == Approx(girth.mm()));
+  setTapered(order, false);
+  CHECK_FALSE(isTapered(order.currentCup()));
+}
+
+TEST_CASE("the height's number stays when it is said to be plumb") {
+  TwoCups two;
+  Order& order = two.order;
+  setTapered(order, true);
+  setGirth(order, true, WrittenLength::mm(300));
+  const Length wall = order.plan()->surface.wall();
+  setHeightAlong(order, HeightAlong::plumb);
+  CHECK(order.plan()->surface.plumb().mm() == Approx(wall.mm()));
+  CHECK(order.plan()->surface.wall() > wall);
+}
+
+TEST_CASE("a cup without stations can be measured from the fields") {
+  Order order;
+  Document document;
+  document.cups.emplace_back();
+  document.cups[0].name = "Bare";
+  order.load(document);
+  CHECK_FALSE(order.planHolds());
+  setGirth(order, false, WrittenLength::mm(240));
+  setHeight(order, WrittenLength::mm(150));
+  CHECK(order.planHolds());
+}

@@ -1,0 +1,79 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/plan.h"
+
+#include <catch2/catch.hpp>
+
+#include "core/cups.h"
+
+using namespace avrelt;
+
+namespace {
+
+Document orderOf(std::initializer_list<const char*> names) {
+  Document document;
+  for (const char* name : names) document.cups.push_back(newCup(name, document.units));
+  return document;
+}
+
+}  // namespace
+
+TEST_CASE("every cup that can be measured can be planned, with its three pieces") {
+  for (const cups::Named& named : cups::all()) {
+    INFO(named.name);
+    Cup cup = newCup(named.name, Unit::mm);
+    cup.blank = named.blank;
+    if (cup.blank.stations[1].at.length < Length::mm(10)) {
+      cup.wrap.rimClearance = {};
+      cup.wrap.overlap = {};
+      cup.strip.width = WrittenLength::mm(5);
+    }
+    const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
+    REQUIRE(plan.has_value());
+    CHECK(plan->pieces.size() == 3);
+    for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece, PieceRole::markingStrip}) {
+      CHECK(plan->piece(role).area() > Area());
+    }
+  }
+}
+
+TEST_CASE("faults of wrap and strip are told together") {
+  Cup cup = newCup("Comet", Unit::mm);
+  cup.wrap.overlap = WrittenLength::mm(500);
+  cup.strip.at = WrittenLength::mm(500);
+  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
+  REQUIRE_FALSE(plan.has_value());
+  REQUIRE(plan.error().size() == 2);
+  CHECK(plan.error()[0].field == "wrap.overlap");
+  CHECK(plan.error()[1].field == "strip.at");
+}
+
+TEST_CASE("faults of an order name their cup") {
+  Document document = orderOf({"A", "B", "A"});
+  document.cups[1].blank.stations[0].girth = WrittenLength::mm(0);
+  const CheckedAll<Plan> plan = planDocument(document);
+  REQUIRE_FALSE(plan.has_value());
+  std::vector<std::string> fields;
+  for (const Fault& fault : plan.error()) fields.push_back(fault.field);
+  CHECK(fields == std::vector<std::string>{"cups[0].name", "cups[1].blank.stations[0].around",
+                                           "cups[2].name"});
+}
+
+TEST_CASE("cups whose names differ only in what files cannot carry get names apart") {
+  const CheckedAll<Plan> plan = planDocument(orderOf({"Comet", "comet!", "Комета", "彗星"}));
+  REQUIRE(plan.has_value());
+  std::vector<std::string> slugs;
+  for (const CupPlan& cup : plan->cups) slugs.push_back(cup.slug);
+  CHECK(slugs == std::vector<std::string>{"comet", "comet-2", "cup", "cup-2"});
+}
+
+TEST_CASE("a slug is lower case, digits and hyphens") {
+  CHECK(slugOf("Tapered 350") == "tapered-350");
+  CHECK(slugOf("../../etc/passwd") == "etc-passwd");
+  CHECK(slugOf("  --  ") == "cup");
+}
+
+TEST_CASE("an empty order has an empty plan") {
+  const CheckedAll<Plan> plan = planDocument(Document{});
+  REQUIRE(plan.has_value());
+  CHECK(plan->cups.empty());
+}

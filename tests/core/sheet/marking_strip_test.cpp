@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "sheet/marking_strip.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "core/cups.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+MarkingStrip stripAt(Length at, Length width) {
+  MarkingStrip strip;
+  strip.at = WrittenLength{at, {}};
+  strip.width = {width, {}};
+  return strip;
+}
+
+Piece made(const Development& body, const MarkingStrip& strip, Unit unit = Unit::inch,
+           Angle seam = Angle::halfTurn()) {
+  const CheckedAll<Piece> piece = markingStripPiece(body, strip, seam, unit, "Comet");
+  REQUIRE(piece.has_value());
+  return *piece;
+}
+
+int ticksOf(const Piece& piece) {
+  int count = 0;
+  for (const Guide& guide : piece.guides) count += guide.kind == GuideKind::graduation ? 1 : 0;
+  return count;
+}
+
+}  // namespace
+
+TEST_CASE("the strip's upper edge is once round the body at its height") {
+  for (const Named& cup : all()) {
+    const Development body = developed(cup.blank);
+    if (body.wall() < Length::mm(30)) continue;
+    INFO(cup.name);
+    const Length at = body.wall() * 0.6;
+    const Piece strip = made(body, stripAt(at, Length::mm(12)));
+    // Measured along the upper edge, the tab beyond the seam left out.
+    double length = 0;
+    const std::vector<Point> edge = flattened(strip.outline, Length::mm(0.0001));
+    for (std::size_t i = 1; i < edge.size(); ++i) {
+      const WallPoint a = body.toWall(edge[i - 1]);
+      const WallPoint b = body.toWall(edge[i]);
+      const bool upper = abs(a.s - at) < Length::mm(0.01) && abs(b.s - at) < Length::mm(0.01);
+      const bool beyond = a.theta > Angle::halfTurn() || b.theta > Angle::halfTurn();
+      if (upper && !beyond) length += norm(edge[i] - edge[i - 1]);
+    }
+    // The stretch of the polyline that crosses the seam is left out by the test above.
+    CHECK(length <= body.around(at).mm() + 1e-6);
+    CHECK(length > body.around(at).mm() * 0.97);
+  }
+}
+
+TEST_CASE("a strip ten inches round carries a tick every sixteenth and its inches numbered") {
+  const Development body =
+      developed(cups::body(Length::inches(10), Length::inches(10), Length::inches(8)));
+  const Piece strip = made(body, stripAt(Length::inches(4), Length::inches(0.5)));
+  // From the front five inches either way, the front itself once.
+  CHECK(ticksOf(strip) == 2 * 5 * 16 + 1);
+  int numbers = 0;
+  for (const Lettering& lettering : strip.letterings) {
+    if (std::holds_alternative<long>(lettering.words.parts.empty() ? Sentence::Part(std::string())
+                                                                   : lettering.words.parts[0])) {
+      ++numbers;
+    }
+  }
+  CHECK(numbers == 8);  // 1 to 4 both ways; 5 falls on the seam
+}
+
+TEST_CASE("in millimetres a tick stands every millimetre") {
+  const Development body = developed(cups::body(Length::mm(240), Length::mm(240), Length::mm(200)));
+  CHECK(ticksOf(made(body, stripAt(Length::mm(100), Length::mm(12)), Unit::mm)) == 241);
+}
+
+TEST_CASE("ticks count from the front wherever the seam is, and end at it") {
+  const Development body = developed(cups::body(Length::mm(240), Length::mm(240), Length::mm(200)));
+  for (const double seam : {180.0, 90.0, 30.0, -135.0, 0.0}) {
+    const Piece strip =
+        made(body, stripAt(Length::mm(100), Length::mm(12)), Unit::mm, Angle::degrees(seam));
+    INFO(seam);
+    CHECK(std::abs(ticksOf(strip) - 241) <= 1);
+    for (const Guide& guide : strip.guides) {
+      CHECK(body.toWall(guide.path.start).theta <= Angle::halfTurn() + Angle::degrees(1e-6));
+    }
+  }
+}
+
+TEST_CASE("left to itself the strip goes half-way up, and still lies on a low cup") {
+  const Development tall = developed(all()[0].blank);
+  MarkingStrip strip;
+  CHECK(stripHeight(tall, strip) == tall.wall() / 2);
+  const Development low = developed(body(Length::mm(240), Length::mm(240), Length::mm(10)));
+  CHECK(markingStripPiece(low, strip, Angle::halfTurn(), Unit::mm, "low").has_value());
+}
+
+TEST_CASE("a strip off the wall, or too narrow to hold, is refused") {
+  const Development body = developed(all()[0].blank);
+  const auto fieldOf = [&](const MarkingStrip& strip) {
+    const CheckedAll<Piece> piece =
+        markingStripPiece(body, strip, Angle::halfTurn(), Unit::inch, "x");
+    REQUIRE_FALSE(piece.has_value());
+    return piece.error().front().field;
+  };
+  CHECK(fieldOf(stripAt(Length::inches(8.01), Length::mm(12))) == "strip.at");
+  CHECK(fieldOf(stripAt(Length::mm(11), Length::mm(12))) == "strip.at");
+  CHECK(fieldOf(stripAt(Length::mm(50), Length::mm(4))) == "strip.width");
+  CHECK(fieldOf(stripAt(Length::mm(150), Length::mm(101))) == "strip.width");
+}

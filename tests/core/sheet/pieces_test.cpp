@@ -1,0 +1,89 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <catch2/catch.hpp>
+
+#include "core/cups.h"
+#include "sheet/round_marks.h"
+#include "sheet/wrap_pieces.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+int guidesOf(const Piece& piece, GuideKind kind) {
+  int count = 0;
+  for (const Guide& guide : piece.guides) count += guide.kind == kind ? 1 : 0;
+  return count;
+}
+
+}  // namespace
+
+TEST_CASE("wrap and paper test piece have one outline") {
+  for (const Named& cup : all()) {
+    const WrapLayout layout = laidOut(developed(cup.blank), wrapOf({}, {}, {}));
+    const Piece wrap = wrapPiece(layout, Unit::inch, cup.name);
+    const Piece test = testPiece(layout, Unit::inch, cup.name);
+    CHECK(wrap.outline == test.outline);
+    CHECK(wrap.area() == test.area());
+    CHECK(wrap.role == PieceRole::wrap);
+    CHECK(test.role == PieceRole::testPiece);
+  }
+}
+
+TEST_CASE("everything drawn on a wrap lies within its rectangle") {
+  for (const Named& cup : all()) {
+    INFO(cup.name);
+    const Development body = developed(cup.blank);
+    const WrapLayout layout = laidOut(body, wrapOf({}, {}, body.aroundNarrow() * 0.02));
+    for (const Unit unit : {Unit::inch, Unit::mm}) {
+      const Piece piece = wrapPiece(layout, unit, cup.name);
+      const Box room = piece.bounds().grownBy(1e-6);
+      for (const Guide& guide : piece.guides) {
+        CHECK(room.contains(boundsOf(guide.path).low));
+        CHECK(room.contains(boundsOf(guide.path).high));
+      }
+      for (const Lettering& lettering : piece.letterings) CHECK(room.contains(lettering.at));
+    }
+  }
+}
+
+TEST_CASE("seam at the back: front and quarters are marked, the back is the seam") {
+  const Development body = developed(all()[1].blank);
+  const WrapLayout layout = laidOut(body, wrapOf({}, {}, Length::mm(3)));
+  const Piece piece = wrapPiece(layout, Unit::inch, "Comet");
+  CHECK(guidesOf(piece, GuideKind::seam) == 1);
+  CHECK(guidesOf(piece, GuideKind::front) == 2);
+  CHECK(guidesOf(piece, GuideKind::quarter) == 4);
+  const WrapLayout aside = laidOut(body, wrapOf({}, {}, {}, Angle::degrees(100)));
+  const Piece turned = wrapPiece(aside, Unit::inch, "Comet");
+  CHECK(guidesOf(turned, GuideKind::seam) == 0);  // no overlap, the seam is the edge
+  CHECK(guidesOf(turned, GuideKind::quarter) == 6);
+}
+
+TEST_CASE("the bar on a piece is two inches or fifty millimetres, and left off small ones") {
+  const WrapLayout layout = laidOut(developed(all()[1].blank), wrapOf({}, {}, {}));
+  const auto barOf = [](const Piece& piece) {
+    for (const Guide& guide : piece.guides) {
+      if (guide.kind == GuideKind::scaleBar) return boundsOf(guide.path).width();
+    }
+    return 0.0;
+  };
+  CHECK(barOf(wrapPiece(layout, Unit::inch, "Comet")) == Approx(50.8));
+  CHECK(barOf(wrapPiece(layout, Unit::mm, "Comet")) == Approx(50));
+  const WrapLayout low = laidOut(developed(body(Length::mm(240), Length::mm(240), Length::mm(20))),
+                                 wrapOf({}, {}, {}));
+  CHECK(barOf(wrapPiece(low, Unit::mm, "low")) == 0.0);
+}
+
+TEST_CASE("holes count against a piece's area") {
+  Piece piece;
+  piece.outline = {{0, 0}, {{{10, 0}, 0}, {{10, 10}, 0}, {{0, 10}, 0}, {{0, 0}, 0}}};
+  piece.holes = {{{2, 2}, {{{2, 4}, 0}, {{4, 4}, 0}, {{4, 2}, 0}, {{2, 2}, 0}}}};
+  CHECK(piece.area().mm2() == Approx(96));
+}
+
+TEST_CASE("letters shrink to the room they have, or are left out") {
+  CHECK(letterHeight(10, Length::mm(1000), Length::mm(5)) == Length::mm(5));
+  CHECK(letterHeight(10, Length::mm(10), Length::mm(5)) < Length::mm(2));
+  CHECK(letterHeight(100, Length::mm(10), Length::mm(5)) == Length());
+}

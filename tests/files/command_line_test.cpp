@@ -1,0 +1,125 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/command_line.h"
+
+#include <unistd.h>
+
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <iostream>
+#include <sstream>
+#include <vector>
+
+#include "files/disk.h"
+
+using namespace avrelt;
+namespace fs = std::filesystem;
+
+namespace {
+
+struct Run {
+  int code;
+  std::string out;
+  std::string errors;
+};
+
+Run run(std::vector<const char*> words) {
+  words.insert(words.begin(), "avrelt");
+  std::ostringstream out;
+  std::ostringstream errors;
+  std::streambuf* const outBefore = std::cout.rdbuf(out.rdbuf());
+  std::streambuf* const errorsBefore = std::cerr.rdbuf(errors.rdbuf());
+  const int code = runCommandLine(static_cast<int>(words.size()), words.data());
+  std::cout.rdbuf(outBefore);
+  std::cerr.rdbuf(errorsBefore);
+  return {code, out.str(), errors.str()};
+}
+
+struct Bench {
+  fs::path folder;
+  Bench() {
+    std::string pattern = (fs::temp_directory_path() / "avrelt-cli-XXXXXX").string();
+    folder = ::mkdtemp(pattern.data());
+  }
+  Bench(const Bench&) = delete;
+  Bench& operator=(const Bench&) = delete;
+  ~Bench() { fs::remove_all(folder); }
+
+  Run plan(const std::string& order) const {
+    REQUIRE_FALSE(writeFile(folder / "order.avrelt", order).has_value());
+    return run({"plan", file().c_str(), "--out", out().c_str()});
+  }
+  std::string file() const { return (folder / "order.avrelt").string(); }
+  std::string out() const { return (folder / "out").string(); }
+};
+
+std::string orderWith(const std::string& stations) {
+  return "{\"avrelt\": 1, \"units\": \"mm\",\n\"cups\": [{\"name\": \"A\", \"blank\":\n"
+         "{\"stations\": [" +
+         stations + "]}}]}";
+}
+
+}  // namespace
+
+TEST_CASE("plan writes the plan and the files and says so") {
+  const Bench bench;
+  const Run done = bench.plan(orderWith(R"({"at": 0, "around": 240}, {"at": 150, "around": 280})"));
+  CHECK(done.errors.empty());
+  CHECK(done.code == 0);
+  for (const char* name : {"plan.json", "a-wrap.svg", "a-wrap.pdf", "a-test.svg", "a-test.pdf",
+                           "a-strip.svg", "a-strip.pdf"}) {
+    CHECK(fs::exists(bench.folder / "out" / name));
+    CHECK_THAT(done.out, Catch::Contains(name));
+  }
+}
+
+TEST_CASE("bad input ends with 2, a sentence a fault, and nothing written") {
+  const Bench bench;
+  for (const char* stations :
+       {R"({"at": 0, "around": 0}, {"at": 150, "around": 280})", R"({"at": 0, "around": 240})",
+        R"({"at": 0, "around": "9 3/0"}, {"at": 150})", R"({"at": 0, "around": 240}, {"at": 0})",
+        "{\"at\": 0, "}) {
+    INFO(stations);
+    const Run done = bench.plan(orderWith(stations));
+    CHECK(done.code == 2);
+    CHECK_THAT(done.errors, Catch::Contains("order.avrelt, line "));
+    CHECK(std::count(done.errors.begin(), done.errors.end(), '\n') == 1);
+    CHECK_FALSE(fs::exists(bench.folder / "out"));
+  }
+}
+
+TEST_CASE("each fault gets a line of its own, at its line in the file") {
+  const Bench bench;
+  const Run done = bench.plan(orderWith("{\"at\": 0, \"around\": 0},\n{\"at\": 0}"));
+  CHECK(done.code == 2);
+  CHECK_THAT(done.errors, Catch::Contains("line 3, cups[0].blank.stations[0].around:"));
+  CHECK_THAT(done.errors, Catch::Contains("line 4, cups[0].blank.stations[1].at:"));
+}
+
+TEST_CASE("a file that is not there and a folder that cannot be are refused") {
+  const Bench bench;
+  CHECK(run({"plan", "/nowhere/order.avrelt", "--out", bench.out().c_str()}).code == 2);
+  REQUIRE_FALSE(writeFile(bench.folder / "out", "a file").has_value());
+  const Run done = bench.plan(orderWith(R"({"at": 0, "around": 240}, {"at": 150})"));
+  CHECK(done.code == 2);
+  CHECK_FALSE(done.errors.empty());
+  CHECK(*readFile(bench.folder / "out") == "a file");
+}
+
+TEST_CASE("help explains, and wrong words end with 2") {
+  const Run help = run({"plan", "--help"});
+  CHECK(help.code == 0);
+  CHECK_THAT(help.out, Catch::Contains("--out") && Catch::Contains("Exit code"));
+  CHECK(run({"--help"}).code == 0);
+  CHECK(run({"--version"}).out.find("avrelt ") == 0);
+  CHECK(run({"plan"}).code == 2);
+  CHECK(run({"plan", "x", "--frobnicate"}).code == 2);
+  CHECK(run({"plan", "x"}).code == 2);
+}
+
+TEST_CASE("words that are no command open the window") {
+  const char* file[] = {"avrelt", "order.avrelt"};
+  const char* plan[] = {"avrelt", "plan"};
+  CHECK(askedFor(1, file) == Asked::window);
+  CHECK(askedFor(2, file) == Asked::window);
+  CHECK(askedFor(2, plan) == Asked::commandLine);
+}

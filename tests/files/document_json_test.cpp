@@ -1,0 +1,209 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/document_json.h"
+
+#include <rapidcheck.h>
+
+#include <catch2/catch.hpp>
+
+#include "files/disk.h"
+#include "files/json_reader.h"
+#include "job/plan.h"
+
+using namespace avrelt;
+
+namespace {
+
+const char* const tapered = R"({ "avrelt": 1, "units": "in",
+  "cups": [ { "name": "Tapered 350",
+      "blank": { "name": "tapered 350 ml", "height_along": "wall",
+                 "stations": [ {"at": 0, "around": "8 in"}, {"at": "4 3/4 in", "around": "10 1/2 in"} ] },
+      "wrap":  { "base_clearance": 0, "rim_clearance": "1/8 in", "overlap": "1/8 in", "seam_at": 180 } } ] }
+)";
+
+Document readWell(const std::string& text) {
+  const auto read = readDocument(text);
+  if (!read) FAIL(inWords(read.error().front(), "order", Unit::mm));
+  return read->document;
+}
+
+std::vector<std::string> faultsOf(const std::string& text) {
+  const auto read = readDocument(text);
+  REQUIRE_FALSE(read.has_value());
+  std::vector<std::string> words;
+  for (const ReadFault& fault : read.error()) words.push_back(inWords(fault, "order", Unit::mm));
+  return words;
+}
+
+std::string oneFault(const std::string& text) {
+  const std::vector<std::string> words = faultsOf(text);
+  REQUIRE(words.size() == 1);
+  return words.front();
+}
+
+std::string cupWith(const std::string& members) {
+  return R"({"avrelt": 1, "cups": [{"name": "A", "blank": {"stations": [)"
+         R"({"at": 0, "around": 240}, {"at": 200}]}, )" +
+         members + "}]}";
+}
+
+}  // namespace
+
+TEST_CASE("an order is read as it is written down") {
+  const Document document = readWell(tapered);
+  CHECK(document.units == Unit::inch);
+  REQUIRE(document.cups.size() == 1);
+  const Cup& cup = document.cups[0];
+  CHECK(cup.name == "Tapered 350");
+  CHECK(cup.blank.stations[1].at.text == "4 3/4 in");
+  CHECK(cup.blank.stations[1].at.length == Length::inches(4.75));
+  CHECK(cup.blank.stations[0].girth->length == Length::inches(8));
+  CHECK(cup.wrap.overlap.length == Length::inches(0.125));
+  CHECK(cup.wrap.seamAt == Angle::halfTurn());
+  CHECK_FALSE(cup.strip.at.has_value());
+}
+
+TEST_CASE("writing and reading give the same order, and the same bytes again") {
+  const Document document = readWell(tapered);
+  const std::string text = writeDocument(document);
+  CHECK(readWell(text) == document);
+  CHECK(writeDocument(readWell(text)) == text);
+  CHECK_THAT(text, Catch::Contains("\"4 3/4 in\""));
+  CHECK_THAT(text, Catch::Contains("\"at\": 0,"));
+}
+
+TEST_CASE(
+    "lengths as numbers are millimetres whatever the unit, texts without unit the document's") {
+  const Document document = readWell(
+      R"({"avrelt": 1, "units": "mm", "cups": [{"name": "A", "blank": {"stations": [
+          {"at": 0, "across": "80"}, {"at": 120.5, "across": 90}]}}]})");
+  const std::vector<Station>& stations = document.cups[0].blank.stations;
+  CHECK(stations[0].girth->length == Length::mm(80));
+  CHECK(stations[0].girthIs == Girth::across);
+  CHECK(stations[1].at.length == Length::mm(120.5));
+}
+
+TEST_CASE("members not known survive at every level") {
+  const std::string text =
+      R"({"avrelt": 1, "due": "2026-12-11", "cups": [{"name": "A", "tags": [1, {"x": null}],
+          "blank": {"photo": "a.png", "stations": [{"at": 0, "around": 240, "how": "tape"},
+          {"at": 200, "note": {"deep": [1.5, "é"]}}]}, "wrap": {"film": "thin"},
+          "strip": {"colour": "white"}}], "zz": false})";
+  const Document document = readWell(text);
+  const Json written = Json::parse(writeDocument(document));
+  CHECK(written["due"] == "2026-12-11");
+  CHECK(written["zz"] == false);
+  CHECK(written["cups"][0]["tags"].dump() == R"([1,{"x":null}])");
+  CHECK(written["cups"][0]["blank"]["photo"] == "a.png");
+  CHECK(written["cups"][0]["blank"]["stations"][0]["how"] == "tape");
+  CHECK(written["cups"][0]["blank"]["stations"][1]["note"]["deep"][1] == "é");
+  CHECK(written["cups"][0]["wrap"]["film"] == "thin");
+  CHECK(written["cups"][0]["strip"]["colour"] == "white");
+  CHECK(readWell(writeDocument(document)) == document);
+}
+
+TEST_CASE("an order of a newer version is refused with a sentence") {
+  CHECK_THAT(oneFault(R"({"avrelt": 2, "cups": 7})"), Catch::Contains("newer Avrelt"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1e300, "cups": 7})"), Catch::Contains("whole number 1"));
+  CHECK_THAT(oneFault(R"({"avrelt": "1"})"), Catch::Contains("whole number 1"));
+  CHECK_THAT(oneFault(R"({"avrelt": 0})"), Catch::Contains("whole number 1"));
+  CHECK_THAT(oneFault(R"({"cups": []})"), Catch::Contains("no Avrelt order"));
+  CHECK_THAT(oneFault("[]"), Catch::Contains("object in braces"));
+  CHECK_THAT(oneFault("<svg/>"), Catch::Contains("not JSON"));
+}
+
+TEST_CASE("each fault names line and field and what is wanted") {
+  const std::vector<std::string> words = faultsOf(
+      "{\"avrelt\": 1, \"units\": \"ell\",\n\"cups\": [{\"name\": 5,\n\"blank\": {\"stations\": [\n"
+      "{\"at\": -1, \"around\": \"9 3/0\"},\n{\"at\": true}]},\n\"wrap\": {\"seam_at\": 999}}]}");
+  REQUIRE(words.size() == 7);
+  CHECK(words[0] == "order, line 1, units: Here \"in\" or \"mm\" is wanted.");
+  CHECK_THAT(words[1], Catch::StartsWith("order, line 2, cups[0].name: "));
+  CHECK_THAT(words[2], Catch::StartsWith("order, line 4, cups[0].blank.stations[0].at: "));
+  CHECK_THAT(words[3], Catch::StartsWith("order, line 4, cups[0].blank.stations[0].around: "));
+  CHECK_THAT(words[4], Catch::StartsWith("order, line 5, cups[0].blank.stations[1].at: "));
+  CHECK_THAT(words[5], Catch::StartsWith("order, line 6, cups[0].wrap.seam_at: "));
+  CHECK_THAT(words[6], Catch::Contains("no name"));
+}
+
+TEST_CASE("two cups of one name are refused, the second named") {
+  const std::string cup =
+      R"({"name": "Comet", "blank": {"stations": [{"at": 0, "around": 240}, {"at": 200}]}})";
+  CHECK_THAT(oneFault(R"({"avrelt": 1, "cups": [)" + cup + "," + cup + "]}"),
+             Catch::Contains("cups[1].name") && Catch::Contains("name of cup 1"));
+}
+
+TEST_CASE("members of the wrong kind are refused") {
+  CHECK_THAT(oneFault(cupWith(R"("wrap": [])")), Catch::Contains("object in braces"));
+  CHECK_THAT(oneFault(cupWith(R"("wrap": {"overlap": null})")),
+             Catch::Contains("A length is wanted"));
+  CHECK_THAT(oneFault(cupWith(R"("wrap": {"overlap": 1e9})")), Catch::Contains("0 to 10000"));
+  CHECK_THAT(oneFault(cupWith(R"("wrap": {"seam_at": "back"})")), Catch::Contains("degrees"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1})"), Catch::Contains("list of cups is missing"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1, "cups": {}})"), Catch::Contains("brackets [ ]"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1, "cups": [{"name": "A"}]})"),
+             Catch::Contains("its measures"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1, "paper": "napkin", "cups": []})"),
+             Catch::Contains("\"A4\" or \"Letter\""));
+  CHECK_THAT(oneFault(R"({"avrelt": 1, "cups": [{"name": "A", "blank": {"stations": [
+                 {"at": 0, "around": 1, "across": 2}]}}]})"),
+             Catch::Contains("both"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1, "cups": [{"name": "A", "blank": {"stations": [{}]}}]})"),
+             Catch::Contains("no \"at\""));
+}
+
+TEST_CASE("measures no cup has still open, so that they can be mended") {
+  const Document document = readWell(R"({"avrelt": 1, "cups": [{"name": "A",
+      "blank": {"stations": [{"at": 0, "around": 0}, {"at": 0, "around": 0}]}}]})");
+  CHECK_FALSE(planDocument(document).has_value());
+}
+
+TEST_CASE("the seam's degrees come back as they were given") {
+  for (const double degrees : {0.0, 1.0, 37.0, 172.0, 180.0, -90.0, 12.345}) {
+    Document document;
+    document.cups.push_back(newCup("A", Unit::mm));
+    document.cups[0].wrap.seamAt = Angle::degrees(degrees);
+    CHECK(Json::parse(writeDocument(document))["cups"][0]["wrap"]["seam_at"].get<double>() ==
+          degrees);
+  }
+}
+
+TEST_CASE("any order survives its file") {
+  const bool holds = rc::check([] {
+    Document document;
+    document.units = *rc::gen::element(Unit::inch, Unit::mm);
+    const int count = *rc::gen::inRange(0, 4);
+    for (int i = 0; i < count; ++i) {
+      Cup cup =
+          newCup(freeName(document, *rc::gen::element<std::string>("Comet", "Dømé", "\"x\"\\")),
+                 document.units);
+      const Length girth = Length::mm(*rc::gen::inRange(0, 100000) / 37.0);
+      cup.blank.stations[0].girth =
+          *rc::gen::arbitrary<bool>() ? written(girth, document.units) : WrittenLength{girth, {}};
+      cup.blank.heightAlong = *rc::gen::element(HeightAlong::wall, HeightAlong::plumb);
+      if (*rc::gen::arbitrary<bool>()) cup.strip.at = WrittenLength::mm(33.25);
+      document.cups.push_back(std::move(cup));
+    }
+    const auto read = readDocument(writeDocument(document));
+    RC_ASSERT(read.has_value());
+    RC_ASSERT(read->document == document);
+  });
+  CHECK(holds);
+}
+
+TEST_CASE("the demo order is whole and can be planned") {
+  const auto text = readFile(AVRELT_DATA "/demo/Brackwater open night.avrelt");
+  REQUIRE(text.has_value());
+  const CheckedAll<Plan> plan = planDocument(readWell(*text));
+  REQUIRE(plan.has_value());
+  CHECK(plan->cups.size() == 4);
+}
+
+TEST_CASE("orders of every version so far still open and mean the same") {
+  const auto text = readFile(AVRELT_TEST_DATA "/version-1.avrelt");
+  REQUIRE(text.has_value());
+  const Document document = readWell(*text);
+  REQUIRE(document.cups.size() == 2);
+  CHECK(document.cups[1].blank.stations[0].girth->length == Length::mm(94));
+  CHECK(document.cups[0].wrap.overlap.length == Length::inches(3.0 / 16));
+  CHECK(document.cups[0].kept.find("made_for") != std::string::npos);
+}

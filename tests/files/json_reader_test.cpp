@@ -1,0 +1,78 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/json_reader.h"
+
+#include <catch2/catch.hpp>
+
+using namespace avrelt;
+
+namespace {
+
+ReadFault faultOf(const std::string& text) {
+  const auto read = readJson(text);
+  REQUIRE_FALSE(read.has_value());
+  return read.error();
+}
+
+}  // namespace
+
+TEST_CASE("every member's line is known, numbers at the end of a line too") {
+  const auto read = readJson(
+      "{\n \"a\": 1,\n \"b\": [\n  {\"c\": 2\n  },\n  {\n   \"d\": 3}],\n"
+      " \"e\": 4\n}\n");
+  REQUIRE(read.has_value());
+  CHECK(read->lines.lineOf("a") == 2);
+  CHECK(read->lines.lineOf("b") == 3);
+  CHECK(read->lines.lineOf("b[0]") == 4);
+  CHECK(read->lines.lineOf("b[0].c") == 4);
+  CHECK(read->lines.lineOf("b[1]") == 6);
+  CHECK(read->lines.lineOf("b[1].d") == 7);
+  CHECK(read->lines.lineOf("e") == 8);
+}
+
+TEST_CASE("a field that is not there has the line of what surrounds it") {
+  const auto read = readJson("{\n \"b\": [\n  {\n  }]}");
+  REQUIRE(read.has_value());
+  CHECK(read->lines.lineOf("b[0].missing.deep") == 3);
+  CHECK(read->lines.lineOf("nowhere") == 1);
+}
+
+TEST_CASE("broken JSON is refused on its line, in words") {
+  CHECK(faultOf("{\n\"a\": 1\n\"b\": 2}").line == 3);
+  CHECK_THAT(inWords(faultOf("{\"a\" 1}").fault.sentence, Unit::mm), Catch::Contains("not JSON"));
+  CHECK_THAT(inWords(faultOf("").fault.sentence, Unit::mm), Catch::Contains("empty"));
+  CHECK_THAT(inWords(faultOf(" \n ").fault.sentence, Unit::mm), Catch::Contains("empty"));
+  CHECK_THAT(inWords(faultOf("{\"a\": [1, 2").fault.sentence, Unit::mm),
+             Catch::Contains("cut off"));
+  CHECK_THAT(inWords(faultOf("{\"a\": \"\xff\"}").fault.sentence, Unit::mm),
+             Catch::Contains("not JSON"));
+  CHECK_THAT(inWords(faultOf("{} {}").fault.sentence, Unit::mm), Catch::Contains("not JSON"));
+}
+
+TEST_CASE("half of any document is refused and never taken for a whole one") {
+  const std::string whole =
+      "{\"avrelt\": 1, \"cups\": [{\"name\": \"Comet\", \"blank\": {\"stations\": [{\"at\": "
+      "0}]}}]}";
+  for (std::size_t length = 0; length < whole.size(); ++length) {
+    INFO(length);
+    REQUIRE_FALSE(readJson(whole.substr(0, length)).has_value());
+  }
+  CHECK(readJson(whole).has_value());
+}
+
+TEST_CASE("fifty megabytes of nesting are refused at the sixty-fifth level") {
+  const std::string deep(50'000'000, '[');
+  const ReadFault fault = faultOf(deep);
+  CHECK_THAT(inWords(fault.fault.sentence, Unit::mm), Catch::Contains("deeper than 64"));
+  CHECK(readJson(std::string(64, '[') + std::string(64, ']')).has_value());
+  CHECK_FALSE(readJson(std::string(65, '[') + std::string(65, ']')).has_value());
+}
+
+TEST_CASE("a member that stands twice is refused") {
+  const ReadFault fault = faultOf("{\"a\": 1,\n\"a\": 2}");
+  CHECK(fault.line == 2);
+  CHECK(fault.fault.field == "a");
+}
+
+TEST_CASE("a number no double holds is refused") {
+  CHECK(faultOf("{\"a\":\n1e999}").fault.field == "a");
+}

@@ -1,0 +1,110 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/outputs.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <set>
+
+#include "core/cups.h"
+#include "files/document_json.h"
+#include "files/json_reader.h"
+#include "files/pdf.h"
+
+using namespace avrelt;
+
+namespace {
+
+Plan demoPlan() {
+  const auto text = readFile(AVRELT_DATA "/demo/Brackwater open night.avrelt");
+  REQUIRE(text.has_value());
+  const auto read = readDocument(*text);
+  REQUIRE(read.has_value());
+  const CheckedAll<Plan> plan = planDocument(read->document);
+  REQUIRE(plan.has_value());
+  return *plan;
+}
+
+}  // namespace
+
+TEST_CASE("the same order gives the same files, byte for byte") {
+  const auto once = outputsOf(demoPlan());
+  const auto again = outputsOf(demoPlan());
+  REQUIRE(once.has_value());
+  REQUIRE(again.has_value());
+  REQUIRE(once->size() == again->size());
+  for (std::size_t i = 0; i < once->size(); ++i) {
+    INFO((*once)[i].name);
+    CHECK((*once)[i].name == (*again)[i].name);
+    CHECK((*once)[i].bytes == (*again)[i].bytes);
+  }
+}
+
+TEST_CASE("every cup has wrap, test piece and strip as SVG and PDF, listed in the plan") {
+  const auto files = outputsOf(demoPlan());
+  REQUIRE(files.has_value());
+  CHECK(files->size() == 4 * 3 * 2 + 1);
+  std::set<std::string> names;
+  for (const OutputFile& file : *files) names.insert(file.name);
+  CHECK(names.size() == files->size());
+  CHECK(names.count("comet-wrap.svg") == 1);
+  CHECK(names.count("dome-strip.pdf") == 1);
+  const Json plan = Json::parse(files->back().bytes);
+  CHECK(plan["files"].size() == files->size() - 1);
+  for (const Json& file : plan["files"]) CHECK(names.count(file["path"].get<std::string>()) == 1);
+}
+
+TEST_CASE("the plan's polyline stays within a hundredth of a millimetre of the true curve") {
+  const Plan plan = demoPlan();
+  const Json json = Json::parse(planJson(plan, {}));
+  const CupPlan& comet = plan.cups[1];
+  const Json& outline = json["cups"][1]["pieces"][0]["outline_mm"];
+  REQUIRE(outline.size() > 50);
+  for (std::size_t i = 0; i < outline.size(); ++i) {
+    const Json& a = outline[i];
+    const Json& b = outline[(i + 1) % outline.size()];
+    const Point from{a[0], a[1]};
+    const Point to{b[0], b[1]};
+    // The middle of each side, where it strays most, seen from the nearer of the two rings.
+    const Length s = comet.surface.toWall((from + to) * 0.5).s;
+    const Length sFrom = comet.surface.toWall(from).s;
+    const Length sTo = comet.surface.toWall(to).s;
+    if (abs(sFrom - sTo) > Length::mm(1)) continue;  // a straight side
+    CHECK(abs(s - sFrom) < Length::mm(0.01));
+  }
+}
+
+TEST_CASE("the plan says what a surface is") {
+  const Json json = Json::parse(planJson(demoPlan(), {}));
+  const Json& straight = json["cups"][0]["surface"];
+  CHECK(straight["kind"] == "cylinder");
+  CHECK(straight["sector_deg"] == 0);
+  CHECK(straight["radius_base_mm"].is_null());
+  CHECK(straight["around_base_mm"].get<double>() == Approx(9.5625 * 25.4));
+  const Json& cone = json["cups"][1]["surface"];
+  CHECK(cone["kind"] == "cone");
+  const double base = cone["radius_base_mm"];
+  const double rim = cone["radius_rim_mm"];
+  CHECK(rim - base == Approx(cone["wall_mm"].get<double>()));
+  CHECK(cone["sector_deg"].get<double>() / 360 * 2 * M_PI * base ==
+        Approx(cone["around_base_mm"].get<double>()));
+  const Json& wideBased = json["cups"][2]["surface"];
+  CHECK(wideBased["radius_base_mm"].get<double>() > wideBased["radius_rim_mm"].get<double>());
+  CHECK(wideBased["plumb_mm"].get<double>() == Approx(138));
+}
+
+TEST_CASE("watches reach the plan in words of the order's unit") {
+  const Json json = Json::parse(planJson(demoPlan(), {}));
+  const Json& watches = json["cups"][3]["watches"];
+  REQUIRE(watches.size() == 3);
+  CHECK(watches[0]["rule"] == "rim_line");
+  CHECK(watches[0]["level"] == "warn");
+  CHECK_THAT(watches[0]["text"].get<std::string>(), Catch::Contains("1/16 in"));
+}
+
+TEST_CASE("a piece too large to print is refused in words") {
+  Piece piece;
+  piece.outline = {{0, 0}, {{{9e3, 0}, 0}, {{9e3, 9e3}, 0}, {{0, 9e3}, 0}, {{0, 0}, 0}}};
+  const auto pdf = pdfOf(piece, tileOver(piece.bounds(), Paper::a4), Unit::mm, "x");
+  REQUIRE_FALSE(pdf.has_value());
+  CHECK_THAT(inWords(pdf.error(), Unit::mm), Catch::Contains("400 pages"));
+}

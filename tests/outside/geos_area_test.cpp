@@ -1,0 +1,82 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <geos_c.h>
+
+#include <catch2/catch.hpp>
+#include <memory>
+#include <numbers>
+
+#include "core/cups.h"
+#include "files/json_reader.h"
+#include "files/outputs.h"
+#include "job/plan.h"
+
+// Areas against GEOS, an independent geometry library.
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+/// What GEOS makes of a ring of points: its area, and whether it is a simple polygon.
+struct Measured {
+  double area = 0;
+  bool valid = false;
+};
+
+Measured measuredByGeos(const std::vector<Point>& points) {
+  GEOSContextHandle_t geos = GEOS_init_r();
+  GEOSCoordSequence* ring =
+      GEOSCoordSeq_create_r(geos, static_cast<unsigned>(points.size() + 1), 2);
+  for (std::size_t i = 0; i <= points.size(); ++i) {
+    const Point p = points[i % points.size()];
+    GEOSCoordSeq_setXY_r(geos, ring, static_cast<unsigned>(i), p.x, p.y);
+  }
+  GEOSGeometry* polygon =
+      GEOSGeom_createPolygon_r(geos, GEOSGeom_createLinearRing_r(geos, ring), nullptr, 0);
+  Measured measured;
+  GEOSArea_r(geos, polygon, &measured.area);
+  measured.valid = GEOSisValid_r(geos, polygon) == 1;
+  GEOSGeom_destroy_r(geos, polygon);
+  GEOS_finish_r(geos);
+  return measured;
+}
+
+}  // namespace
+
+TEST_CASE("the flat's area by GEOS is the lateral area by Pappus and Guldinus") {
+  // Pappus–Guldinus: area swept = length of the curve × the way of its centroid, here the slant
+  // times the circumference half-way up (MathWorld, "Pappus's Centroid Theorem").
+  for (const Named& cup : all()) {
+    INFO(cup.name);
+    const Development body = developed(cup.blank);
+    const double pappus = body.wall().mm() * body.around(body.wall() / 2).mm();
+    const Measured flat =
+        measuredByGeos(flattened(body.wallOutline(), Length::mm(body.wall().mm() * 1e-8)));
+    CHECK(flat.area == Approx(pappus).epsilon(1e-6));
+    CHECK(flat.valid);
+    CHECK(areaOf(body.wallOutline()).mm2() == Approx(pappus).epsilon(1e-12));
+  }
+}
+
+TEST_CASE("every piece of a plan is a simple polygon of the area the plan says") {
+  Document document;
+  document.units = Unit::mm;
+  for (const Named& cup : all()) {
+    if (cup.blank.stations[1].at.length < Length::mm(20)) continue;
+    document.cups.push_back(newCup(cup.name, Unit::mm));
+    document.cups.back().blank = cup.blank;
+  }
+  const CheckedAll<Plan> plan = planDocument(document);
+  REQUIRE(plan.has_value());
+  const Json json = Json::parse(planJson(*plan, {}));
+  for (const Json& cup : json["cups"]) {
+    for (const Json& piece : cup["pieces"]) {
+      INFO(cup["name"].get<std::string>() << " " << piece["id"].get<std::string>());
+      std::vector<Point> points;
+      for (const Json& p : piece["outline_mm"]) points.push_back({p[0], p[1]});
+      const Measured measured = measuredByGeos(points);
+      CHECK(measured.valid);
+      CHECK(measured.area == Approx(piece["area_mm2"].get<double>()).epsilon(1e-4));
+    }
+  }
+}
