@@ -14,6 +14,8 @@ const char* symbol(Unit unit) {
 }
 
 std::string fixedDigits(double value, int decimals) {
+  // 238.125 mm may be held a hair below itself; people round a five up.
+  value *= 1 + 1e-12;
   std::array<char, 512> buffer{};
   const auto written = std::to_chars(buffer.data(), buffer.data() + buffer.size(), value,
                                      std::chars_format::fixed, decimals);

@@ -35,7 +35,7 @@ TEST_CASE("an inch is 25.4 mm exactly") {
 
 TEST_CASE("three eighths of an inch are 0.375 in") {
   // Common practice, no published source.
-  CHECK(parseLength("3/8", Unit::inch)->inches() == 0.375);
+  CHECK(parseLength("3/8", Unit::inch)->inches() == Approx(0.375).epsilon(1e-15));
 }
 
 TEST_CASE("a length is read as people write it off a tape") {

@@ -10,8 +10,8 @@ TEST_CASE("papers have the sizes of their standards") {
   CHECK(sizeOf(Paper::a4).width == Length::mm(210));
   CHECK(sizeOf(Paper::a4).height == Length::mm(297));
   // ANSI/ASME Y14.1: size A is 8.5 in × 11 in.
-  CHECK(sizeOf(Paper::letter).width == Length::mm(215.9));
-  CHECK(sizeOf(Paper::letter).height == Length::mm(279.4));
+  CHECK(sizeOf(Paper::letter).width.mm() == Approx(215.9));
+  CHECK(sizeOf(Paper::letter).height.mm() == Approx(279.4));
 }
 
 TEST_CASE("papers are known by name, capitals or not") {

@@ -1,0 +1,116 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <benchmark/benchmark.h>
+
+#include <cmath>
+#include <cstdlib>
+#include <iostream>
+#include <vector>
+
+#include "files/document_json.h"
+#include "files/outputs.h"
+#include "job/plan.h"
+
+// Each bar stands beside its reference in the same run; the ratio is printed at the end.
+
+using namespace avrelt;
+
+namespace {
+
+constexpr int points = 100'000;
+
+Cup comet() {
+  Cup cup = newCup("Comet", Unit::inch);
+  cup.blank.stations[0].girth = WrittenLength{Length::inches(8.3125), {}};
+  cup.blank.stations[1].girth = WrittenLength{Length::inches(10.1875), {}};
+  return cup;
+}
+
+/// What any development has to pay: a sine and a cosine a point.
+void bareSinCos(benchmark::State& state) {
+  std::vector<Point> flat(points);
+  for (auto _ : state) {
+    for (int i = 0; i < points; ++i) {
+      const double angle = (i - points / 2) * 1e-5;
+      flat[static_cast<std::size_t>(i)] = {std::sin(angle), std::cos(angle)};
+    }
+    benchmark::DoNotOptimize(flat.data());
+    benchmark::ClobberMemory();
+  }
+}
+BENCHMARK(bareSinCos)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+void wallToFlat(benchmark::State& state) {
+  const Development body = *Development::of(comet().blank);
+  std::vector<Point> flat(points);
+  for (auto _ : state) {
+    for (int i = 0; i < points; ++i) {
+      const double angle = (i - points / 2) * 6e-5;
+      flat[static_cast<std::size_t>(i)] =
+          body.toFlat({Angle::radians(angle), Length::mm(i * 1e-3)});
+    }
+    benchmark::DoNotOptimize(flat.data());
+    benchmark::ClobberMemory();
+  }
+}
+BENCHMARK(wallToFlat)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+void planOneCup(benchmark::State& state) {
+  Document document;
+  document.cups.push_back(comet());
+  for (auto _ : state) {
+    auto plan = planDocument(document);
+    benchmark::DoNotOptimize(plan);
+  }
+}
+BENCHMARK(planOneCup)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+void readOneCup(benchmark::State& state) {
+  Document document;
+  document.cups.push_back(comet());
+  const std::string text = writeDocument(document);
+  for (auto _ : state) {
+    auto read = readDocument(text);
+    benchmark::DoNotOptimize(read);
+  }
+}
+BENCHMARK(readOneCup)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+void allFilesOfOneCup(benchmark::State& state) {
+  Document document;
+  document.cups.push_back(comet());
+  const Plan plan = *planDocument(document);
+  for (auto _ : state) {
+    auto files = outputsOf(plan);
+    benchmark::DoNotOptimize(files);
+  }
+}
+BENCHMARK(allFilesOfOneCup)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+/// Prints as usual and keeps the times for the ratios.
+class Ratios : public benchmark::ConsoleReporter {
+ public:
+  void ReportRuns(const std::vector<Run>& runs) override {
+    ConsoleReporter::ReportRuns(runs);
+    for (const Run& run : runs) times_[run.benchmark_name()] = run.GetAdjustedCPUTime();
+  }
+  void print() {
+    const auto of = [this](const char* name) { return times_[std::string(name) + "/min_time:1.000"]; };
+    std::cout << "\nwall to flat against bare sin and cos: " << of("wallToFlat") / of("bareSinCos")
+              << " times (at most 3 wanted)\n"
+              << "one cup planned: " << of("planOneCup") / 1000 << " ms (under 1 wanted), "
+              << of("planOneCup") / of("bareSinCos") << " of the bare loop\n";
+  }
+
+ private:
+  std::map<std::string, double> times_;
+};
+
+}  // namespace
+
+int main(int argc, char** argv) {
+  benchmark::Initialize(&argc, argv);
+  Ratios reporter;
+  benchmark::RunSpecifiedBenchmarks(&reporter);
+  reporter.print();
+  return EXIT_SUCCESS;
+}

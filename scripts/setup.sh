@@ -1,0 +1,41 @@
+#!/bin/sh
+# SPDX-License-Identifier: GPL-3.0-or-later
+# setup.sh build|test: installs from Debian 12 what building, or building and testing, needs.
+# Touches no network when all of it is there.
+set -eu
+
+build="g++ cmake ninja-build ccache pkg-config qt6-base-dev libexpected-dev nlohmann-json3-dev
+  libcli11-dev libcairo2-dev libfreetype-dev xvfb xauth"
+test="$build catch2 librapidcheck-dev libvalijson-dev libgeos-dev libcgal-dev librsvg2-dev
+  libpoppler-cpp-dev libbenchmark-dev clang libclang-rt-dev clang-format clang-tidy git"
+
+case ${1:-build} in
+  build) wanted=$build ;;
+  test) wanted=$test ;;
+  *) echo "setup.sh: build or test is wanted" >&2; exit 2 ;;
+esac
+
+missing=
+for package in $wanted; do
+  state=$(dpkg-query -W -f='${db:Status-Abbrev}' "$package" 2>/dev/null || true)
+  case $state in
+    ii*) ;;
+    *) missing="$missing $package" ;;
+  esac
+done
+[ -z "$missing" ] && exit 0
+
+echo "Installing from Debian:$missing"
+as_root=
+if [ "$(id -u)" -ne 0 ]; then
+  command -v sudo >/dev/null || { echo "Become root or install sudo, then run this again." >&2; exit 1; }
+  as_root=sudo
+fi
+log=$(mktemp)
+if ! { $as_root apt-get update && DEBIAN_FRONTEND=noninteractive $as_root apt-get install -y \
+       --no-install-recommends $missing; } >"$log" 2>&1; then
+  tail -n 20 "$log" >&2
+  echo "The packages could not be installed; the whole story is in $log." >&2
+  exit 1
+fi
+rm -f "$log"
