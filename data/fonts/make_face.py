@@ -16,17 +16,28 @@ HERE = pathlib.Path(__file__).resolve().parent
 RANGES = [(0x20, 0x7E), (0xA0, 0x17F), (0x2010, 0x2027), (0x2030, 0x203A), (0x2044, 0x2044),
           (0x2150, 0x215E), (0x2190, 0x2193), (0x2212, 0x2212), (0x2215, 0x2215),
           (0x2248, 0x2248), (0x2264, 0x2265), (0x03C0, 0x03C0), (0x2032, 0x2033)]
-TABULAR = {ord(d): f"{name}.tf" for d, name in zip(
-    "0123456789", "zero one two three four five six seven eight nine".split())}
+
+
+def tabular(font: ttLib.TTFont) -> dict[str, str]:
+    """Which glyph the face's own feature for tabular figures puts for which."""
+    table = font["GSUB"].table
+    swaps: dict[str, str] = {}
+    for record in table.FeatureList.FeatureRecord:
+        if record.FeatureTag != "tnum":
+            continue
+        for index in record.Feature.LookupListIndex:
+            for sub in table.LookupList.Lookup[index].SubTable:
+                swaps.update(getattr(sub, "ExtSubTable", sub).mapping)
+    return swaps
 
 
 def make(style: str) -> None:
     font = ttLib.TTFont(SOURCE / f"Inter-{style}.otf")
-    order = set(font.getGlyphOrder())
+    swaps = tabular(font)
     for table in font["cmap"].tables:
-        for code, glyph in TABULAR.items():
-            if code in table.cmap and glyph in order:
-                table.cmap[code] = glyph
+        for code in map(ord, "0123456789"):
+            if code in table.cmap:
+                table.cmap[code] = swaps.get(table.cmap[code], table.cmap[code])
     options = subset.Options()
     options.layout_features = ["kern", "mark", "mkmk", "ccmp", "locl"]
     options.name_IDs = ["*"]

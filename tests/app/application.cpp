@@ -8,15 +8,19 @@
 namespace avrelt {
 
 QApplication& application() {
+  // No display, and nothing of the tester's own settings and data.
+  static const QTemporaryDir home;
+  qputenv("QT_QPA_PLATFORM", "offscreen");
+  qputenv("XDG_DATA_HOME", home.filePath(QStringLiteral("data")).toLocal8Bit());
+  qputenv("XDG_CONFIG_HOME", home.filePath(QStringLiteral("config")).toLocal8Bit());
+  qputenv("XDG_RUNTIME_DIR", home.path().toLocal8Bit());
   static int argc = 1;
   static char name[] = "avrelt-tests";
   static char* argv[] = {name, nullptr};
   static QApplication* app = [] {
     auto* made = new QApplication(argc, argv);
-    // Tests run side by side: what one leaves behind must not reach another.
-    QApplication::setOrganizationName(QStringLiteral("avrelt-tests"));
-    QApplication::setApplicationName(
-        QStringLiteral("avrelt-%1").arg(QApplication::applicationPid()));
+    QApplication::setOrganizationName(QStringLiteral("avrelt"));
+    QApplication::setApplicationName(QStringLiteral("avrelt"));
     loadFaces();
     useTheme(Theme::light());
     return made;

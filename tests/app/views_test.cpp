@@ -91,7 +91,7 @@ TEST_CASE("both views and the drawing show the cup in its colours, and grey when
        {static_cast<QWidget*>(&open.window.flat()), static_cast<QWidget*>(&open.window.round())}) {
     const int before = inkOf(*view);
     CHECK(before > 100);
-    open.type("wrap.overlap", "400");
+    open.type("wrap.overlap", "40");
     CHECK(inkOf(*view) < before / 2);
     open.window.order().history()->undo();
     CHECK(inkOf(*view) > before / 2);

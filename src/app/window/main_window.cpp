@@ -50,6 +50,12 @@ MainWindow::MainWindow(QWidget* parent) : QMainWindow(parent) {
   startOver();
 }
 
+MainWindow::~MainWindow() {
+  // Views and recovery speak to the order to the last; they go before it does.
+  delete takeCentralWidget();
+  delete recovery_;
+}
+
 QAction* MainWindow::add(QMenu* menu, const QString& text, const QKeySequence& key,
                          const std::function<void()>& run) {
   auto* action = new QAction(text, this);
