@@ -94,7 +94,9 @@ class Ratios : public benchmark::ConsoleReporter {
     for (const Run& run : runs) times_[run.benchmark_name()] = run.GetAdjustedCPUTime();
   }
   void print() {
-    const auto of = [this](const char* name) { return times_[std::string(name) + "/min_time:1.000"]; };
+    const auto of = [this](const char* name) {
+      return times_[std::string(name) + "/min_time:1.000"];
+    };
     std::cout << "\nwall to flat against bare sin and cos: " << of("wallToFlat") / of("bareSinCos")
               << " times (at most 3 wanted)\n"
               << "one cup planned: " << of("planOneCup") / 1000 << " ms (under 1 wanted), "

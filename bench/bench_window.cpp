@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <algorithm>
+#include <cstdio>
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QFile>
 #include <QMouseEvent>
-#include <algorithm>
-#include <cstdio>
 #include <vector>
 
 #include "app/window/main_window.h"
@@ -56,17 +56,22 @@ int main(int argc, char** argv) {
   };
   send(QEvent::MouseButtonPress, from);
   std::vector<double> steps;
-  for (int i = 0; i < 400; ++i) {
+  const auto clearance = [&] { return window.order().currentCup().wrap.rimClearance.length; };
+  for (int i = 0; i < 2000; ++i) {
+    const Length before = clearance();
     clock.restart();
-    send(QEvent::MouseMove, from + QPointF(0, 1.0 + i % 120));
+    send(QEvent::MouseMove, from + QPointF(0, 1.0 + i * 3 % 120));
     QApplication::processEvents();
-    steps.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
+    const double took = static_cast<double>(clock.nsecsElapsed()) / 1e6;
+    // Between two marks of the tape nothing moves and nothing is painted.
+    if (clearance() != before) steps.push_back(took);
   }
   send(QEvent::MouseButtonRelease, from);
   std::sort(steps.begin(), steps.end());
-  std::printf("drag step to repaint: %.1f ms median, %.1f ms at the 95th percentile (under 16 "
-              "wanted)\n",
-              steps[steps.size() / 2], steps[steps.size() * 95 / 100]);
+  std::printf(
+      "drag step to repaint: %.1f ms median, %.1f ms at the 95th percentile (under 16 "
+      "wanted)\n",
+      steps[steps.size() / 2], steps[steps.size() * 95 / 100]);
   std::printf("memory: %.0f MB (under 150 wanted)\n", megabytes("VmRSS:"));
   window.order().history()->setClean();
   return 0;

@@ -25,8 +25,7 @@ class CountedText {
     ++at_;
     return *this;
   }
-  friend bool operator==(CountedText a, CountedText b) { return a.at_ == b.at_; }
-  friend bool operator!=(CountedText a, CountedText b) { return a.at_ != b.at_; }
+  bool operator==(const CountedText& other) const { return at_ == other.at_; }
 
  private:
   const char* at_;

@@ -31,6 +31,7 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const Piece& piece, 
 
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
   std::vector<Output> outputs;
+  outputs.reserve(plan.cups.size() * 6);
   for (const CupPlan& cup : plan.cups) {
     for (const Piece& piece : cup.pieces) {
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {

@@ -64,9 +64,14 @@ std::string pathData(const Path& path, const PageFrame& frame) {
       data += " L" + place(frame(stretch.end));
     } else {
       const std::string radius = digits(arcFigures(from, stretch).radius);
+      const char* const more = std::abs(stretch.bulge) > 1 ? "1" : "0";  // than half a circle
       // With y turned down a left turn of the flat looks like a right turn to SVG's sweep flag.
-      data += " A" + radius + " " + radius + " 0 " + (std::abs(stretch.bulge) > 1 ? "1 " : "0 ") +
-              (stretch.bulge > 0 ? "0 " : "1 ") + place(frame(stretch.end));
+      const char* const sweep = stretch.bulge > 0 ? "0" : "1";
+      for (const char* const part :
+           {" A", radius.c_str(), " ", radius.c_str(), " 0 ", more, " ", sweep, " "}) {
+        data += part;
+      }
+      data += place(frame(stretch.end));
     }
     from = stretch.end;
   }

@@ -63,6 +63,6 @@ TEST_CASE("the shipped face is the one drawn with, its figures all of one width"
   const QFontMetricsF metrics(font);
   for (const char digit : {'0', '1', '4', '7', '8'}) {
     CHECK(metrics.horizontalAdvance(QLatin1Char(digit)) ==
-          Approx(metrics.horizontalAdvance(QLatin1Char('0'))));
+          Approx(metrics.horizontalAdvance(QLatin1Char('0'))).margin(0.05));
   }
 }

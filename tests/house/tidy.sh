@@ -15,6 +15,6 @@ git ls-files 'src/*.cpp' | xargs -P "$(nproc)" -I{} sh -c '
   if "$tidy" -p "$build" --quiet --extra-arg=-Wno-unknown-warning-option "$1" >"$passed/$key.log" 2>&1; then
     mv "$passed/$key.log" "$passed/$key"
   else
-    cat "$passed/$key.log"; rm -f "$passed/$key.log"; exit 255
+    cat "$passed/$key.log"; rm -f "$passed/$key.log"; exit 1
   fi' sh {}
 echo "nothing to say"

@@ -16,7 +16,7 @@ GaugeStation::GaugeStation(Order& order, QWidget* parent) : QWidget(parent), ord
   auto* row = new QHBoxLayout(this);
   row->setContentsMargins(14, 12, 14, 12);
   row->setSpacing(12);
-  row->addWidget(measureCard(), 42);
+  row->addWidget(measureCard(), 44);
   row->addWidget(wrapCard(), 24);
   row->addWidget(figuresCard(), 30);
   connect(&order, &Order::changed, this, &GaugeStation::refresh);
@@ -46,7 +46,7 @@ QWidget* GaugeStation::measureCard() {
 
   shape_ = new Segments(tr("Shape"), {tr("Straight"), tr("Tapered")});
   girth_ = new Segments(tr("Girth measured"), {tr("Round"), tr("Across")});
-  along_ = new Segments(tr("Height measured"), {tr("Along wall"), tr("Plumb")});
+  along_ = new Segments(tr("Height measured"), {tr("Wall"), tr("Plumb")});
   girth_->button(0)->setToolTip(tr("The tape goes round the body"));
   girth_->button(1)->setToolTip(tr("A rule goes across the body"));
   along_->button(0)->setToolTip(tr("The tape lies against the wall"));
@@ -236,12 +236,18 @@ void GaugeStation::refreshFigures() {
       putLength(tr("Across the body"), body.radius(Length()) * 2);
     } else {
       put(tr("Sector"), QString::fromStdString(angleText(abs(body.flatAngle(Angle::turn())))));
-      putLength(tr("Point of the cone to the base"), body.apexDistance(Length()));
-      putLength(tr("Point of the cone to the rim"), body.apexDistance(body.wall()));
-      putLength(tr("A straight sheet runs off by"), body.bow(body.wall()));
+      putLength(tr("Cone's point to base"), body.apexDistance(Length()));
+      putLength(tr("Cone's point to rim"), body.apexDistance(body.wall()));
+      putLength(tr("Straight sheet runs off"), body.bow(body.wall()));
     }
   }
   while (row < figures_.size()) put({}, {});
+}
+
+void GaugeStation::begin() {
+  LengthField* first = rim_->isHidden() ? base_ : rim_;
+  first->edit()->setFocus(Qt::OtherFocusReason);
+  first->edit()->selectAll();
 }
 
 bool GaugeStation::goTo(const QString& field) {

@@ -21,6 +21,8 @@ class GaugeStation : public QWidget {
 
   /// Puts the keyboard into the field of that name ("wrap.overlap"); false where there is none.
   bool goTo(const QString& field);
+  /// Puts the keyboard where measuring begins.
+  void begin();
 
  private:
   void refresh();

@@ -23,8 +23,8 @@ bool Order::planHolds() const {
 Faults Order::faults() const {
   Faults faults;
   if (hasCup()) faults = planned_[static_cast<std::size_t>(current_)].faults;
-  for (auto it = typing_.begin(); it != typing_.end(); ++it) {
-    faults.push_back({it.key().toStdString(), it.value()});
+  for (const auto& [field, sentence] : typing_.asKeyValueRange()) {
+    faults.push_back({field.toStdString(), sentence});
   }
   return faults;
 }
@@ -35,7 +35,7 @@ void Order::pick(Thing thing) {
   emit thingPicked();
 }
 
-void Order::load(Document document) {
+void Order::load(const Document& document) {
   history_.clear();
   typing_.clear();
   planned_.clear();
@@ -107,7 +107,8 @@ void Order::choose(int index) {
 }
 
 void Order::addCup() {
-  const std::string name = freeName(document_, tr("Cup").toStdString());
+  const std::string name =
+      freeName(document_, tr("Cup %1").arg(document_.cups.size() + 1).toStdString());
   DocumentChange::State after{document_, static_cast<int>(document_.cups.size())};
   after.document.cups.push_back(newCup(name, document_.units));
   history_.push(new DocumentChange(*this, tr("Add cup"), {document_, current_}, std::move(after),

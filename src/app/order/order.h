@@ -47,7 +47,7 @@ class Order : public QObject {
   QUndoStack* history() { return &history_; }
 
   /// Starts over with another document; the history goes.
-  void load(Document document);
+  void load(const Document& document);
 
   /// Makes a change that can be undone under the name `text`. Changes with the same key that
   /// follow each other, a drag, or one number being typed, count as one until `settle()`.

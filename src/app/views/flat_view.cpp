@@ -452,7 +452,10 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
                      onTape(body.bow(body.wall()), unit).mark);
   chip(middle + QPointF(0, 12), shape, face(13));
 
-  if (const std::optional<Length> measure = order_.measureOf(order_.thing())) {
+  // The number of a refused change would not be true of the plan still shown.
+  const std::optional<Length> measure =
+      order_.planHolds() ? order_.measureOf(order_.thing()) : std::nullopt;
+  if (measure) {
     const QString words = nameOf(order_.thing()) + QStringLiteral(" ") + say(*measure, unit);
     const QPointF at = placeOf(order_.thing());
     // Clear of the handle, and inside the picture.

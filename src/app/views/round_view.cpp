@@ -172,6 +172,32 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
   drawFocus(painter);
 }
 
+/// The near side of the wall between two heights, lit from the upper left.
+void RoundView::paintBand(QPainter& painter, const Development& body, Length low, Length high,
+                          const QColor& colour) const {
+  if (high <= low) return;
+  QPolygonF lower;
+  QPolygonF upper;
+  for (int i = 0; i <= slices; ++i) {
+    const Angle theta = facing_ + Angle::degrees(-180 + 360.0 * i / slices);
+    if (!near(body, theta)) continue;
+    lower << project(body, theta, low);
+    upper << project(body, theta, high);
+  }
+  if (lower.size() < 2) return;
+  const double radius = std::max(body.radius(low), body.radius(high)).mm() * scale_;
+  QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
+  constexpr int stops = 16;
+  for (int i = 0; i <= stops; ++i) {
+    const double across = static_cast<double>(i) / stops;
+    const double turn = std::asin(std::clamp(across * 2 - 1, -1.0, 1.0)) + 0.5;
+    light.setColorAt(across, shaded(colour, 0.8 + 0.2 * std::max(0.0, std::cos(turn))));
+  }
+  std::reverse(upper.begin(), upper.end());
+  painter.setBrush(light);
+  painter.drawPolygon(lower + upper);
+}
+
 void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Development& body = plan.surface;
@@ -183,33 +209,10 @@ void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
   QPainterPath mouth = ringPath(body, wall, false);
   painter.drawPath(mouth);
 
-  struct Coat {
-    Length low;
-    Length high;
-    QColor colour;
-  };
-  const Coat coats[] = {{Length(), plan.wrap.low(), t.metal},
-                        {plan.wrap.low(), plan.wrap.high(), t.film},
-                        {plan.wrap.high(), wall, t.metal}};
-  for (const Coat& coat : coats) {
-    if (coat.high <= coat.low) continue;
-    for (int i = 0; i < slices; ++i) {
-      const Angle from = facing_ + Angle::degrees(-180 + 360.0 * i / slices);
-      const Angle to = facing_ + Angle::degrees(-180 + 360.0 * (i + 1) / slices);
-      const Angle between = (from + to) / 2;
-      if (!near(body, between)) continue;
-      // Light from the upper left.
-      const double turn = (between - facing_).radians() + 0.5;
-      const QColor colour = shaded(coat.colour, 0.8 + 0.2 * std::max(0.0, std::cos(turn)));
-      QPolygonF slice;
-      slice << project(body, from, coat.low) << project(body, to, coat.low)
-            << project(body, to, coat.high) << project(body, from, coat.high);
-      // A line of the same colour, or the ground shows between the slices.
-      painter.setPen(QPen(colour, 0.8));
-      painter.setBrush(colour);
-      painter.drawPolygon(slice);
-    }
-  }
+  painter.setPen(Qt::NoPen);
+  paintBand(painter, body, Length(), plan.wrap.low(), t.metal);
+  paintBand(painter, body, plan.wrap.low(), plan.wrap.high(), t.film);
+  paintBand(painter, body, plan.wrap.high(), wall, t.metal);
 
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.ink, 1.4));
@@ -232,17 +235,8 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   if (stripShown_) {
     const Length top = stripHeight(body, order_.currentCup().strip);
     const Length bottom = top - order_.currentCup().strip.width.length;
-    for (int i = 0; i < slices; ++i) {
-      const Angle from = facing_ + Angle::degrees(-180 + 360.0 * i / slices);
-      const Angle to = facing_ + Angle::degrees(-180 + 360.0 * (i + 1) / slices);
-      if (!near(body, (from + to) / 2)) continue;
-      QPolygonF slice;
-      slice << project(body, from, bottom) << project(body, to, bottom) << project(body, to, top)
-            << project(body, from, top);
-      painter.setPen(QPen(t.tape, 0.8));
-      painter.setBrush(t.tape);
-      painter.drawPolygon(slice);
-    }
+    painter.setPen(Qt::NoPen);
+    paintBand(painter, body, bottom, top, t.tape);
     painter.setBrush(Qt::NoBrush);
   }
 

@@ -36,6 +36,8 @@ class RoundView : public Canvas {
   bool near(const Development& body, Angle onCup) const;
   QPainterPath ringPath(const Development& body, Length s, bool nearOnly) const;
   QPainterPath thingPath(Thing thing) const;
+  void paintBand(QPainter& painter, const Development& body, Length low, Length high,
+                 const QColor& colour) const;
   void paintBody(QPainter& painter, const CupPlan& plan) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;
 

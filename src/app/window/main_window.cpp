@@ -14,6 +14,7 @@
 #include <QMimeData>
 #include <QSettings>
 #include <QStandardPaths>
+#include <QStyle>
 #include <QVBoxLayout>
 
 #include "app/order/phrases.h"
@@ -264,10 +265,10 @@ void MainWindow::startOver() {
   Document document;
   document.units = QLocale().measurementSystem() == QLocale::MetricSystem ? Unit::mm : Unit::inch;
   document.cups.push_back(newCup(tr("Cup 1").toStdString(), document.units));
-  adopt(std::move(document), {}, {});
+  adopt(document, {}, {});
 }
 
-void MainWindow::adopt(Document document, const QString& path, const QByteArray& bytes) {
+void MainWindow::adopt(const Document& document, const QString& path, const QByteArray& bytes) {
   if (!watcher_.files().isEmpty()) watcher_.removePaths(watcher_.files());
   path_ = path;
   onDisk_ = bytes;
@@ -276,7 +277,8 @@ void MainWindow::adopt(Document document, const QString& path, const QByteArray&
   recovery_->settle();
   recovery_->setOriginal(path_);
   round_->face(Angle());
-  order_.load(std::move(document));
+  order_.load(document);
+  if (rail_->current() == gauge) gauge_->begin();
 }
 
 bool MainWindow::open(const QString& path) {
@@ -297,7 +299,7 @@ bool MainWindow::open(const QString& path) {
     tell(tr("This order could not be opened"), lines.join(QStringLiteral("\n\n")));
     return false;
   }
-  adopt(std::move(read->document), absolute, QByteArray::fromStdString(*bytes));
+  adopt(read->document, absolute, QByteArray::fromStdString(*bytes));
   remember(absolute);
   return true;
 }
@@ -482,8 +484,7 @@ void MainWindow::offerRecovery() {
     if (ask.clickedButton() == take) {
       const auto disk = left.original.isEmpty() ? tl::expected<std::string, Sentence>(std::string())
                                                 : readFile(left.original.toStdString());
-      adopt(std::move(read->document), left.original,
-            disk ? QByteArray::fromStdString(*disk) : QByteArray());
+      adopt(read->document, left.original, disk ? QByteArray::fromStdString(*disk) : QByteArray());
       order_.history()->resetClean();  // as the copy is nowhere but here
       recovery_->keep();
       Recovery::discard(left);
@@ -545,7 +546,16 @@ void MainWindow::closeEvent(QCloseEvent* event) {
 
 void MainWindow::resizeEvent(QResizeEvent* event) {
   QMainWindow::resizeEvent(event);
-  rail_->setNarrow(width() < 1160);
+  const bool narrow = width() < 1160;
+  if (property("narrow").toBool() != narrow) {
+    setProperty("narrow", narrow);
+    rail_->setNarrow(narrow);
+    // What the style sheet makes of the property is looked up only when asked to.
+    for (QPushButton* button : findChildren<QPushButton*>()) {
+      style()->unpolish(button);
+      style()->polish(button);
+    }
+  }
   stations_->setFixedHeight(height() < 740 ? 296 : 316);
 }
 

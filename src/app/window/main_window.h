@@ -62,7 +62,7 @@ class MainWindow : public QMainWindow {
   void refresh();
   void goToField(const QString& field);
   void startOver();
-  void adopt(Document document, const QString& path, const QByteArray& bytes);
+  void adopt(const Document& document, const QString& path, const QByteArray& bytes);
   bool mayLeave();
   bool save();
   bool saveAs();

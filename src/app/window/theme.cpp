@@ -55,6 +55,8 @@ QString styleSheet(const Theme& t) {
                                   font-weight: 400; color: @muted; border-radius: 0px; }
     QPushButton[segment="true"]:checked { background: @ink; color: @onInk; font-weight: 600; }
     QPushButton[segment="true"]:focus { border: 2px solid @brass; padding: 3px 9px; }
+    QMainWindow[narrow="true"] QPushButton[segment="true"] { padding: 4px 5px; }
+    QMainWindow[narrow="true"] QPushButton[segment="true"]:focus { padding: 3px 4px; }
     QPushButton[place="first"] { border-top-left-radius: 6px; border-bottom-left-radius: 6px; }
     QPushButton[place="last"] { border-top-right-radius: 6px; border-bottom-right-radius: 6px; }
     QFrame#notice { background: @panel; border: 1px solid @warn; border-radius: 6px; }
@@ -117,8 +119,8 @@ const Theme& Theme::dark() {
                           .stop = "#F08CA0",
                           .tape = "#C9AE4B",
                           .tapeTick = "#3A2E06",
-                          .slider = "#1E2124",
-                          .onSlider = "#F4D873",
+                          .slider = "#ECE6DA",
+                          .onSlider = "#3A2E06",
                           .metal = "#55585A",
                           .film = "#3B5F66"};
   return dark;
