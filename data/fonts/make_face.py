@@ -3,7 +3,7 @@
 """Makes the faces Avrelt ships from Inter (package fonts-inter).
 
 Figures stand in columns in a tape reading, so the tabular figures are made the plain ones, and
-what no Latin text needs is left out. The licence asks that a changed face carry another name:
+what no Latin, Greek or Cyrillic text needs is left out. The licence asks that a changed face carry another name:
 "Avrelt Sans". Run it only when the faces are to change; the result is kept beside it.
 """
 import pathlib
@@ -13,9 +13,10 @@ from fontTools import subset, ttLib
 
 SOURCE = pathlib.Path("/usr/share/fonts/opentype/inter")
 HERE = pathlib.Path(__file__).resolve().parent
-RANGES = [(0x20, 0x7E), (0xA0, 0x17F), (0x2010, 0x2027), (0x2030, 0x203A), (0x2044, 0x2044),
+RANGES = [(0x20, 0x7E), (0xA0, 0x24F), (0x370, 0x3FF), (0x400, 0x52F), (0x1E00, 0x1EFF),
+          (0x2010, 0x2027), (0x2030, 0x203A), (0x2044, 0x2044),
           (0x2150, 0x215E), (0x2190, 0x2193), (0x2212, 0x2212), (0x2215, 0x2215),
-          (0x2248, 0x2248), (0x2264, 0x2265), (0x03C0, 0x03C0), (0x2032, 0x2033)]
+          (0x2248, 0x2248), (0x2264, 0x2265), (0x2032, 0x2033)]
 
 
 def tabular(font: ttLib.TTFont) -> dict[str, str]:

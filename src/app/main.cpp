@@ -32,6 +32,14 @@ void takePictures(avrelt::MainWindow& window, const QString& folder) {
   window.order().choose(cups > 1 ? 1 : 0);
   window.cutStation().choose(avrelt::PieceRole::markingStrip);
   picture("cut-strip");
+  window.goToStation(avrelt::MainWindow::gauge);
+  window.order().setMeasure(avrelt::Thing::overlap, avrelt::Length::inches(9));
+  window.gaugeStation().goTo(avrelt::fieldOf(avrelt::Thing::overlap));
+  picture("fault");
+  window.order().history()->undo();
+  window.order().choose(cups - 1);
+  avrelt::useTheme(avrelt::Theme::dark());
+  picture("dark");
 }
 
 }  // namespace

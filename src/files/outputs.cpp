@@ -31,7 +31,8 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const Piece& piece, 
 
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
   std::vector<Output> outputs;
-  outputs.reserve(plan.cups.size() * 6);
+  constexpr std::size_t usually = 6;  // three pieces a cup, each in two kinds
+  outputs.reserve(plan.cups.size() * usually);
   for (const CupPlan& cup : plan.cups) {
     for (const Piece& piece : cup.pieces) {
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
