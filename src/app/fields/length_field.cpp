@@ -144,6 +144,7 @@ void LengthField::showBubble() {
     bubble_->setAttribute(Qt::WA_TransparentForMouseEvents);
   }
   bubble_->setText(text);
+  bubble_->ensurePolished();  // its padding counts in its height
   constexpr int width = 250;
   bubble_->setFixedWidth(width);
   bubble_->setFixedHeight(bubble_->heightForWidth(width));

@@ -333,8 +333,9 @@ void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const 
   painter.setFont(face(12, QFont::DemiBold));
   painter.setPen(t.muted);
   for (const RoundMark& mark : roundMarks()) {
-    if (onSeam(wrap, mark.onCup)) continue;
     const Angle theta = wrap.inPiece(mark.onCup);
+    // The seam's own name stands there.
+    if (Angle::halfTurn() - abs(theta) < Angle::degrees(25)) continue;
     drawWords(painter, above(theta, 20), say(mark.name, order_.unit()),
               body.flatAngle(theta).degrees());
   }
