@@ -38,7 +38,7 @@ int main(int argc, char** argv) {
   loadFaces();
   useTheme(Theme::light());
   MainWindow window;
-  if (argc < 2 || !window.open(QString::fromLocal8Bit(argv[1]))) return 2;
+  if (argc < 2 || !window.file().open(QString::fromLocal8Bit(argv[1]))) return 2;
   window.show();
   QApplication::processEvents();
   window.repaint();

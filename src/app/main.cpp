@@ -64,14 +64,14 @@ int main(int argc, char** argv) {
   if (shots > 0 && shots + 1 < words.size()) {
     const QString folder = words.at(shots + 1);
     words.remove(shots, 2);
-    if (words.size() > 1 && !window.open(words.at(1))) return 2;
+    if (words.size() > 1 && !window.file().open(words.at(1))) return 2;
     takePictures(window, folder);
     window.order().history()->setClean();
     return 0;
   }
   QTimer::singleShot(0, &window, [&window, words] {
-    if (words.size() > 1) window.open(words.at(1));
-    window.offerRecovery();
+    if (words.size() > 1) window.file().open(words.at(1));
+    window.file().offerRecovery();
   });
   return QApplication::exec();
 }

@@ -30,21 +30,22 @@ QString leaveCopy(const Document& document, const QString& original) {
 TEST_CASE("within seconds of a change a copy is kept, and a clean save removes it") {
   const QTemporaryDir folder;
   OpenWindow open;
-  CHECK_FALSE(QFile::exists(open.window.recovery().copyPath()));
+  CHECK_FALSE(QFile::exists(open.window.file().recovery().copyPath()));
   open.type("blank.stations[0].around", "9 3/8");
-  CHECK(QTest::qWaitFor([&] { return QFile::exists(open.window.recovery().copyPath()); }, 6000));
-  const auto kept = readDocument(*readFile(open.window.recovery().copyPath().toStdString()));
+  CHECK(QTest::qWaitFor([&] { return QFile::exists(open.window.file().recovery().copyPath()); },
+                        6000));
+  const auto kept = readDocument(*readFile(open.window.file().recovery().copyPath().toStdString()));
   REQUIRE(kept.has_value());
   CHECK(kept->document == open.window.order().document());
-  REQUIRE(open.window.saveTo(folder.filePath("safe.avrelt")));
-  CHECK_FALSE(QFile::exists(open.window.recovery().copyPath()));
+  REQUIRE(open.window.file().saveTo(folder.filePath("safe.avrelt")));
+  CHECK_FALSE(QFile::exists(open.window.file().recovery().copyPath()));
 }
 
 TEST_CASE("a copy in use by a running window is not offered to another") {
   OpenWindow open;
   open.type("blank.stations[0].around", "9 3/8");
-  open.window.recovery().keep();
-  CHECK(QFile::exists(open.window.recovery().copyPath()));
+  open.window.file().recovery().keep();
+  CHECK(QFile::exists(open.window.file().recovery().copyPath()));
   CHECK(Recovery::leftBehind().empty());
 }
 
@@ -55,22 +56,22 @@ TEST_CASE("what a crash left is offered, opens unsaved, and is gone once taken")
   OpenWindow open;
   QString seen;
   answerNextDialog("Open the copy", &seen);
-  open.window.offerRecovery();
+  open.window.file().offerRecovery();
   CHECK(seen.contains("its-own-file"));
   CHECK(open.window.order().document().cups[0].name == "Saved from the crash");
   CHECK(open.window.isWindowModified());
-  CHECK(open.window.path() == "/tmp/its-own-file.avrelt");
+  CHECK(open.window.file().path() == "/tmp/its-own-file.avrelt");
   CHECK_FALSE(QFile::exists(copy));
-  CHECK(QFile::exists(open.window.recovery().copyPath()));
+  CHECK(QFile::exists(open.window.file().recovery().copyPath()));
 }
 
 TEST_CASE("what a crash left is thrown away only when asked to") {
   const QString copy = leaveCopy(Document{}, {});
   OpenWindow open;
   answerNextDialog("Ask me next time");
-  open.window.offerRecovery();
+  open.window.file().offerRecovery();
   CHECK(QFile::exists(copy));
   answerNextDialog("Throw it away");
-  open.window.offerRecovery();
+  open.window.file().offerRecovery();
   CHECK_FALSE(QFile::exists(copy));
 }

@@ -37,20 +37,20 @@ TEST_CASE("type, drag, undo, save, reopen") {
     open.press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     CHECK(open.cup().wrap.rimClearance.length == dragged);
     CHECK(open.window.isWindowModified());
-    REQUIRE(open.window.saveTo(path));
+    REQUIRE(open.window.file().saveTo(path));
     CHECK_FALSE(open.window.isWindowModified());
     CHECK(open.window.watchLine().sentence().contains("mine.avrelt"));
     saved = open.window.order().document();
   }
   OpenWindow again;
-  REQUIRE(again.window.open(path));
+  REQUIRE(again.window.file().open(path));
   CHECK(again.window.order().document() == saved);
   CHECK_FALSE(again.window.isWindowModified());
 }
 
 TEST_CASE("the demo opens with its four cups, and each can be taken in hand") {
   OpenWindow open;
-  REQUIRE(open.window.open(demo()));
+  REQUIRE(open.window.file().open(demo()));
   CHECK(open.window.order().document().cups.size() == 4);
   CupStrip& strip = open.window.cupStrip();
   for (int i = 3; i >= 0; --i) {
@@ -62,7 +62,7 @@ TEST_CASE("the demo opens with its four cups, and each can be taken in hand") {
 
 TEST_CASE("cups are renamed in place; a taken name is refused where it is typed") {
   OpenWindow open;
-  REQUIRE(open.window.open(demo()));
+  REQUIRE(open.window.file().open(demo()));
   CupStrip& strip = open.window.cupStrip();
   open.press(Qt::Key_F2);
   QTest::keyClicks(strip.nameEdit(), "Comet");
@@ -79,7 +79,7 @@ TEST_CASE("cups are renamed in place; a taken name is refused where it is typed"
 
 TEST_CASE("cups are dragged along the strip") {
   OpenWindow open;
-  REQUIRE(open.window.open(demo()));
+  REQUIRE(open.window.file().open(demo()));
   CupStrip& strip = open.window.cupStrip();
   const QPoint from = strip.placeOf(0).center().toPoint();
   const QPoint to = strip.placeOf(2).center().toPoint();
@@ -103,7 +103,7 @@ TEST_CASE("a file that cannot be opened is told in words and changes nothing") {
     REQUIRE_FALSE(writeFile(path.toStdString(), text).has_value());
     QString seen;
     answerNextDialog("Close", &seen);
-    CHECK_FALSE(open.window.open(path));
+    CHECK_FALSE(open.window.file().open(path));
     CHECK(seen.contains(words));
     CHECK(open.window.order().document() == before);
   }
@@ -114,17 +114,17 @@ TEST_CASE("where saving fails the words say so and the order stays unsaved") {
   open.type("blank.stations[0].around", "9 3/8");
   QString seen;
   answerNextDialog("Close", &seen);
-  CHECK_FALSE(open.window.saveTo("/proc/nowhere/order.avrelt"));
+  CHECK_FALSE(open.window.file().saveTo("/proc/nowhere/order.avrelt"));
   CHECK_FALSE(seen.isEmpty());
   CHECK(open.window.isWindowModified());
-  CHECK(open.window.path().isEmpty());
+  CHECK(open.window.file().path().isEmpty());
 }
 
 TEST_CASE("a file changed on disk is noticed, and not saved over without asking") {
   const QTemporaryDir folder;
   const QString path = folder.filePath("mine.avrelt");
   OpenWindow open;
-  REQUIRE(open.window.saveTo(path));
+  REQUIRE(open.window.file().saveTo(path));
   Document theirs = open.window.order().document();
   theirs.cups[0].name = "Theirs";
   const std::string text = writeDocument(theirs);
@@ -172,7 +172,7 @@ TEST_CASE("the chosen piece is saved as SVG and PDF; what cannot be planned is n
 
 TEST_CASE("the watch line shows the worst first, and goes to its field") {
   OpenWindow open;
-  REQUIRE(open.window.open(demo()));
+  REQUIRE(open.window.file().open(demo()));
   open.window.order().choose(3);
   WatchLine& watch = open.window.watchLine();
   CHECK(watch.count() == 3);
@@ -225,8 +225,8 @@ TEST_CASE("whatever takes the keyboard says what it is") {
 TEST_CASE("the recent files are remembered, newest first") {
   const QTemporaryDir folder;
   OpenWindow open;
-  REQUIRE(open.window.saveTo(folder.filePath("one.avrelt")));
-  REQUIRE(open.window.saveTo(folder.filePath("two.avrelt")));
+  REQUIRE(open.window.file().saveTo(folder.filePath("one.avrelt")));
+  REQUIRE(open.window.file().saveTo(folder.filePath("two.avrelt")));
   const QStringList recent = QSettings().value("recent").toStringList();
   REQUIRE(recent.size() == 2);
   CHECK(QFileInfo(recent[0]).fileName() == "two.avrelt");

@@ -25,7 +25,7 @@ QPushButton* buttonFor(QAction* action, bool primary) {
 
 CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
                        QWidget* parent)
-    : QWidget(parent), order_(order) {
+    : QWidget(parent), order_(order), fields_(order) {
   auto* row = new QHBoxLayout(this);
   row->setContentsMargins(14, 12, 14, 12);
   row->setSpacing(12);
@@ -47,8 +47,8 @@ QWidget* CutStation::pieceCard() {
       if (on) choose(role);
     });
   }
-  stripAt_ = new LengthField(tr("Top edge up the wall"), QStringLiteral("strip.at"));
-  stripWidth_ = new LengthField(tr("Width"), QStringLiteral("strip.width"));
+  stripAt_ = fields_.add(tr("Top edge up the wall"), Thing::strip);
+  stripWidth_ = fields_.add(tr("Width"), QStringLiteral("strip.width"));
   auto* strip = new QHBoxLayout;
   strip->setSpacing(10);
   strip->addWidget(stripAt_, 3);
@@ -66,9 +66,6 @@ QWidget* CutStation::pieceCard() {
         tr("Set strip width to %1").arg(say(typed.length, order_.unit())),
         [&](Cup& cup) { cup.strip.width = typed; }, QStringLiteral("strip.width"));
   });
-  connect(stripAt_, &LengthField::stepped, this,
-          [this](int marks) { order_.nudge(Thing::strip, marks); });
-  connect(stripAt_, &LengthField::entered, this, [this] { order_.pick(Thing::strip); });
   connect(stripWidth_, &LengthField::stepped, this, [this](int marks) {
     const Graduation graduation = usualGraduation(order_.unit());
     const Length now = order_.currentCup().strip.width.length;
@@ -79,12 +76,6 @@ QWidget* CutStation::pieceCard() {
         [&](Cup& cup) { cup.strip.width = written(next, order_.unit()); },
         QStringLiteral("strip.width"));
   });
-  for (LengthField* field : {stripAt_, stripWidth_}) {
-    connect(field, &LengthField::typing, this, [this, field](const std::optional<Sentence>& fault) {
-      order_.setTyping(field->field(), fault);
-    });
-    connect(field, &LengthField::finished, &order_, &Order::settle);
-  }
   return card;
 }
 
@@ -151,16 +142,7 @@ void CutStation::refresh() {
   const Cup& cup = order_.currentCup();
   if (const std::optional<Length> at = order_.measureOf(Thing::strip)) stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
-  const Faults faults = order_.faults();
-  for (LengthField* field : {stripAt_, stripWidth_}) {
-    QString sentence;
-    for (const Fault& fault : faults) {
-      if (QString::fromStdString(fault.field) == field->field() && !field->unreadable()) {
-        sentence = say(fault.sentence, unit);
-      }
-    }
-    field->setFault(sentence);
-  }
+  fields_.showFaults();
 
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) {
@@ -180,14 +162,9 @@ void CutStation::refresh() {
 }
 
 bool CutStation::goTo(const QString& field) {
-  for (LengthField* candidate : {stripAt_, stripWidth_}) {
-    if (candidate->field() != field) continue;
-    choose(PieceRole::markingStrip);
-    candidate->edit()->setFocus(Qt::OtherFocusReason);
-    candidate->edit()->selectAll();
-    return true;
-  }
-  return false;
+  if (fields_.find(field) == nullptr) return false;
+  choose(PieceRole::markingStrip);
+  return fields_.goTo(field);
 }
 
 }  // namespace avrelt

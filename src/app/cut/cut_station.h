@@ -9,7 +9,7 @@
 
 #include "app/cut/piece_choice.h"
 #include "app/cut/sheet_view.h"
-#include "app/fields/length_field.h"
+#include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/order/order.h"
 
@@ -38,6 +38,7 @@ class CutStation : public QWidget {
   QWidget* filesCard(QAction* saveSvg, QAction* savePdf, QAction* saveAll);
 
   Order& order_;
+  FieldSet fields_;
   PieceRole role_ = PieceRole::wrap;
   std::vector<PieceChoice*> choices_;
   LengthField* stripAt_ = nullptr;

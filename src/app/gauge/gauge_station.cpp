@@ -12,7 +12,8 @@
 
 namespace avrelt {
 
-GaugeStation::GaugeStation(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+GaugeStation::GaugeStation(Order& order, QWidget* parent)
+    : QWidget(parent), order_(order), fields_(order) {
   auto* row = new QHBoxLayout(this);
   row->setContentsMargins(14, 12, 14, 12);
   row->setSpacing(12);
@@ -21,23 +22,6 @@ GaugeStation::GaugeStation(Order& order, QWidget* parent) : QWidget(parent), ord
   row->addWidget(figuresCard(), 30);
   connect(&order, &Order::changed, this, &GaugeStation::refresh);
   refresh();
-}
-
-LengthField* GaugeStation::lengthField(const QString& label, const QString& field,
-                                       LengthField::Kind kind) {
-  auto* made = new LengthField(label, field, kind);
-  fields_.push_back(made);
-  connect(made, &LengthField::typing, this, [this, made](const std::optional<Sentence>& fault) {
-    order_.setTyping(made->field(), fault);
-  });
-  connect(made, &LengthField::finished, &order_, &Order::settle);
-  return made;
-}
-
-void GaugeStation::bind(LengthField* field, Thing thing) {
-  connect(field, &LengthField::entered, this, [this, thing] { order_.pick(thing); });
-  connect(field, &LengthField::stepped, this,
-          [this, thing](int marks) { order_.nudge(thing, marks); });
 }
 
 QWidget* GaugeStation::measureCard() {
@@ -59,9 +43,9 @@ QWidget* GaugeStation::measureCard() {
   choices->addStretch();
   body->addLayout(choices);
 
-  rim_ = lengthField({}, QStringLiteral("blank.stations[1].around"), LengthField::Kind::length);
-  base_ = lengthField({}, QStringLiteral("blank.stations[0].around"), LengthField::Kind::length);
-  height_ = lengthField({}, QStringLiteral("blank.stations[1].at"), LengthField::Kind::length);
+  rim_ = fields_.add({}, QStringLiteral("blank.stations[1].around"));
+  base_ = fields_.add({}, QStringLiteral("blank.stations[0].around"));
+  height_ = fields_.add({}, QStringLiteral("blank.stations[1].at"));
   auto* columns = new QHBoxLayout;
   columns->setSpacing(14);
   auto* column = new QVBoxLayout;
@@ -102,9 +86,8 @@ QWidget* GaugeStation::wrapCard() {
   QFrame* card = makeCard(tr("Wrap"), body);
   const auto field = [&](const QString& label, Thing thing) {
     LengthField* made =
-        lengthField(label, fieldOf(thing),
+        fields_.add(label, thing,
                     thing == Thing::seam ? LengthField::Kind::degrees : LengthField::Kind::length);
-    bind(made, thing);
     if (thing == Thing::seam) {
       connect(made, &LengthField::typedAngle, this, [this](Angle angle) {
         order_.editCup(
@@ -192,16 +175,7 @@ void GaugeStation::refresh() {
   overlap_->show(cup.wrap.overlap.length, unit);
   seam_->show(cup.wrap.seamAt);
 
-  const Faults faults = order_.faults();
-  for (LengthField* field : fields_) {
-    QString sentence;
-    for (const Fault& fault : faults) {
-      QString at = QString::fromStdString(fault.field);
-      at.replace(QStringLiteral(".across"), QStringLiteral(".around"));
-      if (at == field->field() && !field->unreadable()) sentence = say(fault.sentence, unit);
-    }
-    field->setFault(sentence);
-  }
+  fields_.showFaults();
   refreshFigures();
 }
 
@@ -251,15 +225,7 @@ void GaugeStation::begin() {
 }
 
 bool GaugeStation::goTo(const QString& field) {
-  QString at = field;
-  at.replace(QStringLiteral(".across"), QStringLiteral(".around"));
-  for (LengthField* candidate : fields_) {
-    if (candidate->field() != at || candidate->isHidden()) continue;
-    candidate->edit()->setFocus(Qt::OtherFocusReason);
-    candidate->edit()->selectAll();
-    return true;
-  }
-  return false;
+  return fields_.goTo(field);
 }
 
 }  // namespace avrelt

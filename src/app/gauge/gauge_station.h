@@ -5,7 +5,7 @@
 #include <QWidget>
 #include <vector>
 
-#include "app/fields/length_field.h"
+#include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/gauge/profile_drawing.h"
 #include "app/order/order.h"
@@ -30,10 +30,9 @@ class GaugeStation : public QWidget {
   QWidget* measureCard();
   QWidget* wrapCard();
   QWidget* figuresCard();
-  LengthField* lengthField(const QString& label, const QString& field, LengthField::Kind kind);
-  void bind(LengthField* field, Thing thing);
 
   Order& order_;
+  FieldSet fields_;
   Segments* shape_ = nullptr;
   Segments* girth_ = nullptr;
   Segments* along_ = nullptr;
@@ -45,7 +44,6 @@ class GaugeStation : public QWidget {
   LengthField* overlap_ = nullptr;
   LengthField* seam_ = nullptr;
   ProfileDrawing* drawing_ = nullptr;
-  std::vector<LengthField*> fields_;
 
   struct Figure {
     QLabel* name;

@@ -3,58 +3,48 @@
 
 #include <QApplication>
 #include <QCloseEvent>
-#include <QDir>
 #include <QDragEnterEvent>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QHBoxLayout>
-#include <QLocale>
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QMimeData>
 #include <QSettings>
-#include <QStandardPaths>
 #include <QStyle>
 #include <QVBoxLayout>
 
 #include "app/order/phrases.h"
 #include "app/window/theme.h"
 #include "files/disk.h"
-#include "files/document_json.h"
+#include "files/read_fault.h"
 #include "version/version.h"
 
 namespace avrelt {
-namespace {
 
-constexpr int mostRecent = 8;
-
-QString filter() {
-  return MainWindow::tr("Avrelt order (*.avrelt)");
-}
-
-QStringList recentPaths() {
-  return QSettings().value(QStringLiteral("recent")).toStringList();
-}
-
-}  // namespace
-
-MainWindow::MainWindow(QWidget* parent) : QMainWindow(parent) {
+MainWindow::MainWindow(QWidget* parent)
+    : QMainWindow(parent), file_(std::make_unique<OrderFile>(order_, this)) {
   setAcceptDrops(true);
   resize(1280, 800);
   setMinimumSize(1000, 660);
-  recovery_ = new Recovery(order_, this);
   makeActions();
   makeBench();
   connect(&order_, &Order::changed, this, &MainWindow::refresh);
   connect(order_.history(), &QUndoStack::cleanChanged, this, &MainWindow::refresh);
-  connect(&watcher_, &QFileSystemWatcher::fileChanged, this, &MainWindow::fileChangedOnDisk);
-  startOver();
+  connect(file_.get(), &OrderFile::changed, this, &MainWindow::refresh);
+  connect(file_.get(), &OrderFile::changedOnDisk, notice_, &QWidget::setVisible);
+  connect(file_.get(), &OrderFile::said, watch_, &WatchLine::say);
+  connect(file_.get(), &OrderFile::adopted, this, [this] {
+    round_->face(Angle());
+    if (rail_->current() == gauge) gauge_->begin();
+  });
+  file_->startOver();
 }
 
 MainWindow::~MainWindow() {
-  // Views and recovery speak to the order to the last; they go before it does.
+  // Views and the file speak to the order to the last; they go before it does.
   delete takeCentralWidget();
-  delete recovery_;
+  file_.reset();
 }
 
 QAction* MainWindow::add(QMenu* menu, const QString& text, const QKeySequence& key,
@@ -69,20 +59,15 @@ QAction* MainWindow::add(QMenu* menu, const QString& text, const QKeySequence& k
 void MainWindow::makeActions() {
   QMenu* file = menuBar()->addMenu(tr("&File"));
   add(file, tr("&New order"), QKeySequence::New, [this] {
-    if (mayLeave()) startOver();
+    if (file_->mayLeave()) file_->startOver();
   });
-  add(file, tr("&Open…"), QKeySequence::Open, [this] {
-    if (!mayLeave()) return;
-    const QString chosen =
-        QFileDialog::getOpenFileName(this, tr("Open an order"), suggestedFolder(), filter());
-    if (!chosen.isEmpty()) open(chosen);
-  });
+  add(file, tr("&Open…"), QKeySequence::Open, [this] { file_->askAndOpen(); });
   recent_ = file->addMenu(tr("Open &recent"));
   connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
   fillRecent();
   file->addSeparator();
-  add(file, tr("&Save"), QKeySequence::Save, [this] { save(); });
-  add(file, tr("Save &as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] { saveAs(); });
+  add(file, tr("&Save"), QKeySequence::Save, [this] { file_->save(); });
+  add(file, tr("Save &as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] { file_->saveAs(); });
   file->addSeparator();
   saveSvg_ = add(file, tr("Save piece for the cutter (SVG)…"), QKeySequence(tr("Ctrl+E")),
                  [this] { askAndSavePiece(OutputKind::svg); });
@@ -195,7 +180,7 @@ void MainWindow::makeBench() {
   auto* words = new QLabel(tr("Another program has changed this order's file on disk."));
   auto* load = new QPushButton(tr("Load theirs"));
   auto* keep = new QPushButton(tr("Keep mine"));
-  connect(load, &QPushButton::clicked, this, &MainWindow::reload);
+  connect(load, &QPushButton::clicked, file_.get(), &OrderFile::reload);
   connect(keep, &QPushButton::clicked, notice_, &QWidget::hide);
   noticeRow->addWidget(words, 1);
   noticeRow->addWidget(load);
@@ -245,10 +230,10 @@ void MainWindow::goToField(const QString& field) {
 }
 
 void MainWindow::refresh() {
-  const QString name = path_.isEmpty() ? tr("New order") : QFileInfo(path_).completeBaseName();
+  const QString name = file_->name();
   const bool clean = order_.history()->isClean();
   title_->setText(title_->fontMetrics().elidedText(name, Qt::ElideRight, 240));
-  title_->setToolTip(path_);
+  title_->setToolTip(file_->path());
   const auto count = static_cast<int>(order_.document().cups.size());
   const QString cups = count == 1 ? tr("1 cup") : tr("%1 cups").arg(count);
   state_->setText(clean ? cups : tr("%1, not saved").arg(cups));
@@ -261,154 +246,17 @@ void MainWindow::refresh() {
   saveAll_->setEnabled(order_.hasCup());
 }
 
-void MainWindow::startOver() {
-  Document document;
-  document.units = QLocale().measurementSystem() == QLocale::MetricSystem ? Unit::mm : Unit::inch;
-  document.cups.push_back(newCup(tr("Cup 1").toStdString(), document.units));
-  adopt(document, {}, {});
-}
-
-void MainWindow::adopt(const Document& document, const QString& path, const QByteArray& bytes) {
-  if (!watcher_.files().isEmpty()) watcher_.removePaths(watcher_.files());
-  path_ = path;
-  onDisk_ = bytes;
-  notice_->hide();
-  if (!path_.isEmpty()) watcher_.addPath(path_);
-  recovery_->settle();
-  recovery_->setOriginal(path_);
-  round_->face(Angle());
-  order_.load(document);
-  if (rail_->current() == gauge) gauge_->begin();
-}
-
-bool MainWindow::open(const QString& path) {
-  const QString absolute = QFileInfo(path).absoluteFilePath();
-  const auto bytes = readFile(absolute.toStdString());
-  if (!bytes) {
-    tell(tr("This order could not be opened"), say(bytes.error(), order_.unit()));
-    return false;
-  }
-  auto read = readDocument(*bytes);
-  if (!read) {
-    QStringList lines;
-    for (const ReadFault& fault : read.error()) {
-      lines << QString::fromStdString(
-          inWords(fault, QFileInfo(path).fileName().toStdString(), order_.unit()));
-      if (lines.size() == 8) break;
-    }
-    tell(tr("This order could not be opened"), lines.join(QStringLiteral("\n\n")));
-    return false;
-  }
-  adopt(read->document, absolute, QByteArray::fromStdString(*bytes));
-  remember(absolute);
-  return true;
-}
-
-bool MainWindow::saveTo(const QString& path) {
-  const QString absolute = QFileInfo(path).absoluteFilePath();
-  const std::string text = writeDocument(order_.document());
-  if (const std::optional<Sentence> fault = writeFile(absolute.toStdString(), text)) {
-    tell(tr("The order is not saved"), say(*fault, order_.unit()));
-    return false;
-  }
-  if (!watcher_.files().isEmpty()) watcher_.removePaths(watcher_.files());
-  path_ = absolute;
-  onDisk_ = QByteArray::fromStdString(text);
-  watcher_.addPath(path_);
-  notice_->hide();
-  order_.settle();
-  order_.history()->setClean();
-  recovery_->settle();
-  recovery_->setOriginal(path_);
-  remember(path_);
-  refresh();
-  watch_->say(tr("Saved as %1.").arg(QDir::toNativeSeparators(path_)));
-  return true;
-}
-
-bool MainWindow::save() {
-  if (path_.isEmpty()) return saveAs();
-  const auto now = readFile(path_.toStdString());
-  if (now && QByteArray::fromStdString(*now) != onDisk_) {
-    QMessageBox ask(QMessageBox::NoIcon, tr("Changed on disk"),
-                    tr("Another program has changed this order's file since you opened it. Saving "
-                       "over it loses that change; saving under another name keeps both."),
-                    QMessageBox::NoButton, this);
-    QPushButton* over = ask.addButton(tr("Save over it"), QMessageBox::DestructiveRole);
-    QPushButton* other = ask.addButton(tr("Save under another name…"), QMessageBox::AcceptRole);
-    ask.addButton(tr("Go back"), QMessageBox::RejectRole);
-    ask.setDefaultButton(other);
-    ask.exec();
-    if (ask.clickedButton() == other) return saveAs();
-    if (ask.clickedButton() != over) return false;
-  }
-  return saveTo(path_);
-}
-
-bool MainWindow::saveAs() {
-  const QString wanted = path_.isEmpty() ? suggestedFolder() + tr("/order.avrelt") : path_;
-  QString chosen = QFileDialog::getSaveFileName(this, tr("Save the order as"), wanted, filter());
-  if (chosen.isEmpty()) return false;
-  if (QFileInfo(chosen).suffix().isEmpty()) {
-    chosen += QStringLiteral(".avrelt");
-    if (QFileInfo::exists(chosen) &&
-        QMessageBox::question(this, tr("Save over it?"),
-                              tr("%1 is there already. Save over it?").arg(chosen)) !=
-            QMessageBox::Yes) {
-      return false;
-    }
-  }
-  return saveTo(chosen);
-}
-
-bool MainWindow::mayLeave() {
-  if (order_.history()->isClean()) return true;
-  QMessageBox ask(QMessageBox::NoIcon, tr("Not saved"),
-                  tr("The order has changes that are not saved."), QMessageBox::NoButton, this);
-  QPushButton* keep = ask.addButton(tr("Save"), QMessageBox::AcceptRole);
-  QPushButton* drop = ask.addButton(tr("Leave without saving"), QMessageBox::DestructiveRole);
-  ask.addButton(tr("Go back"), QMessageBox::RejectRole);
-  ask.setDefaultButton(keep);
-  ask.exec();
-  if (ask.clickedButton() == keep) return save();
-  return ask.clickedButton() == drop;
-}
-
-void MainWindow::fileChangedOnDisk() {
-  const auto now = readFile(path_.toStdString());
-  // Programs that save by renaming take the watch off the name; put it back.
-  if (now && !watcher_.files().contains(path_)) watcher_.addPath(path_);
-  notice_->setVisible(now && QByteArray::fromStdString(*now) != onDisk_);
-}
-
-void MainWindow::reload() {
-  if (mayLeave()) open(path_);
-}
-
-void MainWindow::remember(const QString& path) {
-  QStringList paths = recentPaths();
-  paths.removeAll(path);
-  paths.prepend(path);
-  while (paths.size() > mostRecent) paths.removeLast();
-  QSettings().setValue(QStringLiteral("recent"), paths);
-}
-
 void MainWindow::fillRecent() {
   recent_->clear();
-  for (const QString& path : recentPaths()) {
-    if (!QFileInfo::exists(path)) continue;
-    QAction* action = recent_->addAction(QFileInfo(path).completeBaseName() +
-                                         QStringLiteral("  –  ") + QFileInfo(path).absolutePath());
+  for (const QString& path : OrderFile::recent()) {
+    const QFileInfo about(path);
+    QAction* action =
+        recent_->addAction(tr("%1 in %2").arg(about.completeBaseName(), about.absolutePath()));
     connect(action, &QAction::triggered, this, [this, path] {
-      if (mayLeave()) open(path);
+      if (file_->mayLeave()) file_->open(path);
     });
   }
   if (recent_->isEmpty()) recent_->addAction(tr("Nothing opened yet"))->setEnabled(false);
-}
-
-QString MainWindow::suggestedFolder() const {
-  if (!path_.isEmpty()) return QFileInfo(path_).absolutePath();
-  return QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
 }
 
 std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& path) {
@@ -429,12 +277,12 @@ void MainWindow::askAndSavePiece(OutputKind kind) {
   const QString ending = QLatin1String(kindName(kind));
   QString chosen = QFileDialog::getSaveFileName(
       this, kind == OutputKind::svg ? tr("Save for the cutter") : tr("Save for the printer"),
-      suggestedFolder() + QLatin1Char('/') + name,
+      file_->folder() + QLatin1Char('/') + name,
       QStringLiteral("%1 (*.%2)").arg(ending.toUpper(), ending));
   if (chosen.isEmpty()) return;
   if (QFileInfo(chosen).suffix().isEmpty()) chosen += QLatin1Char('.') + ending;
   if (const std::optional<Sentence> fault = savePiece(kind, chosen)) {
-    tell(tr("The piece is not saved"), say(*fault, order_.unit()));
+    tell(this, tr("The piece is not saved"), say(*fault, order_.unit()));
     return;
   }
   watch_->say(tr("Saved as %1. Try the paper piece before film is cut.").arg(chosen));
@@ -448,51 +296,20 @@ void MainWindow::askAndSaveAll() {
       lines << QString::fromStdString(
           inWords(ReadFault{0, fault}, tr("This order").toStdString(), order_.unit()));
     }
-    tell(tr("The pieces are not saved"), lines.join(QStringLiteral("\n\n")));
+    tell(this, tr("The pieces are not saved"), lines.join(QStringLiteral("\n\n")));
     return;
   }
   const QString folder =
-      QFileDialog::getExistingDirectory(this, tr("Save every piece into"), suggestedFolder());
+      QFileDialog::getExistingDirectory(this, tr("Save every piece into"), file_->folder());
   if (folder.isEmpty()) return;
   const auto files = outputsOf(*plan);
   const std::optional<Sentence> fault =
       files ? writeFiles(folder.toStdString(), *files) : std::optional(files.error());
   if (fault) {
-    tell(tr("The pieces are not saved"), say(*fault, order_.unit()));
+    tell(this, tr("The pieces are not saved"), say(*fault, order_.unit()));
     return;
   }
   watch_->say(tr("%1 files saved in %2.").arg(files->size()).arg(folder));
-}
-
-void MainWindow::offerRecovery() {
-  for (const Recovery::Left& left : Recovery::leftBehind()) {
-    const auto bytes = readFile(left.copy.toStdString());
-    auto read = bytes ? readDocument(*bytes)
-                      : tl::expected<ReadDocument, ReadFaults>(tl::unexpected(ReadFaults{}));
-    if (!read) continue;  // kept on disk: somebody may still make sense of it
-    const QString name = left.original.isEmpty() ? tr("an order never saved")
-                                                 : QFileInfo(left.original).completeBaseName();
-    QMessageBox ask(QMessageBox::NoIcon, tr("Unsaved work was found"),
-                    tr("Avrelt did not end well last time. There is a copy of %1, kept on %2.")
-                        .arg(name, QLocale().toString(left.when, QLocale::ShortFormat)),
-                    QMessageBox::NoButton, this);
-    QPushButton* take = ask.addButton(tr("Open the copy"), QMessageBox::AcceptRole);
-    QPushButton* drop = ask.addButton(tr("Throw it away"), QMessageBox::DestructiveRole);
-    ask.addButton(tr("Ask me next time"), QMessageBox::RejectRole);
-    ask.setDefaultButton(take);
-    ask.exec();
-    if (ask.clickedButton() == take) {
-      const auto disk = left.original.isEmpty() ? tl::expected<std::string, Sentence>(std::string())
-                                                : readFile(left.original.toStdString());
-      adopt(read->document, left.original, disk ? QByteArray::fromStdString(*disk) : QByteArray());
-      order_.history()->resetClean();  // as the copy is nowhere but here
-      recovery_->keep();
-      Recovery::discard(left);
-      refresh();
-      return;
-    }
-    if (ask.clickedButton() == drop) Recovery::discard(left);
-  }
 }
 
 void MainWindow::showKeys() {
@@ -529,15 +346,9 @@ void MainWindow::switchTheme(bool dark) {
   for (QWidget* widget : findChildren<QWidget*>()) widget->update();
 }
 
-void MainWindow::tell(const QString& title, const QString& sentence) {
-  QMessageBox box(QMessageBox::NoIcon, title, sentence, QMessageBox::Close, this);
-  box.setTextFormat(Qt::PlainText);
-  box.exec();
-}
-
 void MainWindow::closeEvent(QCloseEvent* event) {
-  if (mayLeave()) {
-    recovery_->settle();
+  if (file_->mayLeave()) {
+    file_->recovery().settle();
     event->accept();
   } else {
     event->ignore();
@@ -566,7 +377,7 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 
 void MainWindow::dropEvent(QDropEvent* event) {
   const QString path = event->mimeData()->urls().front().toLocalFile();
-  if (mayLeave()) open(path);
+  if (file_->mayLeave()) file_->open(path);
 }
 
 }  // namespace avrelt

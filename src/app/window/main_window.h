@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QFileSystemWatcher>
+#include <memory>
 #include <QLabel>
 #include <QMainWindow>
 #include <QStackedWidget>
@@ -13,7 +13,7 @@
 #include "app/views/flat_view.h"
 #include "app/views/round_view.h"
 #include "app/window/cup_strip.h"
-#include "app/window/recovery.h"
+#include "app/window/order_file.h"
 #include "app/window/tape_rail.h"
 #include "app/window/watch_line.h"
 #include "files/outputs.h"
@@ -31,11 +31,6 @@ class MainWindow : public QMainWindow {
 
   enum Station { gauge, cut };
 
-  /// Opens a file; what cannot be opened is told in words and changes nothing.
-  bool open(const QString& path);
-  bool saveTo(const QString& path);
-  /// Offers what a run that did not end well has left.
-  void offerRecovery();
   void goToStation(int station);
 
   Order& order() { return order_; }
@@ -45,8 +40,7 @@ class MainWindow : public QMainWindow {
   CutStation& cutStation() { return *cut_; }
   WatchLine& watchLine() { return *watch_; }
   CupStrip& cupStrip() { return *cups_; }
-  Recovery& recovery() { return *recovery_; }
-  const QString& path() const { return path_; }
+  OrderFile& file() { return *file_; }
   /// Writes the chosen piece to a file; the sentence says why not.
   std::optional<Sentence> savePiece(OutputKind kind, const QString& path);
 
@@ -61,30 +55,17 @@ class MainWindow : public QMainWindow {
   void makeBench();
   void refresh();
   void goToField(const QString& field);
-  void startOver();
-  void adopt(const Document& document, const QString& path, const QByteArray& bytes);
-  bool mayLeave();
-  bool save();
-  bool saveAs();
-  void remember(const QString& path);
   void fillRecent();
-  void fileChangedOnDisk();
-  void reload();
   void askAndSavePiece(OutputKind kind);
   void askAndSaveAll();
   void showKeys();
   void showAbout();
   void switchTheme(bool dark);
-  void tell(const QString& title, const QString& sentence);
-  QString suggestedFolder() const;
   QAction* add(QMenu* menu, const QString& text, const QKeySequence& key,
                const std::function<void()>& run);
 
   Order order_;
-  QString path_;
-  QByteArray onDisk_;  ///< the file's bytes as last read or written
-  QFileSystemWatcher watcher_;
-  Recovery* recovery_ = nullptr;
+  std::unique_ptr<OrderFile> file_;
 
   TapeRail* rail_ = nullptr;
   CupStrip* cups_ = nullptr;

@@ -5,17 +5,14 @@
 #include <numbers>
 #include <string>
 
+#include "shape/smooth.h"
+
 namespace avrelt {
 namespace {
 
 using std::numbers::pi;
 
 constexpr Length smallest = Length::mm(1);
-
-double sinc(double x) {
-  const double x2 = x * x;
-  return x2 < 1e-8 ? 1 - x2 / 6 : std::sin(x) / x;
-}
 
 /// atan2(k x, q) / k, whole at k = 0 where it is x / q. The angle round the cup of a flat place.
 double angleAbout(double k, double x, double q) {

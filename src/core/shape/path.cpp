@@ -5,6 +5,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "shape/smooth.h"
 namespace avrelt {
 namespace {
 
@@ -12,12 +13,6 @@ using std::numbers::pi;
 
 double sweepOf(double bulge) {
   return 4 * std::atan(bulge);
-}
-
-/// sin(x)/x, whole at x = 0.
-double sinc(double x) {
-  const double x2 = x * x;
-  return x2 < 1e-8 ? 1 - x2 / 6 : std::sin(x) / x;
 }
 
 /// (x − sin x) / x³, whole at x = 0: what an arc adds to its chord's area, written so that a flat

@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fields/field_set.h"
+
+#include "app/order/phrases.h"
+
+namespace avrelt {
+namespace {
+
+/// A girth has one field, whichever way it was measured.
+QString fieldName(QString field) {
+  return field.replace(QStringLiteral(".across"), QStringLiteral(".around"));
+}
+
+}  // namespace
+
+LengthField* FieldSet::add(const QString& label, const QString& field, LengthField::Kind kind) {
+  auto* made = new LengthField(label, field, kind);
+  fields_.push_back(made);
+  QObject::connect(made, &LengthField::typing, &order_,
+                   [&order = order_, made](const std::optional<Sentence>& fault) {
+                     order.setTyping(made->field(), fault);
+                   });
+  QObject::connect(made, &LengthField::finished, &order_, &Order::settle);
+  return made;
+}
+
+LengthField* FieldSet::add(const QString& label, Thing thing, LengthField::Kind kind) {
+  LengthField* made = add(label, fieldOf(thing), kind);
+  QObject::connect(made, &LengthField::entered, &order_,
+                   [&order = order_, thing] { order.pick(thing); });
+  QObject::connect(made, &LengthField::stepped, &order_,
+                   [&order = order_, thing](int marks) { order.nudge(thing, marks); });
+  return made;
+}
+
+void FieldSet::showFaults() {
+  const Faults faults = order_.faults();
+  for (LengthField* field : fields_) {
+    QString sentence;
+    for (const Fault& fault : faults) {
+      if (fieldName(QString::fromStdString(fault.field)) == field->field() &&
+          !field->unreadable()) {
+        sentence = say(fault.sentence, order_.unit());
+      }
+    }
+    field->setFault(sentence);
+  }
+}
+
+LengthField* FieldSet::find(const QString& field) const {
+  for (LengthField* candidate : fields_) {
+    if (candidate->field() == fieldName(field)) return candidate;
+  }
+  return nullptr;
+}
+
+bool FieldSet::goTo(const QString& field) {
+  LengthField* found = find(field);
+  if (found == nullptr || found->isHidden()) return false;
+  found->edit()->setFocus(Qt::OtherFocusReason);
+  found->edit()->selectAll();
+  return true;
+}
+
+}  // namespace avrelt

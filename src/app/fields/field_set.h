@@ -1,0 +1,35 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <vector>
+
+#include "app/fields/length_field.h"
+#include "app/order/order.h"
+
+namespace avrelt {
+
+/// The number fields of one station: told of to the order as they are typed in, shown the plan's
+/// faults, found by the name the document gives them.
+class FieldSet {
+ public:
+  explicit FieldSet(Order& order) : order_(order) {}
+
+  LengthField* add(const QString& label, const QString& field,
+                   LengthField::Kind kind = LengthField::Kind::length);
+  /// A field for a thing of the views: entering it picks the thing, arrow keys nudge it.
+  LengthField* add(const QString& label, Thing thing,
+                   LengthField::Kind kind = LengthField::Kind::length);
+
+  /// Shows at every field what the plan says against it.
+  void showFaults();
+  /// The field of that name, if it is one of these and can be typed in now.
+  LengthField* find(const QString& field) const;
+  /// Puts the keyboard into it; false where there is none.
+  bool goTo(const QString& field);
+
+ private:
+  Order& order_;
+  std::vector<LengthField*> fields_;
+};
+
+}  // namespace avrelt

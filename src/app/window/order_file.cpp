@@ -1,0 +1,233 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/window/order_file.h"
+
+#include <QDir>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QLocale>
+#include <QMessageBox>
+#include <QPushButton>
+#include <QSettings>
+#include <QStandardPaths>
+
+#include "app/order/phrases.h"
+#include "files/disk.h"
+#include "files/document_json.h"
+
+namespace avrelt {
+namespace {
+
+constexpr int mostRecent = 8;
+
+QString recentKey() {
+  return QStringLiteral("recent");
+}
+
+QString filter() {
+  return OrderFile::tr("Avrelt order (*.avrelt)");
+}
+
+}  // namespace
+
+void tell(QWidget* window, const QString& title, const QString& sentence) {
+  QMessageBox box(QMessageBox::NoIcon, title, sentence, QMessageBox::Close, window);
+  box.setTextFormat(Qt::PlainText);
+  box.exec();
+}
+
+OrderFile::OrderFile(Order& order, QWidget* window)
+    : order_(order), window_(window), recovery_(order) {
+  connect(&watcher_, &QFileSystemWatcher::fileChanged, this, &OrderFile::lookAtDisk);
+}
+
+QString OrderFile::name() const {
+  return path_.isEmpty() ? tr("New order") : QFileInfo(path_).completeBaseName();
+}
+
+void OrderFile::startOver() {
+  Document document;
+  document.units = QLocale().measurementSystem() == QLocale::MetricSystem ? Unit::mm : Unit::inch;
+  document.cups.push_back(newCup(tr("Cup 1").toStdString(), document.units));
+  adopt(document, {}, {});
+}
+
+void OrderFile::adopt(const Document& document, const QString& path, const QByteArray& bytes) {
+  path_ = path;
+  onDisk_ = bytes;
+  watch();
+  recovery_.settle();
+  recovery_.setOriginal(path_);
+  order_.load(document);
+  emit changedOnDisk(false);
+  emit adopted();
+}
+
+/// Only the present file is watched.
+void OrderFile::watch() {
+  if (!watcher_.files().isEmpty()) watcher_.removePaths(watcher_.files());
+  if (!path_.isEmpty()) watcher_.addPath(path_);
+}
+
+bool OrderFile::open(const QString& path) {
+  const QString absolute = QFileInfo(path).absoluteFilePath();
+  const auto bytes = readFile(absolute.toStdString());
+  if (!bytes) {
+    tell(window_, tr("This order could not be opened"), say(bytes.error(), order_.unit()));
+    return false;
+  }
+  auto read = readDocument(*bytes);
+  if (!read) {
+    QStringList lines;
+    for (const ReadFault& fault : read.error()) {
+      lines << QString::fromStdString(
+          inWords(fault, QFileInfo(path).fileName().toStdString(), order_.unit()));
+      if (lines.size() == 8) break;
+    }
+    tell(window_, tr("This order could not be opened"), lines.join(QStringLiteral("\n\n")));
+    return false;
+  }
+  adopt(read->document, absolute, QByteArray::fromStdString(*bytes));
+  remember(absolute);
+  return true;
+}
+
+void OrderFile::askAndOpen() {
+  if (!mayLeave()) return;
+  const QString chosen =
+      QFileDialog::getOpenFileName(window_, tr("Open an order"), folder(), filter());
+  if (!chosen.isEmpty()) open(chosen);
+}
+
+bool OrderFile::saveTo(const QString& path) {
+  const QString absolute = QFileInfo(path).absoluteFilePath();
+  const std::string text = writeDocument(order_.document());
+  if (const std::optional<Sentence> fault = writeFile(absolute.toStdString(), text)) {
+    tell(window_, tr("The order is not saved"), say(*fault, order_.unit()));
+    return false;
+  }
+  path_ = absolute;
+  onDisk_ = QByteArray::fromStdString(text);
+  watch();
+  order_.settle();
+  order_.history()->setClean();
+  recovery_.settle();
+  recovery_.setOriginal(path_);
+  remember(path_);
+  emit changedOnDisk(false);
+  emit changed();
+  emit said(tr("Saved as %1.").arg(QDir::toNativeSeparators(path_)));
+  return true;
+}
+
+bool OrderFile::save() {
+  if (path_.isEmpty()) return saveAs();
+  const auto now = readFile(path_.toStdString());
+  if (now && QByteArray::fromStdString(*now) != onDisk_) {
+    QMessageBox ask(QMessageBox::NoIcon, tr("Changed on disk"),
+                    tr("Another program has changed this order's file since you opened it. Saving "
+                       "over it loses that change; saving under another name keeps both."),
+                    QMessageBox::NoButton, window_);
+    QPushButton* over = ask.addButton(tr("Save over it"), QMessageBox::DestructiveRole);
+    QPushButton* other = ask.addButton(tr("Save under another name…"), QMessageBox::AcceptRole);
+    ask.addButton(tr("Go back"), QMessageBox::RejectRole);
+    ask.setDefaultButton(other);
+    ask.exec();
+    if (ask.clickedButton() == other) return saveAs();
+    if (ask.clickedButton() != over) return false;
+  }
+  return saveTo(path_);
+}
+
+bool OrderFile::saveAs() {
+  const QString wanted = path_.isEmpty() ? folder() + tr("/order.avrelt") : path_;
+  QString chosen = QFileDialog::getSaveFileName(window_, tr("Save the order as"), wanted, filter());
+  if (chosen.isEmpty()) return false;
+  if (QFileInfo(chosen).suffix().isEmpty()) {
+    chosen += QStringLiteral(".avrelt");
+    if (QFileInfo::exists(chosen) &&
+        QMessageBox::question(window_, tr("Save over it?"),
+                              tr("%1 is there already. Save over it?").arg(chosen)) !=
+            QMessageBox::Yes) {
+      return false;
+    }
+  }
+  return saveTo(chosen);
+}
+
+bool OrderFile::mayLeave() {
+  if (order_.history()->isClean()) return true;
+  QMessageBox ask(QMessageBox::NoIcon, tr("Not saved"),
+                  tr("The order has changes that are not saved."), QMessageBox::NoButton, window_);
+  QPushButton* keep = ask.addButton(tr("Save"), QMessageBox::AcceptRole);
+  QPushButton* drop = ask.addButton(tr("Leave without saving"), QMessageBox::DestructiveRole);
+  ask.addButton(tr("Go back"), QMessageBox::RejectRole);
+  ask.setDefaultButton(keep);
+  ask.exec();
+  if (ask.clickedButton() == keep) return save();
+  return ask.clickedButton() == drop;
+}
+
+void OrderFile::lookAtDisk() {
+  const auto now = readFile(path_.toStdString());
+  // Programs that save by renaming take the watch off the name; put it back.
+  if (now && !watcher_.files().contains(path_)) watcher_.addPath(path_);
+  emit changedOnDisk(now && QByteArray::fromStdString(*now) != onDisk_);
+}
+
+void OrderFile::reload() {
+  if (mayLeave()) open(path_);
+}
+
+QStringList OrderFile::recent() {
+  QStringList there;
+  for (const QString& path : QSettings().value(recentKey()).toStringList()) {
+    if (QFileInfo::exists(path)) there << path;
+  }
+  return there;
+}
+
+void OrderFile::remember(const QString& path) {
+  QStringList paths = recent();
+  paths.removeAll(path);
+  paths.prepend(path);
+  while (paths.size() > mostRecent) paths.removeLast();
+  QSettings().setValue(recentKey(), paths);
+}
+
+QString OrderFile::folder() const {
+  if (!path_.isEmpty()) return QFileInfo(path_).absolutePath();
+  return QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
+}
+
+void OrderFile::offerRecovery() {
+  for (const Recovery::Left& left : Recovery::leftBehind()) {
+    const auto bytes = readFile(left.copy.toStdString());
+    auto read = bytes ? readDocument(*bytes)
+                      : tl::expected<ReadDocument, ReadFaults>(tl::unexpected(ReadFaults{}));
+    if (!read) continue;  // kept on disk: somebody may still make sense of it
+    const QString name = left.original.isEmpty() ? tr("an order never saved")
+                                                 : QFileInfo(left.original).completeBaseName();
+    QMessageBox ask(QMessageBox::NoIcon, tr("Unsaved work was found"),
+                    tr("Avrelt did not end well last time. There is a copy of %1, kept on %2.")
+                        .arg(name, QLocale().toString(left.when, QLocale::ShortFormat)),
+                    QMessageBox::NoButton, window_);
+    QPushButton* take = ask.addButton(tr("Open the copy"), QMessageBox::AcceptRole);
+    QPushButton* drop = ask.addButton(tr("Throw it away"), QMessageBox::DestructiveRole);
+    ask.addButton(tr("Ask me next time"), QMessageBox::RejectRole);
+    ask.setDefaultButton(take);
+    ask.exec();
+    if (ask.clickedButton() == take) {
+      const auto disk = left.original.isEmpty() ? tl::expected<std::string, Sentence>(std::string())
+                                                : readFile(left.original.toStdString());
+      adopt(read->document, left.original, disk ? QByteArray::fromStdString(*disk) : QByteArray());
+      order_.history()->resetClean();  // as the copy is nowhere but here
+      recovery_.keep();
+      Recovery::discard(left);
+      emit changed();
+      return;
+    }
+    if (ask.clickedButton() == drop) Recovery::discard(left);
+  }
+}
+
+}  // namespace avrelt

@@ -1,0 +1,74 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QFileSystemWatcher>
+#include <QObject>
+#include <QStringList>
+
+#include "app/order/order.h"
+#include "app/window/recovery.h"
+
+namespace avrelt {
+
+/// The file an order lives in: opening, saving, what happens to it on disk meanwhile, and the
+/// copies kept against a crash. Asks and tells in dialogs over the window it is given.
+class OrderFile : public QObject {
+  Q_OBJECT
+
+ public:
+  OrderFile(Order& order, QWidget* window);
+
+  /// Empty for an order never saved.
+  const QString& path() const { return path_; }
+  /// The order's name on the bench: its file's, without the ending.
+  QString name() const;
+  /// Where dialogs start.
+  QString folder() const;
+  Recovery& recovery() { return recovery_; }
+
+  /// A new order with one cup, in the unit usual where the maker is.
+  void startOver();
+  /// What cannot be opened is told in words and changes nothing.
+  bool open(const QString& path);
+  void askAndOpen();
+  /// Asks first where the file has been changed by another program.
+  bool save();
+  bool saveAs();
+  bool saveTo(const QString& path);
+  /// Whether the order may be given up: saved, or its maker says so.
+  bool mayLeave();
+  /// Takes what another program has made of the file.
+  void reload();
+  /// Offers what a run that did not end well has left.
+  void offerRecovery();
+
+  /// Newest first; only those still there.
+  static QStringList recent();
+
+ signals:
+  /// Another order is on the bench.
+  void adopted();
+  /// The file's name changed, or it was saved.
+  void changed();
+  /// Another program changed the file, or that no longer matters.
+  void changedOnDisk(bool differs);
+  void said(const QString& sentence);
+
+ private:
+  void adopt(const Document& document, const QString& path, const QByteArray& bytes);
+  void watch();
+  void lookAtDisk();
+  static void remember(const QString& path);
+
+  Order& order_;
+  QWidget* window_;
+  Recovery recovery_;
+  QFileSystemWatcher watcher_;
+  QString path_;
+  QByteArray onDisk_;  ///< the file's bytes as last read or written
+};
+
+/// A message in a dialog of our own, without an alarming picture.
+void tell(QWidget* window, const QString& title, const QString& sentence);
+
+}  // namespace avrelt
