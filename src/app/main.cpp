@@ -22,6 +22,9 @@ void takePictures(avrelt::MainWindow& window, const QString& folder) {
   const int cups = static_cast<int>(window.order().document().cups.size());
   window.order().choose(cups > 1 ? 1 : 0);
   picture("gauge");
+  window.gaugeStation().showGrowth(true);
+  picture("growth");
+  window.gaugeStation().showGrowth(false);
   window.order().setUnit(avrelt::Unit::mm);
   window.order().choose(cups > 2 ? 2 : 0);
   picture("gauge-mm");

@@ -67,6 +67,31 @@ class ObjectReader {
     return std::nullopt;
   }
 
+  void volume(const char* name, Volume& target) {
+    const Json* value = find(name);
+    if (value == nullptr) return;
+    const std::string text = value->is_string()   ? value->get<std::string>()
+                             : value->is_number() ? value->dump()
+                                                  : std::string();
+    const Checked<Volume> read = parseVolume(text);
+    if (read) {
+      target = *read;
+    } else {
+      fault(pathOf(name), read.error().sentence);
+    }
+  }
+
+  void wholeNumber(const char* name, int& target) {
+    const Json* value = find(name);
+    if (value == nullptr) return;
+    constexpr double most = 1000;
+    if (value->is_number_integer() && value->get<double>() >= 0 && value->get<double>() <= most) {
+      target = value->get<int>();
+    } else {
+      fault(pathOf(name), {"A whole number from 0 to 1000 is wanted.", {}});
+    }
+  }
+
   template <typename Choice>
   void choice(const char* name, std::initializer_list<std::pair<const char*, Choice>> choices,
               Choice& target) {
@@ -165,6 +190,9 @@ class DocumentReader {
     } else if (value.is_object()) {
       object.fault(object.pathOf("blank"), {"The cup has no \"blank\": its measures.", {}});
     }
+    if (const Json* buildUp = object.find("build_up")) {
+      readBuildUp(*buildUp, object.pathOf("build_up"), cup.buildUp);
+    }
     if (const Json* wrap = object.find("wrap")) {
       readWrap(*wrap, object.pathOf("wrap"), cup.wrap);
     }
@@ -186,8 +214,8 @@ class DocumentReader {
     const Json* stations = object.find("stations");
     if (stations != nullptr && stations->is_array()) {
       for (std::size_t i = 0; i < stations->size(); ++i) {
-        readStation((*stations)[i], object.pathOf("stations") + "[" + std::to_string(i) + "]",
-                    blank);
+        blank.stations.push_back(
+            readStation((*stations)[i], object.pathOf("stations") + "[" + std::to_string(i) + "]"));
       }
     } else if (value.is_object()) {
       object.fault(object.pathOf("stations"),
@@ -196,8 +224,14 @@ class DocumentReader {
     blank.kept = object.kept();
   }
 
-  void readStation(const Json& value, const std::string& path, Blank& blank) {
+  Station readStation(const Json& value, const std::string& path) {
     ObjectReader object = on(value, path);
+    Station station = stationMembers(object, value, path);
+    station.kept = object.kept();
+    return station;
+  }
+
+  Station stationMembers(ObjectReader& object, const Json& value, const std::string& path) {
     Station station;
     if (value.is_object() && !value.contains("at")) {
       object.fault(path, {"The station has no \"at\": its height above the base edge.", {}});
@@ -211,8 +245,57 @@ class DocumentReader {
     }
     if (across) station.girthIs = Girth::across;
     station.girth = across ? std::move(across) : std::move(around);
-    station.kept = object.kept();
-    blank.stations.push_back(std::move(station));
+    return station;
+  }
+
+  /// The items of a list member, each read by `readItem(value, path)`.
+  template <typename ReadItem>
+  void readList(ObjectReader& object, const char* name, const ReadItem& readItem) {
+    const Json* list = object.find(name);
+    if (list == nullptr) return;
+    const std::string path = object.pathOf(name);
+    if (!list->is_array()) {
+      object.fault(path, {"Here a list in brackets [ ] is wanted.", {}});
+      return;
+    }
+    for (std::size_t i = 0; i < list->size(); ++i) {
+      readItem((*list)[i], path + "[" + std::to_string(i) + "]");
+    }
+  }
+
+  void readBuildUp(const Json& value, const std::string& path, BuildUp& buildUp) {
+    ObjectReader object = on(value, path);
+    readList(object, "coats", [&](const Json& item, const std::string& at) {
+      ObjectReader members = on(item, at);
+      Coat coat;
+      members.choice(
+          "kind",
+          {{"paint", CoatKind::paint}, {"glitter", CoatKind::glitter}, {"resin", CoatKind::resin}},
+          coat.kind);
+      // What a coat of this kind does not have is kept like any member not known.
+      if (coat.kind == CoatKind::glitter) {
+        members.choice("cut",
+                       {{"fine", GlitterCut::fine},
+                        {"medium", GlitterCut::medium},
+                        {"chunky", GlitterCut::chunky}},
+                       coat.cut);
+      }
+      if (coat.kind == CoatKind::resin) members.volume("mixed", coat.mixed);
+      coat.kept = members.kept();
+      buildUp.coats.push_back(std::move(coat));
+    });
+    object.wholeNumber("laid_after", buildUp.laidAfter);
+    object.choice("sized_for", {{"laid", SizedFor::laid}, {"bare", SizedFor::bare}},
+                  buildUp.sizedFor);
+    readList(object, "measured", [&](const Json& item, const std::string& at) {
+      ObjectReader members = on(item, at);
+      Remeasure measure;
+      members.wholeNumber("after", measure.after);
+      measure.station = stationMembers(members, item, at);
+      measure.kept = members.kept();
+      buildUp.measured.push_back(std::move(measure));
+    });
+    buildUp.kept = object.kept();
   }
 
   void readWrap(const Json& value, const std::string& path, Wrap& wrap) {
@@ -286,6 +369,46 @@ Json written(const Blank& blank) {
   return object;
 }
 
+Json written(const Coat& coat) {
+  Json object = Json::object();
+  switch (coat.kind) {
+    case CoatKind::paint:
+      object["kind"] = "paint";
+      break;
+    case CoatKind::glitter:
+      object["kind"] = "glitter";
+      object["cut"] = coat.cut == GlitterCut::fine     ? "fine"
+                      : coat.cut == GlitterCut::medium ? "medium"
+                                                       : "chunky";
+      break;
+    case CoatKind::resin:
+      object["kind"] = "resin";
+      object["mixed"] = number(coat.mixed.ml());
+      break;
+  }
+  addKept(object, coat.kept);
+  return object;
+}
+
+Json written(const BuildUp& buildUp) {
+  Json object = Json::object();
+  object["coats"] = Json::array();
+  for (const Coat& coat : buildUp.coats) object["coats"].push_back(written(coat));
+  object["laid_after"] = buildUp.laidAfter;
+  object["sized_for"] = buildUp.sizedFor == SizedFor::laid ? "laid" : "bare";
+  if (!buildUp.measured.empty()) {
+    object["measured"] = Json::array();
+    for (const Remeasure& measure : buildUp.measured) {
+      Json item = {{"after", measure.after}};
+      item.update(written(measure.station));
+      addKept(item, measure.kept);
+      object["measured"].push_back(std::move(item));
+    }
+  }
+  addKept(object, buildUp.kept);
+  return object;
+}
+
 Json written(const Wrap& wrap) {
   Json object = Json::object();
   object["base_clearance"] = written(wrap.baseClearance);
@@ -309,6 +432,7 @@ Json written(const Cup& cup) {
   Json object = Json::object();
   object["name"] = cup.name;
   object["blank"] = written(cup.blank);
+  if (!(cup.buildUp == BuildUp())) object["build_up"] = written(cup.buildUp);
   object["wrap"] = written(cup.wrap);
   object["strip"] = written(cup.strip);
   addKept(object, cup.kept);

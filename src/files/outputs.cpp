@@ -31,8 +31,6 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const Piece& piece, 
 
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
   std::vector<Output> outputs;
-  constexpr std::size_t usually = 6;  // three pieces a cup, each in two kinds
-  outputs.reserve(plan.cups.size() * usually);
   for (const CupPlan& cup : plan.cups) {
     for (const Piece& piece : cup.pieces) {
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
@@ -43,6 +41,7 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
     }
   }
   std::vector<OutputFile> files;
+  files.reserve(outputs.size() + 1);
   std::string json = planJson(plan, outputs);
   for (Output& output : outputs) files.push_back(std::move(output.file));
   files.push_back({"plan.json", std::move(json)});

@@ -38,6 +38,20 @@ Json surfaceJson(const Development& body) {
   return json;
 }
 
+Json stageJson(const CupPlan& cup, const Stage& stage) {
+  const Development then = cup.bare.grownBy(stage.thickness);
+  const Development wider = cup.bare.grownBy(stage.thickness + stage.spread * 2);
+  Json json = Json::object();
+  json["after"] = stage.after;
+  json["thickness_mm"] = rounded(stage.thickness.mm());
+  json["around_base_mm"] = rounded(then.aroundBase().mm());
+  json["around_rim_mm"] = rounded(then.aroundRim().mm());
+  json["give_or_take_mm"] = rounded((wider.aroundRim() - then.aroundRim()).mm());
+  json["measured"] = stage.measured || stage.after == 0;
+  json["laid"] = stage.after == cup.laidAfter;
+  return json;
+}
+
 Json pieceJson(const Piece& piece) {
   const Box bounds = piece.bounds();
   Json json = Json::object();
@@ -72,6 +86,8 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     Json json = Json::object();
     json["name"] = cup.name;
     json["surface"] = surfaceJson(cup.surface);
+    json["stages"] = Json::array();
+    for (const Stage& stage : cup.stages) json["stages"].push_back(stageJson(cup, stage));
     json["pieces"] = Json::array();
     for (const Piece& piece : cup.pieces) json["pieces"].push_back(pieceJson(piece));
     json["watches"] = Json::array();

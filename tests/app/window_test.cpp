@@ -225,6 +225,7 @@ TEST_CASE("whatever takes the keyboard says what it is") {
 TEST_CASE("the recent files are remembered, newest first") {
   const QTemporaryDir folder;
   OpenWindow open;
+  QSettings().clear();
   REQUIRE(open.window.file().saveTo(folder.filePath("one.avrelt")));
   REQUIRE(open.window.file().saveTo(folder.filePath("two.avrelt")));
   const QStringList recent = QSettings().value("recent").toStringList();

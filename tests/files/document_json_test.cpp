@@ -157,6 +157,36 @@ TEST_CASE("measures no cup has still open, so that they can be mended") {
   CHECK_FALSE(planDocument(document).has_value());
 }
 
+TEST_CASE("coats and what was measured meanwhile are read and come back") {
+  const std::string text = cupWith(R"("build_up": {"coats": [{"kind": "paint", "x": 1},
+      {"kind": "glitter", "cut": "chunky"}, {"kind": "resin", "mixed": "1 fl oz"},
+      {"kind": "resin", "mixed": 20}], "laid_after": 3, "sized_for": "bare", "y": 2,
+      "measured": [{"after": 2, "at": 200, "around": 241, "z": 3}]})");
+  const Document document = readWell(text);
+  const BuildUp& buildUp = document.cups[0].buildUp;
+  REQUIRE(buildUp.coats.size() == 4);
+  CHECK(buildUp.coats[1].cut == GlitterCut::chunky);
+  CHECK(buildUp.coats[2].mixed.ml() == Approx(29.5735));
+  CHECK(buildUp.laidAfter == 3);
+  CHECK(buildUp.sizedFor == SizedFor::bare);
+  CHECK(buildUp.measured[0].station.girth->length == Length::mm(241));
+  CHECK(readWell(writeDocument(document)) == document);
+  const Json written = Json::parse(writeDocument(document))["cups"][0]["build_up"];
+  CHECK(written["coats"][0]["x"] == 1);
+  CHECK(written["y"] == 2);
+  CHECK(written["measured"][0]["z"] == 3);
+}
+
+TEST_CASE("coats that are none are refused at their place") {
+  CHECK_THAT(oneFault(cupWith(R"("build_up": {"coats": [{"kind": "jam"}]})")),
+             Catch::Contains("cups[0].build_up.coats[0].kind") && Catch::Contains("\"paint\""));
+  CHECK_THAT(oneFault(cupWith(R"("build_up": {"coats": [{"mixed": "a lot"}]})")),
+             Catch::Contains("coats[0].mixed"));
+  CHECK_THAT(oneFault(cupWith(R"("build_up": {"coats": 3})")), Catch::Contains("list in brackets"));
+  CHECK_THAT(oneFault(cupWith(R"("build_up": {"laid_after": 1.5})")),
+             Catch::Contains("whole number"));
+}
+
 TEST_CASE("the seam's degrees come back as they were given") {
   for (const double degrees : {0.0, 1.0, 37.0, 172.0, 180.0, -90.0, 12.345}) {
     Document document;
@@ -180,6 +210,14 @@ TEST_CASE("any order survives its file") {
       cup.blank.stations[0].girth =
           *rc::gen::arbitrary<bool>() ? written(girth, document.units) : WrittenLength{girth, {}};
       cup.blank.heightAlong = *rc::gen::element(HeightAlong::wall, HeightAlong::plumb);
+      const int coats = *rc::gen::inRange(0, 4);
+      for (int c = 0; c < coats; ++c) {
+        cup.buildUp.coats.push_back({*rc::gen::element(CoatKind::paint, CoatKind::resin),
+                                     GlitterCut::fine,
+                                     Volume::ml(20),
+                                     {}});
+      }
+      cup.buildUp.laidAfter = coats;
       if (*rc::gen::arbitrary<bool>()) cup.strip.at = WrittenLength::mm(33.25);
       document.cups.push_back(std::move(cup));
     }

@@ -79,7 +79,8 @@ TEST_CASE("the plan says what a surface is") {
   CHECK(straight["kind"] == "cylinder");
   CHECK(straight["sector_deg"] == 0);
   CHECK(straight["radius_base_mm"].is_null());
-  CHECK(straight["around_base_mm"].get<double>() == Approx(9.5625 * 25.4));
+  // Laid on the cup measured again under its coats.
+  CHECK(straight["around_base_mm"].get<double>() == Approx(9.6875 * 25.4));
   const Json& cone = json["cups"][1]["surface"];
   CHECK(cone["kind"] == "cone");
   const double base = cone["radius_base_mm"];
@@ -90,6 +91,17 @@ TEST_CASE("the plan says what a surface is") {
   const Json& wideBased = json["cups"][2]["surface"];
   CHECK(wideBased["radius_base_mm"].get<double>() > wideBased["radius_rim_mm"].get<double>());
   CHECK(wideBased["plumb_mm"].get<double>() == Approx(138));
+}
+
+TEST_CASE("the plan tells every stage, and the pieces are cut for the one they are laid at") {
+  const Json json = Json::parse(planJson(demoPlan(), {}));
+  const Json& stages = json["cups"][1]["stages"];
+  REQUIRE(stages.size() == 5);
+  CHECK(stages[0]["measured"] == true);
+  CHECK(stages[3]["laid"] == true);
+  CHECK(stages[3]["around_rim_mm"] == json["cups"][1]["surface"]["around_rim_mm"]);
+  CHECK(stages[4]["give_or_take_mm"] > stages[3]["give_or_take_mm"]);
+  CHECK(json["cups"][2]["stages"].size() == 1);
 }
 
 TEST_CASE("watches reach the plan in words of the order's unit") {

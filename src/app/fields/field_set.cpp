@@ -6,8 +6,11 @@
 namespace avrelt {
 namespace {
 
-/// A girth has one field, whichever way it was measured.
+/// A girth has one field, whichever way it was measured; so has the girth measured again.
 QString fieldName(QString field) {
+  if (field.startsWith(QStringLiteral("build_up.measured["))) {
+    return QStringLiteral("build_up.measured");
+  }
   return field.replace(QStringLiteral(".across"), QStringLiteral(".around"));
 }
 

@@ -121,8 +121,18 @@ QWidget* GaugeStation::wrapCard() {
 
 QWidget* GaugeStation::figuresCard() {
   QVBoxLayout* body = nullptr;
-  QFrame* card = makeCard(tr("What it comes to"), body);
-  auto* grid = new QGridLayout;
+  QFrame* card = makeCard({}, body);
+  delete body->takeAt(0)->widget();
+  page_ = new Segments(tr("Card"), {tr("What it comes to"), tr("Growth")});
+  auto* head = new QHBoxLayout;
+  head->addWidget(page_);
+  head->addStretch();
+  body->addLayout(head);
+  pages_ = new QStackedWidget;
+  body->addWidget(pages_, 1);
+  auto* figures = new QWidget;
+  auto* grid = new QGridLayout(figures);
+  grid->setContentsMargins(0, 0, 0, 0);
   grid->setVerticalSpacing(7);
   grid->setHorizontalSpacing(10);
   grid->setColumnStretch(0, 1);
@@ -140,9 +150,19 @@ QWidget* GaugeStation::figuresCard() {
     grid->addWidget(figure.error, i, 2);
     figures_.push_back(figure);
   }
-  body->addLayout(grid);
-  body->addStretch();
+  grid->setRowStretch(rows, 1);
+  growth_ = new GrowthPage(order_, fields_);
+  pages_->addWidget(figures);
+  pages_->addWidget(growth_);
+  page_->show(0);
+  connect(page_, &Segments::picked, this, [this](int i) { showGrowth(i == 1); });
+  connect(growth_, &GrowthPage::said, this, &GaugeStation::said);
   return card;
+}
+
+void GaugeStation::showGrowth(bool growth) {
+  page_->show(growth ? 1 : 0);
+  pages_->setCurrentIndex(growth ? 1 : 0);
 }
 
 void GaugeStation::refresh() {
@@ -225,7 +245,10 @@ void GaugeStation::begin() {
 }
 
 bool GaugeStation::goTo(const QString& field) {
-  return fields_.goTo(field);
+  if (!field.startsWith(QStringLiteral("build_up."))) return fields_.goTo(field);
+  showGrowth(true);
+  if (!fields_.goTo(field)) growth_->stages()->setFocus(Qt::OtherFocusReason);
+  return true;
 }
 
 }  // namespace avrelt

@@ -2,11 +2,13 @@
 #pragma once
 
 #include <QLabel>
+#include <QStackedWidget>
 #include <QWidget>
 #include <vector>
 
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
+#include "app/gauge/growth_page.h"
 #include "app/gauge/profile_drawing.h"
 #include "app/order/order.h"
 
@@ -23,6 +25,11 @@ class GaugeStation : public QWidget {
   bool goTo(const QString& field);
   /// Puts the keyboard where measuring begins.
   void begin();
+  /// Turns the last card to what the wrap comes to, or to what coats add.
+  void showGrowth(bool growth);
+
+ signals:
+  void said(const QString& sentence);
 
  private:
   void refresh();
@@ -44,6 +51,9 @@ class GaugeStation : public QWidget {
   LengthField* overlap_ = nullptr;
   LengthField* seam_ = nullptr;
   ProfileDrawing* drawing_ = nullptr;
+  Segments* page_ = nullptr;
+  QStackedWidget* pages_ = nullptr;
+  GrowthPage* growth_ = nullptr;
 
   struct Figure {
     QLabel* name;

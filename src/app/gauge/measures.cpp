@@ -74,7 +74,7 @@ void dragPlumb(Order& order, Length plumb) {
   if (plan == nullptr) return;
   const Length height = order.currentCup().blank.heightAlong == HeightAlong::plumb
                             ? plumb
-                            : plan->surface.wallFor(plumb);
+                            : plan->bare.wallFor(plumb);
   setHeight(order, written(nearestMark(height, usualGraduation(order.unit())), order.unit()));
 }
 

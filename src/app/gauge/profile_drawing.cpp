@@ -26,7 +26,7 @@ ProfileDrawing::ProfileDrawing(Order& order, QWidget* parent) : Canvas(parent), 
 void ProfileDrawing::refit() {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr || held_ != Handle::none) return;
-  Box box = boundsOf(plan->surface.sideView());
+  Box box = boundsOf(plan->bare.sideView());
   fit_ = Fit(box, QRectF(rect()).adjusted(14, 14, -30, -14));
 }
 
@@ -38,7 +38,7 @@ void ProfileDrawing::resizeEvent(QResizeEvent* event) {
 QPointF ProfileDrawing::placeOf(Handle handle) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
-  const Development& body = plan->surface;
+  const Development& body = plan->bare;
   switch (handle) {
     case Handle::rim:
       return fit_({body.radius(body.wall()).mm(), body.plumb().mm()});
@@ -110,7 +110,7 @@ void ProfileDrawing::paintEvent(QPaintEvent* /*event*/) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
   if (!order_.planHolds()) painter.setOpacity(0.4);
-  const Development& body = plan->surface;
+  const Development& body = plan->bare;
   painter.setPen(QPen(t.ink, 1.4));
   painter.setBrush(t.metal);
   painter.drawPath(painterPath(body.sideView(), fit_));

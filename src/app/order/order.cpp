@@ -54,8 +54,7 @@ void Order::put(const Document& document, int current) {
 
 void Order::planAgain() {
   std::vector<Planned> next;
-  for (std::size_t i = 0; i < document_.cups.size(); ++i) {
-    const Cup& cup = document_.cups[i];
+  for (const Cup& cup : document_.cups) {
     const auto same = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
       return known.unit == document_.units && known.cup == cup;
     });

@@ -232,6 +232,15 @@ void FlatView::focusOutEvent(QFocusEvent* event) {
   update();
 }
 
+/// Which cup this is the wall of, where it could be another than the one measured.
+QString FlatView::stageWords() const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || plan->laidAfter == 0) return {};
+  if (order_.currentCup().buildUp.sizedFor == SizedFor::bare) return tr("; the bare cup");
+  return plan->laidAfter == 1 ? tr("; as it will be after 1 coat")
+                              : tr("; as it will be after %1 coats").arg(plan->laidAfter);
+}
+
 void FlatView::paintEvent(QPaintEvent* /*event*/) {
   const Theme& t = theme();
   QPainter painter(this);
@@ -242,7 +251,8 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   painter.drawText(QPointF(14, 24), tr("Flat"));
   const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
   painter.setFont(face(13));
-  painter.drawText(QPointF(14 + headed + 10, 24), tr("seen from outside, the seam at both ends"));
+  painter.drawText(QPointF(14 + headed + 10, 24),
+                   tr("seen from outside, the seam at both ends") + stageWords());
 
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) {
@@ -440,10 +450,11 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(t.ink);
     drawWords(painter, centre, words);
   };
-  const QString girths = body.isCylinder()
-                             ? tr("%1 round").arg(say(body.aroundBase(), unit))
-                             : tr("%1 at the base, %2 at the rim")
-                                   .arg(say(body.aroundBase(), unit), say(body.aroundRim(), unit));
+  const QString girths =
+      body.isCylinder()
+          ? tr("%1 round").arg(onTape(body.aroundBase(), unit).mark)
+          : tr("%1 at the base, %2 at the rim")
+                .arg(onTape(body.aroundBase(), unit).mark, onTape(body.aroundRim(), unit).mark);
   chip(middle - QPointF(0, 12), girths, face(15, QFont::DemiBold));
   const QString shape =
       body.isCylinder()

@@ -40,6 +40,7 @@ class FlatView : public Canvas {
   Path lineOf(Thing thing) const;
   std::vector<Thing> things() const;
   void dragTo(QPointF p);
+  QString stageWords() const;
 
   void paintTape(QPainter& painter, const WrapLayout& wrap) const;
   void paintDirections(QPainter& painter, const WrapLayout& wrap) const;

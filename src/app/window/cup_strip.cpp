@@ -75,7 +75,7 @@ void CupStrip::paintEvent(QPaintEvent* /*event*/) {
     painter.setBrush(now ? t.panel : t.ground);
     painter.drawRoundedRect(box, 6, 6);
     if (const CupPlan* plan = order_.plan(i)) {
-      const Path side = plan->surface.sideView();
+      const Path side = plan->bare.sideView();
       const Fit fit(boundsOf(side), QRectF(box.left() + 8, box.top() + 6, 20, box.height() - 12));
       painter.setPen(QPen(t.ink, 0.9));
       painter.setBrush(now ? t.petrol : t.metal);

@@ -87,7 +87,7 @@ void MainWindow::makeActions() {
   edit->addAction(redo);
 
   cupMenu_ = menuBar()->addMenu(tr("&Cup"));
-  add(cupMenu_, tr("&Add a cup"), QKeySequence(tr("Ctrl+Shift+N")), [this] { order_.addCup(); });
+  add(cupMenu_, tr("&Add a cup"), QKeySequence(tr("Ctrl+Shift+N")), [this] { addCup(); });
   const auto forCup = [&](QAction* action) { cupActions_.push_back(action); };
   forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] { order_.copyCup(); }));
   forCup(add(cupMenu_, tr("&Rename"), QKeySequence(tr("F2")),
@@ -156,10 +156,10 @@ void MainWindow::makeBench() {
   state_->setMinimumWidth(
       state_->fontMetrics().horizontalAdvance(tr("%1 cups, not saved").arg(88)));
   cups_ = new CupStrip(order_);
-  auto* addCup = new QPushButton(tr("+ Cup"));
-  addCup->setToolTip(tr("Add a cup to the order (Ctrl+Shift+N)"));
-  addCup->setAccessibleName(tr("Add a cup"));
-  connect(addCup, &QPushButton::clicked, &order_, &Order::addCup);
+  auto* another = new QPushButton(tr("+ Cup"));
+  another->setToolTip(tr("Add a cup to the order (Ctrl+Shift+N)"));
+  another->setAccessibleName(tr("Add a cup"));
+  connect(another, &QPushButton::clicked, this, &MainWindow::addCup);
   units_ = new Segments(tr("Unit"), {tr("in"), tr("mm")});
   units_->setToolTip(tr("Inches or millimetres (F4)"));
   connect(units_, &Segments::picked, this,
@@ -168,7 +168,7 @@ void MainWindow::makeBench() {
   head->addWidget(state_);
   head->addSpacing(10);
   head->addWidget(cups_, 1);
-  head->addWidget(addCup);
+  head->addWidget(another);
   head->addWidget(units_);
   column->addLayout(head);
   connect(cups_, &CupStrip::menuAsked, this, [this](const QPoint& at) { cupMenu_->popup(at); });
@@ -208,7 +208,14 @@ void MainWindow::makeBench() {
   column->addWidget(watch_);
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
   connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
+  connect(gauge_, &GaugeStation::said, watch_, &WatchLine::say);
   connect(cut_, &CutStation::roleChosen, this, [this] { goToStation(rail_->current()); });
+}
+
+void MainWindow::addCup() {
+  order_.addCup();
+  goToStation(gauge);
+  gauge_->begin();
 }
 
 void MainWindow::goToStation(int station) {

@@ -54,6 +54,7 @@ class MainWindow : public QMainWindow {
   void makeActions();
   void makeBench();
   void refresh();
+  void addCup();
   void goToField(const QString& field);
   void fillRecent();
   void askAndSavePiece(OutputKind kind);

@@ -109,6 +109,10 @@ CheckedAll<Development> Development::of(const Blank& blank) {
   return Development(base, step / height.mm(), height.mm());
 }
 
+Development Development::grownBy(Length thickness) const {
+  return Development(r0_ + thickness.mm() * std::sqrt((1 - k_) * (1 + k_)), k_, wall_);
+}
+
 Length Development::plumb() const {
   return Length::mm(wall_ * std::sqrt((1 - k_) * (1 + k_)));
 }

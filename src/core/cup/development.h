@@ -47,6 +47,10 @@ class Development {
   /// under 1 mm or above 10 m, a wall too short for its two girths.
   static CheckedAll<Development> of(const Blank& blank);
 
+  /// The same wall under coats of this thickness, square to it. The height of wall to be covered
+  /// stays; the girth grows by 2π · thickness · cos(lean) all the way up.
+  Development grownBy(Length thickness) const;
+
   Length wall() const { return Length::mm(wall_); }
   Length plumb() const;
   /// The wall that stands so high with the girths as they are: the two kinds of height are two

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "cup/blank.h"
+#include "cup/build_up.h"
 #include "cup/wrap.h"
 #include "sheet/marking_strip.h"
 #include "sheet/paper.h"
@@ -16,6 +17,7 @@ namespace avrelt {
 struct Cup {
   std::string name;
   Blank blank;
+  BuildUp buildUp;
   Wrap wrap;
   MarkingStrip strip;
   std::string kept;

@@ -6,6 +6,7 @@
 
 #include "sheet/marking_strip.h"
 #include "sheet/wrap_pieces.h"
+#include "watch/build_up_rules.h"
 #include "watch/wrap_rules.h"
 
 namespace avrelt {
@@ -33,21 +34,38 @@ std::string slugOf(const std::string& name) {
 }
 
 CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit) {
-  const CheckedAll<Development> surface = Development::of(cup.blank);
-  if (!surface) return tl::unexpected(surface.error());
+  const CheckedAll<Development> bare = Development::of(cup.blank);
+  if (!bare) return tl::unexpected(bare.error());
+
+  CheckedAll<std::vector<Stage>> stages = stagesOf(*bare, cup.buildUp);
+  if (!stages) return tl::unexpected(stages.error());
+  const Stage& laid = (*stages)[static_cast<std::size_t>(cup.buildUp.laidAfter)];
+  const Development surface =
+      cup.buildUp.sizedFor == SizedFor::bare ? *bare : bare->grownBy(laid.thickness);
 
   Faults faults;
-  const CheckedAll<WrapLayout> wrap = WrapLayout::of(*surface, cup.wrap);
+  const CheckedAll<WrapLayout> wrap = WrapLayout::of(surface, cup.wrap);
   if (!wrap) faults.insert(faults.end(), wrap.error().begin(), wrap.error().end());
-  CheckedAll<Piece> strip = markingStripPiece(*surface, cup.strip, cup.wrap.seamAt, unit, cup.name);
+  CheckedAll<Piece> strip = markingStripPiece(surface, cup.strip, cup.wrap.seamAt, unit, cup.name);
   if (!strip) faults.insert(faults.end(), strip.error().begin(), strip.error().end());
   if (!faults.empty()) return tl::unexpected(std::move(faults));
 
-  CupPlan plan{cup.name, slugOf(cup.name), *surface, *wrap, {}, {}};
+  CupPlan plan{cup.name,
+               slugOf(cup.name),
+               *bare,
+               surface,
+               std::move(*stages),
+               cup.buildUp.laidAfter,
+               *wrap,
+               {},
+               {}};
   plan.pieces.push_back(wrapPiece(*wrap, unit, cup.name));
   plan.pieces.push_back(testPiece(*wrap, unit, cup.name));
   plan.pieces.push_back(std::move(*strip));
   plan.watches = watchWrap(*wrap, cup.wrap);
+  for (Watch& watch : watchBuildUp(plan.bare, cup.buildUp, plan.stages)) {
+    plan.watches.push_back(std::move(watch));
+  }
   sortWorstFirst(plan.watches);
   return plan;
 }

@@ -18,7 +18,13 @@ struct CupPlan {
   std::string name;
   /// The name as files carry it: lower case, digits and hyphens; unique within a plan.
   std::string slug;
+  /// The bare cup, as its stations measure it.
+  Development bare;
+  /// The cup the pieces are sized for: bare, or under the coats on it when they are laid.
   Development surface;
+  /// The cup from bare to its last coat, and the one the pieces are laid at.
+  std::vector<Stage> stages;
+  int laidAfter = 0;
   WrapLayout wrap;
   std::vector<Piece> pieces;  ///< wrap, test piece, marking strip
   std::vector<Watch> watches;

@@ -1,0 +1,161 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/gauge/growth_page.h"
+
+#include <algorithm>
+#include <QHBoxLayout>
+#include <QInputDialog>
+#include <QMenu>
+#include <QVBoxLayout>
+
+#include "app/gauge/coats.h"
+#include "app/gauge/measures.h"
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+
+namespace avrelt {
+namespace {
+
+Coat resin(Volume mixed) {
+  return {.kind = CoatKind::resin, .mixed = mixed};
+}
+
+}  // namespace
+
+GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
+    : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(6);
+  stages_ = new StageList(order);
+  column->addWidget(stages_, 1);
+
+  auto* row = new QHBoxLayout;
+  row->setSpacing(8);
+  add_ = new QPushButton(tr("+ Coat"));
+  add_->setMenu(coatMenu());
+  add_->setAccessibleName(tr("Add a coat"));
+  remove_ = new QPushButton(tr("− Coat"));
+  remove_->setAccessibleName(tr("Take the coat of this stage off"));
+  sized_ = new Segments(tr("Sized for"), {tr("As laid"), tr("Bare")});
+  sized_->button(0)->setToolTip(tr("Pieces are cut for the cup as it is when they are laid"));
+  sized_->button(1)->setToolTip(tr("Pieces are cut for the bare cup, and trimmed or lapped"));
+  row->addWidget(add_);
+  row->addWidget(remove_);
+  row->addStretch();
+  row->addWidget(sized_);
+  column->addLayout(row);
+
+  again_ =
+      fields.add(tr("Round the rim, measured at this stage"), QStringLiteral("build_up.measured"));
+  column->addWidget(again_);
+  caution_ = new QLabel(tr("Uncured resin: nitrile gloves, fresh air, its data sheet."));
+  caution_->setWordWrap(true);
+  caution_->setFont(face(12));
+  column->addWidget(caution_);
+
+  connect(remove_, &QPushButton::clicked, this,
+          [this] { removeCoat(order_, order_.currentCup().buildUp.laidAfter); });
+  connect(sized_, &Segments::picked, this,
+          [this](int i) { setSizedFor(order_, i == 0 ? SizedFor::laid : SizedFor::bare); });
+  connect(again_, &LengthField::typed, this,
+          [this](const WrittenLength& typed) { remeasure(order_, typed); });
+  connect(again_, &LengthField::stepped, this, [this](int marks) {
+    const CupPlan* plan = order_.plan();
+    if (plan == nullptr) return;
+    const Cup& cup = order_.currentCup();
+    // From what was measured, or from what is expected.
+    const std::optional<WrittenLength> now = remeasured(cup);
+    const Stage& laid = plan->stages[static_cast<std::size_t>(plan->laidAfter)];
+    const Length expected = girthMeasured(cup) == Girth::around
+                                ? plan->bare.grownBy(laid.thickness).aroundRim()
+                                : plan->bare.grownBy(laid.thickness).radius(plan->bare.wall()) * 2;
+    const Graduation graduation = usualGraduation(order_.unit());
+    remeasure(order_, written(nearestMark(now ? now->length : expected, graduation) +
+                                  step(graduation) * marks,
+                              order_.unit()));
+  });
+  connect(&order, &Order::changed, this, &GrowthPage::refresh);
+}
+
+QMenu* GrowthPage::coatMenu() {
+  auto* menu = new QMenu(this);
+  const auto offer = [&](const QString& text, const Coat& coat) {
+    connect(menu->addAction(text), &QAction::triggered, this,
+            [this, coat] { addCoat(order_, coat); });
+  };
+  offer(tr("Paint"), {.kind = CoatKind::paint});
+  menu->addSeparator();
+  offer(tr("Glitter, fine"), {.kind = CoatKind::glitter, .cut = GlitterCut::fine});
+  offer(tr("Glitter, medium"), {.kind = CoatKind::glitter, .cut = GlitterCut::medium});
+  offer(tr("Glitter, chunky"), {.kind = CoatKind::glitter, .cut = GlitterCut::chunky});
+  menu->addSeparator();
+  for (const double ml : {5.0, 10.0, 15.0, 20.0, 25.0, 30.0}) {
+    offer(tr("Resin, %1 mixed").arg(QString::fromStdString(volumeText(Volume::ml(ml)))),
+          resin(Volume::ml(ml)));
+  }
+  connect(menu->addAction(tr("Resin, another amount…")), &QAction::triggered, this,
+          &GrowthPage::askAmount);
+  connect(menu->addAction(tr("Resin for a thickness…")), &QAction::triggered, this,
+          &GrowthPage::askThickness);
+  return menu;
+}
+
+void GrowthPage::askAmount() {
+  bool taken = false;
+  const QString typed =
+      QInputDialog::getText(this, tr("Resin"), tr("Both parts together, in ml or fl oz:"),
+                            QLineEdit::Normal, QStringLiteral("20 ml"), &taken);
+  if (!taken) return;
+  const Checked<Volume> volume = parseVolume(typed.toStdString());
+  if (volume) {
+    addCoat(order_, resin(*volume));
+  } else {
+    emit said(say(volume.error().sentence, order_.unit()));
+  }
+}
+
+void GrowthPage::askThickness() {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  bool taken = false;
+  const QString typed = QInputDialog::getText(this, tr("Resin"), tr("How thick the coat is to be:"),
+                                              QLineEdit::Normal, QStringLiteral("0.2 mm"), &taken);
+  if (!taken) return;
+  const Checked<Length> thickness = parseSize(typed.toStdString(), Unit::mm);
+  if (!thickness) {
+    emit said(say(thickness.error().sentence, order_.unit()));
+    return;
+  }
+  const Volume volume = resinFor(*thickness, areaOf(plan->bare.wallOutline()));
+  if (volume > Volume::ml(5000)) {
+    emit said(tr("That would take over 5000 ml. Give the thickness of one coat, such as 0.2 mm."));
+    return;
+  }
+  addCoat(order_, resin(volume));
+  emit said(tr("Mix %1: %2 of each part where they go one to one. What its maker says goes first.")
+                .arg(QString::fromStdString(volumeText(volume)),
+                     QString::fromStdString(volumeText(volume / 2))));
+}
+
+void GrowthPage::refresh() {
+  if (!order_.hasCup()) return;
+  const Cup& cup = order_.currentCup();
+  const BuildUp& buildUp = cup.buildUp;
+  remove_->setEnabled(buildUp.laidAfter > 0);
+  sized_->show(buildUp.sizedFor == SizedFor::laid ? 0 : 1);
+  sized_->setVisible(!buildUp.coats.empty());
+  again_->setVisible(buildUp.laidAfter > 0);
+  again_->setLabel(girthMeasured(cup) == Girth::around
+                       ? tr("Round the rim, measured at this stage")
+                       : tr("Across the rim, measured at this stage"));
+  const std::optional<WrittenLength> measured = remeasured(cup);
+  if (measured) {
+    again_->show(measured->length, order_.unit());
+  } else {
+    again_->showWord(tr("not yet"), order_.unit());
+  }
+  caution_->setVisible(std::any_of(buildUp.coats.begin(), buildUp.coats.end(),
+                                   [](const Coat& c) { return c.kind == CoatKind::resin; }));
+}
+
+}  // namespace avrelt

@@ -1,0 +1,143 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/gauge/stage_list.h"
+
+#include <algorithm>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include "app/gauge/coats.h"
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+
+namespace avrelt {
+namespace {
+constexpr int rowHeight = 20;
+}
+
+StageList::StageList(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
+  setFocusPolicy(Qt::StrongFocus);
+  setAccessibleName(tr("Stages of the cup"));
+  connect(&order, &Order::changed, this, [this] {
+    scrolled_ = 0;
+    if (const CupPlan* plan = order_.plan()) {
+      setAccessibleDescription(tr("Laid after %1 coats, the rim then %2")
+                                   .arg(plan->laidAfter)
+                                   .arg(say(plan->surface.aroundRim(), order_.unit())));
+    }
+    update();
+  });
+}
+
+int StageList::shown() const {
+  return std::max(1, height() / rowHeight);
+}
+
+int StageList::first() const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return 0;
+  const int count = static_cast<int>(plan->stages.size());
+  // The stage in question stays in sight, unless the wheel looks elsewhere.
+  const int wanted = plan->laidAfter - shown() / 2 + scrolled_;
+  return std::clamp(wanted, 0, std::max(0, count - shown()));
+}
+
+void StageList::paintEvent(QPaintEvent* /*event*/) {
+  const Theme& t = theme();
+  QPainter painter(this);
+  painter.setRenderHint(QPainter::Antialiasing);
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  if (!order_.planHolds()) painter.setOpacity(0.4);
+  const Unit unit = order_.unit();
+  const std::vector<Coat>& coats = order_.currentCup().buildUp.coats;
+  const Length bare = plan->bare.aroundRim();
+  const auto girthAt = [&](Length thickness) { return plan->bare.grownBy(thickness).aroundRim(); };
+  Length most = Length::mm(1);
+  for (const Stage& stage : plan->stages) most = std::max(most, girthAt(stage.thickness) - bare);
+
+  const int count = static_cast<int>(plan->stages.size());
+  for (int row = first(); row < std::min(count, first() + shown()); ++row) {
+    const Stage& stage = plan->stages[static_cast<std::size_t>(row)];
+    const double top = (row - first()) * rowHeight;
+    const double middle = top + rowHeight / 2.0;
+    const bool laid = stage.after == plan->laidAfter;
+    if (laid) {
+      painter.setPen(Qt::NoPen);
+      painter.setBrush(t.drawer);
+      painter.drawRoundedRect(QRectF(0, top, width(), rowHeight - 1), 4, 4);
+    }
+    painter.setPen(QPen(t.brass, 1.5));
+    painter.setBrush(laid ? t.brass : QColor(Qt::transparent));
+    painter.drawEllipse(QPointF(11, middle), 4, 4);
+
+    painter.setPen(t.ink);
+    painter.setFont(face(13, laid ? QFont::DemiBold : QFont::Normal));
+    const bool known = row > 0 && static_cast<std::size_t>(row) <= coats.size();
+    const QString name =
+        known ? say(coatName(coats[static_cast<std::size_t>(row - 1)]), unit) : tr("bare");
+    painter.drawText(QRectF(24, top, 112, rowHeight), Qt::AlignVCenter, name);
+
+    const double left = 140;
+    const double room = std::max(10.0, width() - left - 158);
+    const Length girth = girthAt(stage.thickness);
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(t.rule);
+    painter.drawRoundedRect(QRectF(left, middle - 4, room, 8), 3, 3);
+    painter.setBrush(stage.measured || row == 0 ? t.ink : t.petrol);
+    const double share = std::max(0.04, (girth - bare) / most);
+    painter.drawRoundedRect(QRectF(left, middle - 4, room * share, 8), 3, 3);
+
+    painter.setPen(t.ink);
+    painter.setFont(face(13, QFont::DemiBold));
+    painter.drawText(QRectF(width() - 152, top, 78, rowHeight), Qt::AlignRight | Qt::AlignVCenter,
+                     onTape(girth, unit).mark);
+    painter.setPen(t.muted);
+    painter.setFont(face(12));
+    const Length either = girthAt(stage.thickness + stage.spread * 2) - girth;
+    const QString sure =
+        stage.measured || row == 0
+            ? tr("measured")
+            : QStringLiteral("± ") +
+                  QString::fromStdString(decimalText(either, unit, unit == Unit::inch ? 2 : 1));
+    painter.drawText(QRectF(width() - 70, top, 66, rowHeight), Qt::AlignRight | Qt::AlignVCenter,
+                     sure);
+  }
+  painter.setOpacity(1);
+  if (hasFocus()) drawFocus(painter);
+}
+
+void StageList::mousePressEvent(QMouseEvent* event) {
+  if (order_.plan() == nullptr) return;
+  layAfter(order_, first() + static_cast<int>(event->position().y()) / rowHeight);
+}
+
+void StageList::wheelEvent(QWheelEvent* event) {
+  scrolled_ += event->angleDelta().y() > 0 ? -1 : 1;
+  update();
+}
+
+void StageList::keyPressEvent(QKeyEvent* event) {
+  const int now = order_.hasCup() ? order_.currentCup().buildUp.laidAfter : 0;
+  if (event->key() == Qt::Key_Up) {
+    layAfter(order_, now - 1);
+  } else if (event->key() == Qt::Key_Down) {
+    layAfter(order_, now + 1);
+  } else if (event->key() == Qt::Key_Delete || event->key() == Qt::Key_Backspace) {
+    removeCoat(order_, now);
+  } else {
+    Canvas::keyPressEvent(event);
+  }
+}
+
+void StageList::focusInEvent(QFocusEvent* event) {
+  Canvas::focusInEvent(event);
+  update();
+}
+
+void StageList::focusOutEvent(QFocusEvent* event) {
+  Canvas::focusOutEvent(event);
+  update();
+}
+
+}  // namespace avrelt
