@@ -22,9 +22,11 @@ void takePictures(avrelt::MainWindow& window, const QString& folder) {
   const int cups = static_cast<int>(window.order().document().cups.size());
   window.order().choose(cups > 1 ? 1 : 0);
   picture("gauge");
-  window.gaugeStation().showGrowth(true);
+  window.gaugeStation().showPage(avrelt::GaugeStation::growth);
   picture("growth");
-  window.gaugeStation().showGrowth(false);
+  window.gaugeStation().showPage(avrelt::GaugeStation::doubt);
+  picture("doubt");
+  window.gaugeStation().showPage(avrelt::GaugeStation::figures);
   window.order().setUnit(avrelt::Unit::mm);
   window.order().choose(cups > 2 ? 2 : 0);
   picture("gauge-mm");

@@ -9,6 +9,9 @@
 namespace avrelt {
 namespace {
 
+/// Far above what any cup bears, and low enough to count with.
+constexpr int mostCoats = 1000;
+
 /// Reads the members of one object and remembers which were asked for; the others are kept.
 class ObjectReader {
  public:
@@ -81,14 +84,13 @@ class ObjectReader {
     }
   }
 
-  void wholeNumber(const char* name, int& target) {
+  void wholeNumber(const char* name, int most, int& target) {
     const Json* value = find(name);
     if (value == nullptr) return;
-    constexpr double most = 1000;
     if (value->is_number_integer() && value->get<double>() >= 0 && value->get<double>() <= most) {
       target = value->get<int>();
     } else {
-      fault(pathOf(name), {"A whole number from 0 to 1000 is wanted.", {}});
+      fault(pathOf(name), {"A whole number from 0 to %1 is wanted.", {static_cast<long>(most)}});
     }
   }
 
@@ -193,6 +195,9 @@ class DocumentReader {
     if (const Json* buildUp = object.find("build_up")) {
       readBuildUp(*buildUp, object.pathOf("build_up"), cup.buildUp);
     }
+    if (const Json* doubt = object.find("doubt")) {
+      readDoubt(*doubt, object.pathOf("doubt"), cup.doubt);
+    }
     if (const Json* wrap = object.find("wrap")) {
       readWrap(*wrap, object.pathOf("wrap"), cup.wrap);
     }
@@ -284,18 +289,34 @@ class DocumentReader {
       coat.kept = members.kept();
       buildUp.coats.push_back(std::move(coat));
     });
-    object.wholeNumber("laid_after", buildUp.laidAfter);
+    object.wholeNumber("laid_after", mostCoats, buildUp.laidAfter);
     object.choice("sized_for", {{"laid", SizedFor::laid}, {"bare", SizedFor::bare}},
                   buildUp.sizedFor);
     readList(object, "measured", [&](const Json& item, const std::string& at) {
       ObjectReader members = on(item, at);
       Remeasure measure;
-      members.wholeNumber("after", measure.after);
+      members.wholeNumber("after", mostCoats, measure.after);
       measure.station = stationMembers(members, item, at);
       measure.kept = members.kept();
       buildUp.measured.push_back(std::move(measure));
     });
     buildUp.kept = object.kept();
+  }
+
+  void readDoubt(const Json& value, const std::string& path, Doubt& doubt) {
+    ObjectReader object = on(value, path);
+    object.wholeNumber("tape_marks", 8, doubt.tapeMarks);
+    object.length("out_of_round", document_.units, doubt.outOfRound);
+    if (const Json* shrinks = object.find("film_shrinks_percent")) {
+      const double percent = shrinks->is_number() ? shrinks->get<double>() : -1;
+      if (percent >= 0 && percent <= 20) {
+        doubt.filmShrinksPercent = percent;
+      } else {
+        object.fault(object.pathOf("film_shrinks_percent"),
+                     {"A number of per cent from 0 to 20 is wanted.", {}});
+      }
+    }
+    doubt.kept = object.kept();
   }
 
   void readWrap(const Json& value, const std::string& path, Wrap& wrap) {
@@ -337,6 +358,23 @@ class DocumentReader {
 Json number(double value) {
   if (value == std::round(value) && std::abs(value) < 1e15) return static_cast<long long>(value);
   return value;
+}
+
+/// The number of degrees that reads back as this very angle. Coming from radians it may have dust
+/// on it, so the shortest of those near it is looked for first.
+double degreesOf(Angle angle) {
+  const double near = angle.degrees();
+  const double clean = std::round(near * 1e9) / 1e9;
+  if (Angle::degrees(clean) == angle) return clean;
+  double low = near;
+  double high = near;
+  for (int i = 0; i < 8; ++i) {
+    if (Angle::degrees(low) == angle) return low;
+    if (Angle::degrees(high) == angle) return high;
+    low = std::nextafter(low, -HUGE_VAL);
+    high = std::nextafter(high, HUGE_VAL);
+  }
+  return near;
 }
 
 Json written(const WrittenLength& length) {
@@ -409,13 +447,21 @@ Json written(const BuildUp& buildUp) {
   return object;
 }
 
+Json written(const Doubt& doubt) {
+  Json object = Json::object();
+  object["tape_marks"] = doubt.tapeMarks;
+  object["out_of_round"] = written(doubt.outOfRound);
+  object["film_shrinks_percent"] = number(doubt.filmShrinksPercent);
+  addKept(object, doubt.kept);
+  return object;
+}
+
 Json written(const Wrap& wrap) {
   Json object = Json::object();
   object["base_clearance"] = written(wrap.baseClearance);
   object["rim_clearance"] = written(wrap.rimClearance);
   object["overlap"] = written(wrap.overlap);
-  // A whole number of degrees comes back from radians with dust on it.
-  object["seam_at"] = number(std::round(wrap.seamAt.degrees() * 1e9) / 1e9);
+  object["seam_at"] = number(degreesOf(wrap.seamAt));
   addKept(object, wrap.kept);
   return object;
 }
@@ -433,6 +479,7 @@ Json written(const Cup& cup) {
   object["name"] = cup.name;
   object["blank"] = written(cup.blank);
   if (!(cup.buildUp == BuildUp())) object["build_up"] = written(cup.buildUp);
+  if (!(cup.doubt == Doubt())) object["doubt"] = written(cup.doubt);
   object["wrap"] = written(cup.wrap);
   object["strip"] = written(cup.strip);
   addKept(object, cup.kept);

@@ -88,6 +88,12 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     json["surface"] = surfaceJson(cup.surface);
     json["stages"] = Json::array();
     for (const Stage& stage : cup.stages) json["stages"].push_back(stageJson(cup, stage));
+    json["seam_doubt"] = {{"tape_mm", rounded(cup.seamDoubt.tape.mm())},
+                          {"round_mm", rounded(cup.seamDoubt.round.mm())},
+                          {"film_mm", rounded(cup.seamDoubt.film.mm())},
+                          {"growth_mm", rounded(cup.seamDoubt.growth.mm())},
+                          {"worst_mm", rounded(cup.seamDoubt.worst.mm())},
+                          {"cover_mm", rounded(cup.seamDoubt.cover.mm())}};
     json["pieces"] = Json::array();
     for (const Piece& piece : cup.pieces) json["pieces"].push_back(pieceJson(piece));
     json["watches"] = Json::array();

@@ -3,6 +3,7 @@
 
 #include "app/application.h"
 #include "app/gauge/coats.h"
+#include "app/gauge/measures.h"
 
 using namespace avrelt;
 
@@ -34,7 +35,7 @@ void pickCoat(OpenWindow& open, const QString& words) {
 
 TEST_CASE("coats from the menu make the wrap wider, and undo takes them off") {
   OpenWindow open;
-  open.window.gaugeStation().showGrowth(true);
+  open.window.gaugeStation().showPage(GaugeStation::growth);
   const double bare = wrapWidth(open);
   pickCoat(open, "Glitter, fine");
   pickCoat(open, "Resin, 30 ml mixed");
@@ -49,7 +50,7 @@ TEST_CASE("coats from the menu make the wrap wider, and undo takes them off") {
 
 TEST_CASE("the girth measured at this stage is typed, and the wrap follows it") {
   OpenWindow open;
-  open.window.gaugeStation().showGrowth(true);
+  open.window.gaugeStation().showPage(GaugeStation::growth);
   addCoat(open.window.order(), resin(30));
   CHECK(open.field("build_up.measured").edit()->text() == "not yet");
   open.type("build_up.measured", "9 1/8");
@@ -72,7 +73,7 @@ TEST_CASE("measuring and handles stay with the bare cup") {
 
 TEST_CASE("the stage the wrap is laid at moves by click and by key") {
   OpenWindow open;
-  open.window.gaugeStation().showGrowth(true);
+  open.window.gaugeStation().showPage(GaugeStation::growth);
   Order& order = open.window.order();
   for (int i = 0; i < 3; ++i) addCoat(order, resin(20));
   auto* list = open.window.findChild<StageList*>();
@@ -116,4 +117,40 @@ TEST_CASE("sized for bare is said to be short, and the warning leads to the card
   CHECK(open.window.watchLine().sentence().contains("short"));
   open.press(Qt::Key_F7);
   CHECK(open.window.findChild<StageList*>()->isVisible());
+}
+
+TEST_CASE("how wrong it can be is worked out, and one press takes the overlap that covers it") {
+  OpenWindow open;
+  open.window.gaugeStation().showPage(GaugeStation::doubt);
+  for (Segments* segments : open.window.findChildren<Segments*>()) {
+    if (segments->accessibleName() == "Tape off by marks") {
+      QTest::mouseClick(segments->button(2), Qt::LeftButton);
+    }
+    if (segments->accessibleName() == "Film shrinks by") {
+      QTest::mouseClick(segments->button(2), Qt::LeftButton);
+    }
+  }
+  CHECK(open.cup().doubt.tapeMarks == 2);
+  CHECK(open.cup().doubt.filmShrinksPercent == 1);
+  // Two sixteenths and a hundredth of nine inches: 0.215 in, covered by a quarter.
+  CHECK(open.window.order().plan()->seamDoubt.worst.inches() == Approx(0.215));
+  QPushButton* take = nullptr;
+  for (QPushButton* button : open.window.findChildren<QPushButton*>()) {
+    if (button->text().contains("Take an overlap of 1/4 in")) take = button;
+  }
+  REQUIRE(take != nullptr);
+  QTest::mouseClick(take, Qt::LeftButton);
+  CHECK(open.cup().wrap.overlap.text == "1/4 in");
+  CHECK_FALSE(take->isEnabled());
+  open.window.order().history()->undo();
+  CHECK(open.cup().wrap.overlap.text == "1/8 in");
+}
+
+TEST_CASE("how far a cup is out of round is typed, and counts for a rule across") {
+  OpenWindow open;
+  open.window.gaugeStation().showPage(GaugeStation::doubt);
+  open.type("doubt.out_of_round", "1/16");
+  CHECK(open.window.order().plan()->seamDoubt.round == Length());
+  setGirthMeasured(open.window.order(), Girth::across);
+  CHECK(open.window.order().plan()->seamDoubt.round > Length::mm(2));
 }

@@ -177,6 +177,16 @@ TEST_CASE("coats and what was measured meanwhile are read and come back") {
   CHECK(written["measured"][0]["z"] == 3);
 }
 
+TEST_CASE("doubts are read and come back, or are refused at their place") {
+  const Document document = readWell(cupWith(
+      R"("doubt": {"tape_marks": 2, "out_of_round": "1/16 in", "film_shrinks_percent": 0.123456789012, "x": 1})"));
+  CHECK(document.cups[0].doubt.tapeMarks == 2);
+  CHECK(readWell(writeDocument(document)) == document);
+  CHECK_THAT(oneFault(cupWith(R"("doubt": {"tape_marks": 9})")), Catch::Contains("0 to 8"));
+  CHECK_THAT(oneFault(cupWith(R"("doubt": {"film_shrinks_percent": 21})")),
+             Catch::Contains("0 to 20"));
+}
+
 TEST_CASE("coats that are none are refused at their place") {
   CHECK_THAT(oneFault(cupWith(R"("build_up": {"coats": [{"kind": "jam"}]})")),
              Catch::Contains("cups[0].build_up.coats[0].kind") && Catch::Contains("\"paint\""));
@@ -188,12 +198,13 @@ TEST_CASE("coats that are none are refused at their place") {
 }
 
 TEST_CASE("the seam's degrees come back as they were given") {
-  for (const double degrees : {0.0, 1.0, 37.0, 172.0, 180.0, -90.0, 12.345}) {
+  for (const double degrees : {0.0, 1.0, 37.0, 172.0, 180.0, -90.0, 12.345, 12.3456789012345}) {
     Document document;
     document.cups.push_back(newCup("A", Unit::mm));
     document.cups[0].wrap.seamAt = Angle::degrees(degrees);
     CHECK(Json::parse(writeDocument(document))["cups"][0]["wrap"]["seam_at"].get<double>() ==
-          degrees);
+          Approx(degrees).epsilon(1e-15));
+    CHECK(readWell(writeDocument(document)) == document);
   }
 }
 

@@ -123,15 +123,15 @@ QWidget* GaugeStation::figuresCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard({}, body);
   delete body->takeAt(0)->widget();
-  page_ = new Segments(tr("Card"), {tr("What it comes to"), tr("Growth")});
+  page_ = new Segments(tr("Card"), {tr("Comes to"), tr("Growth"), tr("If it is off")});
   auto* head = new QHBoxLayout;
   head->addWidget(page_);
   head->addStretch();
   body->addLayout(head);
   pages_ = new QStackedWidget;
   body->addWidget(pages_, 1);
-  auto* figures = new QWidget;
-  auto* grid = new QGridLayout(figures);
+  auto* sizes = new QWidget;
+  auto* grid = new QGridLayout(sizes);
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setVerticalSpacing(7);
   grid->setHorizontalSpacing(10);
@@ -152,17 +152,19 @@ QWidget* GaugeStation::figuresCard() {
   }
   grid->setRowStretch(rows, 1);
   growth_ = new GrowthPage(order_, fields_);
-  pages_->addWidget(figures);
+  pages_->addWidget(sizes);
+  doubt_ = new DoubtPage(order_, fields_);
   pages_->addWidget(growth_);
-  page_->show(0);
-  connect(page_, &Segments::picked, this, [this](int i) { showGrowth(i == 1); });
+  pages_->addWidget(doubt_);
+  page_->show(figures);
+  connect(page_, &Segments::picked, this, &GaugeStation::showPage);
   connect(growth_, &GrowthPage::said, this, &GaugeStation::said);
   return card;
 }
 
-void GaugeStation::showGrowth(bool growth) {
-  page_->show(growth ? 1 : 0);
-  pages_->setCurrentIndex(growth ? 1 : 0);
+void GaugeStation::showPage(int page) {
+  page_->show(page);
+  pages_->setCurrentIndex(page);
 }
 
 void GaugeStation::refresh() {
@@ -245,10 +247,12 @@ void GaugeStation::begin() {
 }
 
 bool GaugeStation::goTo(const QString& field) {
-  if (!field.startsWith(QStringLiteral("build_up."))) return fields_.goTo(field);
-  showGrowth(true);
-  if (!fields_.goTo(field)) growth_->stages()->setFocus(Qt::OtherFocusReason);
-  return true;
+  const bool ofCoats = field.startsWith(QStringLiteral("build_up."));
+  if (ofCoats) showPage(growth);
+  if (field.startsWith(QStringLiteral("doubt."))) showPage(doubt);
+  if (fields_.goTo(field)) return true;
+  if (ofCoats) growth_->stages()->setFocus(Qt::OtherFocusReason);
+  return ofCoats;
 }
 
 }  // namespace avrelt

@@ -8,6 +8,7 @@
 
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
+#include "app/gauge/doubt_page.h"
 #include "app/gauge/growth_page.h"
 #include "app/gauge/profile_drawing.h"
 #include "app/order/order.h"
@@ -25,8 +26,9 @@ class GaugeStation : public QWidget {
   bool goTo(const QString& field);
   /// Puts the keyboard where measuring begins.
   void begin();
-  /// Turns the last card to what the wrap comes to, or to what coats add.
-  void showGrowth(bool growth);
+  /// The pages of the last card: what the wrap comes to, what coats add, how wrong it can be.
+  enum Page { figures, growth, doubt };
+  void showPage(int page);
 
  signals:
   void said(const QString& sentence);
@@ -54,6 +56,7 @@ class GaugeStation : public QWidget {
   Segments* page_ = nullptr;
   QStackedWidget* pages_ = nullptr;
   GrowthPage* growth_ = nullptr;
+  DoubtPage* doubt_ = nullptr;
 
   struct Figure {
     QLabel* name;

@@ -78,15 +78,18 @@ void StageList::paintEvent(QPaintEvent* /*event*/) {
         known ? say(coatName(coats[static_cast<std::size_t>(row - 1)]), unit) : tr("bare");
     painter.drawText(QRectF(24, top, 112, rowHeight), Qt::AlignVCenter, name);
 
-    const double left = 140;
-    const double room = std::max(10.0, width() - left - 158);
     const Length girth = girthAt(stage.thickness);
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(t.rule);
-    painter.drawRoundedRect(QRectF(left, middle - 4, room, 8), 3, 3);
-    painter.setBrush(stage.measured || row == 0 ? t.ink : t.petrol);
-    const double share = std::max(0.04, (girth - bare) / most);
-    painter.drawRoundedRect(QRectF(left, middle - 4, room * share, 8), 3, 3);
+    const double left = 140;
+    const double room = width() - left - 158;
+    // On a narrow window the figures alone have to do.
+    if (room > 14) {
+      painter.setPen(Qt::NoPen);
+      painter.setBrush(t.rule);
+      painter.drawRoundedRect(QRectF(left, middle - 4, room, 8), 3, 3);
+      painter.setBrush(stage.measured || row == 0 ? t.ink : t.petrol);
+      const double share = std::max(0.04, (girth - bare) / most);
+      painter.drawRoundedRect(QRectF(left, middle - 4, room * share, 8), 3, 3);
+    }
 
     painter.setPen(t.ink);
     painter.setFont(face(13, QFont::DemiBold));

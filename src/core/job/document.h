@@ -7,6 +7,7 @@
 
 #include "cup/blank.h"
 #include "cup/build_up.h"
+#include "cup/seam_doubt.h"
 #include "cup/wrap.h"
 #include "sheet/marking_strip.h"
 #include "sheet/paper.h"
@@ -18,6 +19,7 @@ struct Cup {
   std::string name;
   Blank blank;
   BuildUp buildUp;
+  Doubt doubt;
   Wrap wrap;
   MarkingStrip strip;
   std::string kept;

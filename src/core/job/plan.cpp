@@ -50,12 +50,15 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit) {
   if (!strip) faults.insert(faults.end(), strip.error().begin(), strip.error().end());
   if (!faults.empty()) return tl::unexpected(std::move(faults));
 
+  const SeamDoubt doubt = seamDoubt(*bare, cup.blank.stations[0].girthIs, laid,
+                                    cup.buildUp.sizedFor, cup.doubt, usualGraduation(unit));
   CupPlan plan{cup.name,
                slugOf(cup.name),
                *bare,
                surface,
                std::move(*stages),
                cup.buildUp.laidAfter,
+               doubt,
                *wrap,
                {},
                {}};

@@ -25,6 +25,8 @@ struct CupPlan {
   /// The cup from bare to its last coat, and the one the pieces are laid at.
   std::vector<Stage> stages;
   int laidAfter = 0;
+  /// How wrong it can be at the seam.
+  SeamDoubt seamDoubt;
   WrapLayout wrap;
   std::vector<Piece> pieces;  ///< wrap, test piece, marking strip
   std::vector<Watch> watches;

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cup/seam_doubt.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace avrelt {
+
+SeamDoubt seamDoubt(const Development& body, Girth measured, const Stage& laid, SizedFor sizedFor,
+                    const Doubt& doubt, Graduation graduation) {
+  using std::numbers::pi;
+  const bool across = measured == Girth::across;
+  const Length widest = std::max(body.aroundBase(), body.aroundRim());
+  const auto growthOf = [&](Length thickness) {
+    return body.grownBy(thickness).aroundRim() - body.aroundRim();
+  };
+
+  SeamDoubt seam;
+  seam.tape = step(graduation) * doubt.tapeMarks * (across ? pi : 1);
+  seam.round = across ? doubt.outOfRound.length * (pi / 2) : Length();
+  seam.film = widest * (doubt.filmShrinksPercent / 100);
+  seam.growth = sizedFor == SizedFor::laid ? growthOf(laid.spread * 2) : growthOf(laid.thickness);
+  seam.worst = seam.tape + seam.round + seam.film + seam.growth;
+  // Up to the next mark, with a hair's grace for what already lies on one.
+  const double marks = std::ceil(seam.worst / step(graduation) - 1e-9);
+  seam.cover = step(graduation) * marks;
+  return seam;
+}
+
+}  // namespace avrelt
