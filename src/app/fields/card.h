@@ -7,7 +7,7 @@
 
 namespace avrelt {
 
-/// A card of the drawer: a frame with its title, to be filled from the top.
+/// A card of the drawer: a frame with its title, if it has one, to be filled from the top.
 inline QFrame* makeCard(const QString& title, QVBoxLayout*& body) {
   auto* card = new QFrame;
   card->setProperty("card", true);
@@ -15,6 +15,7 @@ inline QFrame* makeCard(const QString& title, QVBoxLayout*& body) {
   body = new QVBoxLayout(card);
   body->setContentsMargins(14, 10, 14, 12);
   body->setSpacing(8);
+  if (title.isEmpty()) return card;
   auto* heading = new QLabel(title);
   heading->setProperty("role", "title");
   body->addWidget(heading);

@@ -122,7 +122,6 @@ QWidget* GaugeStation::wrapCard() {
 QWidget* GaugeStation::figuresCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard({}, body);
-  delete body->takeAt(0)->widget();
   page_ = new Segments(tr("Card"), {tr("Comes to"), tr("Growth"), tr("If it is off")});
   auto* head = new QHBoxLayout;
   head->addWidget(page_);

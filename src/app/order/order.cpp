@@ -247,14 +247,6 @@ QString fieldOf(Thing thing) {
   return {};
 }
 
-Thing thingOf(const QString& field) {
-  for (const Thing thing :
-       {Thing::rimClearance, Thing::baseClearance, Thing::overlap, Thing::seam, Thing::strip}) {
-    if (fieldOf(thing) == field) return thing;
-  }
-  return Thing::none;
-}
-
 QString nameOf(Thing thing) {
   switch (thing) {
     case Thing::rimClearance:

@@ -103,9 +103,8 @@ class Order : public QObject {
   int epoch_ = 0;
 };
 
-/// The field of a cup that a thing stands for, and back.
+/// The field of a cup that a thing stands for.
 QString fieldOf(Thing thing);
-Thing thingOf(const QString& field);
 /// "rim clearance": a thing in the middle of a sentence.
 QString nameOf(Thing thing);
 

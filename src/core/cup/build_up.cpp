@@ -34,7 +34,8 @@ Checked<Length> thicknessFrom(const Development& bare, const Remeasure& measure,
   const double girth = station.girth->length.mm();
   const Length around = Length::mm(station.girthIs == Girth::around ? girth : girth * pi);
   const Length growth = around - bare.around(height);
-  if (growth < Length::mm(-1) || growth > Length::mm(30)) {
+  const bool vanishes = bare.aroundNarrow() + growth < Length::mm(1);
+  if (growth < Length::mm(-1) || growth > Length::mm(30) || vanishes) {
     return refuse(fieldOf(index, member),
                   "%1 round does not fit this cup: bare it is %2 there, and coats add up to %3. "
                   "Measure again at the same place.",

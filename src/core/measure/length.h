@@ -58,7 +58,6 @@ class Area {
   static constexpr Area mm2(double value) { return Area(value); }
 
   constexpr double mm2() const { return mm2_; }
-  constexpr double squareInches() const { return mm2_ / (Length::mmPerInch * Length::mmPerInch); }
 
   friend constexpr Area operator+(Area a, Area b) { return Area(a.mm2_ + b.mm2_); }
   friend constexpr Area operator-(Area a, Area b) { return Area(a.mm2_ - b.mm2_); }

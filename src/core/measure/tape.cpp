@@ -70,10 +70,6 @@ Length step(Graduation graduation) {
   return atMark(1, graduation);
 }
 
-Unit unitOf(Graduation graduation) {
-  return graduation == Graduation::millimetre ? Unit::mm : Unit::inch;
-}
-
 Graduation usualGraduation(Unit unit) {
   return unit == Unit::inch ? Graduation::sixteenth : Graduation::millimetre;
 }

@@ -13,9 +13,6 @@ enum class Graduation { eighth, sixteenth, thirtySecond, millimetre };
 /// The distance from one mark to the next.
 Length step(Graduation graduation);
 
-/// The unit that the marks of this kind stand for.
-Unit unitOf(Graduation graduation);
-
 /// The graduation people tape by in a unit: sixteenths of an inch, or whole millimetres.
 Graduation usualGraduation(Unit unit);
 

@@ -175,6 +175,10 @@ TEST_CASE("what cannot have been is refused at its field") {
         "build_up.measured[0].around");
   CHECK(faultField(bare, with(measured(1, rim, Length::inches(12)))) ==
         "build_up.measured[0].around");
+  // A cup of a millimetre cannot have lost one.
+  const Development tiny = developed(body(Length::mm(1), Length::mm(1), Length::mm(10)));
+  CHECK(faultField(tiny, with(measured(1, Length::mm(5), Length::mm(0.5)))) ==
+        "build_up.measured[0].around");
   Remeasure empty = measured(1, rim, Length::inches(9.3));
   empty.station.girth.reset();
   CHECK(faultField(bare, with(empty)) == "build_up.measured[0].around");
