@@ -155,3 +155,16 @@ TEST_CASE("the height's handle is dragged up") {
   QTest::mouseRelease(drawing, Qt::LeftButton, Qt::NoModifier, from + QPoint(0, 20));
   CHECK(open.cup().blank.stations[1].at.length < Length::inches(7));
 }
+
+TEST_CASE("nonsense typed for one cup does not follow to the next") {
+  OpenWindow open;
+  open.window.order().addCup();
+  open.type("blank.stations[0].around", "10 1/0");
+  CHECK_FALSE(open.window.order().planHolds());
+  open.window.order().choose(0);
+  CHECK(open.window.order().planHolds());
+  CHECK(open.field("blank.stations[0].around").edit()->text() == "9 in");
+  CHECK(bubble(open) == nullptr);
+  open.window.order().choose(1);
+  CHECK(open.window.order().planHolds());
+}

@@ -154,3 +154,18 @@ TEST_CASE("how far a cup is out of round is typed, and counts for a rule across"
   setGirthMeasured(open.window.order(), Girth::across);
   CHECK(open.window.order().plan()->seamDoubt.round > Length::mm(2));
 }
+
+TEST_CASE("a doubt the buttons do not offer lights none of them") {
+  OpenWindow open;
+  open.window.order().editCup("x", [](Cup& cup) {
+    cup.doubt.tapeMarks = 7;
+    cup.doubt.filmShrinksPercent = 0.7;
+  });
+  for (Segments* segments : open.window.findChildren<Segments*>()) {
+    if (segments->accessibleName() == "Tape off by marks" ||
+        segments->accessibleName() == "Film shrinks by") {
+      CHECK(segments->chosen() == -1);
+    }
+  }
+  CHECK(open.window.order().plan()->seamDoubt.worst > Length::inches(0.4));
+}

@@ -24,6 +24,7 @@ LengthField* FieldSet::add(const QString& label, const QString& field, LengthFie
                      order.setTyping(made->field(), fault);
                    });
   QObject::connect(made, &LengthField::finished, &order_, &Order::settle);
+  QObject::connect(&order_, &Order::cupTaken, made, &LengthField::forget);
   return made;
 }
 

@@ -109,12 +109,17 @@ void LengthField::finish() {
 }
 
 void LengthField::takeBack() {
-  unreadable_.reset();
-  edited_ = false;
+  forget();
   edit_->setText(value_);
   edit_->selectAll();
   emit typing(std::nullopt);
   showBubble();
+}
+
+void LengthField::forget() {
+  pause_.stop();
+  unreadable_.reset();
+  edited_ = false;
 }
 
 void LengthField::setFault(const QString& sentence) {

@@ -38,6 +38,8 @@ class LengthField : public QWidget {
 
   /// What the plan says against the value; nothing takes the bubble away.
   void setFault(const QString& sentence);
+  /// Drops what is being typed: the value now shown is another's.
+  void forget();
   QLineEdit* edit() { return edit_; }
   bool unreadable() const { return unreadable_.has_value(); }
 

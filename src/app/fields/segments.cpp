@@ -30,7 +30,11 @@ void Segments::show(int choice) {
   if (QAbstractButton* button = group_.button(choice)) {
     button->setChecked(true);
     setFocusProxy(button);
+    return;
   }
+  group_.setExclusive(false);
+  for (QAbstractButton* button : group_.buttons()) button->setChecked(false);
+  group_.setExclusive(true);
 }
 
 }  // namespace avrelt

@@ -16,7 +16,7 @@ class Segments : public QWidget {
   Segments(const QString& name, const QStringList& choices, QWidget* parent = nullptr);
 
   int chosen() const { return group_.checkedId(); }
-  /// Shows a choice without telling anyone.
+  /// Shows a choice without telling anyone; none where there is no such choice.
   void show(int choice);
   QAbstractButton* button(int choice) const { return group_.button(choice); }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/gauge/doubt_page.h"
 
+#include <algorithm>
 #include <array>
 #include <cmath>
 #include <QGridLayout>
@@ -98,9 +99,10 @@ void DoubtPage::refresh() {
   const Unit unit = order_.unit();
   const Cup& cup = order_.currentCup();
   marks_->show(cup.doubt.tapeMarks);
-  for (std::size_t i = 0; i < filmPercents.size(); ++i) {
-    if (cup.doubt.filmShrinksPercent == filmPercents[i]) film_->show(static_cast<int>(i));
-  }
+  const auto* const percent =
+      std::find(filmPercents.begin(), filmPercents.end(), cup.doubt.filmShrinksPercent);
+  film_->show(percent == filmPercents.end() ? -1
+                                            : static_cast<int>(percent - filmPercents.begin()));
   oval_->show(cup.doubt.outOfRound.length, unit);
 
   const SeamDoubt& seam = plan->seamDoubt;

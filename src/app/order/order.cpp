@@ -2,6 +2,7 @@
 #include "app/order/order.h"
 
 #include <algorithm>
+#include <utility>
 
 #include "app/order/document_change.h"
 #include "app/order/phrases.h"
@@ -37,8 +38,8 @@ void Order::pick(Thing thing) {
 
 void Order::load(const Document& document) {
   history_.clear();
-  typing_.clear();
   planned_.clear();
+  current_ = -1;
   thing_ = Thing::none;
   const int first = document.cups.empty() ? -1 : 0;
   put(document, first);
@@ -47,8 +48,12 @@ void Order::load(const Document& document) {
 void Order::put(const Document& document, int current) {
   document_ = document;
   const int count = static_cast<int>(document_.cups.size());
-  current_ = count == 0 ? -1 : std::clamp(current, 0, count - 1);
+  const int before = std::exchange(current_, count == 0 ? -1 : std::clamp(current, 0, count - 1));
   planAgain();
+  if (before != current_) {
+    typing_.clear();
+    emit cupTaken();
+  }
   emit changed();
 }
 
@@ -102,6 +107,7 @@ void Order::choose(int index) {
   current_ = index;
   typing_.clear();
   settle();
+  emit cupTaken();
   emit changed();
 }
 

@@ -79,6 +79,8 @@ class Order : public QObject {
  signals:
   /// The document changed, or which cup is in hand: everything shown is to be shown anew.
   void changed();
+  /// Another cup is in hand: what was being typed for the one before is no longer meant.
+  void cupTaken();
   void thingPicked();
 
  private:
