@@ -20,7 +20,10 @@ SeamDoubt seamDoubt(const Development& body, Girth measured, const Stage& laid, 
   seam.tape = step(graduation) * doubt.tapeMarks * (across ? pi : 1);
   seam.round = across ? doubt.outOfRound.length * (pi / 2) : Length();
   seam.film = widest * (doubt.filmShrinksPercent / 100);
-  seam.growth = sizedFor == SizedFor::laid ? growthOf(laid.spread * 2) : growthOf(laid.thickness);
+  // A girth measured at this very stage is predicted by nobody; what its tape leaves open is the
+  // tape's own line above.
+  const Length predicted = laid.measured ? Length() : laid.spread * 2;
+  seam.growth = growthOf(sizedFor == SizedFor::laid ? predicted : laid.thickness);
   seam.worst = seam.tape + seam.round + seam.film + seam.growth;
   // Up to the next mark, with a hair's grace for what already lies on one.
   const double marks = std::ceil(seam.worst / step(graduation) - 1e-9);

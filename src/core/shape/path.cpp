@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "shape/path.h"
 
-#include <array>
 #include <cmath>
 #include <numbers>
 
 #include "shape/smooth.h"
+
 namespace avrelt {
 namespace {
 

@@ -64,6 +64,15 @@ TEST_CASE("a guessed girth is in doubt by twice its spread, a bare size by all o
         Approx(2 * pi * 0.5));
 }
 
+TEST_CASE("a girth measured at its stage leaves only what the tape leaves") {
+  const Stage measured{2, Length::mm(0.5), Length::mm(0.1), true};
+  const SeamDoubt seam = doubtOf(Girth::around, {1, {}, 0}, measured);
+  CHECK(seam.growth == Length());
+  CHECK(seam.worst.inches() == Approx(1.0 / 16));
+  CHECK(doubtOf(Girth::around, {0, {}, 0}, measured, SizedFor::bare).growth.mm() ==
+        Approx(2 * pi * 0.5));
+}
+
 TEST_CASE("the overlap that covers the worst lies on the next mark and does cover it") {
   const Stage laid{1, Length::mm(0.3), Length::mm(0.07), false};
   for (int marks = 0; marks <= 4; ++marks) {
