@@ -40,7 +40,7 @@ void bareSinCos(benchmark::State& state) {
 BENCHMARK(bareSinCos)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
 void wallToFlat(benchmark::State& state) {
-  const Development body = *Development::of(comet().blank);
+  const Development body = Body::of(comet().blank)->cone();
   std::vector<Point> flat(points);
   for (auto _ : state) {
     for (int i = 0; i < points; ++i) {

@@ -1,132 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/document_json.h"
 
-#include <cmath>
-#include <initializer_list>
+#include <algorithm>
 
-#include "files/json_reader.h"
+#include "files/blank_json.h"
+#include "files/json_writing.h"
 
 namespace avrelt {
 namespace {
 
 /// Far above what any cup bears, and low enough to count with.
 constexpr int mostCoats = 1000;
-
-/// Reads the members of one object and remembers which were asked for; the others are kept.
-class ObjectReader {
- public:
-  ObjectReader(const Json& value, std::string path, const FieldLines& lines, ReadFaults& faults)
-      : value_(value), path_(std::move(path)), lines_(lines), faults_(faults) {
-    if (!value_.is_object()) fault(path_, {"Here an object in braces { } is wanted.", {}});
-  }
-
-  const Json* find(const char* name) {
-    known_.emplace_back(name);
-    if (!value_.is_object()) return nullptr;
-    const auto found = value_.find(name);
-    return found == value_.end() ? nullptr : &*found;
-  }
-
-  std::string pathOf(const std::string& member) const {
-    return path_.empty() ? member : path_ + "." + member;
-  }
-
-  void fault(const std::string& field, Sentence sentence) {
-    faults_.push_back({lines_.lineOf(field), {field, std::move(sentence)}});
-  }
-
-  void text(const char* name, std::string& target) {
-    const Json* value = find(name);
-    if (value == nullptr) return;
-    if (value->is_string()) {
-      target = value->get<std::string>();
-    } else {
-      fault(pathOf(name), {"Here a text in quotes is wanted.", {}});
-    }
-  }
-
-  void length(const char* name, Unit unit, WrittenLength& target) {
-    if (std::optional<WrittenLength> read = lengthIfGiven(name, unit)) target = std::move(*read);
-  }
-
-  std::optional<WrittenLength> lengthIfGiven(const char* name, Unit unit) {
-    const Json* value = find(name);
-    if (value == nullptr) return std::nullopt;
-    if (value->is_string()) {
-      std::string typed = value->get<std::string>();
-      const Checked<Length> read = parseSize(typed, unit);
-      if (read) return WrittenLength{*read, std::move(typed)};
-      fault(pathOf(name), read.error().sentence);
-      return std::nullopt;
-    }
-    if (value->is_number()) {
-      const Length read = Length::mm(value->get<double>());
-      if (read >= Length() && read <= longestLength) return WrittenLength{read, {}};
-      fault(pathOf(name), {"A length in mm from 0 to 10000 is wanted.", {}});
-      return std::nullopt;
-    }
-    fault(pathOf(name),
-          {"A length is wanted: a number of mm, or a text such as \"9 3/8 in\".", {}});
-    return std::nullopt;
-  }
-
-  void volume(const char* name, Volume& target) {
-    const Json* value = find(name);
-    if (value == nullptr) return;
-    const std::string text = value->is_string()   ? value->get<std::string>()
-                             : value->is_number() ? value->dump()
-                                                  : std::string();
-    const Checked<Volume> read = parseVolume(text);
-    if (read) {
-      target = *read;
-    } else {
-      fault(pathOf(name), read.error().sentence);
-    }
-  }
-
-  void wholeNumber(const char* name, int most, int& target) {
-    const Json* value = find(name);
-    if (value == nullptr) return;
-    if (value->is_number_integer() && value->get<double>() >= 0 && value->get<double>() <= most) {
-      target = value->get<int>();
-    } else {
-      fault(pathOf(name), {"A whole number from 0 to %1 is wanted.", {static_cast<long>(most)}});
-    }
-  }
-
-  template <typename Choice>
-  void choice(const char* name, std::initializer_list<std::pair<const char*, Choice>> choices,
-              Choice& target) {
-    const Json* value = find(name);
-    if (value == nullptr) return;
-    std::string offered;
-    for (const auto& [text, meaning] : choices) {
-      if (value->is_string() && value->get<std::string>() == text) {
-        target = meaning;
-        return;
-      }
-      offered += (offered.empty() ? "\"" : " or \"") + std::string(text) + "\"";
-    }
-    fault(pathOf(name), {"Here %1 is wanted.", {offered}});
-  }
-
-  std::string kept() const {
-    Json rest = Json::object();
-    if (value_.is_object()) {
-      for (const auto& [name, value] : value_.items()) {
-        if (std::find(known_.begin(), known_.end(), name) == known_.end()) rest[name] = value;
-      }
-    }
-    return rest.empty() ? std::string() : rest.dump();
-  }
-
- private:
-  const Json& value_;
-  std::string path_;
-  const FieldLines& lines_;
-  ReadFaults& faults_;
-  std::vector<std::string> known_;
-};
 
 class DocumentReader {
  public:
@@ -188,7 +72,7 @@ class DocumentReader {
     Cup cup;
     object.text("name", cup.name);
     if (const Json* blank = object.find("blank")) {
-      readBlank(*blank, object.pathOf("blank"), cup.blank);
+      cup.blank = blankMembers(on(*blank, object.pathOf("blank")), *blank, document_.units);
     } else if (value.is_object()) {
       object.fault(object.pathOf("blank"), {"The cup has no \"blank\": its measures.", {}});
     }
@@ -207,70 +91,29 @@ class DocumentReader {
       members.length("width", document_.units, cup.strip.width);
       cup.strip.kept = members.kept();
     }
+    if (const Json* film = object.find("film")) {
+      readFilm(on(*film, object.pathOf("film")), cup.film);
+    }
+    if (const Json* base = object.find("base")) {
+      ObjectReader members = on(*base, object.pathOf("base"));
+      members.length("overhang", document_.units, cup.base.overhang);
+      members.length("disc_clearance", document_.units, cup.base.discClearance);
+      cup.base.kept = members.kept();
+    }
+    if (const Json* cut = object.find("cut")) {
+      ObjectReader members = on(*cut, object.pathOf("cut"));
+      cup.cut.emplace();
+      members.length("around_base", document_.units, cup.cut->aroundBase);
+      members.length("around_rim", document_.units, cup.cut->aroundRim);
+      cup.cut->kept = members.kept();
+    }
     cup.kept = object.kept();
     document_.cups.push_back(std::move(cup));
   }
 
-  void readBlank(const Json& value, const std::string& path, Blank& blank) {
-    ObjectReader object = on(value, path);
-    object.text("name", blank.name);
-    object.choice("height_along", {{"wall", HeightAlong::wall}, {"plumb", HeightAlong::plumb}},
-                  blank.heightAlong);
-    const Json* stations = object.find("stations");
-    if (stations != nullptr && stations->is_array()) {
-      for (std::size_t i = 0; i < stations->size(); ++i) {
-        blank.stations.push_back(
-            readStation((*stations)[i], object.pathOf("stations") + "[" + std::to_string(i) + "]"));
-      }
-    } else if (value.is_object()) {
-      object.fault(object.pathOf("stations"),
-                   {"Here a list of stations in brackets [ ] is wanted, from the base up.", {}});
-    }
-    blank.kept = object.kept();
-  }
-
-  Station readStation(const Json& value, const std::string& path) {
-    ObjectReader object = on(value, path);
-    Station station = stationMembers(object, value, path);
-    station.kept = object.kept();
-    return station;
-  }
-
-  Station stationMembers(ObjectReader& object, const Json& value, const std::string& path) {
-    Station station;
-    if (value.is_object() && !value.contains("at")) {
-      object.fault(path, {"The station has no \"at\": its height above the base edge.", {}});
-    }
-    object.length("at", document_.units, station.at);
-    std::optional<WrittenLength> around = object.lengthIfGiven("around", document_.units);
-    std::optional<WrittenLength> across = object.lengthIfGiven("across", document_.units);
-    if (around && across) {
-      object.fault(object.pathOf("across"),
-                   {"The station has both \"around\" and \"across\". Keep the one measured.", {}});
-    }
-    if (across) station.girthIs = Girth::across;
-    station.girth = across ? std::move(across) : std::move(around);
-    return station;
-  }
-
-  /// The items of a list member, each read by `readItem(value, path)`.
-  template <typename ReadItem>
-  void readList(ObjectReader& object, const char* name, const ReadItem& readItem) {
-    const Json* list = object.find(name);
-    if (list == nullptr) return;
-    const std::string path = object.pathOf(name);
-    if (!list->is_array()) {
-      object.fault(path, {"Here a list in brackets [ ] is wanted.", {}});
-      return;
-    }
-    for (std::size_t i = 0; i < list->size(); ++i) {
-      readItem((*list)[i], path + "[" + std::to_string(i) + "]");
-    }
-  }
-
   void readBuildUp(const Json& value, const std::string& path, BuildUp& buildUp) {
     ObjectReader object = on(value, path);
-    readList(object, "coats", [&](const Json& item, const std::string& at) {
+    object.list("coats", [&](const Json& item, const std::string& at) {
       ObjectReader members = on(item, at);
       Coat coat;
       members.choice(
@@ -292,11 +135,11 @@ class DocumentReader {
     object.wholeNumber("laid_after", mostCoats, buildUp.laidAfter);
     object.choice("sized_for", {{"laid", SizedFor::laid}, {"bare", SizedFor::bare}},
                   buildUp.sizedFor);
-    readList(object, "measured", [&](const Json& item, const std::string& at) {
+    object.list("measured", [&](const Json& item, const std::string& at) {
       ObjectReader members = on(item, at);
       Remeasure measure;
       members.wholeNumber("after", mostCoats, measure.after);
-      measure.station = stationMembers(members, item, at);
+      measure.station = stationMembers(members, item, at, document_.units);
       measure.kept = members.kept();
       buildUp.measured.push_back(std::move(measure));
     });
@@ -307,16 +150,23 @@ class DocumentReader {
     ObjectReader object = on(value, path);
     object.wholeNumber("tape_marks", 8, doubt.tapeMarks);
     object.length("out_of_round", document_.units, doubt.outOfRound);
-    if (const Json* shrinks = object.find("film_shrinks_percent")) {
-      const double percent = shrinks->is_number() ? shrinks->get<double>() : -1;
-      if (percent >= 0 && percent <= 20) {
-        doubt.filmShrinksPercent = percent;
-      } else {
-        object.fault(object.pathOf("film_shrinks_percent"),
-                     {"A number of per cent from 0 to 20 is wanted.", {}});
-      }
-    }
+    object.percent("film_shrinks_percent", 20, doubt.filmShrinksPercent);
     doubt.kept = object.kept();
+  }
+
+  static void readFilm(ObjectReader object, Film& film) {
+    object.choice("kind",
+                  {{"paper", FilmKind::paper},
+                   {"stiff", FilmKind::stiff},
+                   {"thin_cast", FilmKind::thinCast},
+                   {"stretchy", FilmKind::stretchy}},
+                  film.kind);
+    if (object.find("takes_percent") != nullptr) {
+      double takes = usualPercent(film.kind);
+      object.percent("takes_percent", 50, takes);
+      film.takesPercent = takes;
+    }
+    film.kept = object.kept();
   }
 
   void readWrap(const Json& value, const std::string& path, Wrap& wrap) {
@@ -324,15 +174,17 @@ class DocumentReader {
     object.length("base_clearance", document_.units, wrap.baseClearance);
     object.length("rim_clearance", document_.units, wrap.rimClearance);
     object.length("overlap", document_.units, wrap.overlap);
-    if (const Json* seam = object.find("seam_at")) {
-      const double degrees = seam->is_number() ? seam->get<double>() : HUGE_VAL;
-      if (std::abs(degrees) <= 360) {
-        wrap.seamAt = Angle::degrees(degrees);
-      } else {
-        object.fault(
-            object.pathOf("seam_at"),
-            {"The seam's place is wanted in degrees, from -360 to 360; 180 is the back.", {}});
-      }
+    object.degrees("seam_at", -360, 360, wrap.seamAt);
+    if (object.find("laying") != nullptr) {
+      LayingKind laying = LayingKind::sector;
+      object.choice("laying",
+                    {{"sheet", LayingKind::sheet},
+                     {"sector", LayingKind::sector},
+                     {"slits", LayingKind::slits},
+                     {"bands", LayingKind::bands},
+                     {"gores", LayingKind::gores}},
+                    laying);
+      wrap.laying = laying;
     }
     wrap.kept = object.kept();
   }
@@ -354,58 +206,6 @@ class DocumentReader {
   Document document_;
   ReadFaults faults_;
 };
-
-Json number(double value) {
-  if (value == std::round(value) && std::abs(value) < 1e15) return static_cast<long long>(value);
-  return value;
-}
-
-/// The number of degrees that reads back as this very angle. Coming from radians it may have dust
-/// on it, so the shortest of those near it is looked for first.
-double degreesOf(Angle angle) {
-  const double near = angle.degrees();
-  const double clean = std::round(near * 1e9) / 1e9;
-  if (Angle::degrees(clean) == angle) return clean;
-  double low = near;
-  double high = near;
-  for (int i = 0; i < 8; ++i) {
-    if (Angle::degrees(low) == angle) return low;
-    if (Angle::degrees(high) == angle) return high;
-    low = std::nextafter(low, -HUGE_VAL);
-    high = std::nextafter(high, HUGE_VAL);
-  }
-  return near;
-}
-
-Json written(const WrittenLength& length) {
-  if (!length.text.empty()) return length.text;
-  return number(length.length.mm());
-}
-
-void addKept(Json& object, const std::string& kept) {
-  if (kept.empty()) return;
-  const Json members = Json::parse(kept);
-  for (const auto& [name, value] : members.items()) object[name] = value;
-}
-
-Json written(const Station& station) {
-  Json object = {{"at", written(station.at)}};
-  if (station.girth) {
-    object[station.girthIs == Girth::around ? "around" : "across"] = written(*station.girth);
-  }
-  addKept(object, station.kept);
-  return object;
-}
-
-Json written(const Blank& blank) {
-  Json object = Json::object();
-  object["name"] = blank.name;
-  object["height_along"] = blank.heightAlong == HeightAlong::wall ? "wall" : "plumb";
-  object["stations"] = Json::array();
-  for (const Station& station : blank.stations) object["stations"].push_back(written(station));
-  addKept(object, blank.kept);
-  return object;
-}
 
 Json written(const Coat& coat) {
   Json object = Json::object();
@@ -462,7 +262,45 @@ Json written(const Wrap& wrap) {
   object["rim_clearance"] = written(wrap.rimClearance);
   object["overlap"] = written(wrap.overlap);
   object["seam_at"] = number(degreesOf(wrap.seamAt));
+  if (wrap.laying) object["laying"] = layingName(*wrap.laying);
   addKept(object, wrap.kept);
+  return object;
+}
+
+Json written(const Film& film) {
+  Json object = Json::object();
+  switch (film.kind) {
+    case FilmKind::paper:
+      object["kind"] = "paper";
+      break;
+    case FilmKind::stiff:
+      object["kind"] = "stiff";
+      break;
+    case FilmKind::thinCast:
+      object["kind"] = "thin_cast";
+      break;
+    case FilmKind::stretchy:
+      object["kind"] = "stretchy";
+      break;
+  }
+  if (film.takesPercent) object["takes_percent"] = number(*film.takesPercent);
+  addKept(object, film.kept);
+  return object;
+}
+
+Json written(const Base& base) {
+  Json object = Json::object();
+  object["overhang"] = written(base.overhang);
+  object["disc_clearance"] = written(base.discClearance);
+  addKept(object, base.kept);
+  return object;
+}
+
+Json written(const CutRecord& cut) {
+  Json object = Json::object();
+  object["around_base"] = written(cut.aroundBase);
+  object["around_rim"] = written(cut.aroundRim);
+  addKept(object, cut.kept);
   return object;
 }
 
@@ -481,7 +319,10 @@ Json written(const Cup& cup) {
   if (!(cup.buildUp == BuildUp())) object["build_up"] = written(cup.buildUp);
   if (!(cup.doubt == Doubt())) object["doubt"] = written(cup.doubt);
   object["wrap"] = written(cup.wrap);
+  if (!(cup.film == Film())) object["film"] = written(cup.film);
+  if (!(cup.base == Base())) object["base"] = written(cup.base);
   object["strip"] = written(cup.strip);
+  if (cup.cut) object["cut"] = written(*cup.cut);
   addKept(object, cup.kept);
   return object;
 }

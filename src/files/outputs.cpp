@@ -10,20 +10,19 @@ const char* kindName(OutputKind kind) {
   return kind == OutputKind::svg ? "svg" : "pdf";
 }
 
-std::string outputName(const CupPlan& cup, const Piece& piece, OutputKind kind) {
-  return cup.slug + "-" + piece.id + "." + kindName(kind);
+std::string outputName(const CupPlan& cup, const PieceSet& set, OutputKind kind) {
+  return cup.slug + "-" + set.id + "." + kindName(kind);
 }
 
-tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const Piece& piece, OutputKind kind,
+tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set, OutputKind kind,
                                         Paper paper, Unit unit) {
-  const std::string title = cup.name + ": " + inWords(roleTitle(piece.role), unit);
-  Output output{kind, cup.name, piece.id, {outputName(cup, piece, kind), {}}};
+  const std::string title = cup.name + ": " + inWords(roleTitle(set.role), unit);
+  Output output{kind, cup.name, set.id, {outputName(cup, set, kind), {}}};
   if (kind == OutputKind::svg) {
-    output.file.bytes = svgOf(piece, unit, title);
+    output.file.bytes = svgOf(set, unit, title);
     return output;
   }
-  tl::expected<std::string, Sentence> pdf =
-      pdfOf(piece, tileOver(piece.bounds(), paper), unit, title);
+  tl::expected<std::string, Sentence> pdf = pdfOf(set, tileOver(set.bounds(), paper), unit, title);
   if (!pdf) return tl::unexpected(pdf.error());
   output.file.bytes = std::move(*pdf);
   return output;
@@ -32,9 +31,10 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const Piece& piece, 
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
   std::vector<Output> outputs;
   for (const CupPlan& cup : plan.cups) {
-    for (const Piece& piece : cup.pieces) {
+    for (const PieceRole role : pieceRoles) {
+      const PieceSet set = cup.set(role);
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
-        tl::expected<Output, Sentence> output = outputOf(cup, piece, kind, plan.paper, plan.units);
+        tl::expected<Output, Sentence> output = outputOf(cup, set, kind, plan.paper, plan.units);
         if (!output) return tl::unexpected(output.error());
         outputs.push_back(std::move(*output));
       }

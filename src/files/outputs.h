@@ -23,13 +23,13 @@ struct Output {
 };
 
 /// "tapered-350-wrap.svg".
-std::string outputName(const CupPlan& cup, const Piece& piece, OutputKind kind);
+std::string outputName(const CupPlan& cup, const PieceSet& set, OutputKind kind);
 
-/// One piece as a file of a kind. Refused in words where it cannot be made.
-tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const Piece& piece, OutputKind kind,
+/// The pieces of one purpose as a file of a kind. Refused in words where it cannot be made.
+tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set, OutputKind kind,
                                         Paper paper, Unit unit);
 
-/// Every piece of every cup as SVG and PDF, then `plan.json`, which lists them.
+/// The pieces of every purpose of every cup as SVG and PDF, then `plan.json`, which lists them.
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan);
 
 /// The plan as JSON (`docs/format.md`).

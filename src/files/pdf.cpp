@@ -60,9 +60,9 @@ cairo_status_t append(void* target, const unsigned char* data, unsigned int leng
 /// Draws in mm, y up, on the pages of one document.
 class Printer {
  public:
-  Printer(const Piece& piece, const Tiling& tiling, Unit unit, const std::string& title,
+  Printer(const PieceSet& set, const Tiling& tiling, Unit unit, const std::string& title,
           std::string& bytes)
-      : piece_(piece), tiling_(tiling), unit_(unit), title_(title) {
+      : set_(set), tiling_(tiling), unit_(unit), title_(title) {
     surface_ =
         cairo_pdf_surface_create_for_stream(append, &bytes, tiling.pageWidth().mm() * pointsPerMm,
                                             tiling.pageHeight().mm() * pointsPerMm);
@@ -154,22 +154,27 @@ class Printer {
     cairo_rectangle(context_, window.low.x, window.low.y, window.width(), window.height());
     cairo_clip(context_);
 
+    for (const Piece& piece : set_.pieces) printPiece(piece);
+    printJoins(page);
+    cairo_restore(context_);
+  }
+
+  void printPiece(const Piece& piece) {
     use(guideInk, 0.15);
-    for (const Guide& guide : piece_.guides) {
-      use(guideInk, 0.15,
-          guide.kind == GuideKind::seam ? std::vector<double>{3, 1.5} : std::vector<double>{});
+    for (const Guide& guide : piece.guides) {
+      const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;
+      use(guideInk, 0.15, dashed ? std::vector<double>{3, 1.5} : std::vector<double>{});
       stroke(guide.path);
     }
-    for (const Lettering& lettering : piece_.letterings) {
+    for (const Lettering& lettering : piece.letterings) {
       const Angle turn = lettering.turn + (tiling_.turned ? Angle::degrees(90) : Angle());
       letter(inWords(lettering.words, unit_), laidOn(tiling_, lettering.at), lettering.height.mm(),
              true, turn);
     }
     use(edgeInk, 0.2);
-    stroke(piece_.outline);
-    for (const Path& hole : piece_.holes) stroke(hole);
-    printJoins(page);
-    cairo_restore(context_);
+    stroke(piece.outline);
+    for (const Path& hole : piece.holes) stroke(hole);
+    for (const Path& slit : piece.slits) stroke(slit);
   }
 
   void printJoins(const Page& page) {
@@ -234,7 +239,7 @@ class Printer {
     }
   }
 
-  const Piece& piece_;
+  const PieceSet& set_;
   const Tiling& tiling_;
   Unit unit_;
   const std::string& title_;
@@ -245,17 +250,17 @@ class Printer {
 
 }  // namespace
 
-tl::expected<std::string, Sentence> pdfOf(const Piece& piece, const Tiling& tiling, Unit unit,
+tl::expected<std::string, Sentence> pdfOf(const PieceSet& set, const Tiling& tiling, Unit unit,
                                           const std::string& title) {
   if (tiling.pages.empty()) {
     return tl::unexpected(
-        Sentence{"The piece is too large to print: it would take over 400 pages. Check the cup's "
+        Sentence{"This is too large to print: it would take over 400 pages. Check the cup's "
                  "measures.",
                  {}});
   }
   std::string bytes;
   {
-    Printer printer(piece, tiling, unit, title, bytes);
+    Printer printer(set, tiling, unit, title, bytes);
     printer.print();
     if (printer.failed()) {
       return tl::unexpected(Sentence{"The print could not be made; memory may have run out.", {}});

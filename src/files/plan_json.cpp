@@ -24,42 +24,114 @@ Json points(const Path& path) {
   return list;
 }
 
-Json surfaceJson(const Development& body) {
-  const bool cylinder = body.isCylinder();
+/// The same for an open line, which ends elsewhere than it starts.
+Json openPoints(const Path& path) {
+  Json list = Json::array();
+  list.push_back({rounded(path.start.x), rounded(path.start.y)});
+  for (const Stretch& stretch : path.stretches) {
+    list.push_back({rounded(stretch.end.x), rounded(stretch.end.y)});
+  }
+  return list;
+}
+
+/// What the wall is, and the figures of the cone it is or is most like.
+Json surfaceJson(const CupPlan& cup) {
+  const Body& body = cup.body;
+  const Development& flat = cup.surface;
+  const bool cylinder = flat.isCylinder() && body.isCone();
   Json json = Json::object();
-  json["kind"] = cylinder ? "cylinder" : "cone";
+  json["kind"] = cylinder ? "cylinder" : body.isCone() ? "cone" : "curved";
   json["wall_mm"] = rounded(body.wall().mm());
   json["plumb_mm"] = rounded(body.plumb().mm());
   json["around_base_mm"] = rounded(body.aroundBase().mm());
   json["around_rim_mm"] = rounded(body.aroundRim().mm());
-  json["sector_deg"] = cylinder ? Json(0) : rounded(abs(body.flatAngle(Angle::turn())).degrees());
-  json["radius_base_mm"] = cylinder ? Json() : rounded(body.apexDistance(Length()).mm());
-  json["radius_rim_mm"] = cylinder ? Json() : rounded(body.apexDistance(body.wall()).mm());
+  json["area_mm2"] = rounded(body.area().mm2());
+  const bool noCone = flat.isCylinder();
+  json["sector_deg"] = noCone ? Json(0) : rounded(abs(flat.flatAngle(Angle::turn())).degrees());
+  json["radius_base_mm"] = noCone ? Json() : rounded(flat.apexDistance(Length()).mm());
+  json["radius_rim_mm"] = noCone ? Json() : rounded(flat.apexDistance(flat.wall()).mm());
   return json;
 }
 
 Json stageJson(const CupPlan& cup, const Stage& stage) {
-  const Development then = cup.bare.grownBy(stage.thickness);
-  const Development wider = cup.bare.grownBy(stage.thickness + stage.spread * 2);
+  const Body then = cup.bare.grownBy(stage.thickness);
+  const Body wider = cup.bare.grownBy(stage.thickness + stage.spread * 2);
   Json json = Json::object();
   json["after"] = stage.after;
   json["thickness_mm"] = rounded(stage.thickness.mm());
   json["around_base_mm"] = rounded(then.aroundBase().mm());
   json["around_rim_mm"] = rounded(then.aroundRim().mm());
   json["give_or_take_mm"] = rounded((wider.aroundRim() - then.aroundRim()).mm());
+  json["stations"] = Json::array();
+  for (const Length at : cup.bare.stations()) {
+    json["stations"].push_back(
+        {{"at_mm", rounded(at.mm())},
+         {"around_mm", rounded(then.around(at).mm())},
+         {"give_or_take_mm", rounded((wider.around(at) - then.around(at)).mm())}});
+  }
   json["measured"] = stage.measured || stage.after == 0;
   json["laid"] = stage.after == cup.laidAfter;
   return json;
 }
 
-Json pieceJson(const Piece& piece) {
+Json optionJson(const Laying& laying) {
+  Json json = Json::object();
+  json["kind"] = layingName(laying.kind);
+  json["possible"] = laying.possible;
+  json["bears"] = laying.bears;
+  json["pieces"] = laying.pieces;
+  json["stretch_percent"] = rounded(laying.most * 100);
+  json["fullness_percent"] = rounded(-laying.least * 100);
+  json["joins_mm"] = rounded(laying.joins.mm());
+  json["film_mm2"] = rounded(laying.film.mm2());
+  if (laying.kind == LayingKind::slits) {
+    json["slits"] = Json::array();
+    for (const SlitRow& row : laying.slits) {
+      json["slits"].push_back({{"from", row.atRim ? "rim" : "base"},
+                               {"count", row.count},
+                               {"depth_mm", rounded(row.depth.mm())},
+                               {"laps_mm", rounded(row.each.mm())}});
+    }
+  }
+  if (laying.kind == LayingKind::bands) {
+    json["bands"] = Json::array();
+    for (const RingFit& ring : laying.rings) {
+      json["bands"].push_back({{"low_mm", rounded(ring.low)},
+                               {"high_mm", rounded(ring.high)},
+                               {"stretch_percent", rounded(ring.most * 100)},
+                               {"fullness_percent", rounded(-ring.least * 100)}});
+    }
+  }
+  return json;
+}
+
+Json layingJson(const CupPlan& cup) {
+  Json json = Json::object();
+  json["taken"] = layingName(cup.laid);
+  json["recommended"] = layingName(cup.layings.recommended);
+  json["straight_sheet_runs_off_mm"] = rounded(cup.layings.runsOff.mm());
+  json["options"] = Json::array();
+  for (const Laying& option : cup.layings.options) json["options"].push_back(optionJson(option));
+  json["stretch_map"] = Json::array();
+  for (const StretchRow& row : cup.laying().map) {
+    json["stretch_map"].push_back({{"at_mm", rounded(row.s.mm())},
+                                   {"middle_percent", rounded(row.middle * 100)},
+                                   {"edge_percent", rounded(row.edge * 100)}});
+  }
+  return json;
+}
+
+Json pieceJson(const Piece& piece, const CupPlan& cup) {
   const Box bounds = piece.bounds();
   Json json = Json::object();
   json["id"] = piece.id;
   json["role"] = roleName(piece.role);
+  json["laid_after"] = cup.laidAfter;
   json["outline_mm"] = points(piece.outline);
   json["holes_mm"] = Json::array();
   for (const Path& hole : piece.holes) json["holes_mm"].push_back(points(hole));
+  json["slits_mm"] = Json::array();
+  for (const Path& slit : piece.slits) json["slits_mm"].push_back(openPoints(slit));
   json["area_mm2"] = rounded(piece.area().mm2());
   json["size_mm"] = {rounded(bounds.width()), rounded(bounds.height())};
   return json;
@@ -85,7 +157,7 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
   for (const CupPlan& cup : plan.cups) {
     Json json = Json::object();
     json["name"] = cup.name;
-    json["surface"] = surfaceJson(cup.surface);
+    json["surface"] = surfaceJson(cup);
     json["stages"] = Json::array();
     for (const Stage& stage : cup.stages) json["stages"].push_back(stageJson(cup, stage));
     json["seam_doubt"] = {{"tape_mm", rounded(cup.seamDoubt.tape.mm())},
@@ -94,8 +166,12 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
                           {"growth_mm", rounded(cup.seamDoubt.growth.mm())},
                           {"worst_mm", rounded(cup.seamDoubt.worst.mm())},
                           {"cover_mm", rounded(cup.seamDoubt.cover.mm())}};
+    json["laying"] = layingJson(cup);
+    json["snips"] = {{"count", cup.snips.count},
+                     {"depth_mm", rounded(cup.snips.depth.mm())},
+                     {"each_mm", rounded(cup.snips.each.mm())}};
     json["pieces"] = Json::array();
-    for (const Piece& piece : cup.pieces) json["pieces"].push_back(pieceJson(piece));
+    for (const Piece& piece : cup.pieces) json["pieces"].push_back(pieceJson(piece, cup));
     json["watches"] = Json::array();
     for (const Watch& watch : cup.watches) json["watches"].push_back(watchJson(watch, plan.units));
     root["cups"].push_back(std::move(json));

@@ -78,33 +78,10 @@ std::string pathData(const Path& path, const PageFrame& frame) {
   return path.closed() ? data + " Z" : data;
 }
 
-}  // namespace
-
-std::string svgOf(const Piece& piece, Unit unit, const std::string& title) {
-  const PageFrame frame{piece.bounds()};
-  const std::string width = digits(frame.box.width());
-  const std::string height = digits(frame.box.height());
-
-  std::string svg = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n";
-  svg += "<svg xmlns=\"http://www.w3.org/2000/svg\" version=\"1.1\" width=\"" + width +
-         "mm\" height=\"" + height + "mm\" viewBox=\"0 0 " + width + " " + height + "\">\n";
-  svg += "  <title>" + escaped(title) + "</title>\n";
-  svg +=
-      "  <desc>True size: one user unit is one millimetre. Layer \"cut\" is cut, layer "
-      "\"guide\" is drawn.</desc>\n";
-
-  svg += "  <g id=\"cut\" fill=\"none\" stroke=\"" + std::string(ink::edge) +
-         "\" stroke-width=\"0.1\">\n";
-  svg += "    <path id=\"" + piece.id + "\" d=\"" + pathData(piece.outline, frame) + "\"/>\n";
-  for (const Path& hole : piece.holes) {
-    svg += "    <path d=\"" + pathData(hole, frame) + "\"/>\n";
-  }
-  svg += "  </g>\n";
-
-  svg += "  <g id=\"guide\" fill=\"none\" stroke=\"" + std::string(ink::guide) +
-         "\" stroke-width=\"0.1\">\n";
+/// What is drawn on one piece and never cut.
+void drawGuides(std::string& svg, const Piece& piece, const PageFrame& frame, Unit unit) {
   for (const Guide& guide : piece.guides) {
-    const bool dashed = guide.kind == GuideKind::seam;
+    const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;
     svg += "    <path d=\"" + pathData(guide.path, frame) + "\"" +
            (dashed ? " stroke-dasharray=\"3 1.5\"" : "") + "/>\n";
   }
@@ -119,6 +96,39 @@ std::string svgOf(const Piece& piece, Unit unit, const std::string& title) {
     if (turn != "0") svg += " transform=\"rotate(" + turn + " " + place(at) + ")\"";
     svg += ">" + escaped(inWords(lettering.words, unit)) + "</text>\n";
   }
+}
+
+}  // namespace
+
+std::string svgOf(const PieceSet& set, Unit unit, const std::string& title) {
+  const PageFrame frame{set.bounds()};
+  const std::string width = digits(frame.box.width());
+  const std::string height = digits(frame.box.height());
+
+  std::string svg = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n";
+  svg += "<svg xmlns=\"http://www.w3.org/2000/svg\" version=\"1.1\" width=\"" + width +
+         "mm\" height=\"" + height + "mm\" viewBox=\"0 0 " + width + " " + height + "\">\n";
+  svg += "  <title>" + escaped(title) + "</title>\n";
+  svg +=
+      "  <desc>True size: one user unit is one millimetre. Layer \"cut\" is cut, layer "
+      "\"guide\" is drawn.</desc>\n";
+
+  svg += "  <g id=\"cut\" fill=\"none\" stroke=\"" + std::string(ink::edge) +
+         "\" stroke-width=\"0.1\">\n";
+  for (const Piece& piece : set.pieces) {
+    svg += "    <path id=\"" + piece.id + "\" d=\"" + pathData(piece.outline, frame) + "\"/>\n";
+    for (const Path& hole : piece.holes) {
+      svg += "    <path d=\"" + pathData(hole, frame) + "\"/>\n";
+    }
+    for (const Path& slit : piece.slits) {
+      svg += "    <path d=\"" + pathData(slit, frame) + "\"/>\n";
+    }
+  }
+  svg += "  </g>\n";
+
+  svg += "  <g id=\"guide\" fill=\"none\" stroke=\"" + std::string(ink::guide) +
+         "\" stroke-width=\"0.1\">\n";
+  for (const Piece& piece : set.pieces) drawGuides(svg, piece, frame, unit);
   svg += "  </g>\n</svg>\n";
   return svg;
 }

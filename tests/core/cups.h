@@ -5,7 +5,9 @@
 #include <cmath>
 #include <vector>
 
+#include "cup/body.h"
 #include "cup/wrap.h"
+#include "sheet/wrap_pieces.h"
 
 /// A small set of named cups that every operation is checked against.
 namespace avrelt::cups {
@@ -39,10 +41,44 @@ inline const std::vector<Named>& all() {
   return cups;
 }
 
-inline Development developed(const Blank& blank) {
-  CheckedAll<Development> made = Development::of(blank);
+inline Body bodyOf(const Blank& blank) {
+  CheckedAll<Body> made = Body::of(blank);
   REQUIRE(made.has_value());
   return *made;
+}
+
+inline Development developed(const Blank& blank) {
+  return bodyOf(blank).cone();
+}
+
+/// A body through girths up the wall or plumb beside it, in mm.
+struct At {
+  double height;
+  double around;
+};
+inline Blank curved(const std::vector<At>& places, Joined joined = Joined::smooth,
+                    HeightAlong along = HeightAlong::plumb) {
+  Blank blank;
+  blank.heightAlong = along;
+  blank.joined = joined;
+  for (const At& place : places) {
+    blank.stations.push_back(
+        {WrittenLength::mm(place.height), WrittenLength::mm(place.around), Girth::around, {}});
+  }
+  return blank;
+}
+
+/// Shapes that are no cones, for every operation that takes any body.
+inline const std::vector<Named>& allCurved() {
+  static const std::vector<Named> cups{
+      {"plump", curved({{0, 205}, {60, 215}, {75, 285}, {190, 290}}, Joined::straight)},
+      {"barrel", curved({{0, 230}, {50, 270}, {100, 280}, {150, 270}, {200, 235}})},
+      {"wine", curved({{0, 130}, {15, 190}, {40, 255}, {70, 270}, {105, 235}})},
+      {"waist", curved({{0, 260}, {80, 225}, {160, 265}})},
+      {"foot",
+       curved({{0, 220}, {8, 220}, {11, 205}, {120, 260}}, Joined::straight, HeightAlong::wall)},
+  };
+  return cups;
 }
 
 inline Wrap wrapOf(Length base, Length rim, Length overlap, Angle seam = Angle::halfTurn()) {
@@ -58,6 +94,24 @@ inline WrapLayout laidOut(const Development& body, const Wrap& wrap) {
   CheckedAll<WrapLayout> layout = WrapLayout::of(body, wrap);
   REQUIRE(layout.has_value());
   return *layout;
+}
+
+/// The one piece of a wrap on a cone.
+inline Piece conePiece(const WrapLayout& layout, Unit unit, const std::string& name,
+                       PieceRole role = PieceRole::wrap) {
+  const Body body = Body::of(layout.body());
+  const Layings layings = layingsOf(body, layout.low(), layout.high(), layout.overlap(), Film());
+  return wrapPieces({body,
+                     layings.of(LayingKind::sector),
+                     layout,
+                     Length(),
+                     {},
+                     layings.runsOff,
+                     {"cut for the bare cup", {}},
+                     unit,
+                     name},
+                    role)
+      .front();
 }
 
 }  // namespace avrelt::cups

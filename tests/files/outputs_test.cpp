@@ -116,7 +116,7 @@ TEST_CASE("watches reach the plan in words of the order's unit") {
 TEST_CASE("a piece too large to print is refused in words") {
   Piece piece;
   piece.outline = {{0, 0}, {{{9e3, 0}, 0}, {{9e3, 9e3}, 0}, {{0, 9e3}, 0}, {{0, 0}, 0}}};
-  const auto pdf = pdfOf(piece, tileOver(piece.bounds(), Paper::a4), Unit::mm, "x");
+  const auto pdf = pdfOf(setOf(piece), tileOver(piece.bounds(), Paper::a4), Unit::mm, "x");
   REQUIRE_FALSE(pdf.has_value());
   CHECK_THAT(inWords(pdf.error(), Unit::mm), Catch::Contains("400 pages"));
 }

@@ -13,7 +13,7 @@ using namespace avrelt::cups;
 namespace {
 
 Piece wrapOn(const Blank& blank) {
-  return wrapPiece(laidOut(developed(blank), wrapOf({}, {}, Length())), Unit::inch, "Comet");
+  return conePiece(laidOut(developed(blank), wrapOf({}, {}, Length())), Unit::inch, "Comet");
 }
 
 int countOf(const std::string& text, const std::string& word) {
@@ -33,7 +33,7 @@ std::string cutLayer(const std::string& svg) {
 
 TEST_CASE("width, height and viewBox agree in millimetres") {
   const Piece piece = wrapOn(all()[1].blank);
-  const std::string svg = svgOf(piece, Unit::inch, "Comet: Wrap");
+  const std::string svg = svgOf(setOf(piece), Unit::inch, "Comet: Wrap");
   std::smatch found;
   REQUIRE(std::regex_search(
       svg, found,
@@ -46,17 +46,17 @@ TEST_CASE("width, height and viewBox agree in millimetres") {
 }
 
 TEST_CASE("a cone's wrap is cut along two true arcs, a cylinder's along none") {
-  CHECK(countOf(cutLayer(svgOf(wrapOn(all()[1].blank), Unit::inch, "x")), " A") == 2);
-  CHECK(countOf(cutLayer(svgOf(wrapOn(all()[0].blank), Unit::inch, "x")), " A") == 0);
+  CHECK(countOf(cutLayer(svgOf(setOf(wrapOn(all()[1].blank)), Unit::inch, "x")), " A") == 2);
+  CHECK(countOf(cutLayer(svgOf(setOf(wrapOn(all()[0].blank)), Unit::inch, "x")), " A") == 0);
 }
 
 TEST_CASE("a hair of taper writes no radius of kilometres") {
-  const std::string svg = svgOf(wrapOn(all()[5].blank), Unit::inch, "x");
+  const std::string svg = svgOf(setOf(wrapOn(all()[5].blank)), Unit::inch, "x");
   CHECK(countOf(cutLayer(svg), " A") == 0);
 }
 
 TEST_CASE("what is drawn is kept apart from what is cut") {
-  const std::string svg = svgOf(wrapOn(all()[1].blank), Unit::inch, "x");
+  const std::string svg = svgOf(setOf(wrapOn(all()[1].blank)), Unit::inch, "x");
   CHECK(countOf(cutLayer(svg), "<path") == 1);
   CHECK(countOf(cutLayer(svg), "<text") == 0);
   CHECK(countOf(svg, "<g id=\"guide\"") == 1);
@@ -66,7 +66,7 @@ TEST_CASE("what is drawn is kept apart from what is cut") {
 TEST_CASE("names cannot break the file") {
   Piece piece = wrapOn(all()[0].blank);
   piece.letterings.push_back({{0, 0}, Length::mm(3), Angle(), {"%1", {std::string("<&\"\x01>")}}});
-  const std::string svg = svgOf(piece, Unit::inch, "a<b>&\"c\"");
+  const std::string svg = svgOf(setOf(piece), Unit::inch, "a<b>&\"c\"");
   CHECK_THAT(svg, Catch::Contains("<title>a&lt;b&gt;&amp;&quot;c&quot;</title>"));
   CHECK_THAT(svg, Catch::Contains("&lt;&amp;&quot; &gt;"));
 }

@@ -73,7 +73,7 @@ double longestRun(const poppler::image& image, double fromLeft, double atY) {
 }
 
 Piece pieceOf(const Blank& blank) {
-  return wrapPiece(laidOut(developed(blank), wrapOf({}, {}, Length::mm(3))), Unit::inch, "Comet");
+  return conePiece(laidOut(developed(blank), wrapOf({}, {}, Length::mm(3))), Unit::inch, "Comet");
 }
 
 }  // namespace
@@ -83,7 +83,7 @@ TEST_CASE("poppler measures page, piece and bars within a tenth of a millimetre"
   for (const Paper paper : {Paper::a4, Paper::letter}) {
     const Tiling tiling = tileOver(piece.bounds(), paper);
     if (tiling.pages.size() > 1) continue;
-    const auto pdf = pdfOf(piece, tiling, Unit::inch, "Comet: Wrap");
+    const auto pdf = pdfOf(setOf(piece), tiling, Unit::inch, "Comet: Wrap");
     REQUIRE(pdf.has_value());
     const auto document = opened(*pdf);
     REQUIRE(document->pages() == 1);
@@ -106,7 +106,7 @@ TEST_CASE("every page carries reminder and name, and several carry their number"
   const Piece piece = pieceOf(body(Length::mm(380), Length::mm(420), Length::mm(240)));
   const Tiling tiling = tileOver(piece.bounds(), Paper::a4);
   REQUIRE(tiling.pages.size() > 2);
-  const auto pdf = pdfOf(piece, tiling, Unit::inch, "Comet: Wrap");
+  const auto pdf = pdfOf(setOf(piece), tiling, Unit::inch, "Comet: Wrap");
   REQUIRE(pdf.has_value());
   const auto document = opened(*pdf);
   REQUIRE(document->pages() == static_cast<int>(tiling.pages.size()));
@@ -128,7 +128,7 @@ TEST_CASE("pages laid over each other by their marks show one piece") {
   const Piece piece = pieceOf(body(Length::mm(300), Length::mm(300), Length::mm(150)));
   const Tiling tiling = tileOver(piece.bounds(), Paper::a4);
   REQUIRE(tiling.columns == 2);
-  const auto pdf = pdfOf(piece, tiling, Unit::inch, "x");
+  const auto pdf = pdfOf(setOf(piece), tiling, Unit::inch, "x");
   REQUIRE(pdf.has_value());
   const auto document = opened(*pdf);
   const Box laid = boundsOf(laidOn(tiling, piece.outline));
@@ -148,7 +148,7 @@ TEST_CASE("pages laid over each other by their marks show one piece") {
 
 TEST_CASE("the face is embedded") {
   const Piece piece = pieceOf(all()[0].blank);
-  const auto pdf = pdfOf(piece, tileOver(piece.bounds(), Paper::a4), Unit::inch, "x");
+  const auto pdf = pdfOf(setOf(piece), tileOver(piece.bounds(), Paper::a4), Unit::inch, "x");
   REQUIRE(pdf.has_value());
   const auto document = opened(*pdf);
   const std::vector<poppler::font_info> fonts = document->fonts();

@@ -105,8 +105,8 @@ TEST_CASE("librsvg finds the size stated and drawn within a tenth of a millimetr
     if (cup.blank.stations[1].at.length < Length::mm(20)) continue;
     INFO(cup.name);
     const WrapLayout layout = laidOut(developed(cup.blank), wrapOf({}, {}, Length::mm(1)));
-    const Piece piece = wrapPiece(layout, Unit::inch, cup.name);
-    const Seen seen = seenByRsvg(svgOf(piece, Unit::inch, cup.name));
+    const Piece piece = conePiece(layout, Unit::inch, cup.name);
+    const Seen seen = seenByRsvg(svgOf(setOf(piece), Unit::inch, cup.name));
     const Box size = piece.bounds();
     CHECK(seen.width == Approx(size.width()).margin(0.1));
     CHECK(seen.height == Approx(size.height()).margin(0.1));

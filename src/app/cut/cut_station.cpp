@@ -39,7 +39,7 @@ CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction
 QWidget* CutStation::pieceCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard(tr("Piece"), body);
-  for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece, PieceRole::markingStrip}) {
+  for (const PieceRole role : pieceRoles) {
     auto* choice = new PieceChoice(order_, role);
     choices_.push_back(choice);
     body->addWidget(choice);
@@ -149,10 +149,10 @@ void CutStation::refresh() {
     pages_->clear();
     return;
   }
-  const Piece& piece = plan->piece(role_);
-  const Tiling tiling = tileOver(piece.bounds(), order_.document().printPaper());
-  const QString size = tr("%1 × %2").arg(say(Length::mm(piece.bounds().width()), unit),
-                                         say(Length::mm(piece.bounds().height()), unit));
+  const Box box = plan->set(role_).bounds();
+  const Tiling tiling = tileOver(box, order_.document().printPaper());
+  const QString size =
+      tr("%1 × %2").arg(say(Length::mm(box.width()), unit), say(Length::mm(box.height()), unit));
   const auto count = static_cast<int>(tiling.pages.size());
   QString pages = count == 0   ? tr("too large to print")
                   : count == 1 ? tr("fits one page")

@@ -32,15 +32,19 @@ void PieceChoice::paintEvent(QPaintEvent* /*event*/) {
   const CupPlan* plan = order_.plan();
   QString size;
   if (plan != nullptr) {
-    const Piece& piece = plan->piece(role_);
-    const Fit fit(piece.bounds(), QRectF(14, 8, 62, height() - 16.0));
+    const PieceSet set = plan->set(role_);
+    const Box box = set.bounds();
+    const Fit fit(box, QRectF(14, 8, 62, height() - 16.0));
     painter.setPen(QPen(isChecked() ? t.petrol : t.muted, 1.3));
-    painter.setBrush(role_ == PieceRole::wrap ? t.film : t.field);
-    painter.drawPath(painterPath(piece.outline, fit));
+    painter.setBrush(role_ == PieceRole::wrap || role_ == PieceRole::baseDisc ? t.film : t.field);
+    for (const Piece& piece : set.pieces) painter.drawPath(painterPath(piece.outline, fit));
     const Unit unit = order_.unit();
-    size = tr("%1 wide, %2 tall")
-               .arg(onTape(Length::mm(piece.bounds().width()), unit).mark,
-                    onTape(Length::mm(piece.bounds().height()), unit).mark);
+    const auto count = static_cast<int>(set.pieces.size());
+    const QString wide = onTape(Length::mm(box.width()), unit).mark;
+    const QString tall = onTape(Length::mm(box.height()), unit).mark;
+    size = role_ == PieceRole::baseDisc ? tr("%1 across").arg(wide)
+           : count > 1                  ? tr("%1 pieces, %2 × %3 together").arg(count).arg(wide, tall)
+                                        : tr("%1 wide, %2 tall").arg(wide, tall);
   }
   painter.setPen(t.ink);
   painter.setFont(face(14, QFont::DemiBold));

@@ -26,9 +26,10 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
   if (!order_.planHolds()) painter.setOpacity(0.4);
-  const Piece& piece = plan->piece(role_);
-  const Tiling tiling = tileOver(piece.bounds(), order_.document().printPaper());
-  Box all = boundsOf(laidOn(tiling, piece.outline));
+  const PieceSet set = plan->set(role_);
+  const Tiling tiling = tileOver(set.bounds(), order_.document().printPaper());
+  Box all;
+  for (const Piece& piece : set.pieces) all.add(boundsOf(laidOn(tiling, piece.outline)));
   const double margin = Tiling::margin.mm();
   const auto paperOf = [&](const Page& page) {
     return Box{page.window.low - Point{margin, margin + Tiling::footer.mm()},
@@ -53,13 +54,18 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     painter.setPen(QPen(band, 1, Qt::DashLine));
     for (const Page& page : tiling.pages) painter.drawRect(rectOf(page.window));
   }
-  painter.setPen(QPen(t.ink, 1.4));
-  painter.setBrush(role_ == PieceRole::wrap ? t.film : QColor(Qt::transparent));
-  painter.drawPath(painterPath(laidOn(tiling, piece.outline), fit));
-  painter.setBrush(Qt::NoBrush);
-  painter.setPen(QPen(t.petrol, 0.7));
-  for (const Guide& guide : piece.guides) {
-    painter.drawPath(painterPath(laidOn(tiling, guide.path), fit));
+  const bool film = role_ == PieceRole::wrap || role_ == PieceRole::baseDisc;
+  for (const Piece& piece : set.pieces) {
+    painter.setPen(QPen(t.ink, 1.4));
+    painter.setBrush(film ? t.film : QColor(Qt::transparent));
+    painter.drawPath(painterPath(laidOn(tiling, piece.outline), fit));
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(t.ink, 1));
+    for (const Path& slit : piece.slits) painter.drawPath(painterPath(laidOn(tiling, slit), fit));
+    painter.setPen(QPen(t.petrol, 0.7));
+    for (const Guide& guide : piece.guides) {
+      painter.drawPath(painterPath(laidOn(tiling, guide.path), fit));
+    }
   }
   painter.setFont(face(11, QFont::DemiBold));
   painter.setPen(t.muted);

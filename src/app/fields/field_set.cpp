@@ -11,6 +11,10 @@ QString fieldName(QString field) {
   if (field.startsWith(QStringLiteral("build_up.measured["))) {
     return QStringLiteral("build_up.measured");
   }
+  if (field.startsWith(QStringLiteral("blank.features["))) {
+    // The fields stand for whichever feature is in hand.
+    return QStringLiteral("blank.features") + field.mid(field.indexOf(QLatin1Char(']')) + 1);
+  }
   return field.replace(QStringLiteral(".across"), QStringLiteral(".around"));
 }
 

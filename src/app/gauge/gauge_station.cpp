@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/gauge/gauge_station.h"
 
+#include <algorithm>
+#include <numbers>
 #include <QAbstractButton>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -8,6 +10,7 @@
 #include "app/fields/card.h"
 #include "app/gauge/measures.h"
 #include "app/order/phrases.h"
+#include "app/trace/trace_dialog.h"
 #include "app/window/theme.h"
 
 namespace avrelt {
@@ -18,7 +21,8 @@ GaugeStation::GaugeStation(Order& order, QWidget* parent)
   row->setContentsMargins(14, 12, 14, 12);
   row->setSpacing(12);
   row->addWidget(measureCard(), 44);
-  row->addWidget(wrapCard(), 24);
+  wrapCard_ = wrapCard();
+  row->addWidget(wrapCard_, 24);
   row->addWidget(figuresCard(), 30);
   connect(&order, &Order::changed, this, &GaugeStation::refresh);
   refresh();
@@ -26,9 +30,34 @@ GaugeStation::GaugeStation(Order& order, QWidget* parent)
 
 QWidget* GaugeStation::measureCard() {
   QVBoxLayout* body = nullptr;
-  QFrame* card = makeCard(tr("Measure"), body);
+  QFrame* card = makeCard({}, body);
+  card->setAccessibleName(tr("Measure"));
+  measurePage_ = new Segments(tr("Measure card"), {tr("Measure"), tr("Features")});
+  auto* trace = new QPushButton(tr("Trace a photo…"));
+  auto* shelf = new QPushButton(tr("Shelf…"));
+  shelf->setToolTip(tr("Take a blank from the shelf, or put this one there (Ctrl+B)"));
+  auto* head = new QHBoxLayout;
+  head->setSpacing(8);
+  head->addWidget(measurePage_);
+  head->addStretch();
+  head->addWidget(trace);
+  head->addWidget(shelf);
+  body->addLayout(head);
+  connect(trace, &QPushButton::clicked, this, &GaugeStation::traceAPhoto);
+  connect(shelf, &QPushButton::clicked, this, &GaugeStation::shelfAsked);
+  connect(measurePage_, &Segments::picked, this, &GaugeStation::showMeasures);
+  measurePages_ = new QStackedWidget;
+  body->addWidget(measurePages_, 1);
+  auto* measured = new QWidget;
+  body = new QVBoxLayout(measured);
+  body->setContentsMargins(0, 0, 0, 0);
+  body->setSpacing(8);
+  measurePages_->addWidget(measured);
+  features_ = new FeaturesPage(order_, fields_);
+  measurePages_->addWidget(features_);
+  measurePage_->show(measures);
 
-  shape_ = new Segments(tr("Shape"), {tr("Straight"), tr("Tapered")});
+  shape_ = new Segments(tr("Shape"), {tr("Straight"), tr("Tapered"), tr("Curved")});
   girth_ = new Segments(tr("Girth measured"), {tr("Round"), tr("Across")});
   along_ = new Segments(tr("Height measured"), {tr("Wall"), tr("Plumb")});
   girth_->button(0)->setToolTip(tr("The tape goes round the body"));
@@ -54,12 +83,23 @@ QWidget* GaugeStation::measureCard() {
   column->addWidget(base_);
   column->addWidget(height_);
   column->addStretch();
-  columns->addLayout(column, 4);
+  column->setContentsMargins(0, 0, 0, 0);
+  auto* plain = new QWidget;
+  plain->setLayout(column);
+  stations_ = new StationTable(order_);
+  shapes_ = new QStackedWidget;
+  shapes_->addWidget(plain);
+  shapes_->addWidget(stations_);
+  columns->addWidget(shapes_, 5);
   drawing_ = new ProfileDrawing(order_);
-  columns->addWidget(drawing_, 6);
+  columns->addWidget(drawing_, 5);
   body->addLayout(columns, 1);
 
-  connect(shape_, &Segments::picked, this, [this](int i) { setTapered(order_, i == 1); });
+  connect(shape_, &Segments::picked, this,
+          [this](int i) { setShape(order_, static_cast<Shape>(i)); });
+  connect(stations_, &StationTable::stationPicked, drawing_, &ProfileDrawing::pickStation);
+  connect(drawing_, &ProfileDrawing::stationPicked, stations_, &StationTable::pick);
+  connect(stations_, &StationTable::said, this, &GaugeStation::said);
   connect(girth_, &Segments::picked, this,
           [this](int i) { setGirthMeasured(order_, i == 0 ? Girth::around : Girth::across); });
   connect(along_, &Segments::picked, this, [this](int i) {
@@ -83,7 +123,20 @@ QWidget* GaugeStation::measureCard() {
 
 QWidget* GaugeStation::wrapCard() {
   QVBoxLayout* body = nullptr;
-  QFrame* card = makeCard(tr("Wrap"), body);
+  QFrame* card = makeCard({}, body);
+  card->setAccessibleName(tr("Wrap"));
+  wrapPage_ = new Segments(tr("Wrap card"), {tr("Wrap"), tr("Base")});
+  body->addWidget(wrapPage_, 0, Qt::AlignLeft);
+  wrapPages_ = new QStackedWidget;
+  body->addWidget(wrapPages_, 1);
+  auto* edges = new QWidget;
+  body = new QVBoxLayout(edges);
+  body->setContentsMargins(0, 0, 0, 0);
+  wrapPages_->addWidget(edges);
+  basePage_ = new BasePage(order_, fields_);
+  wrapPages_->addWidget(basePage_);
+  wrapPage_->show(wrap);
+  connect(wrapPage_, &Segments::picked, this, &GaugeStation::showWrap);
   const auto field = [&](const QString& label, Thing thing) {
     LengthField* made =
         fields_.add(label, thing,
@@ -122,7 +175,7 @@ QWidget* GaugeStation::wrapCard() {
 QWidget* GaugeStation::figuresCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard({}, body);
-  page_ = new Segments(tr("Card"), {tr("Comes to"), tr("Growth"), tr("If it is off")});
+  page_ = new Segments(tr("Card"), {tr("Comes to"), tr("Laying"), tr("Growth"), tr("If it is off")});
   auto* head = new QHBoxLayout;
   head->addWidget(page_);
   head->addStretch();
@@ -152,6 +205,8 @@ QWidget* GaugeStation::figuresCard() {
   grid->setRowStretch(rows, 1);
   growth_ = new GrowthPage(order_, fields_);
   pages_->addWidget(sizes);
+  laying_ = new LayingPage(order_);
+  pages_->addWidget(laying_);
   doubt_ = new DoubtPage(order_, fields_);
   pages_->addWidget(growth_);
   pages_->addWidget(doubt_);
@@ -164,6 +219,29 @@ QWidget* GaugeStation::figuresCard() {
 void GaugeStation::showPage(int page) {
   page_->show(page);
   pages_->setCurrentIndex(page);
+  // The ways of laying stand side by side and need the room.
+  wrapCard_->setVisible(page != laying);
+}
+
+void GaugeStation::showMeasures(int page) {
+  measurePage_->show(page);
+  measurePages_->setCurrentIndex(page);
+}
+
+void GaugeStation::showWrap(int page) {
+  wrapPage_->show(page);
+  wrapPages_->setCurrentIndex(page);
+}
+
+void GaugeStation::traceAPhoto() {
+  if (!order_.hasCup()) return;
+  const CupPlan* plan = order_.plan();
+  const Length apart = plan != nullptr ? plan->bare.plumb() : Length::mm(150);
+  TraceDialog dialog(order_.unit(), nearestMark(apart, usualGraduation(order_.unit())), this);
+  if (dialog.exec() != QDialog::Accepted || dialog.stations().empty()) return;
+  setStations(order_, dialog.stations());
+  emit said(tr("The cup is measured off its photo. Check one girth with the tape before film is "
+               "cut."));
 }
 
 void GaugeStation::refresh() {
@@ -171,11 +249,14 @@ void GaugeStation::refresh() {
   if (!order_.hasCup()) return;
   const Cup& cup = order_.currentCup();
   const Unit unit = order_.unit();
-  const bool tapered = isTapered(cup);
+  const Shape shape = shapeOf(cup);
+  const bool tapered = shape != Shape::straight;
   const Girth girth = girthMeasured(cup);
   const bool around = girth == Girth::around;
   const bool wall = cup.blank.heightAlong == HeightAlong::wall;
-  shape_->show(tapered ? 1 : 0);
+  shape_->show(static_cast<int>(shape));
+  shapes_->setCurrentIndex(shape == Shape::curved ? 1 : 0);
+  drawing_->pickStation(shape == Shape::curved ? stations_->picked() : -1);
   girth_->show(around ? 0 : 1);
   along_->show(wall ? 0 : 1);
   rim_->setVisible(tapered);
@@ -190,7 +271,8 @@ void GaugeStation::refresh() {
   };
   showGirth(rim_, true);
   showGirth(base_, false);
-  height_->show(cup.blank.stations.size() > 1 ? cup.blank.stations[1].at.length : Length(), unit);
+  height_->show(cup.blank.stations.size() > 1 ? cup.blank.stations.back().at.length : Length(),
+                unit);
   rimClearance_->show(cup.wrap.rimClearance.length, unit);
   baseClearance_->show(cup.wrap.baseClearance.length, unit);
   overlap_->show(cup.wrap.overlap.length, unit);
@@ -218,37 +300,71 @@ void GaugeStation::refreshFigures() {
     put(name, phrase.mark, phrase.error);
   };
   if (plan != nullptr) {
-    const Development& body = plan->surface;
-    const Box size = plan->piece(PieceRole::wrap).bounds();
-    putLength(tr("Wrap, wide"), Length::mm(size.width()));
-    putLength(tr("Wrap, tall"), Length::mm(size.height()));
+    const Development& flat = plan->surface;
+    const Body& body = plan->body;
+    const Box size = plan->set(PieceRole::wrap).bounds();
+    const bool several = plan->laying().pieces > 1;
+    putLength(several ? tr("Pieces together, wide") : tr("Wrap, wide"), Length::mm(size.width()));
+    putLength(several ? tr("Pieces together, tall") : tr("Wrap, tall"), Length::mm(size.height()));
     if (order_.currentCup().blank.heightAlong == HeightAlong::wall) {
       putLength(tr("Plumb height"), body.plumb());
     } else {
       putLength(tr("Up the wall"), body.wall());
     }
-    if (body.isCylinder()) {
+    if (!body.isCone()) {
+      putLength(tr("Widest, round"), body.widestRadius() * (2 * std::numbers::pi));
+      putLength(tr("Narrowest, round"), body.narrowestRadius() * (2 * std::numbers::pi));
+      put(tr("Laid as"), layingWords(plan->laying()));
+      put(tr("Holds, to the rim"),
+          QString::fromStdString(volumeText(plan->bare.holds(Length::mm(1), Length::mm(1)))));
+    } else if (flat.isCylinder()) {
       putLength(tr("Across the body"), body.radius(Length()) * 2);
+      putLength(tr("Base disc, across"),
+                Length::mm(plan->piece(PieceRole::baseDisc).bounds().width()));
     } else {
-      put(tr("Sector"), QString::fromStdString(angleText(abs(body.flatAngle(Angle::turn())))));
-      putLength(tr("Cone's point to base"), body.apexDistance(Length()));
-      putLength(tr("Cone's point to rim"), body.apexDistance(body.wall()));
-      putLength(tr("Straight sheet runs off"), body.bow(body.wall()));
+      put(tr("Sector"), QString::fromStdString(angleText(abs(flat.flatAngle(Angle::turn())))));
+      putLength(tr("Cone's point to base"), flat.apexDistance(Length()));
+      putLength(tr("Cone's point to rim"), flat.apexDistance(flat.wall()));
+      putLength(tr("Straight sheet runs off"), plan->layings.runsOff);
     }
   }
   while (row < figures_.size()) put({}, {});
 }
 
 void GaugeStation::begin() {
+  showMeasures(measures);
+  if (order_.hasCup() && shapeOf(order_.currentCup()) == Shape::curved) {
+    stations_->table()->setFocus(Qt::OtherFocusReason);
+    return;
+  }
   LengthField* first = rim_->isHidden() ? base_ : rim_;
   first->edit()->setFocus(Qt::OtherFocusReason);
   first->edit()->selectAll();
 }
 
 bool GaugeStation::goTo(const QString& field) {
-  const bool ofCoats = field.startsWith(QStringLiteral("build_up."));
+  const auto begins = [&](const char* with) { return field.startsWith(QLatin1String(with)); };
+  const bool ofCoats = begins("build_up.");
   if (ofCoats) showPage(growth);
-  if (field.startsWith(QStringLiteral("doubt."))) showPage(doubt);
+  if (begins("doubt.")) showPage(doubt);
+  if (begins("wrap.laying") || begins("film.")) {
+    showPage(laying);
+    laying_->tiles().front()->setFocus(Qt::OtherFocusReason);
+    return true;
+  }
+  if (begins("blank.features")) {
+    showMeasures(features);
+    features_->pickFor(field);
+  } else if (begins("blank.stations")) {
+    showMeasures(measures);
+    const bool curved = order_.hasCup() && shapeOf(order_.currentCup()) == Shape::curved;
+    if (curved && stations_->goTo(field)) return true;
+  }
+  const bool ofBase = begins("base.") || begins("blank.fillet");
+  if (ofBase || begins("wrap.")) {
+    if (pages_->currentIndex() == laying) showPage(figures);
+    showWrap(ofBase ? base : wrap);
+  }
   if (fields_.goTo(field)) return true;
   if (ofCoats) growth_->stages()->setFocus(Qt::OtherFocusReason);
   return ofCoats;

@@ -8,9 +8,13 @@
 
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
+#include "app/gauge/base_page.h"
 #include "app/gauge/doubt_page.h"
+#include "app/gauge/features_page.h"
 #include "app/gauge/growth_page.h"
+#include "app/gauge/laying_page.h"
 #include "app/gauge/profile_drawing.h"
+#include "app/gauge/station_table.h"
 #include "app/order/order.h"
 
 namespace avrelt {
@@ -27,11 +31,23 @@ class GaugeStation : public QWidget {
   /// Puts the keyboard where measuring begins.
   void begin();
   /// The pages of the last card: what the wrap comes to, what coats add, how wrong it can be.
-  enum Page { figures, growth, doubt };
+  enum Page { figures, laying, growth, doubt };
   void showPage(int page);
+  /// The pages of the first card: the measures, and what the body carries.
+  enum MeasurePage { measures, features };
+  void showMeasures(int page);
+  /// The pages of the wrap's card.
+  enum WrapPage { wrap, base };
+  void showWrap(int page);
+  void traceAPhoto();
+  FeaturesPage& featuresPage() { return *features_; }
+  LayingPage& layingPage() { return *laying_; }
+  StationTable& stationTable() { return *stations_; }
+  ProfileDrawing& drawing() { return *drawing_; }
 
  signals:
   void said(const QString& sentence);
+  void shelfAsked();
 
  private:
   void refresh();
@@ -55,6 +71,16 @@ class GaugeStation : public QWidget {
   ProfileDrawing* drawing_ = nullptr;
   Segments* page_ = nullptr;
   QStackedWidget* pages_ = nullptr;
+  Segments* measurePage_ = nullptr;
+  QStackedWidget* measurePages_ = nullptr;
+  QStackedWidget* shapes_ = nullptr;
+  StationTable* stations_ = nullptr;
+  FeaturesPage* features_ = nullptr;
+  QWidget* wrapCard_ = nullptr;
+  Segments* wrapPage_ = nullptr;
+  QStackedWidget* wrapPages_ = nullptr;
+  BasePage* basePage_ = nullptr;
+  LayingPage* laying_ = nullptr;
   GrowthPage* growth_ = nullptr;
   DoubtPage* doubt_ = nullptr;
 

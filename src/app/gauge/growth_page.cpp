@@ -126,7 +126,7 @@ void GrowthPage::askThickness() {
     emit said(say(thickness.error().sentence, order_.unit()));
     return;
   }
-  const Volume volume = resinFor(*thickness, areaOf(plan->bare.wallOutline()));
+  const Volume volume = resinFor(*thickness, plan->bare.area(), order_.stock().growth);
   if (volume > Volume::ml(5000)) {
     emit said(tr("That would take over 5000 ml. Give the thickness of one coat, such as 0.2 mm."));
     return;

@@ -2,10 +2,10 @@
 #include "app/gauge/measures.h"
 
 #include <algorithm>
-#include <cmath>
 #include <numbers>
 
 #include "app/order/phrases.h"
+#include "cup/reshape.h"
 
 namespace avrelt {
 namespace {
@@ -18,6 +18,11 @@ void makeTwoStations(Cup& cup) {
   while (stations.size() < 2) stations.emplace_back();
 }
 
+/// Whether the rim has a girth of its own.
+bool isTapered(const Cup& cup) {
+  return cup.blank.stations.size() > 1 && cup.blank.stations.back().girth.has_value();
+}
+
 QString girthName(const Cup& cup, bool rim) {
   if (!isTapered(cup)) return Order::tr("girth");
   return rim ? Order::tr("rim girth") : Order::tr("base girth");
@@ -25,8 +30,9 @@ QString girthName(const Cup& cup, bool rim) {
 
 }  // namespace
 
-bool isTapered(const Cup& cup) {
-  return cup.blank.stations.size() > 1 && cup.blank.stations[1].girth.has_value();
+Shape shapeOf(const Cup& cup) {
+  if (cup.blank.stations.size() > 2) return Shape::curved;
+  return isTapered(cup) ? Shape::tapered : Shape::straight;
 }
 
 Girth girthMeasured(const Cup& cup) {
@@ -34,7 +40,7 @@ Girth girthMeasured(const Cup& cup) {
 }
 
 std::optional<WrittenLength> girthOf(const Cup& cup, bool rim) {
-  const std::size_t index = rim && isTapered(cup) ? 1 : 0;
+  const std::size_t index = rim && isTapered(cup) ? cup.blank.stations.size() - 1 : 0;
   if (index >= cup.blank.stations.size()) return std::nullopt;
   return cup.blank.stations[index].girth;
 }
@@ -46,7 +52,7 @@ void setGirth(Order& order, bool rim, const WrittenLength& girth) {
       Order::tr("Set %1 to %2").arg(girthName(now, rim), say(girth.length, order.unit())),
       [&](Cup& cup) {
         makeTwoStations(cup);
-        cup.blank.stations[atRim ? 1 : 0].girth = girth;
+        (atRim ? cup.blank.stations.back() : cup.blank.stations.front()).girth = girth;
       },
       atRim ? QStringLiteral("rim girth") : QStringLiteral("base girth"));
 }
@@ -56,7 +62,7 @@ void setHeight(Order& order, const WrittenLength& height) {
       Order::tr("Set height to %1").arg(say(height.length, order.unit())),
       [&](Cup& cup) {
         makeTwoStations(cup);
-        cup.blank.stations[1].at = height;
+        cup.blank.stations.back().at = height;
       },
       QStringLiteral("height"));
 }
@@ -64,18 +70,19 @@ void setHeight(Order& order, const WrittenLength& height) {
 void dragGirth(Order& order, bool rim, Length radius) {
   const Cup& cup = order.currentCup();
   const bool atRim = rim && isTapered(cup);
-  const Girth measure = cup.blank.stations[atRim ? 1 : 0].girthIs;
-  const Length girth = radius * (measure == Girth::around ? 2 * pi : 2);
+  const std::vector<Station>& stations = cup.blank.stations;
+  const Length girth = girthFor(radius, (atRim ? stations.back() : stations.front()).girthIs);
   setGirth(order, rim, written(nearestMark(girth, usualGraduation(order.unit())), order.unit()));
 }
 
 void dragPlumb(Order& order, Length plumb) {
   const CupPlan* plan = order.plan();
   if (plan == nullptr) return;
-  const Length height = order.currentCup().blank.heightAlong == HeightAlong::plumb
-                            ? plumb
-                            : plan->bare.wallFor(plumb);
-  setHeight(order, written(nearestMark(height, usualGraduation(order.unit())), order.unit()));
+  const Body& bare = plan->bare;
+  const Cup& cup = order.currentCup();
+  const Blank moved = withStationAt(cup.blank, bare, cup.blank.stations.size() - 1, plumb,
+                                    bare.radius(bare.wall()), order.unit());
+  setHeight(order, moved.stations.back().at);
 }
 
 namespace {
@@ -96,17 +103,87 @@ void stepGirth(Order& order, bool rim, int marks) {
 void stepHeight(Order& order, int marks) {
   const Cup& cup = order.currentCup();
   if (cup.blank.stations.size() < 2) return;
-  setHeight(order, stepped(order, cup.blank.stations[1].at.length, marks));
+  setHeight(order, stepped(order, cup.blank.stations.back().at.length, marks));
 }
 
-void setTapered(Order& order, bool tapered) {
-  order.editCup(tapered ? Order::tr("Make it tapered") : Order::tr("Make it straight"),
-                [&](Cup& cup) {
-                  makeTwoStations(cup);
-                  Station& rim = cup.blank.stations[1];
-                  rim.girth = tapered ? cup.blank.stations[0].girth : std::nullopt;
-                  rim.girthIs = cup.blank.stations[0].girthIs;
-                });
+void setShape(Order& order, Shape shape) {
+  const CupPlan* plan = order.plan();
+  const bool curve = shape == Shape::curved && shapeOf(order.currentCup()) != Shape::curved;
+  // A new station lies on the wall as it is: there has to be one.
+  if (curve && (plan == nullptr || !order.planHolds())) return;
+  const QString text = shape == Shape::straight  ? Order::tr("Make it straight")
+                       : shape == Shape::tapered ? Order::tr("Make it tapered")
+                                                 : Order::tr("Make it curved");
+  order.editCup(text, [&](Cup& cup) {
+    makeTwoStations(cup);
+    Blank& blank = cup.blank;
+    if (shape == Shape::curved) {
+      if (curve) blank = withStationAfter(blank, plan->bare, 0, order.unit());
+      blank.joined = Joined::smooth;
+      return;
+    }
+    blank.stations.erase(blank.stations.begin() + 1, blank.stations.end() - 1);
+    blank.joined = Joined::straight;
+    Station& rim = blank.stations[1];
+    if (shape == Shape::straight) {
+      rim.girth = std::nullopt;
+    } else if (!rim.girth) {
+      rim.girth = blank.stations[0].girth;
+    }
+    rim.girthIs = blank.stations[0].girthIs;
+  });
+}
+
+void setStationHeight(Order& order, std::size_t index, const WrittenLength& height) {
+  order.editCup(
+      Order::tr("Set station height to %1").arg(say(height.length, order.unit())),
+      [&](Cup& cup) { cup.blank.stations.at(index).at = height; },
+      QStringLiteral("station height %1").arg(index));
+}
+
+void setStationGirth(Order& order, std::size_t index, const WrittenLength& girth) {
+  order.editCup(
+      Order::tr("Set station girth to %1").arg(say(girth.length, order.unit())),
+      [&](Cup& cup) { cup.blank.stations.at(index).girth = girth; },
+      QStringLiteral("station girth %1").arg(index));
+}
+
+void dragStation(Order& order, std::size_t index, Length plumb, Length radius) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr || index >= plan->bare.stations().size()) return;
+  order.editCup(
+      Order::tr("Move station"),
+      [&](Cup& cup) {
+        cup.blank = withStationAt(cup.blank, plan->bare, index, plumb, radius, order.unit());
+      },
+      QStringLiteral("station %1").arg(index));
+}
+
+void addStation(Order& order, std::size_t after) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr || !order.planHolds()) return;
+  order.editCup(Order::tr("Add station"), [&](Cup& cup) {
+    cup.blank = withStationAfter(cup.blank, plan->bare, after, order.unit());
+  });
+}
+
+void removeStation(Order& order, std::size_t index) {
+  order.editCup(Order::tr("Remove station"),
+                [&](Cup& cup) { cup.blank = withoutStation(cup.blank, index); });
+}
+
+void setJoined(Order& order, Joined joined) {
+  order.editCup(
+      joined == Joined::smooth ? Order::tr("Join smoothly") : Order::tr("Join straight"),
+      [joined](Cup& cup) { cup.blank.joined = joined; });
+}
+
+void setStations(Order& order, const std::vector<Station>& stations) {
+  order.editCup(Order::tr("Take the traced outline"), [&](Cup& cup) {
+    cup.blank.stations = stations;
+    cup.blank.heightAlong = HeightAlong::plumb;
+    cup.blank.joined = Joined::smooth;
+  });
 }
 
 void setGirthMeasured(Order& order, Girth girth) {

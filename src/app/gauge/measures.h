@@ -21,8 +21,27 @@ void dragPlumb(Order& order, Length plumb);
 void stepGirth(Order& order, bool rim, int marks);
 void stepHeight(Order& order, int marks);
 
-/// Straight, with the base's girth all the way up; or tapered, with the rim to be set by itself.
-void setTapered(Order& order, bool tapered);
+/// The shapes a body is measured as.
+enum class Shape {
+  straight,  ///< one girth and a height
+  tapered,   ///< base and rim by themselves
+  curved,    ///< any number of stations between
+};
+Shape shapeOf(const Cup& cup);
+/// Straight, with the base's girth all the way up; tapered, with the rim to be set by itself;
+/// curved, with one more station half-way, joined smoothly.
+void setShape(Order& order, Shape shape);
+
+/// A station's height or girth, as typed in the table.
+void setStationHeight(Order& order, std::size_t index, const WrittenLength& height);
+void setStationGirth(Order& order, std::size_t index, const WrittenLength& girth);
+/// From a drag on the side view, put onto the nearest marks.
+void dragStation(Order& order, std::size_t index, Length plumb, Length radius);
+void addStation(Order& order, std::size_t after);
+void removeStation(Order& order, std::size_t index);
+void setJoined(Order& order, Joined joined);
+/// All stations at once, from a traced photo: across, plumb, joined smoothly.
+void setStations(Order& order, const std::vector<Station>& stations);
 /// Round the body or across it; the girth is carried over into the other measure.
 void setGirthMeasured(Order& order, Girth girth);
 /// How the height was taken. The number stays, since it is what the tape said.
@@ -30,7 +49,6 @@ void setHeightAlong(Order& order, HeightAlong along);
 
 /// The girth that a field shows, in the measure in use.
 std::optional<WrittenLength> girthOf(const Cup& cup, bool rim);
-bool isTapered(const Cup& cup);
 Girth girthMeasured(const Cup& cup);
 
 }  // namespace avrelt

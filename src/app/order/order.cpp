@@ -30,6 +30,14 @@ Faults Order::faults() const {
   return faults;
 }
 
+void Order::setStock(const Stock& stock) {
+  if (stock == stock_) return;
+  stock_ = stock;
+  planned_.clear();
+  planAgain();
+  emit changed();
+}
+
 void Order::pick(Thing thing) {
   if (thing == thing_) return;
   thing_ = thing;
@@ -68,7 +76,7 @@ void Order::planAgain() {
       continue;
     }
     Planned fresh{cup, document_.units, std::nullopt, false, {}};
-    CheckedAll<CupPlan> plan = planCup(cup, document_.units);
+    CheckedAll<CupPlan> plan = planCup(cup, document_.units, stock_);
     if (plan) {
       fresh.plan = std::move(*plan);
       fresh.holds = true;
@@ -175,7 +183,7 @@ std::optional<Length> Order::measureOf(Thing thing) const {
     case Thing::overlap:
       return cup.wrap.overlap.length;
     case Thing::strip:
-      if (const CupPlan* planned = plan()) return stripHeight(planned->surface, cup.strip);
+      if (const CupPlan* planned = plan()) return stripHeight(planned->body, cup.strip);
       return std::nullopt;
     case Thing::seam:
     case Thing::none:

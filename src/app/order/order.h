@@ -41,6 +41,10 @@ class Order : public QObject {
   /// typed and makes no sense yet.
   Faults faults() const;
 
+  /// What the shop knows; every cup is planned anew with it.
+  const Stock& stock() const { return stock_; }
+  void setStock(const Stock& stock);
+
   Thing thing() const { return thing_; }
   void pick(Thing thing);
 
@@ -97,6 +101,7 @@ class Order : public QObject {
   void planAgain();
 
   Document document_;
+  Stock stock_;
   int current_ = -1;
   Thing thing_ = Thing::none;
   std::vector<Planned> planned_;

@@ -1,7 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/order/phrases.h"
 
+#include <cmath>
 #include <QCoreApplication>
+
+#include "app/order/order.h"
 
 namespace avrelt {
 
@@ -12,6 +15,29 @@ QString say(const Sentence& sentence, Unit unit) {
 
 QString say(Length length, Unit unit) {
   return QString::fromStdString(plainText(length, unit));
+}
+
+QString layingWords(const Laying& laying) {
+  switch (laying.kind) {
+    case LayingKind::bands:
+      return laying.pieces == 1 ? Order::tr("1 band") : Order::tr("%1 bands").arg(laying.pieces);
+    case LayingKind::gores:
+      return Order::tr("%1 gores").arg(laying.gores);
+    case LayingKind::slits: {
+      int count = 0;
+      for (const SlitRow& row : laying.slits) count += row.count;
+      return count == 0 ? Order::tr("sector, no slits needed")
+                        : Order::tr("sector with %1 slits").arg(count);
+    }
+    case LayingKind::sheet:
+    case LayingKind::sector:
+      break;
+  }
+  return laying.kind == LayingKind::sheet ? Order::tr("straight sheet") : Order::tr("ring sector");
+}
+
+QString percentText(double share) {
+  return QString::number(std::abs(share) * 100, 'f', 1) + QStringLiteral(" %");
 }
 
 TapePhrase onTape(Length length, Unit unit) {

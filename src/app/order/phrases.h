@@ -3,6 +3,7 @@
 
 #include <QString>
 
+#include "cup/laying.h"
 #include "measure/sentence.h"
 #include "measure/tape.h"
 
@@ -13,6 +14,12 @@ QString say(const Sentence& sentence, Unit unit);
 
 /// A length as a maker writes it: "9 3/8 in", "238.1 mm".
 QString say(Length length, Unit unit);
+
+/// "ring sector", "4 bands", "12 gores", "sector with 24 slits".
+QString layingWords(const Laying& laying);
+
+/// "2.1 %": a share.
+QString percentText(double share);
 
 /// A length found on the tape, with what the nearest mark leaves where it leaves anything worth
 /// a hundredth of a millimetre: "10 7/16 in" and "+0.004 in".

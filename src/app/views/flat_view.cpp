@@ -8,6 +8,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
+#include "app/views/stretch_paint.h"
 #include "app/window/theme.h"
 #include "sheet/round_marks.h"
 
@@ -51,12 +52,17 @@ void FlatView::showStrip(bool shown) {
   update();
 }
 
+void FlatView::showStretch(bool shown) {
+  stretchShown_ = shown;
+  update();
+}
+
 void FlatView::refit() {
   const CupPlan* plan = order_.plan();
   // A drag that changes what fits must not pull the ground from under the hand.
   if (plan == nullptr || dragged_ != Thing::none) return;
   Box box = boundsOf(plan->surface.wallOutline());
-  box.add(plan->piece(PieceRole::wrap).bounds());
+  box.add(boundsOf(plan->wrap.outline()));
   fit_ = Fit(box, QRectF(rect()).adjusted(58, 58, -48, -22));
 }
 
@@ -90,7 +96,7 @@ Path FlatView::lineOf(Thing thing) const {
     case Thing::seam:
       return plan->surface.upright(left, Length(), plan->surface.wall());
     case Thing::strip:
-      return plan->surface.ring(stripHeight(plan->surface, order_.currentCup().strip), left, right);
+      return plan->surface.ring(stripHeight(plan->body, order_.currentCup().strip), left, right);
     case Thing::none:
       break;
   }
@@ -361,11 +367,13 @@ void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const 
 
 void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Piece& piece = plan.piece(PieceRole::wrap);
+  const Path outline = plan.wrap.outline();
   painter.setPen(Qt::NoPen);
   painter.setBrush(t.film);
-  painter.drawPath(painterPath(piece.outline, fit_));
+  painter.drawPath(painterPath(outline, fit_));
   painter.setBrush(Qt::NoBrush);
+
+  if (stretchShown_) paintLaying(painter, plan);
 
   // What lies double at the seam.
   if (plan.wrap.overlap() > Length()) {
@@ -398,16 +406,30 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
     QColor paper = t.field;
     painter.setPen(QPen(t.ink, 1));
     painter.setBrush(paper);
-    painter.drawPath(painterPath(plan.piece(PieceRole::markingStrip).outline, fit_));
-    painter.setBrush(Qt::NoBrush);
-    painter.setPen(QPen(t.ink, 0.6));
-    for (const Guide& guide : plan.piece(PieceRole::markingStrip).guides) {
-      painter.drawPath(painterPath(guide.path, fit_));
+    if (plan.body.isCone()) {
+      painter.drawPath(painterPath(plan.piece(PieceRole::markingStrip).outline, fit_));
+      painter.setBrush(Qt::NoBrush);
+      painter.setPen(QPen(t.ink, 0.6));
+      for (const Guide& guide : plan.piece(PieceRole::markingStrip).guides) {
+        painter.drawPath(painterPath(guide.path, fit_));
+      }
+    } else {
+      // On a curved wall the strip's own cone is another than the flat's: where it lies is drawn.
+      const Length top = stripHeight(plan.body, order_.currentCup().strip);
+      const Length bottom =
+          std::max(Length(), top - order_.currentCup().strip.width.length);
+      Path band = plan.surface.ring(bottom, -Angle::halfTurn(), Angle::halfTurn());
+      band.lineTo(plan.surface.toFlat({Angle::halfTurn(), top}));
+      band.arcTo(plan.surface.toFlat({-Angle::halfTurn(), top}),
+                 plan.surface.ringBulge(Angle::halfTurn(), -Angle::halfTurn()));
+      band.lineTo(band.start);
+      painter.drawPath(painterPath(band, fit_));
+      painter.setBrush(Qt::NoBrush);
     }
   }
 
   painter.setPen(QPen(t.ink, 1.6));
-  painter.drawPath(painterPath(piece.outline, fit_));
+  painter.drawPath(painterPath(outline, fit_));
 
   for (const Thing thing : things()) {
     const bool picked = thing == order_.thing();
@@ -423,6 +445,97 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
   }
 }
 
+/// What the film has to bear, where the pieces of the wrap meet, and what is kept clear.
+void FlatView::paintLaying(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Development& flat = plan.surface;
+  const Laying& laying = plan.laying();
+  const Angle left = -Angle::halfTurn();
+  const auto at = [&](Angle fromSeam, Length s) { return fit_(flat.toFlat({left + fromSeam, s})); };
+  paintStretch(painter, laying, bearsOf(order_.currentCup().film), 40,
+               [&](Length low, Length high, Angle from, Angle to) {
+                 const int steps = std::max(1, static_cast<int>((to - from).degrees() / 6));
+                 QPolygonF shape;
+                 for (int i = 0; i <= steps; ++i) {
+                   shape << at(from + (to - from) * (static_cast<double>(i) / steps), low);
+                 }
+                 for (int i = steps; i >= 0; --i) {
+                   shape << at(from + (to - from) * (static_cast<double>(i) / steps), high);
+                 }
+                 return shape;
+               });
+  painter.setPen(QPen(t.ink, 1.2));
+  const Length low = std::max(plan.wrap.low(), Length());
+  const Length high = plan.wrap.high();
+  if (laying.kind == LayingKind::bands) {
+    for (std::size_t i = 1; i < laying.rings.size(); ++i) {
+      const Length s = Length::mm(laying.rings[i].low);
+      painter.drawPath(painterPath(flat.ring(s, left, Angle::halfTurn()), fit_));
+    }
+  }
+  for (int i = 1; i < laying.gores; ++i) {
+    painter.drawLine(at(Angle::turn() * (static_cast<double>(i) / laying.gores), low),
+                     at(Angle::turn() * (static_cast<double>(i) / laying.gores), high));
+  }
+  for (const SlitRow& row : laying.slits) {
+    for (int i = 0; i < row.count; ++i) {
+      const Angle theta = Angle::turn() * ((i + 0.5) / row.count);
+      painter.drawLine(at(theta, row.atRim ? high - row.depth : low),
+                       at(theta, row.atRim ? high : low + row.depth));
+    }
+  }
+  QColor clear = t.ink;
+  clear.setAlpha(90);
+  painter.setPen(QPen(t.ink, 1.2, Qt::DashLine));
+  painter.setBrush(QBrush(clear, Qt::FDiagPattern));
+  for (const Feature& feature : order_.currentCup().blank.features) {
+    if (!coversWall(feature.kind)) continue;
+    const bool allRound = feature.kind == FeatureKind::footLip;
+    const Length bottom = allRound ? Length() : feature.low.length;
+    const Angle middle = allRound ? Angle::halfTurn()
+                                  : plan.wrap.inPiece(feature.at) + Angle::halfTurn();
+    const Angle half = allRound ? Angle::halfTurn() : feature.wide / 2;
+    for (const double turns : {-1.0, 0.0, 1.0}) {
+      const Angle from = std::max(middle - half + Angle::turn() * turns, Angle());
+      const Angle to = std::min(middle + half + Angle::turn() * turns, Angle::turn());
+      if (to <= from) continue;
+      Path patch = flat.ring(bottom, left + from, left + to);
+      patch.lineTo(flat.toFlat({left + to, feature.high.length}));
+      patch.arcTo(flat.toFlat({left + from, feature.high.length}),
+                  flat.ringBulge(left + to, left + from));
+      patch.lineTo(patch.start);
+      painter.drawPath(painterPath(patch, fit_));
+    }
+  }
+  painter.setBrush(Qt::NoBrush);
+  paintStretchFigures(painter, plan);
+}
+
+/// How much the film bears, said where it bears most of either.
+void FlatView::paintStretchFigures(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Laying& laying = plan.laying();
+  if (laying.largest() < 0.0005) return;
+  const auto beyond = [](const StretchRow& a, const StretchRow& b) { return a.edge < b.edge; };
+  const auto [least, most] = std::minmax_element(laying.map.begin(), laying.map.end(), beyond);
+  painter.setFont(face(12, QFont::DemiBold));
+  for (const auto& row : {least, most}) {
+    if (std::abs(row->edge) < 0.0005) continue;
+    // Off the ends of the wall, so that the words stand on it.
+    const Length s = std::clamp(row->s, Length::mm(10 / fit_.scale()) + plan.wrap.low(),
+                                plan.wrap.high() - Length::mm(10 / fit_.scale()));
+    const QPointF centre = fit_(plan.surface.toFlat({Angle::degrees(132), s}));
+    const QString words = stretchText(row->edge);
+    const double wide = painter.fontMetrics().horizontalAdvance(words) + 10;
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(t.panel);
+    painter.drawRoundedRect(QRectF(centre.x() - wide / 2, centre.y() - 9, wide, 18), 3, 3);
+    painter.setPen(t.ink);
+    drawWords(painter, centre, words);
+    painter.setBrush(Qt::NoBrush);
+  }
+}
+
 void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Unit unit = order_.unit();
@@ -431,7 +544,7 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
   Length low = plan.wrap.low();
   Length high = plan.wrap.high();
   if (stripShown_) {
-    const Length top = stripHeight(body, order_.currentCup().strip);
+    const Length top = stripHeight(plan.body, order_.currentCup().strip);
     const Length bottom = top - order_.currentCup().strip.width.length;
     if (bottom - low > high - top) {
       high = bottom;
@@ -450,14 +563,19 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(t.ink);
     drawWords(painter, centre, words);
   };
+  const bool cylinder = plan.body.isCone() && body.isCylinder();
   const QString girths =
-      body.isCylinder()
-          ? tr("%1 round").arg(onTape(body.aroundBase(), unit).mark)
-          : tr("%1 at the base, %2 at the rim")
-                .arg(onTape(body.aroundBase(), unit).mark, onTape(body.aroundRim(), unit).mark);
+      cylinder ? tr("%1 round").arg(onTape(body.aroundBase(), unit).mark)
+               : tr("%1 at the base, %2 at the rim")
+                     .arg(onTape(plan.body.aroundBase(), unit).mark,
+                          onTape(plan.body.aroundRim(), unit).mark);
   chip(middle - QPointF(0, 12), girths, face(15, QFont::DemiBold));
+  const Laying& laying = plan.laying();
   const QString shape =
-      body.isCylinder()
+      !plan.body.isCone()
+          ? tr("%1; stretch %2, fullness %3")
+                .arg(layingWords(laying), percentText(laying.most), percentText(-laying.least))
+      : body.isCylinder()
           ? tr("a rectangle, no bow")
           : tr("sector %1, rim edge bows %2")
                 .arg(QString::fromStdString(angleText(abs(body.flatAngle(Angle::turn())))),

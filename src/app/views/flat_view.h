@@ -20,6 +20,8 @@ class FlatView : public Canvas {
 
   /// Whether the marking strip lies on the flat as well.
   void showStrip(bool shown);
+  /// Whether what the film has to bear is painted on it.
+  void showStretch(bool shown);
   /// Where a thing's line is on screen, for pointing at it.
   QPointF placeOf(Thing thing) const;
 
@@ -45,6 +47,8 @@ class FlatView : public Canvas {
   void paintTape(QPainter& painter, const WrapLayout& wrap) const;
   void paintDirections(QPainter& painter, const WrapLayout& wrap) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;
+  void paintLaying(QPainter& painter, const CupPlan& plan) const;
+  void paintStretchFigures(QPainter& painter, const CupPlan& plan) const;
   void paintFigures(QPainter& painter, const CupPlan& plan) const;
 
   Order& order_;
@@ -52,6 +56,7 @@ class FlatView : public Canvas {
   Thing hovered_ = Thing::none;
   Thing dragged_ = Thing::none;
   bool stripShown_ = false;
+  bool stretchShown_ = true;
 };
 
 }  // namespace avrelt

@@ -9,6 +9,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
+#include "app/views/stretch_paint.h"
 #include "app/window/theme.h"
 #include "sheet/round_marks.h"
 
@@ -58,11 +59,16 @@ void RoundView::showStrip(bool shown) {
   update();
 }
 
+void RoundView::showStretch(bool shown) {
+  stretchShown_ = shown;
+  update();
+}
+
 void RoundView::refit() {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
-  const Development& body = plan->surface;
-  const double widest = std::max(body.radius(Length()), body.radius(body.wall())).mm();
+  const Body& body = plan->body;
+  const double widest = body.widestRadius().mm();
   const double height = body.plumb().mm();
   const QRectF room = QRectF(rect()).adjusted(26, 40, -26, -44);
   const double tall = height * tiltCos + 2 * widest * tiltSin;
@@ -76,25 +82,25 @@ void RoundView::resizeEvent(QResizeEvent* event) {
   refit();
 }
 
-QPointF RoundView::project(const Development& body, Angle onCup, Length s) const {
+QPointF RoundView::project(const Body& body, Angle onCup, Length s) const {
   const SpacePoint p = body.toSpace({onCup - facing_, s});
   return middle_ + QPointF(p.x, -(p.z - half_) * tiltCos - p.y * tiltSin) * scale_;
 }
 
-bool RoundView::near(const Development& body, Angle onCup) const {
+bool RoundView::near(const Body& body, Angle onCup, Length s) const {
   // The wall's normal against the line of sight: a cup narrowing downwards hides a little of its
   // sides, one narrowing upwards shows a little more.
   const double towards = std::cos((onCup - facing_).radians());
-  const double lean = body.taper();
+  const double lean = body.taper(s);
   return towards * std::sqrt(1 - lean * lean) * tiltCos - lean * tiltSin > 0;
 }
 
-QPainterPath RoundView::ringPath(const Development& body, Length s, bool nearOnly) const {
+QPainterPath RoundView::ringPath(const Body& body, Length s, bool nearOnly) const {
   QPainterPath path;
   bool down = false;
   for (int i = 0; i <= slices; ++i) {
     const Angle theta = facing_ + Angle::degrees(-180 + 360.0 * i / slices);
-    if (nearOnly && !near(body, theta)) {
+    if (nearOnly && !near(body, theta, s)) {
       down = false;
       continue;
     }
@@ -112,33 +118,22 @@ QPainterPath RoundView::ringPath(const Development& body, Length s, bool nearOnl
 QPainterPath RoundView::thingPath(Thing thing) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
-  const Development& body = plan->surface;
-  const auto upright = [&](Angle theta, Length low, Length high) {
-    QPainterPath path;
-    if (near(body, theta)) {
-      path.moveTo(project(body, theta, low));
-      path.lineTo(project(body, theta, high));
-    }
-    return path;
-  };
+  const Body& body = plan->body;
   const WrapLayout& wrap = plan->wrap;
+  // What hangs over the base edge is folded under and not seen.
+  const Length low = std::max(wrap.low(), Length());
   switch (thing) {
     case Thing::rimClearance:
       return ringPath(body, wrap.high(), true);
     case Thing::baseClearance:
-      return ringPath(body, wrap.low(), true);
+      return ringPath(body, low, true);
     case Thing::seam:
-      return upright(wrap.seamAt(), wrap.low(), wrap.high());
+      return uprightPath(body, wrap.seamAt(), low, wrap.high());
     case Thing::overlap: {
       // Beyond the seam on the cup is on from where the wrap's left edge starts.
       const Angle lower = wrap.overlapEnd(wrap.low()) - Angle::halfTurn() + wrap.seamAt();
       const Angle upper = wrap.overlapEnd(wrap.high()) - Angle::halfTurn() + wrap.seamAt();
-      QPainterPath path;
-      if (near(body, lower) && near(body, upper)) {
-        path.moveTo(project(body, lower, wrap.low()));
-        path.lineTo(project(body, upper, wrap.high()));
-      }
-      return path;
+      return leaningPath(body, lower, upper, low, wrap.high());
     }
     case Thing::strip:
       return ringPath(body, stripHeight(body, order_.currentCup().strip), true);
@@ -161,7 +156,9 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
   if (plan != nullptr) {
     if (!order_.planHolds()) painter.setOpacity(0.35);
     paintBody(painter, *plan);
+    paintLaying(painter, *plan);
     paintLines(painter, *plan);
+    paintRimMarks(painter, *plan);
     painter.setOpacity(1);
     painter.setFont(avrelt::face(12));
     painter.setPen(t.muted);
@@ -172,20 +169,43 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
   drawFocus(painter);
 }
 
+QPainterPath RoundView::uprightPath(const Body& body, Angle onCup, Length low, Length high) const {
+  return leaningPath(body, onCup, onCup, low, high);
+}
+
+QPainterPath RoundView::leaningPath(const Body& body, Angle lower, Angle upper, Length low,
+                                    Length high) const {
+  QPainterPath path;
+  const int steps = risesOf(body);
+  bool down = false;
+  for (int i = 0; i <= steps; ++i) {
+    const double share = static_cast<double>(i) / steps;
+    const Length s = low + (high - low) * share;
+    const Angle theta = lower + (upper - lower) * share;
+    if (!near(body, theta, s)) {
+      down = false;
+      continue;
+    }
+    const QPointF p = project(body, theta, s);
+    if (down) {
+      path.lineTo(p);
+    } else {
+      path.moveTo(p);
+    }
+    down = true;
+  }
+  return path;
+}
+
+int RoundView::risesOf(const Body& body) {
+  return body.isCone() ? 1 : 28;
+}
+
 /// The near side of the wall between two heights, lit from the upper left.
-void RoundView::paintBand(QPainter& painter, const Development& body, Length low, Length high,
+void RoundView::paintBand(QPainter& painter, const Body& body, Length low, Length high,
                           const QColor& colour) const {
   if (high <= low) return;
-  QPolygonF lower;
-  QPolygonF upper;
-  for (int i = 0; i <= slices; ++i) {
-    const Angle theta = facing_ + Angle::degrees(-180 + 360.0 * i / slices);
-    if (!near(body, theta)) continue;
-    lower << project(body, theta, low);
-    upper << project(body, theta, high);
-  }
-  if (lower.size() < 2) return;
-  const double radius = std::max(body.radius(low), body.radius(high)).mm() * scale_;
+  const double radius = body.widestRadius().mm() * scale_;
   QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
   constexpr int stops = 16;
   for (int i = 0; i <= stops; ++i) {
@@ -193,14 +213,41 @@ void RoundView::paintBand(QPainter& painter, const Development& body, Length low
     const double turn = std::asin(std::clamp(across * 2 - 1, -1.0, 1.0)) + 0.5;
     light.setColorAt(across, shaded(colour, 0.8 + 0.2 * std::max(0.0, std::cos(turn))));
   }
-  std::reverse(upper.begin(), upper.end());
   painter.setBrush(light);
-  painter.drawPolygon(lower + upper);
+  QPainterPath whole;
+  whole.setFillRule(Qt::WindingFill);
+  const int rises = risesOf(body);
+  for (int rise = 0; rise < rises; ++rise) {
+    const Length from = low + (high - low) * (static_cast<double>(rise) / rises);
+    const Length to = low + (high - low) * (static_cast<double>(rise + 1) / rises);
+    const QPolygonF shape = patchOf(body, from, to, -Angle::halfTurn(), Angle::halfTurn());
+    if (!shape.isEmpty()) whole.addPolygon(shape);
+  }
+  painter.drawPath(whole);
+}
+
+/// What is seen of the wall between two heights and two angles from the onlooker.
+QPolygonF RoundView::patchOf(const Body& body, Length low, Length high, Angle from,
+                             Angle to) const {
+  QPolygonF lower;
+  QPolygonF upper;
+  const Length middle = (low + high) / 2;
+  const int steps =
+      std::max(1, static_cast<int>(std::ceil(slices * (to - from).degrees() / 360)));
+  for (int i = 0; i <= steps; ++i) {
+    const Angle theta = facing_ + from + (to - from) * (static_cast<double>(i) / steps);
+    if (!near(body, theta, middle)) continue;
+    lower << project(body, theta, low);
+    upper << project(body, theta, high);
+  }
+  if (lower.size() < 2) return {};
+  std::reverse(upper.begin(), upper.end());
+  return lower + upper;
 }
 
 void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Development& body = plan.surface;
+  const Body& body = plan.body;
   const Length wall = body.wall();
 
   // The inside, seen over the rim.
@@ -210,27 +257,93 @@ void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
   painter.drawPath(mouth);
 
   painter.setPen(Qt::NoPen);
-  paintBand(painter, body, Length(), plan.wrap.low(), t.metal);
-  paintBand(painter, body, plan.wrap.low(), plan.wrap.high(), t.film);
+  const Length low = std::max(plan.wrap.low(), Length());
+  paintBand(painter, body, Length(), low, t.metal);
+  paintBand(painter, body, low, plan.wrap.high(), t.film);
   paintBand(painter, body, plan.wrap.high(), wall, t.metal);
 
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.ink, 1.4));
   painter.drawPath(ringPath(body, wall, false));
   painter.drawPath(ringPath(body, Length(), true));
-  // The two edges of the silhouette: where the wall turns away.
-  for (int i = 0; i < slices; ++i) {
-    const Angle from = facing_ + Angle::degrees(-180 + 360.0 * i / slices);
-    const Angle to = facing_ + Angle::degrees(-180 + 360.0 * (i + 1) / slices);
-    if (near(body, from) == near(body, to)) continue;
-    const Angle edge = near(body, from) ? from : to;
-    painter.drawLine(project(body, edge, Length()), project(body, edge, wall));
+  // The two edges of the silhouette: where the wall turns away from the eye.
+  const int rises = body.isCone() ? 1 : 60;
+  for (const double side : {-1.0, 1.0}) {
+    QPolygonF edge;
+    for (int i = 0; i <= rises; ++i) {
+      const Length s = wall * (static_cast<double>(i) / rises);
+      const double k = body.taper(s);
+      const double cosine = k / std::sqrt((1 - k) * (1 + k)) * tiltSin / tiltCos;
+      if (std::abs(cosine) >= 1) continue;
+      edge << project(body, facing_ + Angle::radians(side * std::acos(cosine)), s);
+    }
+    painter.drawPolyline(edge);
   }
+}
+
+/// What the film has to bear, where its pieces meet, and what the cup carries.
+void RoundView::paintLaying(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Body& body = plan.body;
+  const Laying& laying = plan.laying();
+  const Angle seam = plan.wrap.seamAt();
+  if (stretchShown_) {
+    paintStretch(painter, laying, bearsOf(order_.currentCup().film), 26,
+                 [&](Length low, Length high, Angle from, Angle to) {
+                   return patchOf(body, low, high, seam + from - facing_, seam + to - facing_);
+                 });
+  }
+  painter.setPen(QPen(t.ink, 1));
+  const Length low = std::max(plan.wrap.low(), Length());
+  const Length high = plan.wrap.high();
+  if (laying.kind == LayingKind::bands) {
+    for (std::size_t i = 1; i < laying.rings.size(); ++i) {
+      painter.drawPath(ringPath(body, Length::mm(laying.rings[i].low), true));
+    }
+  }
+  for (int i = 1; i < laying.gores; ++i) {
+    painter.drawPath(uprightPath(
+        body, seam + Angle::turn() * (static_cast<double>(i) / laying.gores), low, high));
+  }
+  for (const SlitRow& row : laying.slits) {
+    for (int i = 0; i < row.count; ++i) {
+      painter.drawPath(uprightPath(body, seam + Angle::turn() * ((i + 0.5) / row.count),
+                                   row.atRim ? high - row.depth : low,
+                                   row.atRim ? high : low + row.depth));
+    }
+  }
+  QColor clear = t.ink;
+  clear.setAlpha(90);
+  for (const Feature& feature : order_.currentCup().blank.features) {
+    if (!coversWall(feature.kind)) continue;
+    const bool allRound = feature.kind == FeatureKind::footLip;
+    const Angle half = allRound ? Angle::halfTurn() : feature.wide / 2;
+    const Angle centre = allRound ? Angle() : (feature.at - facing_).wrapped();
+    painter.setPen(QPen(t.ink, 1.2, Qt::DashLine));
+    painter.setBrush(QBrush(clear, Qt::FDiagPattern));
+    painter.drawPolygon(patchOf(body, allRound ? Length() : feature.low.length,
+                                feature.high.length, centre - half, centre + half));
+  }
+  painter.setBrush(Qt::NoBrush);
+}
+
+/// Marks of the front, the lid's mouth and spouts: a triangle over the rim.
+void RoundView::paintRimMarks(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Body& body = plan.body;
+  for (const Feature& feature : order_.currentCup().blank.features) {
+    if (feature.kind == FeatureKind::footLip || feature.kind == FeatureKind::keepClear) continue;
+    const QPointF rim = project(body, feature.at, body.wall());
+    painter.setPen(QPen(t.ink, 1));
+    painter.setBrush(t.brass);
+    painter.drawPolygon(QPolygonF{{rim, rim + QPointF(-5, -9), rim + QPointF(5, -9)}});
+  }
+  painter.setBrush(Qt::NoBrush);
 }
 
 void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Development& body = plan.surface;
+  const Body& body = plan.body;
 
   if (stripShown_) {
     const Length top = stripHeight(body, order_.currentCup().strip);
@@ -243,11 +356,11 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   QColor faint = t.ink;
   faint.setAlpha(70);
   for (const RoundMark& mark : roundMarks()) {
-    if (mark.kind == GuideKind::front || !near(body, mark.onCup) || onSeam(plan.wrap, mark.onCup)) {
+    if (mark.kind == GuideKind::front || !near(body, mark.onCup, body.wall() / 2) || onSeam(plan.wrap, mark.onCup)) {
       continue;
     }
     painter.setPen(QPen(faint, 1, Qt::DotLine));
-    painter.drawLine(project(body, mark.onCup, Length()), project(body, mark.onCup, body.wall()));
+    painter.drawPath(uprightPath(body, mark.onCup, Length(), body.wall()));
   }
 
   painter.setPen(QPen(t.ink, 1.2));
@@ -260,15 +373,13 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
 
   painter.setFont(avrelt::face(12, QFont::DemiBold));
   const auto name = [&](Angle onCup, const QString& words, const QColor& colour) {
-    if (std::cos((onCup - facing_).radians()) < 0.25 || !near(body, onCup)) return;
+    if (std::cos((onCup - facing_).radians()) < 0.25) return;
     const QPointF at = project(body, onCup, body.wall() * 0.82);
     painter.setPen(colour);
     painter.drawText(at + QPointF(7, 4), words);
   };
-  if (near(body, Angle())) {
-    painter.setPen(QPen(t.brass, 2));
-    painter.drawLine(project(body, Angle(), Length()), project(body, Angle(), body.wall()));
-  }
+  painter.setPen(QPen(t.brass, 2));
+  painter.drawPath(uprightPath(body, Angle(), Length(), body.wall()));
   name(Angle(), tr("front"), t.ink);
   if (!onSeam(plan.wrap, Angle())) name(plan.wrap.seamAt(), tr("seam"), t.ink);
 
@@ -293,8 +404,7 @@ void RoundView::mouseMoveEvent(QMouseEvent* event) {
   if (std::abs(moved) > 3) turned_ = true;
   if (!turned_) return;
   // The wall follows the hand: one radius of travel is one radian.
-  const double radius =
-      std::max(plan->surface.radius(Length()), plan->surface.radius(plan->surface.wall())).mm();
+  const double radius = plan->body.widestRadius().mm();
   face(pressedFacing_ - Angle::radians(moved / (radius * scale_)));
 }
 

@@ -18,6 +18,7 @@ class RoundView : public Canvas {
   Angle facing() const { return facing_; }
   void face(Angle direction);
   void showStrip(bool shown);
+  void showStretch(bool shown);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -32,12 +33,20 @@ class RoundView : public Canvas {
  private:
   void refit();
   /// Where a place on the wall appears, and whether it is on the near side.
-  QPointF project(const Development& body, Angle onCup, Length s) const;
-  bool near(const Development& body, Angle onCup) const;
-  QPainterPath ringPath(const Development& body, Length s, bool nearOnly) const;
+  QPointF project(const Body& body, Angle onCup, Length s) const;
+  bool near(const Body& body, Angle onCup, Length s) const;
+  QPainterPath ringPath(const Body& body, Length s, bool nearOnly) const;
   QPainterPath thingPath(Thing thing) const;
-  void paintBand(QPainter& painter, const Development& body, Length low, Length high,
+  void paintBand(QPainter& painter, const Body& body, Length low, Length high,
                  const QColor& colour) const;
+  QPainterPath uprightPath(const Body& body, Angle onCup, Length low, Length high) const;
+  QPainterPath leaningPath(const Body& body, Angle lower, Angle upper, Length low,
+                           Length high) const;
+  QPolygonF patchOf(const Body& body, Length low, Length high, Angle from, Angle to) const;
+  /// In how many steps a line up the wall is drawn.
+  static int risesOf(const Body& body);
+  void paintLaying(QPainter& painter, const CupPlan& plan) const;
+  void paintRimMarks(QPainter& painter, const CupPlan& plan) const;
   void paintBody(QPainter& painter, const CupPlan& plan) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;
 
@@ -50,6 +59,7 @@ class RoundView : public Canvas {
   Angle pressedFacing_;
   bool turned_ = false;
   bool stripShown_ = false;
+  bool stretchShown_ = true;
 };
 
 }  // namespace avrelt

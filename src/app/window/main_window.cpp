@@ -271,7 +271,7 @@ std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& pa
   if (plan == nullptr || !order_.planHolds()) {
     return Sentence{"The cup cannot be planned yet. Put the marked field right first.", {}};
   }
-  const auto output = outputOf(*plan, plan->piece(cut_->role()), kind,
+  const auto output = outputOf(*plan, plan->set(cut_->role()), kind,
                                order_.document().printPaper(), order_.unit());
   if (!output) return output.error();
   return writeFile(path.toStdString(), output->file.bytes);
@@ -280,7 +280,7 @@ std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& pa
 void MainWindow::askAndSavePiece(OutputKind kind) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
-  const QString name = QString::fromStdString(outputName(*plan, plan->piece(cut_->role()), kind));
+  const QString name = QString::fromStdString(outputName(*plan, plan->set(cut_->role()), kind));
   const QString ending = QLatin1String(kindName(kind));
   QString chosen = QFileDialog::getSaveFileName(
       this, kind == OutputKind::svg ? tr("Save for the cutter") : tr("Save for the printer"),

@@ -10,7 +10,6 @@ namespace {
 
 using std::numbers::pi;
 
-constexpr double shareSpread = 0.12;
 /// Half a sixteenth of an inch at most, evenly spread: 1/32 in / √3 of girth.
 const Length tapeSpread = Length::inches(1.0 / 32) / std::sqrt(3.0) / (2 * pi);
 
@@ -19,8 +18,7 @@ std::string fieldOf(std::size_t index, const char* member) {
 }
 
 /// The thickness that a girth measured on the coated cup tells of.
-Checked<Length> thicknessFrom(const Development& bare, const Remeasure& measure,
-                              std::size_t index) {
+Checked<Length> thicknessFrom(const Body& bare, const Remeasure& measure, std::size_t index) {
   const Station& station = measure.station;
   const Length height = station.at.length;
   if (height > bare.wall()) {
@@ -34,14 +32,18 @@ Checked<Length> thicknessFrom(const Development& bare, const Remeasure& measure,
   const double girth = station.girth->length.mm();
   const Length around = Length::mm(station.girthIs == Girth::around ? girth : girth * pi);
   const Length growth = around - bare.around(height);
-  const bool vanishes = bare.aroundNarrow() + growth < Length::mm(1);
+  const bool vanishes = bare.narrowestRadius() * (2 * pi) + growth < Length::mm(1);
   if (growth < Length::mm(-1) || growth > Length::mm(30) || vanishes) {
     return refuse(fieldOf(index, member),
                   "%1 round does not fit this cup: bare it is %2 there, and coats add up to %3. "
                   "Measure again at the same place.",
                   {around, bare.around(height), Length::mm(30)});
   }
-  return growth / (2 * pi * std::cos(bare.lean().radians()));
+  return growth / (2 * pi * std::cos(bare.lean(height).radians()));
+}
+
+void addLoad(CoatLoad& sum, const CoatLoad& load) {
+  for (std::size_t i = 0; i < materialCount; ++i) sum[i] += load[i];
 }
 
 }  // namespace
@@ -60,28 +62,53 @@ Sentence coatName(const Coat& coat) {
   return {"resin %1", {volumeText(coat.mixed)}};
 }
 
-CoatGrowth coatGrowth(const Coat& coat, Area wall) {
+CoatLoad loadOf(const Coat& coat, Area wall) {
+  CoatLoad load{};
+  const auto put = [&](Material material, double amount) {
+    load[static_cast<std::size_t>(material)] = amount;
+  };
   switch (coat.kind) {
     case CoatKind::paint:
-      return {Length::mm(0.03), Length::mm(0.02)};
-    case CoatKind::glitter: {
-      const Length thick = coat.cut == GlitterCut::fine     ? Length::mm(0.10)
-                           : coat.cut == GlitterCut::medium ? Length::mm(0.20)
-                                                            : Length::mm(0.45);
-      return {thick, thick / 2};
-    }
+      put(Material::paint, 1);
+      break;
+    case CoatKind::glitter:
+      put(coat.cut == GlitterCut::fine     ? Material::fineGlitter
+          : coat.cut == GlitterCut::medium ? Material::mediumGlitter
+                                           : Material::chunkyGlitter,
+          1);
+      break;
     case CoatKind::resin:
+      put(Material::resin, coat.mixed.mm3() / wall.mm2());
       break;
   }
-  const double poured = coat.mixed.mm3() / wall.mm2();
-  return {Length::mm(poured * resinShare), Length::mm(poured * shareSpread)};
+  return load;
 }
 
-Volume resinFor(Length thickness, Area wall) {
-  return Volume::ml(thickness.mm() * wall.mm2() / 1000 / resinShare);
+Volume resinFor(Length thickness, Area wall, const GrowthHabits& habits) {
+  const double stays = std::max(habits.mean[static_cast<std::size_t>(Material::resin)], 0.01);
+  return Volume::ml(thickness.mm() * wall.mm2() / 1000 / stays);
 }
 
-CheckedAll<std::vector<Stage>> stagesOf(const Development& bare, const BuildUp& buildUp) {
+std::vector<GrowthRecord> recordsOf(const Body& bare, const BuildUp& buildUp) {
+  std::vector<GrowthRecord> records;
+  const Area wall = bare.area();
+  for (std::size_t i = 0; i < buildUp.measured.size(); ++i) {
+    const int after = buildUp.measured[i].after;
+    if (after < 1 || after > static_cast<int>(buildUp.coats.size())) continue;
+    const Checked<Length> thickness = thicknessFrom(bare, buildUp.measured[i], i);
+    if (!thickness) continue;
+    GrowthRecord record;
+    record.thickness = *thickness;
+    for (int coat = 0; coat < after; ++coat) {
+      addLoad(record.load, loadOf(buildUp.coats[static_cast<std::size_t>(coat)], wall));
+    }
+    records.push_back(record);
+  }
+  return records;
+}
+
+CheckedAll<std::vector<Stage>> stagesOf(const Body& bare, const BuildUp& buildUp,
+                                        const GrowthHabits& habits) {
   Faults faults;
   const int count = static_cast<int>(buildUp.coats.size());
   if (buildUp.laidAfter < 0 || buildUp.laidAfter > count) {
@@ -113,27 +140,23 @@ CheckedAll<std::vector<Stage>> stagesOf(const Development& bare, const BuildUp& 
   }
   if (!faults.empty()) return tl::unexpected(std::move(faults));
 
-  const Area wall = areaOf(bare.wallOutline());
-  Length together;   // spreads that go together since the last measurement
-  double apart = 0;  // squares of those that do not, mm²
+  const Area wall = bare.area();
+  CoatLoad load{};  // put on since the last measurement
+  Length measured;  // what was measured then
+  Length tape;      // how far that may be off
   for (std::size_t n = 0; n < stages.size(); ++n) {
     Stage& stage = stages[n];
     stage.after = static_cast<int>(n);
     if (n == 0) continue;
     if (told[n]) {
-      together = Length();
-      apart = tapeSpread.mm() * tapeSpread.mm();
+      load = {};
+      measured = stage.thickness;
+      tape = tapeSpread;
     } else {
-      const Coat& coat = buildUp.coats[n - 1];
-      const CoatGrowth growth = coatGrowth(coat, wall);
-      stage.thickness = stages[n - 1].thickness + growth.thickness;
-      if (coat.kind == CoatKind::resin) {
-        together += growth.spread;
-      } else {
-        apart += growth.spread.mm() * growth.spread.mm();
-      }
+      addLoad(load, loadOf(buildUp.coats[n - 1], wall));
+      stage.thickness = measured + habits.thickness(load);
     }
-    stage.spread = Length::mm(std::sqrt(together.mm() * together.mm() + apart));
+    stage.spread = Length::mm(std::hypot(habits.spread(load).mm(), tape.mm()));
   }
   return stages;
 }

@@ -4,13 +4,11 @@
 #include <string>
 #include <vector>
 
-#include "cup/development.h"
+#include "cup/body.h"
+#include "cup/growth_habits.h"
 #include "measure/volume.h"
 
 namespace avrelt {
-
-enum class CoatKind { paint, glitter, resin };
-enum class GlitterCut { fine, medium, chunky };
 
 /// One coat that goes on the cup, from the metal outwards.
 struct Coat {
@@ -61,31 +59,24 @@ struct Stage {
   bool measured = false;
 };
 
-/// How thick one coat comes out on a wall of this area, by the cautious default. Common practice,
-/// no published source, and a guess until measured:
-///
-/// - resin: mixed volume × the share that stays on the cup, 0.40 ± 0.12, over the area;
-/// - glitter: 0.10 mm fine, 0.20 mm medium, 0.45 mm chunky, each ± half of it;
-/// - paint: 0.03 mm ± 0.02 mm.
-struct CoatGrowth {
-  Length thickness;
-  Length spread;
-};
-CoatGrowth coatGrowth(const Coat& coat, Area wall);
+/// What one coat puts on a wall of this area.
+CoatLoad loadOf(const Coat& coat, Area wall);
 
-/// The share of mixed resin that stays on the cup by the default.
-inline constexpr double resinShare = 0.40;
-
-/// How much resin to mix, both parts together, for a coat of this thickness: what `coatGrowth`
-/// says of resin, turned round. With equal parts, half of it is each part.
-Volume resinFor(Length thickness, Area wall);
+/// How much resin to mix, both parts together, for a coat of this thickness by these habits. With
+/// equal parts, half of it is each part.
+Volume resinFor(Length thickness, Area wall, const GrowthHabits& habits);
 
 /// Every stage from bare to the last coat. A measured stage takes its thickness from the tape; the
-/// stages after it add their coats to that. Spreads of resin coats go together, since the share
-/// that stays on is one maker's habit; the others add as independent errors.
+/// stages after it add their coats to that. Spreads of coats of one material go together, since how
+/// thick they come out is one maker's habit.
 ///
 /// Refused, naming the field: a stage that does not exist, a measurement off the wall or without a
 /// girth, a girth smaller than the bare cup's by more than 1 mm or more than 30 mm larger.
-CheckedAll<std::vector<Stage>> stagesOf(const Development& bare, const BuildUp& buildUp);
+CheckedAll<std::vector<Stage>> stagesOf(const Body& bare, const BuildUp& buildUp,
+                                        const GrowthHabits& habits);
+
+/// What the measured stages of a cup teach: each as if no other had been measured before it.
+/// Measurements that `stagesOf` would refuse teach nothing.
+std::vector<GrowthRecord> recordsOf(const Body& bare, const BuildUp& buildUp);
 
 }  // namespace avrelt

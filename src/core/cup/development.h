@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "cup/blank.h"
 #include "measure/angle.h"
-#include "measure/fault.h"
+#include "measure/length.h"
 #include "shape/path.h"
 #include "shape/point.h"
 
@@ -38,14 +37,14 @@ struct SpacePoint {
 /// The flat is seen from outside the cup: x to the right, y up, the base edge's front at the
 /// origin. θ is not limited to one turn; the map is one-to-one while |kθ| < π.
 ///
-/// Wall → flat → wall agrees within 1e-9 mm on any cup that `of` accepts.
+/// Wall → flat → wall agrees within 1e-9 mm on any cup up to 10 m.
 class Development {
  public:
-  /// From two stations, base and rim.
-  ///
-  /// Refused, naming the field: other than two stations, a base station not at 0, height or girth
-  /// under 1 mm or above 10 m, a wall too short for its two girths.
-  static CheckedAll<Development> of(const Blank& blank);
+  /// The cone with this radius at its base edge, growing by `taper` for each mm of wall; |taper|
+  /// below 1. A cylinder at 0.
+  static Development cone(Length baseRadius, double taper, Length wall) {
+    return Development(baseRadius.mm(), taper, wall.mm());
+  }
 
   /// The same wall under coats of this thickness, square to it. The height of wall to be covered
   /// stays; the girth grows by 2π · thickness · cos(lean) all the way up.
@@ -53,9 +52,6 @@ class Development {
 
   Length wall() const { return Length::mm(wall_); }
   Length plumb() const;
-  /// The wall that stands so high with the girths as they are: the two kinds of height are two
-  /// sides of a right triangle, the step in radius its third.
-  Length wallFor(Length plumb) const;
   Length aroundBase() const { return around(Length()); }
   Length aroundRim() const { return around(wall()); }
   Length around(Length s) const;
@@ -83,8 +79,6 @@ class Development {
   Path ring(Length s, Angle from, Angle to) const;
   /// The straight line up the wall at one angle.
   Path upright(Angle theta, Length from, Length to) const;
-  /// The body seen from the side, plumb, the middle of its base at the origin; counter-clockwise.
-  Path sideView() const;
   /// The edge of the whole wall rolled out, once round from back to back; counter-clockwise.
   Path wallOutline() const;
   /// What turns `ring(s, from, to)` out of its two ends, for joining it into an outline.

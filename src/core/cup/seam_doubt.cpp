@@ -7,11 +7,11 @@
 
 namespace avrelt {
 
-SeamDoubt seamDoubt(const Development& body, Girth measured, const Stage& laid, SizedFor sizedFor,
+SeamDoubt seamDoubt(const Body& body, Girth measured, const Stage& laid, SizedFor sizedFor,
                     const Doubt& doubt, Graduation graduation) {
   using std::numbers::pi;
   const bool across = measured == Girth::across;
-  const Length widest = std::max(body.aroundBase(), body.aroundRim());
+  const Length widest = body.widestRadius() * (2 * pi);
   const auto growthOf = [&](Length thickness) {
     return body.grownBy(thickness).aroundRim() - body.aroundRim();
   };

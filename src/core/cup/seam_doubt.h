@@ -37,7 +37,7 @@ struct SeamDoubt {
 /// - Growth: from the stage the pieces are laid at, when sized for it.
 ///
 /// Arithmetic of the circle; no published source.
-SeamDoubt seamDoubt(const Development& body, Girth measured, const Stage& laid, SizedFor sizedFor,
+SeamDoubt seamDoubt(const Body& body, Girth measured, const Stage& laid, SizedFor sizedFor,
                     const Doubt& doubt, Graduation graduation);
 
 }  // namespace avrelt

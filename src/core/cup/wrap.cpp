@@ -19,7 +19,7 @@ double arcsineOver(double k, double x) {
 
 }  // namespace
 
-CheckedAll<WrapLayout> WrapLayout::of(const Development& body, const Wrap& wrap) {
+CheckedAll<WrapLayout> WrapLayout::of(const Development& body, const Wrap& wrap, Length overhang) {
   Faults faults;
   const Length wall = body.wall();
   const Length base = wrap.baseClearance.length;
@@ -50,7 +50,7 @@ CheckedAll<WrapLayout> WrapLayout::of(const Development& body, const Wrap& wrap)
   }
   if (!faults.empty()) return tl::unexpected(std::move(faults));
 
-  const WrapLayout layout(body, base, wall - rim, overlap, wrap.seamAt);
+  const WrapLayout layout(body, base - overhang, wall - rim, overlap, wrap.seamAt);
 
   // In the flat the overlap is a band beside the seam; it has to begin on both rings, and the
   // whole must not close on itself about the apex.

@@ -1,9 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
 #include <string>
 
 #include "cup/development.h"
+#include "cup/laying_kind.h"
+#include "measure/fault.h"
+#include "measure/length_text.h"
 
 namespace avrelt {
 
@@ -18,6 +22,8 @@ struct Wrap {
   WrittenLength overlap{Length::inches(0.125), "1/8 in"};
   /// Where the seam stands. 180° is the back.
   Angle seamAt = Angle::halfTurn();
+  /// How the film is brought onto the wall; left out, as recommended.
+  std::optional<LayingKind> laying;
   std::string kept;
 
   friend bool operator==(const Wrap&, const Wrap&) = default;
@@ -31,9 +37,13 @@ class WrapLayout {
  public:
   /// Refused, naming the field: clearances that leave under 1 mm of wall, a clearance outside the
   /// body, an overlap of once round or more, a sector that would lie over itself in the flat.
-  static CheckedAll<WrapLayout> of(const Development& body, const Wrap& wrap);
+  ///
+  /// `overhang` runs on below the base edge, to be folded under; with it goes no base clearance.
+  static CheckedAll<WrapLayout> of(const Development& body, const Wrap& wrap,
+                                   Length overhang = Length());
 
   const Development& body() const { return body_; }
+  /// Below 0 where the wrap hangs over the base edge.
   Length low() const { return low_; }
   Length high() const { return high_; }
   Length overlap() const { return overlap_; }

@@ -5,14 +5,25 @@
 #include <string>
 #include <vector>
 
+#include "cup/base.h"
 #include "cup/blank.h"
 #include "cup/build_up.h"
+#include "cup/laying.h"
 #include "cup/seam_doubt.h"
 #include "cup/wrap.h"
 #include "sheet/marking_strip.h"
 #include "sheet/paper.h"
 
 namespace avrelt {
+
+/// The girths of the cup a wrap was cut for: a later measurement is held against them.
+struct CutRecord {
+  WrittenLength aroundBase;
+  WrittenLength aroundRim;
+  std::string kept;
+
+  friend bool operator==(const CutRecord&, const CutRecord&) = default;
+};
 
 /// One cup of an order: its measures and what was chosen for it.
 struct Cup {
@@ -21,7 +32,11 @@ struct Cup {
   BuildUp buildUp;
   Doubt doubt;
   Wrap wrap;
+  Film film;
+  Base base;
   MarkingStrip strip;
+  /// What the wrap was cut for, once it is cut.
+  std::optional<CutRecord> cut;
   std::string kept;
 
   friend bool operator==(const Cup&, const Cup&) = default;

@@ -7,6 +7,9 @@
 #include "sheet/marking_strip.h"
 #include "sheet/wrap_pieces.h"
 #include "watch/build_up_rules.h"
+#include "watch/cut_rules.h"
+#include "watch/feature_rules.h"
+#include "watch/laying_rules.h"
 #include "watch/wrap_rules.h"
 
 namespace avrelt {
@@ -33,47 +36,112 @@ std::string slugOf(const std::string& name) {
   return slug.empty() ? "cup" : slug;
 }
 
-CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit) {
-  const CheckedAll<Development> bare = Development::of(cup.blank);
+namespace {
+
+/// Which cup the pieces are cut for, in words that go on them.
+Sentence stageWords(const BuildUp& buildUp) {
+  if (buildUp.sizedFor == SizedFor::bare || buildUp.laidAfter == 0) {
+    return {"cut for the bare cup", {}};
+  }
+  if (buildUp.laidAfter == 1) return {"cut for the cup after 1 coat", {}};
+  return {"cut for the cup after %1 coats", {static_cast<long>(buildUp.laidAfter)}};
+}
+
+/// The cone the wall is, or the one most like it.
+Development flatOf(const Body& body) {
+  if (body.isCone()) return body.cone();
+  const std::vector<WallSample> samples = body.samples(Length(), body.wall(), 160);
+  return fitRing(samples, 0, samples.size() - 1).cone();
+}
+
+}  // namespace
+
+CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
+  const CheckedAll<Body> bare = Body::of(cup.blank);
   if (!bare) return tl::unexpected(bare.error());
 
-  CheckedAll<std::vector<Stage>> stages = stagesOf(*bare, cup.buildUp);
+  CheckedAll<std::vector<Stage>> stages = stagesOf(*bare, cup.buildUp, stock.growth);
   if (!stages) return tl::unexpected(stages.error());
   const Stage& laid = (*stages)[static_cast<std::size_t>(cup.buildUp.laidAfter)];
-  const Development surface =
-      cup.buildUp.sizedFor == SizedFor::bare ? *bare : bare->grownBy(laid.thickness);
+  const Body body = cup.buildUp.sizedFor == SizedFor::bare || laid.thickness == Length()
+                        ? *bare
+                        : bare->grownBy(laid.thickness);
+  const Development surface = flatOf(body);
 
   Faults faults;
-  const CheckedAll<WrapLayout> wrap = WrapLayout::of(surface, cup.wrap);
-  if (!wrap) faults.insert(faults.end(), wrap.error().begin(), wrap.error().end());
-  CheckedAll<Piece> strip = markingStripPiece(surface, cup.strip, cup.wrap.seamAt, unit, cup.name);
-  if (!strip) faults.insert(faults.end(), strip.error().begin(), strip.error().end());
+  const auto take = [&](const auto& checked) {
+    if (!checked) faults.insert(faults.end(), checked.error().begin(), checked.error().end());
+  };
+  const std::optional<Fault> hangs = overhangFault(body, cup.base, cup.wrap.baseClearance.length);
+  if (hangs) faults.push_back(*hangs);
+  const Length overhang = hangs ? Length() : cup.base.overhang.length;
+  const CheckedAll<WrapLayout> wrap = WrapLayout::of(surface, cup.wrap, overhang);
+  take(wrap);
+  CheckedAll<Piece> strip = markingStripPiece(body, cup.strip, cup.wrap.seamAt, unit, cup.name);
+  take(strip);
+  const Checked<Length> disc = baseDiscRadius(body, cup.base);
+  if (!disc) faults.push_back(disc.error());
   if (!faults.empty()) return tl::unexpected(std::move(faults));
 
   const SeamDoubt doubt = seamDoubt(*bare, cup.blank.stations[0].girthIs, laid,
                                     cup.buildUp.sizedFor, cup.doubt, usualGraduation(unit));
+  Layings layings = layingsOf(body, cup.wrap.baseClearance.length, wrap->high(),
+                              cup.wrap.overlap.length, cup.film);
+  const LayingKind kind = cup.wrap.laying.value_or(layings.recommended);
+  // What cannot be cut is not made: the recommended way stands in, and a watch says so.
+  const LayingKind made = layings.of(kind).possible ? kind : layings.recommended;
   CupPlan plan{cup.name,
                slugOf(cup.name),
                *bare,
+               body,
                surface,
                std::move(*stages),
                cup.buildUp.laidAfter,
                doubt,
                *wrap,
+               std::move(layings),
+               made,
+               snipsFor(body.radius(Length()), body.taper(Length()), overhang),
                {},
                {}};
-  plan.pieces.push_back(wrapPiece(*wrap, unit, cup.name));
-  plan.pieces.push_back(testPiece(*wrap, unit, cup.name));
+  const WrapWork work{plan.body,
+                      plan.laying(),
+                      plan.wrap,
+                      overhang,
+                      cup.blank.features,
+                      plan.layings.runsOff,
+                      stageWords(cup.buildUp),
+                      unit,
+                      cup.name};
+  for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece}) {
+    for (Piece& piece : wrapPieces(work, role)) plan.pieces.push_back(std::move(piece));
+  }
   plan.pieces.push_back(std::move(*strip));
-  plan.watches = watchWrap(*wrap, cup.wrap);
-  for (Watch& watch : watchBuildUp(plan.bare, cup.buildUp, plan.stages)) {
-    plan.watches.push_back(std::move(watch));
+  plan.pieces.push_back(baseDiscPiece(*disc, unit, cup.name));
+
+  const auto watch = [&plan](std::vector<Watch> watches) {
+    for (Watch& one : watches) plan.watches.push_back(std::move(one));
+  };
+  watch(watchWrap(*wrap, cup.wrap));
+  watch(watchLaying(plan.body, plan.layings, cup.wrap, made, cup.film));
+  watch(watchFeatures(cup.blank, plan.body, plan.wrap));
+  watch(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
+  if (cup.cut) {
+    watch(watchCut({cup.cut->aroundBase.length, cup.cut->aroundRim.length}, plan.body, cup.wrap));
   }
   sortWorstFirst(plan.watches);
   return plan;
 }
 
-CheckedAll<Plan> planDocument(const Document& document) {
+PieceSet setFor(const CupPlan& plan, LayingKind kind, Unit unit) {
+  const std::vector<Feature> none;
+  const Length overhang = std::max(-plan.wrap.low(), Length());
+  const WrapWork work{plan.body, plan.layings.of(kind), plan.wrap, overhang, none,
+                      plan.layings.runsOff, {}, unit, plan.name};
+  return setOf(wrapPieces(work, PieceRole::wrap), PieceRole::wrap);
+}
+
+CheckedAll<Plan> planDocument(const Document& document, const Stock& stock) {
   Plan plan;
   plan.units = document.units;
   plan.paper = document.printPaper();
@@ -84,7 +152,7 @@ CheckedAll<Plan> planDocument(const Document& document) {
     if (std::optional<Sentence> fault = nameFault(document, index, cup.name)) {
       faults.push_back({place + "name", std::move(*fault)});
     }
-    CheckedAll<CupPlan> cupPlan = planCup(cup, document.units);
+    CheckedAll<CupPlan> cupPlan = planCup(cup, document.units, stock);
     if (!cupPlan) {
       for (Fault& fault : cupPlan.error()) {
         faults.push_back({place + fault.field, std::move(fault.sentence)});

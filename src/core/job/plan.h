@@ -7,7 +7,7 @@
 #include "cup/development.h"
 #include "cup/wrap.h"
 #include "job/document.h"
-#include "sheet/piece.h"
+#include "sheet/piece_set.h"
 #include "sheet/tiling.h"
 #include "watch/watch.h"
 
@@ -19,8 +19,10 @@ struct CupPlan {
   /// The name as files carry it: lower case, digits and hyphens; unique within a plan.
   std::string slug;
   /// The bare cup, as its stations measure it.
-  Development bare;
+  Body bare;
   /// The cup the pieces are sized for: bare, or under the coats on it when they are laid.
+  Body body;
+  /// Its wall rolled out: the cone it is, or the one most like it. What views draw the flat on.
   Development surface;
   /// The cup from bare to its last coat, and the one the pieces are laid at.
   std::vector<Stage> stages;
@@ -28,25 +30,42 @@ struct CupPlan {
   /// How wrong it can be at the seam.
   SeamDoubt seamDoubt;
   WrapLayout wrap;
-  std::vector<Piece> pieces;  ///< wrap, test piece, marking strip
+  /// The ways to lay it, and the one taken.
+  Layings layings;
+  LayingKind laid = LayingKind::sector;
+  Snips snips;
+  std::vector<Piece> pieces;  ///< wrap, test piece, marking strip, base disc
   std::vector<Watch> watches;
 
+  const Laying& laying() const { return layings.of(laid); }
+  /// The first piece of a role; every cup has one of each.
   const Piece& piece(PieceRole role) const;
+  PieceSet set(PieceRole role) const { return setOf(pieces, role); }
 };
 
-/// Everything computed from a document. A value: the same document gives the same plan.
+/// Everything computed from a document. A value: the same document and stock give the same plan.
 struct Plan {
   Unit units = Unit::inch;
   Paper paper = Paper::letter;
   std::vector<CupPlan> cups;
 };
 
+/// What the shop knows that a plan depends on.
+struct Stock {
+  GrowthHabits growth;
+
+  friend bool operator==(const Stock&, const Stock&) = default;
+};
+
 /// Plans one cup. Faults name fields counted from the cup ("wrap.overlap").
-CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit);
+CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock = {});
+
+/// The pieces another way of laying would give, for comparing.
+PieceSet setFor(const CupPlan& plan, LayingKind kind, Unit unit);
 
 /// Plans a document. Faults name fields counted from the document ("cups[0].wrap.overlap"), all
 /// of them at once, cup by cup.
-CheckedAll<Plan> planDocument(const Document& document);
+CheckedAll<Plan> planDocument(const Document& document, const Stock& stock = {});
 
 /// A name fit for a file: "Tapered 350" → "tapered-350"; nothing readable left → "cup".
 std::string slugOf(const std::string& name);

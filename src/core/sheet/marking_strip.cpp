@@ -72,30 +72,39 @@ void tickAlong(Piece& piece, const WrapLayout& layout, const TickRule& rule, int
 
 }  // namespace
 
-Length stripHeight(const Development& body, const MarkingStrip& strip) {
+Length stripHeight(const Body& body, const MarkingStrip& strip) {
   if (strip.at) return strip.at->length;
   // Half-way, but never so low that the strip would hang over the base.
   return std::min(body.wall(), std::max(body.wall() / 2, strip.width.length));
 }
 
-CheckedAll<Piece> markingStripPiece(const Development& body, const MarkingStrip& strip,
-                                    Angle seamAt, Unit unit, const std::string& cupName) {
+CheckedAll<Piece> markingStripPiece(const Body& cup, const MarkingStrip& strip, Angle seamAt,
+                                    Unit unit, const std::string& cupName) {
   // On a very low cup the usual strip is cut down to the wall; a chosen height is taken at its
   // word.
-  const Length width = strip.at ? strip.width.length : std::min(strip.width.length, body.wall());
+  const Length width = strip.at ? strip.width.length : std::min(strip.width.length, cup.wall());
   if (strip.width.length < narrowest || strip.width.length > widest) {
     return tl::unexpected(Faults{{"strip.width",
                                   {"A marking strip of %1 cannot be handled. Take %2 to %3.",
                                    {strip.width.length, narrowest, widest}}}});
   }
-  const Length at = stripHeight(body, strip);
-  if (at > body.wall() || at < width) {
+  const Length height = stripHeight(cup, strip);
+  if (height > cup.wall() || height < width) {
     return tl::unexpected(Faults{
         {"strip.at",
          {"A strip %1 wide with its upper edge at %2 does not lie on the wall. Put that edge "
           "between %1 and %3 up the wall.",
-          {width, at, body.wall()}}}});
+          {width, height, cup.wall()}}}});
   }
+
+  // The cone the strip lies on: the body itself, or the one through the strip's two edges, which
+  // counts its heights from the lower one.
+  const Length foot = height - width;
+  const Development body =
+      cup.isCone() ? cup.cone()
+                   : Development::cone(cup.radius(foot),
+                                       (cup.radius(height) - cup.radius(foot)) / width, width);
+  const Length at = cup.isCone() ? height : width;
 
   Wrap band;
   band.baseClearance = {at - width, {}};
@@ -139,7 +148,7 @@ CheckedAll<Piece> markingStripPiece(const Development& body, const MarkingStrip&
     piece.letterings.push_back({body.toFlat({atName, nameAt}),
                                 titleHeight,
                                 -body.flatAngle(atName),
-                                {"%1: top edge %2 up the wall", {cupName, at}}});
+                                {"%1: top edge %2 up the wall", {cupName, height}}});
   }
   return piece;
 }

@@ -3,6 +3,7 @@
 
 #include <optional>
 
+#include "cup/body.h"
 #include "cup/wrap.h"
 #include "sheet/piece.h"
 
@@ -20,15 +21,16 @@ struct MarkingStrip {
 };
 
 /// Where the strip's upper edge lies on this body.
-Length stripHeight(const Development& body, const MarkingStrip& strip);
+Length stripHeight(const Body& body, const MarkingStrip& strip);
 
 /// The strip, curved on a taper as the wall asks: its upper edge is exactly once round the body at
 /// its height, from seam to seam, with a tab of 10 mm beyond to stick it by. Ticked along the
 /// upper edge from the front both ways, as a tape in `unit` is, with front, quarters and seam
-/// named. Common practice, no published source.
+/// named. On a curved wall it lies on the cone through the girths at both its edges. Common
+/// practice, no published source.
 ///
 /// Refused, naming the field: a strip that does not lie wholly on the wall, a width out of range.
-CheckedAll<Piece> markingStripPiece(const Development& body, const MarkingStrip& strip,
-                                    Angle seamAt, Unit unit, const std::string& cupName);
+CheckedAll<Piece> markingStripPiece(const Body& body, const MarkingStrip& strip, Angle seamAt,
+                                    Unit unit, const std::string& cupName);
 
 }  // namespace avrelt

@@ -10,9 +10,11 @@ const char* roleName(PieceRole role) {
     case PieceRole::testPiece:
       return "test_piece";
     case PieceRole::markingStrip:
+      return "marking_strip";
+    case PieceRole::baseDisc:
       break;
   }
-  return "marking_strip";
+  return "base_disc";
 }
 
 Sentence roleTitle(PieceRole role) {
@@ -22,15 +24,27 @@ Sentence roleTitle(PieceRole role) {
     case PieceRole::testPiece:
       return {"Paper test piece", {}};
     case PieceRole::markingStrip:
+      return {"Marking strip", {}};
+    case PieceRole::baseDisc:
       break;
   }
-  return {"Marking strip", {}};
+  return {"Base disc", {}};
 }
 
 Area Piece::area() const {
   Area total = areaOf(outline);
   for (const Path& hole : holes) total = total + areaOf(hole);  // clockwise: negative
   return total;
+}
+
+Piece movedBy(const Piece& piece, Point offset) {
+  Piece moved = piece;
+  moved.outline = movedBy(piece.outline, offset);
+  for (Path& hole : moved.holes) hole = movedBy(hole, offset);
+  for (Path& slit : moved.slits) slit = movedBy(slit, offset);
+  for (Guide& guide : moved.guides) guide.path = movedBy(guide.path, offset);
+  for (Lettering& lettering : moved.letterings) lettering.at = lettering.at + offset;
+  return moved;
 }
 
 }  // namespace avrelt

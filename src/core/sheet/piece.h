@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <array>
 #include <string>
 #include <vector>
 
@@ -15,14 +16,26 @@ enum class PieceRole {
   wrap,          ///< the film that goes round the cup
   testPiece,     ///< the same outline in paper, to try before film is spent
   markingStrip,  ///< a paper band once round the body, ticked as a tape
+  baseDisc,      ///< the film that covers the base
 };
 
-/// "wrap", "test_piece", "marking_strip": the role as files write it.
+/// All of them, in the order they are shown and written.
+inline constexpr std::array<PieceRole, 4> pieceRoles{PieceRole::wrap, PieceRole::testPiece,
+                                                     PieceRole::markingStrip, PieceRole::baseDisc};
+
+/// "wrap", "test_piece", "marking_strip", "base_disc": the role as files write it.
 const char* roleName(PieceRole role);
 /// The role as a person says it.
 Sentence roleTitle(PieceRole role);
 
-enum class GuideKind { seam, front, quarter, graduation, scaleBar };
+enum class GuideKind {
+  seam,
+  front,
+  quarter,
+  graduation,
+  scaleBar,
+  keepClear,  ///< round a handle or a logo the piece has to leave free
+};
 
 /// A line drawn on a piece, never cut.
 struct Guide {
@@ -46,11 +59,14 @@ struct Piece {
   PieceRole role = PieceRole::wrap;
   Path outline;             ///< counter-clockwise
   std::vector<Path> holes;  ///< clockwise
+  std::vector<Path> slits;  ///< cut like the edge, but open: the piece stays whole
   std::vector<Guide> guides;
   std::vector<Lettering> letterings;
 
   Box bounds() const { return boundsOf(outline); }
   Area area() const;
 };
+
+Piece movedBy(const Piece& piece, Point offset);
 
 }  // namespace avrelt

@@ -1,16 +1,38 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "cup/base.h"
+#include "cup/laying.h"
 #include "cup/wrap.h"
 #include "sheet/piece.h"
 
 namespace avrelt {
 
-/// The wrap as a piece to cut. Drawn on it: seam, front, quarters, and a bar of 50 mm or 2 in to
-/// prove its scale by where it is large enough to carry one.
-Piece wrapPiece(const WrapLayout& layout, Unit unit, const std::string& cupName);
+/// All that a wrap's pieces are made from.
+struct WrapWork {
+  const Body& body;  ///< the cup they are cut for
+  const Laying& laying;
+  /// The wrap on the cone the body is, or is most like: where it begins and ends, and its seam.
+  const WrapLayout& layout;
+  Length overhang;
+  const std::vector<Feature>& features;
+  Length runsOff;  ///< of a straight sheet
+  Sentence stage;  ///< which cup they are cut for, in words
+  Unit unit;
+  std::string cupName;
+};
 
-/// The same outline for paper. It says so, and what to look for when it is tried.
-Piece testPiece(const WrapLayout& layout, Unit unit, const std::string& cupName);
+/// The wrap as pieces to cut (`wrap`), or the same outlines in paper to try first (`testPiece`,
+/// which says what to look for). One piece for a sheet or a sector, with its slits; bands from the
+/// rim down; gores from the seam round. Drawn on them: seam, front, quarters, what to keep clear
+/// of, the number of every join, the stage, and a bar of 50 mm or 2 in to prove the scale by where
+/// there is room for one.
+///
+/// A straight sheet on a taper is taller than its range by what it runs off, to be trimmed. An
+/// overhang is snipped on sheet, sector, slits and the lowest band; gores fold as they are.
+std::vector<Piece> wrapPieces(const WrapWork& work, PieceRole role);
+
+/// The disc that covers the base, with the lines that part it in halves and quarters and the front.
+Piece baseDiscPiece(Length radius, Unit unit, const std::string& cupName);
 
 }  // namespace avrelt

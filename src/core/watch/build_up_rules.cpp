@@ -16,11 +16,11 @@ Sentence::Part countOf(int coats) {
 
 }  // namespace
 
-std::vector<Watch> watchBuildUp(const Development& bare, const BuildUp& buildUp,
+std::vector<Watch> watchBuildUp(const Body& bare, const BuildUp& buildUp,
                                 const std::vector<Stage>& stages) {
   std::vector<Watch> watches;
   const Stage& laid = stages[static_cast<std::size_t>(buildUp.laidAfter)];
-  const Development grown = bare.grownBy(laid.thickness);
+  const Body grown = bare.grownBy(laid.thickness);
   const Length growth = grown.aroundRim() - bare.aroundRim();
   const Length either =
       bare.grownBy(laid.thickness + laid.spread * 2).aroundRim() - grown.aroundRim();

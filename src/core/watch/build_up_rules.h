@@ -12,7 +12,7 @@ namespace avrelt {
 /// - `growth_guessed`: sized for a girth that was predicted and not measured.
 /// - `measured_early`: the last measurement is older than the last coat under the wrap.
 /// - `shrunk`: a girth measured smaller than the bare cup's.
-std::vector<Watch> watchBuildUp(const Development& bare, const BuildUp& buildUp,
+std::vector<Watch> watchBuildUp(const Body& bare, const BuildUp& buildUp,
                                 const std::vector<Stage>& stages);
 
 }  // namespace avrelt

@@ -16,7 +16,7 @@ using std::numbers::pi;
 namespace {
 
 std::string faultAt(const Blank& blank, const std::string& field) {
-  const CheckedAll<Development> made = Development::of(blank);
+  const CheckedAll<Body> made = Body::of(blank);
   REQUIRE_FALSE(made.has_value());
   for (const Fault& fault : made.error()) {
     if (fault.field == field) return inWords(fault.sentence, Unit::mm);
@@ -115,7 +115,7 @@ TEST_CASE("the flat changes smoothly as the taper goes to zero, from either side
 TEST_CASE("short lines keep their length between flat and cup") {
   const bool holds = rc::check([] {
     const Named cup = *rc::gen::elementOf(all());
-    const Development body = *Development::of(cup.blank);
+    const Development body = Body::of(cup.blank)->cone();
     const Angle theta = Angle::degrees(*rc::gen::inRange(-1790, 1790) / 10.0);
     const Length s = body.wall() * (*rc::gen::inRange(1, 99) / 100.0);
     const double heading = *rc::gen::inRange(0, 628) / 100.0;
@@ -136,8 +136,8 @@ TEST_CASE("height along the wall and plumb height are told apart and converted")
   CHECK(developed(alongWall).plumb().mm() == Approx(std::sqrt(120 * 120 - step * step)));
   CHECK(developed(plumb).plumb().mm() == Approx(120));
   CHECK(developed(plumb).wall().mm() == Approx(std::hypot(120, step)));
-  const Development cup = developed(alongWall);
-  CHECK(cup.wallFor(cup.plumb()).mm() == Approx(120));
+  const Body cup = bodyOf(alongWall);
+  CHECK(cup.wallAt(cup.plumb()).mm() == Approx(120));
 }
 
 TEST_CASE("a diameter may stand for a circumference") {
@@ -171,7 +171,7 @@ TEST_CASE("rings and uprights lie where the wall says") {
 }
 
 TEST_CASE("the side view is as wide and as high as the cup") {
-  const Development cup = developed(all()[2].blank);
+  const Body cup = bodyOf(all()[2].blank);
   const Box side = boundsOf(cup.sideView());
   CHECK(side.width() == Approx(2 * cup.radius(Length()).mm()));
   CHECK(side.height() == Approx(cup.plumb().mm()));
@@ -200,7 +200,7 @@ TEST_CASE("measures that make no cup are refused at their field") {
 }
 
 TEST_CASE("all faults of a cup are told at once") {
-  const CheckedAll<Development> made = Development::of(body(Length(), Length(), Length()));
+  const CheckedAll<Body> made = Body::of(body(Length(), Length(), Length()));
   REQUIRE_FALSE(made.has_value());
   CHECK(made.error().size() == 3);
 }

@@ -15,8 +15,7 @@ namespace {
 
 SeamDoubt doubtOf(Girth measured, const Doubt& doubt, const Stage& laid = {},
                   SizedFor sizedFor = SizedFor::laid) {
-  return seamDoubt(developed(all()[0].blank), measured, laid, sizedFor, doubt,
-                   Graduation::sixteenth);
+  return seamDoubt(bodyOf(all()[0].blank), measured, laid, sizedFor, doubt, Graduation::sixteenth);
 }
 
 /// Once round an ellipse, by adding up many short chords.

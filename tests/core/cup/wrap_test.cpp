@@ -124,13 +124,13 @@ TEST_CASE("any wrap is either laid out whole or refused at a field") {
     const auto length = [](int most) { return Length::mm(*rc::gen::inRange(0, most * 10) / 10.0); };
     const Blank blank = body(length(400), length(400), length(300),
                              *rc::gen::element(HeightAlong::wall, HeightAlong::plumb));
-    const CheckedAll<Development> made = Development::of(blank);
+    const CheckedAll<Body> made = Body::of(blank);
     if (!made) {
       RC_ASSERT(!made.error().empty());
       return;
     }
     const CheckedAll<WrapLayout> layout =
-        WrapLayout::of(*made, wrapOf(length(50), length(50), length(40)));
+        WrapLayout::of(made->cone(), wrapOf(length(50), length(50), length(40)));
     if (!layout) {
       RC_ASSERT(layout.error().front().field.rfind("wrap.", 0) == 0);
       return;

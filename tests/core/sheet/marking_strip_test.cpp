@@ -20,7 +20,7 @@ MarkingStrip stripAt(Length at, Length width) {
 
 Piece made(const Development& body, const MarkingStrip& strip, Unit unit = Unit::inch,
            Angle seam = Angle::halfTurn()) {
-  const CheckedAll<Piece> piece = markingStripPiece(body, strip, seam, unit, "Comet");
+  const CheckedAll<Piece> piece = markingStripPiece(Body::of(body), strip, seam, unit, "Comet");
   REQUIRE(piece.has_value());
   return *piece;
 }
@@ -92,16 +92,16 @@ TEST_CASE("ticks count from the front wherever the seam is, and end at it") {
 TEST_CASE("left to itself the strip goes half-way up, and still lies on a low cup") {
   const Development tall = developed(all()[0].blank);
   MarkingStrip strip;
-  CHECK(stripHeight(tall, strip) == tall.wall() / 2);
+  CHECK(stripHeight(Body::of(tall), strip) == tall.wall() / 2);
   const Development low = developed(body(Length::mm(240), Length::mm(240), Length::mm(10)));
-  CHECK(markingStripPiece(low, strip, Angle::halfTurn(), Unit::mm, "low").has_value());
+  CHECK(markingStripPiece(Body::of(low), strip, Angle::halfTurn(), Unit::mm, "low").has_value());
 }
 
 TEST_CASE("a strip off the wall, or too narrow to hold, is refused") {
   const Development body = developed(all()[0].blank);
   const auto fieldOf = [&](const MarkingStrip& strip) {
     const CheckedAll<Piece> piece =
-        markingStripPiece(body, strip, Angle::halfTurn(), Unit::inch, "x");
+        markingStripPiece(Body::of(body), strip, Angle::halfTurn(), Unit::inch, "x");
     REQUIRE_FALSE(piece.has_value());
     return piece.error().front().field;
   };

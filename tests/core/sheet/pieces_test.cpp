@@ -21,8 +21,8 @@ int guidesOf(const Piece& piece, GuideKind kind) {
 TEST_CASE("wrap and paper test piece have one outline") {
   for (const Named& cup : all()) {
     const WrapLayout layout = laidOut(developed(cup.blank), wrapOf({}, {}, {}));
-    const Piece wrap = wrapPiece(layout, Unit::inch, cup.name);
-    const Piece test = testPiece(layout, Unit::inch, cup.name);
+    const Piece wrap = conePiece(layout, Unit::inch, cup.name);
+    const Piece test = conePiece(layout, Unit::inch, cup.name, PieceRole::testPiece);
     CHECK(wrap.outline == test.outline);
     CHECK(wrap.area() == test.area());
     CHECK(wrap.role == PieceRole::wrap);
@@ -36,7 +36,7 @@ TEST_CASE("everything drawn on a wrap lies within its rectangle") {
     const Development body = developed(cup.blank);
     const WrapLayout layout = laidOut(body, wrapOf({}, {}, body.aroundNarrow() * 0.02));
     for (const Unit unit : {Unit::inch, Unit::mm}) {
-      const Piece piece = wrapPiece(layout, unit, cup.name);
+      const Piece piece = conePiece(layout, unit, cup.name);
       const Box room = piece.bounds().grownBy(1e-6);
       for (const Guide& guide : piece.guides) {
         CHECK(room.contains(boundsOf(guide.path).low));
@@ -50,12 +50,12 @@ TEST_CASE("everything drawn on a wrap lies within its rectangle") {
 TEST_CASE("seam at the back: front and quarters are marked, the back is the seam") {
   const Development body = developed(all()[1].blank);
   const WrapLayout layout = laidOut(body, wrapOf({}, {}, Length::mm(3)));
-  const Piece piece = wrapPiece(layout, Unit::inch, "Comet");
+  const Piece piece = conePiece(layout, Unit::inch, "Comet");
   CHECK(guidesOf(piece, GuideKind::seam) == 1);
   CHECK(guidesOf(piece, GuideKind::front) == 2);
   CHECK(guidesOf(piece, GuideKind::quarter) == 4);
   const WrapLayout aside = laidOut(body, wrapOf({}, {}, {}, Angle::degrees(100)));
-  const Piece turned = wrapPiece(aside, Unit::inch, "Comet");
+  const Piece turned = conePiece(aside, Unit::inch, "Comet");
   CHECK(guidesOf(turned, GuideKind::seam) == 0);  // no overlap, the seam is the edge
   CHECK(guidesOf(turned, GuideKind::quarter) == 6);
 }
@@ -68,11 +68,11 @@ TEST_CASE("the bar on a piece is two inches or fifty millimetres, and left off s
     }
     return 0.0;
   };
-  CHECK(barOf(wrapPiece(layout, Unit::inch, "Comet")) == Approx(50.8));
-  CHECK(barOf(wrapPiece(layout, Unit::mm, "Comet")) == Approx(50));
+  CHECK(barOf(conePiece(layout, Unit::inch, "Comet")) == Approx(50.8));
+  CHECK(barOf(conePiece(layout, Unit::mm, "Comet")) == Approx(50));
   const WrapLayout low = laidOut(developed(body(Length::mm(240), Length::mm(240), Length::mm(20))),
                                  wrapOf({}, {}, {}));
-  CHECK(barOf(wrapPiece(low, Unit::mm, "low")) == 0.0);
+  CHECK(barOf(conePiece(low, Unit::mm, "low")) == 0.0);
 }
 
 TEST_CASE("holes count against a piece's area") {

@@ -13,8 +13,8 @@ using namespace avrelt::cups;
 namespace {
 
 std::vector<std::string> rulesFor(const BuildUp& buildUp) {
-  const Development bare = developed(all()[0].blank);
-  const CheckedAll<std::vector<Stage>> stages = stagesOf(bare, buildUp);
+  const Body bare = bodyOf(all()[0].blank);
+  const CheckedAll<std::vector<Stage>> stages = stagesOf(bare, buildUp, GrowthHabits());
   REQUIRE(stages.has_value());
   std::vector<std::string> rules;
   for (const Watch& watch : watchBuildUp(bare, buildUp, *stages)) rules.push_back(watch.rule);
@@ -60,8 +60,8 @@ TEST_CASE("a wrap sized for bare and laid on coats is said to be short, and by h
   BuildUp bare = twoCoats();
   bare.sizedFor = SizedFor::bare;
   CHECK(rulesFor(bare) == Rules{"cut_for_bare"});
-  const Development cup = developed(all()[0].blank);
-  const std::vector<Watch> watches = watchBuildUp(cup, bare, *stagesOf(cup, bare));
+  const Body cup = bodyOf(all()[0].blank);
+  const std::vector<Watch> watches = watchBuildUp(cup, bare, *stagesOf(cup, bare, GrowthHabits()));
   const Length shortBy = std::get<Length>(watches[0].sentence.parts[1]);
   CHECK(shortBy > Length::mm(1.5));
   CHECK(shortBy < Length::mm(3));

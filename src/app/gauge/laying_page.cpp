@@ -1,0 +1,96 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/gauge/laying_page.h"
+
+#include <QHBoxLayout>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/order/phrases.h"
+
+namespace avrelt {
+
+LayingPage::LayingPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(6);
+  auto* row = new QHBoxLayout;
+  row->setSpacing(8);
+  film_ = new Segments(tr("Film"),
+                       {tr("Paper"), tr("Stiff film"), tr("Thin cast"), tr("Stretchy")});
+  bears_ = new QDoubleSpinBox;
+  bears_->setRange(0, 50);
+  bears_->setDecimals(1);
+  bears_->setSingleStep(0.5);
+  bears_->setSuffix(tr(" %"));
+  bears_->setAccessibleName(tr("What the film bears, per cent"));
+  bears_->setToolTip(tr("How much it gives without heat. A guess by kind of film, until you type "
+                        "what its data sheet says."));
+  auto* label = new QLabel(tr("bears"));
+  label->setProperty("role", "label");
+  recommended_ = new QPushButton(tr("Take the recommended"));
+  row->addWidget(film_);
+  row->addWidget(label);
+  row->addWidget(bears_);
+  row->addStretch();
+  row->addWidget(recommended_);
+  column->addLayout(row);
+  auto* tiles = new QHBoxLayout;
+  tiles->setSpacing(8);
+  for (const LayingKind kind : layingKinds) {
+    auto* tile = new LayingTile(order, kind);
+    tiles_.push_back(tile);
+    tiles->addWidget(tile);
+    connect(tile, &QAbstractButton::clicked, this, [this, kind] { take(kind); });
+  }
+  column->addLayout(tiles, 1);
+  runsOff_ = new QLabel;
+  runsOff_->setProperty("role", "label");
+  column->addWidget(runsOff_);
+
+  connect(film_, &Segments::picked, this, [this](int i) {
+    changeFilm(tr("Choose the film"), [i](Film& film) {
+      film.kind = static_cast<FilmKind>(i);
+      film.takesPercent = std::nullopt;
+    });
+  });
+  connect(bears_, &QDoubleSpinBox::valueChanged, this, [this](double percent) {
+    changeFilm(
+        tr("Film bears %1 %").arg(percent),
+        [percent](Film& film) { film.takesPercent = percent; }, QStringLiteral("film bears"));
+  });
+  connect(recommended_, &QPushButton::clicked, this, [this] { take(std::nullopt); });
+  connect(&order, &Order::changed, this, &LayingPage::refresh);
+}
+
+void LayingPage::take(std::optional<LayingKind> kind) {
+  order_.editCup(kind ? tr("Lay as %1").arg(say(layingTitle(*kind), order_.unit()))
+                      : tr("Lay as recommended"),
+                 [kind](Cup& cup) { cup.wrap.laying = kind; });
+}
+
+void LayingPage::changeFilm(const QString& text, const std::function<void(Film&)>& change,
+                            const QString& key) {
+  order_.editCup(
+      text, [&](Cup& cup) { change(cup.film); }, key);
+}
+
+void LayingPage::refresh() {
+  if (!order_.hasCup()) return;
+  const Cup& cup = order_.currentCup();
+  film_->show(static_cast<int>(cup.film.kind));
+  const QSignalBlocker quiet(bears_);
+  bears_->setValue(cup.film.takesPercent.value_or(usualPercent(cup.film.kind)));
+  recommended_->setEnabled(cup.wrap.laying.has_value());
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  const QString off = QString::fromStdString(decimalText(plan->layings.runsOff, Unit::mm, 1));
+  runsOff_->setText(
+      plan->bare.isCone()
+          ? tr("A straight sheet, laid without a wrinkle, runs off by %1 between front and back.")
+                .arg(off)
+          : tr("A straight sheet would run off by %1 on the cone most like this wall. Stretch and "
+               "fullness are drawn on flat and cup.")
+                .arg(off));
+}
+
+}  // namespace avrelt

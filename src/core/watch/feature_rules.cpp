@@ -1,0 +1,76 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "watch/feature_rules.h"
+
+namespace avrelt {
+
+std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const WrapLayout& wrap) {
+  std::vector<Watch> watches;
+  const auto watch = [&](const char* rule, WatchLevel level, std::string field, Sentence sentence) {
+    watches.push_back({rule, level, std::move(field), std::move(sentence)});
+  };
+  for (std::size_t i = 0; i < blank.features.size(); ++i) {
+    const Feature& feature = blank.features[i];
+    const std::string field = "blank.features[" + std::to_string(i) + "]";
+    const Length low = feature.kind == FeatureKind::footLip ? Length() : feature.low.length;
+    const bool met = coversWall(feature.kind) && feature.high.length > wrap.low() &&
+                     low < wrap.high() && feature.high.length > Length();
+    const Angle off = abs(feature.at.wrapped());
+    switch (feature.kind) {
+      case FeatureKind::handle:
+      case FeatureKind::spout:
+        if (met) {
+          watch(
+              "under_handle", WatchLevel::note, field + ".at",
+              {feature.kind == FeatureKind::handle
+                   ? "The wrap runs under the handle at %1, where nothing is seen. Its outline is "
+                     "on the piece: cut it out, or screw the handle on last."
+                   : "The wrap meets the spout at %1. Its outline is on the piece: cut it out.",
+               {feature.at.wrapped()}});
+        }
+        if (feature.kind == FeatureKind::handle && off < feature.wide / 2) {
+          watch("front_marked_elsewhere", WatchLevel::warn, field + ".at",
+                {"The handle stands on the front. Put the front where people look: opposite or "
+                 "beside it.",
+                 {}});
+        }
+        break;
+      case FeatureKind::keepClear:
+        if (met) {
+          watch("over_keep_clear", WatchLevel::note, field + ".at",
+                {"The wrap covers a place at %1 that is to stay clear. Its outline is on the "
+                 "piece: cut it out.",
+                 {feature.at.wrapped()}});
+        }
+        break;
+      case FeatureKind::footLip:
+        if (met) {
+          watch("over_foot", WatchLevel::warn, "wrap.base_clearance",
+                {"The wrap runs onto the lip of the foot, %1 high. Leave that much bare at the "
+                 "base.",
+                 {feature.high.length}});
+        }
+        break;
+      case FeatureKind::frontMark:
+      case FeatureKind::lidMouth:
+        if (off > Angle::degrees(1)) {
+          watch("front_marked_elsewhere", WatchLevel::note, field + ".at",
+                {feature.kind == FeatureKind::lidMouth
+                     ? "The lid is drunk from at %1, and front is 0°. Turn the lid, or count the "
+                       "front from it."
+                     : "The mark of the front stands at %1, and front is 0°. Count from the mark.",
+                 {feature.at.wrapped()}});
+        }
+        break;
+    }
+  }
+  const Length reach = body.filletReach();
+  if (reach > Length::mm(0.5) && wrap.low() < reach && wrap.low() >= Length()) {
+    watch("over_fillet", WatchLevel::warn, "wrap.base_clearance",
+          {"The wrap runs into the rounding at the base, %1 up the wall, and will not lie there. "
+           "Leave that much bare.",
+           {reach}});
+  }
+  return watches;
+}
+
+}  // namespace avrelt
