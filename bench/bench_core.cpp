@@ -25,6 +25,21 @@ Cup comet() {
   return cup;
 }
 
+/// A body measured at 400 places: a barrel with a waist, joined smoothly.
+Cup manyStations() {
+  Cup cup = newCup("Moon", Unit::mm);
+  cup.blank.heightAlong = HeightAlong::plumb;
+  cup.blank.joined = Joined::smooth;
+  cup.blank.stations.clear();
+  for (int i = 0; i < 400; ++i) {
+    const double share = i / 399.0;
+    const double around = 250 + 40 * std::sin(3.0 * share) - 12 * std::sin(9.0 * share);
+    cup.blank.stations.push_back(
+        {WrittenLength::mm(200 * share), WrittenLength::mm(around), Girth::around, {}});
+  }
+  return cup;
+}
+
 /// What any development has to pay: a sine and a cosine a point.
 void bareSinCos(benchmark::State& state) {
   std::vector<Point> flat(points);
@@ -64,6 +79,19 @@ void planOneCup(benchmark::State& state) {
 }
 BENCHMARK(planOneCup)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
+/// Everything a station dragged on such a body sets going: profile, growth, the fit, the stretch
+/// map, all five ways of laying, the pieces of the one taken.
+void planFourHundredStations(benchmark::State& state) {
+  Document document;
+  document.cups.push_back(manyStations());
+  for (auto _ : state) {
+    auto plan = planDocument(document);
+    if (!plan) state.SkipWithError("the body cannot be planned");
+    benchmark::DoNotOptimize(plan);
+  }
+}
+BENCHMARK(planFourHundredStations)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
 void readOneCup(benchmark::State& state) {
   Document document;
   document.cups.push_back(comet());
@@ -100,7 +128,10 @@ class Ratios : public benchmark::ConsoleReporter {
     std::cout << "\nwall to flat against bare sin and cos: " << of("wallToFlat") / of("bareSinCos")
               << " times (at most 3 wanted)\n"
               << "one cup planned: " << of("planOneCup") / 1000 << " ms (under 1 wanted), "
-              << of("planOneCup") / of("bareSinCos") << " of the bare loop\n";
+              << of("planOneCup") / of("bareSinCos") << " of the bare loop\n"
+              << "400 stations planned: " << of("planFourHundredStations") / 1000
+              << " ms (under 10 wanted), " << of("planFourHundredStations") / of("planOneCup")
+              << " times the one-cone plan\n";
   }
 
  private:

@@ -76,6 +76,7 @@ int main(int argc, char** argv) {
   }
   QTimer::singleShot(0, &window, [&window, words] {
     if (words.size() > 1) window.file().open(words.at(1));
+    window.openShelf();
     window.file().offerRecovery();
   });
   return QApplication::exec();

@@ -2,6 +2,7 @@
 #include "cli/command_line.h"
 
 #include <CLI/CLI.hpp>
+#include <filesystem>
 #include <iostream>
 #include <string>
 #include <string_view>
@@ -9,6 +10,7 @@
 #include "files/disk.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
+#include "shop/shop.h"
 #include "version/version.h"
 
 namespace avrelt {
@@ -19,6 +21,7 @@ constexpr int refused = 2;
 struct PlanOptions {
   std::string file;
   std::string folder;
+  std::string shop;
 };
 
 int complain(const std::string& sentence) {
@@ -38,7 +41,19 @@ int runPlan(const PlanOptions& options) {
     return refused;
   }
   const Unit unit = read->document.units;
-  const CheckedAll<Plan> plan = planDocument(read->document);
+  Stock stock;
+  if (!options.shop.empty()) {
+    if (!std::filesystem::exists(options.shop)) {
+      return complain("There is no shop at " + options.shop +
+                      ". Leave --shop out to plan without.");
+    }
+    tl::expected<Shop, Sentence> shop = Shop::open(options.shop);
+    if (!shop) return complain(inWords(shop.error(), unit));
+    const auto records = shop->growthRecords();
+    if (!records) return complain(inWords(records.error(), unit));
+    stock.growth = habitsFrom(*records);
+  }
+  const CheckedAll<Plan> plan = planDocument(read->document, stock);
   if (!plan) {
     for (const Fault& fault : plan.error()) {
       complain(inWords(ReadFault{read->lines.lineOf(fault.field), fault}, options.file, unit));
@@ -95,6 +110,9 @@ int runCommandLine(int argc, const char* const* argv) {
   plan->add_option("FILE", options.file, "The order, a *.avrelt file")->required();
   plan->add_option("--out", options.folder, "The folder to write to; made if it is not there")
       ->required();
+  plan->add_option(
+      "--shop", options.shop,
+      "A shop.sqlite whose log predicts what coats add; without it the cautious guess");
 
   try {
     app.parse(argc, argv);

@@ -108,6 +108,12 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   body->addWidget(buttonFor(saveSvg, true));
   body->addWidget(buttonFor(savePdf, false));
   body->addWidget(buttonFor(saveAll, false));
+  cut_ = new QCheckBox(tr("The wrap is cut"));
+  cut_->setToolTip(
+      tr("Notes the girths it was cut for. When the cup is measured otherwise later, "
+         "you are told by how much it no longer fits (Ctrl+K)"));
+  connect(cut_, &QCheckBox::clicked, this, [this](bool on) { order_.markCut(on); });
+  body->addWidget(cut_);
   auto* caution = new QLabel(
       tr("Measure again after the last smooth coat and try the paper piece before film is cut. "
          "Cut away from your hand. What film and resin makers say on their data sheets goes before "
@@ -142,6 +148,7 @@ void CutStation::refresh() {
   const Cup& cup = order_.currentCup();
   if (const std::optional<Length> at = order_.measureOf(Thing::strip)) stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
+  cut_->setChecked(cup.cut.has_value());
   fields_.showFaults();
 
   const CupPlan* plan = order_.plan();
@@ -162,6 +169,10 @@ void CutStation::refresh() {
 }
 
 bool CutStation::goTo(const QString& field) {
+  if (field == QLatin1String("cut")) {
+    cut_->setFocus(Qt::OtherFocusReason);
+    return true;
+  }
   if (fields_.find(field) == nullptr) return false;
   choose(PieceRole::markingStrip);
   return fields_.goTo(field);

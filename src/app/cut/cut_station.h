@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QAction>
+#include <QCheckBox>
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
@@ -45,6 +46,7 @@ class CutStation : public QWidget {
   LengthField* stripWidth_ = nullptr;
   Segments* paper_ = nullptr;
   SheetView* sheet_ = nullptr;
+  QCheckBox* cut_ = nullptr;
   QLabel* pages_ = nullptr;
 };
 

@@ -18,8 +18,8 @@ BasePage::BasePage(Order& order, FieldSet& fields, QWidget* parent)
     column->addWidget(made);
     const auto set = [this, name, of](const WrittenLength& length) {
       order_.editCup(
-          tr("Set %1").arg(say(length.length, order_.unit())),
-          [&](Cup& cup) { of(cup) = length; }, name);
+          tr("Set %1").arg(say(length.length, order_.unit())), [&](Cup& cup) { of(cup) = length; },
+          name);
     };
     connect(made, &LengthField::typed, this, set);
     connect(made, &LengthField::stepped, this, [this, set, of](int marks) {

@@ -145,8 +145,7 @@ FeaturesPage::FeaturesPage(Order& order, FieldSet& fields, QWidget* parent)
     connect(field, &LengthField::stepped, this, [this, target](int marks) {
       const Graduation graduation = usualGraduation(order_.unit());
       edit(tr("Set its height"), QStringLiteral("step"), [&](Feature& f) {
-        const Length next =
-            nearestMark(target(f).length, graduation) + step(graduation) * marks;
+        const Length next = nearestMark(target(f).length, graduation) + step(graduation) * marks;
         target(f) = written(std::max(next, Length()), order_.unit());
       });
     });
@@ -197,14 +196,14 @@ void FeaturesPage::refresh() {
                               : QString::fromStdString(angleText(feature.at.wrapped()));
     list_->addItem(tr("%1, %2").arg(featureTitle(feature.kind), place));
   }
-  list_->setCurrentRow(std::clamp(kept, features.empty() ? -1 : 0,
-                                  static_cast<int>(features.size()) - 1));
+  list_->setCurrentRow(
+      std::clamp(kept, features.empty() ? -1 : 0, static_cast<int>(features.size()) - 1));
   filling_ = false;
   const int index = picked();
   remove_->setEnabled(index >= 0);
   const bool any = index >= 0;
-  const FeatureKind kind = any ? features[static_cast<std::size_t>(index)].kind
-                               : FeatureKind::frontMark;
+  const FeatureKind kind =
+      any ? features[static_cast<std::size_t>(index)].kind : FeatureKind::frontMark;
   const bool foot = kind == FeatureKind::footLip;
   at_->setVisible(any && !foot);
   wide_->setVisible(any && coversWall(kind) && !foot);

@@ -25,8 +25,7 @@ class FeaturesPage : public QWidget {
  private:
   void refresh();
   int picked() const;
-  void edit(const QString& text, const QString& key,
-            const std::function<void(Feature&)>& change);
+  void edit(const QString& text, const QString& key, const std::function<void(Feature&)>& change);
 
   Order& order_;
   QListWidget* list_ = nullptr;

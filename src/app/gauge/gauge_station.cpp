@@ -17,13 +17,13 @@ namespace avrelt {
 
 GaugeStation::GaugeStation(Order& order, QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
-  auto* row = new QHBoxLayout(this);
-  row->setContentsMargins(14, 12, 14, 12);
-  row->setSpacing(12);
-  row->addWidget(measureCard(), 44);
+  row_ = new QHBoxLayout(this);
+  row_->setContentsMargins(14, 12, 14, 12);
+  row_->setSpacing(12);
+  row_->addWidget(measureCard(), 44);
   wrapCard_ = wrapCard();
-  row->addWidget(wrapCard_, 24);
-  row->addWidget(figuresCard(), 30);
+  row_->addWidget(wrapCard_, 24);
+  row_->addWidget(figuresCard(), 30);
   connect(&order, &Order::changed, this, &GaugeStation::refresh);
   refresh();
 }
@@ -175,12 +175,15 @@ QWidget* GaugeStation::wrapCard() {
 QWidget* GaugeStation::figuresCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard({}, body);
-  page_ = new Segments(tr("Card"), {tr("Comes to"), tr("Laying"), tr("Growth"), tr("If it is off")});
+  page_ =
+      new Segments(tr("Card"), {tr("Comes to"), tr("Laying"), tr("Growth"), tr("If it is off")});
   auto* head = new QHBoxLayout;
   head->addWidget(page_);
   head->addStretch();
   body->addLayout(head);
   pages_ = new QStackedWidget;
+  // The widest page must not take the other cards' room while it is not shown.
+  pages_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
   body->addWidget(pages_, 1);
   auto* sizes = new QWidget;
   auto* grid = new QGridLayout(sizes);
@@ -213,6 +216,7 @@ QWidget* GaugeStation::figuresCard() {
   page_->show(figures);
   connect(page_, &Segments::picked, this, &GaugeStation::showPage);
   connect(growth_, &GrowthPage::said, this, &GaugeStation::said);
+  connect(growth_, &GrowthPage::logAsked, this, &GaugeStation::logAsked);
   return card;
 }
 
@@ -221,6 +225,8 @@ void GaugeStation::showPage(int page) {
   pages_->setCurrentIndex(page);
   // The ways of laying stand side by side and need the room.
   wrapCard_->setVisible(page != laying);
+  row_->setStretch(0, page == laying ? 40 : 44);
+  row_->setStretch(2, page == laying ? 60 : 30);
 }
 
 void GaugeStation::showMeasures(int page) {
@@ -240,8 +246,9 @@ void GaugeStation::traceAPhoto() {
   TraceDialog dialog(order_.unit(), nearestMark(apart, usualGraduation(order_.unit())), this);
   if (dialog.exec() != QDialog::Accepted || dialog.stations().empty()) return;
   setStations(order_, dialog.stations());
-  emit said(tr("The cup is measured off its photo. Check one girth with the tape before film is "
-               "cut."));
+  emit said(
+      tr("The cup is measured off its photo. Check one girth with the tape before film is "
+         "cut."));
 }
 
 void GaugeStation::refresh() {

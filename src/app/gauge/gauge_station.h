@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QStackedWidget>
 #include <QWidget>
@@ -48,6 +49,7 @@ class GaugeStation : public QWidget {
  signals:
   void said(const QString& sentence);
   void shelfAsked();
+  void logAsked();
 
  private:
   void refresh();
@@ -71,6 +73,7 @@ class GaugeStation : public QWidget {
   ProfileDrawing* drawing_ = nullptr;
   Segments* page_ = nullptr;
   QStackedWidget* pages_ = nullptr;
+  QHBoxLayout* row_ = nullptr;
   Segments* measurePage_ = nullptr;
   QStackedWidget* measurePages_ = nullptr;
   QStackedWidget* shapes_ = nullptr;

@@ -2,6 +2,8 @@
 #include "app/gauge/growth_page.h"
 
 #include <algorithm>
+#include <cmath>
+#include <numbers>
 #include <QHBoxLayout>
 #include <QInputDialog>
 #include <QMenu>
@@ -47,7 +49,19 @@ GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
 
   again_ =
       fields.add(tr("Round the rim, measured at this stage"), QStringLiteral("build_up.measured"));
-  column->addWidget(again_);
+  log_ = new QPushButton(tr("Log it"));
+  log_->setToolTip(tr("Keep this girth in the shop: growth is then predicted your way (Ctrl+L)"));
+  auto* measured = new QHBoxLayout;
+  measured->setSpacing(8);
+  measured->addWidget(again_, 1);
+  measured->addWidget(log_, 0, Qt::AlignBottom);
+  column->addLayout(measured);
+  habits_ = new QLabel;
+  habits_->setProperty("role", "label");
+  habits_->setWordWrap(true);
+  habits_->setFont(face(12));
+  column->addWidget(habits_);
+  connect(log_, &QPushButton::clicked, this, &GrowthPage::logAsked);
   caution_ = new QLabel(tr("Uncured resin: nitrile gloves, fresh air, its data sheet."));
   caution_->setWordWrap(true);
   caution_->setFont(face(12));
@@ -137,6 +151,29 @@ void GrowthPage::askThickness() {
                      QString::fromStdString(volumeText(volume / 2))));
 }
 
+/// On what the growth is predicted from, and how sure that is.
+void GrowthPage::showHabits() {
+  const GrowthHabits& habits = order_.stock().growth;
+  habits_->setVisible(!order_.currentCup().buildUp.coats.empty());
+  if (habits.records == 0) {
+    habits_->setText(tr("A guess: nothing of yours is logged yet."));
+    return;
+  }
+  const auto resin = static_cast<std::size_t>(Material::resin);
+  const double share = habits.mean[resin] * 100;
+  const double sure = std::sqrt(std::max(habits.covariance[resin][resin], 0.0)) * 200;
+  const QString scatter = QString::fromStdString(decimalText(
+      habits.scatter * (2 * std::numbers::pi), order_.unit(), order_.unit() == Unit::inch ? 3 : 1));
+  habits_->setText(
+      tr("From %1 of your measurements, %2 with resin: %3 ± %4 % of it stays; single cups stray "
+         "by %5 round.")
+          .arg(habits.records)
+          .arg(habits.seen[resin])
+          .arg(share, 0, 'f', 0)
+          .arg(sure, 0, 'f', 0)
+          .arg(scatter));
+}
+
 void GrowthPage::refresh() {
   if (!order_.hasCup()) return;
   const Cup& cup = order_.currentCup();
@@ -154,6 +191,9 @@ void GrowthPage::refresh() {
   } else {
     again_->showWord(tr("not yet"), order_.unit());
   }
+  log_->setVisible(buildUp.laidAfter > 0);
+  log_->setEnabled(measured.has_value() && order_.planHolds());
+  showHabits();
   caution_->setVisible(std::any_of(buildUp.coats.begin(), buildUp.coats.end(),
                                    [](const Coat& c) { return c.kind == CoatKind::resin; }));
 }

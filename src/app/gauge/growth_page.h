@@ -22,10 +22,12 @@ class GrowthPage : public QWidget {
   StageList* stages() const { return stages_; }
 
  signals:
+  void logAsked();
   void said(const QString& sentence);
 
  private:
   void refresh();
+  void showHabits();
   QMenu* coatMenu();
   void askAmount();
   void askThickness();
@@ -36,6 +38,8 @@ class GrowthPage : public QWidget {
   QPushButton* remove_;
   Segments* sized_;
   LengthField* again_;
+  QPushButton* log_;
+  QLabel* habits_;
   QLabel* caution_;
 };
 

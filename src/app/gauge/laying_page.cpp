@@ -15,16 +15,17 @@ LayingPage::LayingPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   column->setSpacing(6);
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
-  film_ = new Segments(tr("Film"),
-                       {tr("Paper"), tr("Stiff film"), tr("Thin cast"), tr("Stretchy")});
+  film_ =
+      new Segments(tr("Film"), {tr("Paper"), tr("Stiff film"), tr("Thin cast"), tr("Stretchy")});
   bears_ = new QDoubleSpinBox;
   bears_->setRange(0, 50);
   bears_->setDecimals(1);
   bears_->setSingleStep(0.5);
   bears_->setSuffix(tr(" %"));
   bears_->setAccessibleName(tr("What the film bears, per cent"));
-  bears_->setToolTip(tr("How much it gives without heat. A guess by kind of film, until you type "
-                        "what its data sheet says."));
+  bears_->setToolTip(
+      tr("How much it gives without heat. A guess by kind of film, until you type "
+         "what its data sheet says."));
   auto* label = new QLabel(tr("bears"));
   label->setProperty("role", "label");
   recommended_ = new QPushButton(tr("Take the recommended"));
@@ -45,6 +46,7 @@ LayingPage::LayingPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   column->addLayout(tiles, 1);
   runsOff_ = new QLabel;
   runsOff_->setProperty("role", "label");
+  runsOff_->setWordWrap(true);
   column->addWidget(runsOff_);
 
   connect(film_, &Segments::picked, this, [this](int i) {
@@ -55,17 +57,17 @@ LayingPage::LayingPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   });
   connect(bears_, &QDoubleSpinBox::valueChanged, this, [this](double percent) {
     changeFilm(
-        tr("Film bears %1 %").arg(percent),
-        [percent](Film& film) { film.takesPercent = percent; }, QStringLiteral("film bears"));
+        tr("Film bears %1 %").arg(percent), [percent](Film& film) { film.takesPercent = percent; },
+        QStringLiteral("film bears"));
   });
   connect(recommended_, &QPushButton::clicked, this, [this] { take(std::nullopt); });
   connect(&order, &Order::changed, this, &LayingPage::refresh);
 }
 
 void LayingPage::take(std::optional<LayingKind> kind) {
-  order_.editCup(kind ? tr("Lay as %1").arg(say(layingTitle(*kind), order_.unit()))
-                      : tr("Lay as recommended"),
-                 [kind](Cup& cup) { cup.wrap.laying = kind; });
+  order_.editCup(
+      kind ? tr("Lay as %1").arg(say(layingTitle(*kind), order_.unit())) : tr("Lay as recommended"),
+      [kind](Cup& cup) { cup.wrap.laying = kind; });
 }
 
 void LayingPage::changeFilm(const QString& text, const std::function<void(Film&)>& change,
@@ -84,13 +86,9 @@ void LayingPage::refresh() {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
   const QString off = QString::fromStdString(decimalText(plan->layings.runsOff, Unit::mm, 1));
-  runsOff_->setText(
-      plan->bare.isCone()
-          ? tr("A straight sheet, laid without a wrinkle, runs off by %1 between front and back.")
-                .arg(off)
-          : tr("A straight sheet would run off by %1 on the cone most like this wall. Stretch and "
-               "fullness are drawn on flat and cup.")
-                .arg(off));
+  runsOff_->setText(tr("Brown: stretched. Blue: lying full. Crossed: too much. A straight sheet "
+                       "runs off by %1.")
+                        .arg(off));
 }
 
 }  // namespace avrelt

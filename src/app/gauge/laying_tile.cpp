@@ -81,8 +81,8 @@ void LayingTile::paintEvent(QPaintEvent* /*event*/) {
   line(tr("stretch"), percentText(laying.most), laying.most > bears ? t.stop : t.ink);
   line(tr("fullness"), percentText(-laying.least), -laying.least > bears ? t.stop : t.ink);
   line(tr("joins"), onTape(laying.joins, unit).mark, t.ink);
-  const double square = unit == Unit::inch ? laying.film.mm2() / (25.4 * 25.4)
-                                           : laying.film.mm2() / 100;
+  const double square =
+      unit == Unit::inch ? laying.film.mm2() / (25.4 * 25.4) : laying.film.mm2() / 100;
   line(tr("film"),
        unit == Unit::inch ? tr("%1 in²").arg(square, 0, 'f', 0)
                           : tr("%1 cm²").arg(square, 0, 'f', 0),

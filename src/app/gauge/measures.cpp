@@ -173,9 +173,8 @@ void removeStation(Order& order, std::size_t index) {
 }
 
 void setJoined(Order& order, Joined joined) {
-  order.editCup(
-      joined == Joined::smooth ? Order::tr("Join smoothly") : Order::tr("Join straight"),
-      [joined](Cup& cup) { cup.blank.joined = joined; });
+  order.editCup(joined == Joined::smooth ? Order::tr("Join smoothly") : Order::tr("Join straight"),
+                [joined](Cup& cup) { cup.blank.joined = joined; });
 }
 
 void setStations(Order& order, const std::vector<Station>& stations) {

@@ -93,12 +93,12 @@ void StationTable::refresh() {
   const bool around = girthMeasured(cup) == Girth::around;
   table_->setHorizontalHeaderLabels(
       {cup.blank.heightAlong == HeightAlong::wall ? tr("Up the wall") : tr("Plumb"),
-       around ? tr("Round") : tr("Across"), tr("As laid, round")});
+       around ? tr("Round") : tr("Across"), tr("As laid")});
   const int count = static_cast<int>(stations.size());
   table_->setRowCount(count);
   const CupPlan* plan = order_.plan();
-  const bool known = plan != nullptr && order_.planHolds() &&
-                     plan->body.stations().size() == stations.size();
+  const bool known =
+      plan != nullptr && order_.planHolds() && plan->body.stations().size() == stations.size();
   const Faults faults = order_.faults();
   for (int i = 0; i < count; ++i) {
     const Station& station = stations[static_cast<std::size_t>(i)];
@@ -109,7 +109,8 @@ void StationTable::refresh() {
       if (fixed) item->setFlags(item->flags() & ~Qt::ItemIsEditable);
       for (const Fault& fault : faults) {
         const QString field = QString::fromStdString(fault.field);
-        if (!field.startsWith(place) || field.endsWith(QStringLiteral(".at")) != (at == heightColumn)) {
+        if (!field.startsWith(place) ||
+            field.endsWith(QStringLiteral(".at")) != (at == heightColumn)) {
           continue;
         }
         if (member.isEmpty()) continue;
@@ -118,7 +119,7 @@ void StationTable::refresh() {
       }
       table_->setItem(stationOf(i), at, item);
     };
-    put(heightColumn, i == 0 ? tr("base edge") : say(station.at.length, unit), i == 0,
+    put(heightColumn, i == 0 ? tr("base") : say(station.at.length, unit), i == 0,
         QStringLiteral("at"));
     put(girthColumn, station.girth ? say(station.girth->length, unit) : tr("as below"), false,
         QStringLiteral("girth"));

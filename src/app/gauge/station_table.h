@@ -13,7 +13,8 @@ namespace avrelt {
 /// The stations of a curved body as they stand on the cup, the rim uppermost: height and girth, to
 /// be typed as a tape is read, and what the girth will be when the wrap is laid.
 ///
-/// By keyboard: arrows move, typing or F2 edits, Insert adds a station above, Delete takes one away.
+/// By keyboard: arrows move, typing or F2 edits, Insert adds a station above, Delete takes one
+/// away.
 class StationTable : public QWidget {
   Q_OBJECT
 

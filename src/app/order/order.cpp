@@ -172,6 +172,18 @@ void Order::setUnit(Unit unit) {
        [unit](Document& document) { document.units = unit; });
 }
 
+void Order::markCut(bool cut) {
+  const CupPlan* planned = plan();
+  if (!hasCup() || (cut && (planned == nullptr || !planHolds()))) return;
+  editCup(cut ? tr("Mark the wrap as cut") : tr("Mark the wrap as not cut"), [&](Cup& cup) {
+    cup.cut = std::nullopt;
+    if (cut) {
+      // Exactly, not on a mark: a later girth is held against it.
+      cup.cut = CutRecord{{planned->body.aroundBase(), {}}, {planned->body.aroundRim(), {}}, {}};
+    }
+  });
+}
+
 std::optional<Length> Order::measureOf(Thing thing) const {
   if (!hasCup()) return std::nullopt;
   const Cup& cup = currentCup();

@@ -70,6 +70,8 @@ class Order : public QObject {
   /// Refused in words where the name will not do.
   std::optional<Sentence> renameCup(int index, const QString& name);
   void setUnit(Unit unit);
+  /// Notes the girths the wrap is cut for, or takes the note back.
+  void markCut(bool cut);
 
   /// A thing's measure, and a new one for it: what dragging and nudging work through.
   std::optional<Length> measureOf(Thing thing) const;

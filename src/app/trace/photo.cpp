@@ -22,9 +22,9 @@ tl::expected<QImage, Sentence> readPhoto(const QString& path) {
   const QSize size = reader.size();
   const double megapixels = static_cast<double>(size.width()) * size.height() / 1e6;
   if (megapixels > mostMegapixels) {
-    return tl::unexpected(Sentence{
-        "“%1” has %2 megapixels, and up to %3 are read. Save it smaller: 12 are plenty.",
-        {name, static_cast<long>(megapixels), long{mostMegapixels}}});
+    return tl::unexpected(
+        Sentence{"“%1” has %2 megapixels, and up to %3 are read. Save it smaller: 12 are plenty.",
+                 {name, static_cast<long>(megapixels), long{mostMegapixels}}});
   }
   QImage image = reader.read();
   if (image.isNull()) {

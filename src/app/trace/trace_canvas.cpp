@@ -219,7 +219,8 @@ void TraceCanvas::paintEvent(QPaintEvent* /*event*/) {
   if (photo_.isNull()) {
     painter.setPen(t.muted);
     painter.setFont(face(13));
-    drawWords(painter, rect().center(), tr("Load a photo taken from the side, level with its middle."));
+    drawWords(painter, rect().center(),
+              tr("Load a photo taken from the side, level with its middle."));
     return;
   }
   painter.drawImage(QRectF(toScreen({0, 0}), QSizeF(photo_.width(), photo_.height()) * scale()),

@@ -12,8 +12,7 @@
 
 namespace avrelt {
 
-TraceDialog::TraceDialog(Unit unit, Length apart, QWidget* parent)
-    : QDialog(parent), unit_(unit) {
+TraceDialog::TraceDialog(Unit unit, Length apart, QWidget* parent) : QDialog(parent), unit_(unit) {
   setWindowTitle(tr("Trace a photo"));
   resize(1040, 680);
   auto* row = new QHBoxLayout(this);
@@ -29,9 +28,9 @@ TraceDialog::TraceDialog(Unit unit, Length apart, QWidget* parent)
   column->setSpacing(8);
   auto* open = new QPushButton(tr("Load a photo…"));
   column->addWidget(open);
-  auto* how = new QLabel(
-      tr("Put the two blue-green marks on places whose distance you measured, the dark ones on the "
-         "corners of base and rim, the others along the right-hand edge. A double click adds one."));
+  auto* how = new QLabel(tr(
+      "Put the two blue-green marks on places whose distance you measured, the dark ones on the "
+      "corners of base and rim, the others along the right-hand edge. A double click adds one."));
   how->setWordWrap(true);
   column->addWidget(how);
   apart_ = new LengthField(tr("The two marks are apart by"), QStringLiteral("trace.apart"));
@@ -68,8 +67,7 @@ TraceDialog::TraceDialog(Unit unit, Length apart, QWidget* parent)
           [this](const WrittenLength& typed) { canvas_->setApart(typed.length); });
   connect(apart_, &LengthField::stepped, this, [this](int marks) {
     const Graduation graduation = usualGraduation(unit_);
-    const Length next =
-        nearestMark(canvas_->trace().apart, graduation) + step(graduation) * marks;
+    const Length next = nearestMark(canvas_->trace().apart, graduation) + step(graduation) * marks;
     canvas_->setApart(std::max(next, Length()));
     apart_->show(canvas_->trace().apart, unit_);
   });
@@ -119,9 +117,9 @@ void TraceDialog::refresh() {
   }
   take_->setEnabled(!stations_.empty());
   words_->setText(!fault.isEmpty() ? fault
-                  : loaded_        ? tr("Stand 2 m away for the photo, level with the cup's middle. "
-                                        "Check one girth with the tape before film is cut.")
-                                   : tr("Nothing is loaded yet."));
+                  : loaded_ ? tr("Stand 2 m away for the photo, level with the cup's middle. "
+                                 "Check one girth with the tape before film is cut.")
+                            : tr("Nothing is loaded yet."));
 }
 
 }  // namespace avrelt

@@ -416,8 +416,7 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
     } else {
       // On a curved wall the strip's own cone is another than the flat's: where it lies is drawn.
       const Length top = stripHeight(plan.body, order_.currentCup().strip);
-      const Length bottom =
-          std::max(Length(), top - order_.currentCup().strip.width.length);
+      const Length bottom = std::max(Length(), top - order_.currentCup().strip.width.length);
       Path band = plan.surface.ring(bottom, -Angle::halfTurn(), Angle::halfTurn());
       band.lineTo(plan.surface.toFlat({Angle::halfTurn(), top}));
       band.arcTo(plan.surface.toFlat({-Angle::halfTurn(), top}),
@@ -492,8 +491,8 @@ void FlatView::paintLaying(QPainter& painter, const CupPlan& plan) const {
     if (!coversWall(feature.kind)) continue;
     const bool allRound = feature.kind == FeatureKind::footLip;
     const Length bottom = allRound ? Length() : feature.low.length;
-    const Angle middle = allRound ? Angle::halfTurn()
-                                  : plan.wrap.inPiece(feature.at) + Angle::halfTurn();
+    const Angle middle =
+        allRound ? Angle::halfTurn() : plan.wrap.inPiece(feature.at) + Angle::halfTurn();
     const Angle half = allRound ? Angle::halfTurn() : feature.wide / 2;
     for (const double turns : {-1.0, 0.0, 1.0}) {
       const Angle from = std::max(middle - half + Angle::turn() * turns, Angle());
@@ -564,11 +563,10 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
     drawWords(painter, centre, words);
   };
   const bool cylinder = plan.body.isCone() && body.isCylinder();
-  const QString girths =
-      cylinder ? tr("%1 round").arg(onTape(body.aroundBase(), unit).mark)
-               : tr("%1 at the base, %2 at the rim")
-                     .arg(onTape(plan.body.aroundBase(), unit).mark,
-                          onTape(plan.body.aroundRim(), unit).mark);
+  const QString girths = cylinder ? tr("%1 round").arg(onTape(body.aroundBase(), unit).mark)
+                                  : tr("%1 at the base, %2 at the rim")
+                                        .arg(onTape(plan.body.aroundBase(), unit).mark,
+                                             onTape(plan.body.aroundRim(), unit).mark);
   chip(middle - QPointF(0, 12), girths, face(15, QFont::DemiBold));
   const Laying& laying = plan.laying();
   const QString shape =

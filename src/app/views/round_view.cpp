@@ -232,8 +232,7 @@ QPolygonF RoundView::patchOf(const Body& body, Length low, Length high, Angle fr
   QPolygonF lower;
   QPolygonF upper;
   const Length middle = (low + high) / 2;
-  const int steps =
-      std::max(1, static_cast<int>(std::ceil(slices * (to - from).degrees() / 360)));
+  const int steps = std::max(1, static_cast<int>(std::ceil(slices * (to - from).degrees() / 360)));
   for (int i = 0; i <= steps; ++i) {
     const Angle theta = facing_ + from + (to - from) * (static_cast<double>(i) / steps);
     if (!near(body, theta, middle)) continue;
@@ -321,8 +320,8 @@ void RoundView::paintLaying(QPainter& painter, const CupPlan& plan) const {
     const Angle centre = allRound ? Angle() : (feature.at - facing_).wrapped();
     painter.setPen(QPen(t.ink, 1.2, Qt::DashLine));
     painter.setBrush(QBrush(clear, Qt::FDiagPattern));
-    painter.drawPolygon(patchOf(body, allRound ? Length() : feature.low.length,
-                                feature.high.length, centre - half, centre + half));
+    painter.drawPolygon(patchOf(body, allRound ? Length() : feature.low.length, feature.high.length,
+                                centre - half, centre + half));
   }
   painter.setBrush(Qt::NoBrush);
 }
@@ -356,7 +355,8 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   QColor faint = t.ink;
   faint.setAlpha(70);
   for (const RoundMark& mark : roundMarks()) {
-    if (mark.kind == GuideKind::front || !near(body, mark.onCup, body.wall() / 2) || onSeam(plan.wrap, mark.onCup)) {
+    if (mark.kind == GuideKind::front || !near(body, mark.onCup, body.wall() / 2) ||
+        onSeam(plan.wrap, mark.onCup)) {
       continue;
     }
     painter.setPen(QPen(faint, 1, Qt::DotLine));

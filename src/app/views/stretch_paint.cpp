@@ -26,7 +26,9 @@ QColor stretchColour(double stretch, double bears) {
 
 QString stretchText(double share) {
   const double percent = std::round(share * 1000) / 10;
-  const QString sign = percent > 0 ? QStringLiteral("+") : percent < 0 ? QStringLiteral("−") : QString();
+  const QString sign = percent > 0   ? QStringLiteral("+")
+                       : percent < 0 ? QStringLiteral("−")
+                                     : QString();
   return sign + QString::number(std::abs(percent), 'f', 1) + QStringLiteral(" %");
 }
 
@@ -35,7 +37,8 @@ void paintStretch(QPainter& painter, const Laying& laying, double bears, int row
   if (laying.map.size() < 2 || laying.largest() < unseen) return;
   const Angle period = Angle::turn() / laying.periods;
   const int columns = laying.periods > 1 ? 2 * across : 1;
-  const std::size_t stride = std::max<std::size_t>(1, (laying.map.size() - 1) / static_cast<std::size_t>(rows));
+  const std::size_t stride =
+      std::max<std::size_t>(1, (laying.map.size() - 1) / static_cast<std::size_t>(rows));
   painter.save();
   painter.setPen(Qt::NoPen);
   // Patches meet edge to edge: smoothed edges would leave light seams between them.

@@ -15,6 +15,7 @@
 #include <QVBoxLayout>
 
 #include "app/order/phrases.h"
+#include "app/shelf/shelf_dialog.h"
 #include "app/window/theme.h"
 #include "files/disk.h"
 #include "files/read_fault.h"
@@ -23,7 +24,9 @@
 namespace avrelt {
 
 MainWindow::MainWindow(QWidget* parent)
-    : QMainWindow(parent), file_(std::make_unique<OrderFile>(order_, this)) {
+    : QMainWindow(parent),
+      file_(std::make_unique<OrderFile>(order_, this)),
+      shelf_(std::make_unique<Shelf>(order_)) {
   setAcceptDrops(true);
   resize(1280, 800);
   setMinimumSize(1000, 660);
@@ -45,6 +48,15 @@ MainWindow::~MainWindow() {
   // Views and the file speak to the order to the last; they go before it does.
   delete takeCentralWidget();
   file_.reset();
+  shelf_.reset();
+}
+
+void MainWindow::showShelf() {
+  ShelfDialog(*shelf_, order_, this).exec();
+}
+
+void MainWindow::openShelf() {
+  if (!shelf_->open()) watch_->say(say(*shelf_->trouble(), order_.unit()));
 }
 
 QAction* MainWindow::add(QMenu* menu, const QString& text, const QKeySequence& key,
@@ -95,6 +107,20 @@ void MainWindow::makeActions() {
   forCup(add(cupMenu_, tr("Re&move"), QKeySequence(tr("Ctrl+Backspace")),
              [this] { order_.removeCup(); }));
   cupMenu_->addSeparator();
+  forCup(
+      add(cupMenu_, tr("Shelf of &blanks…"), QKeySequence(tr("Ctrl+B")), [this] { showShelf(); }));
+  forCup(add(cupMenu_, tr("Put its blank on the &shelf"), QKeySequence(tr("Ctrl+Shift+B")),
+             [this] { shelf_->saveFromBench(); }));
+  forCup(add(cupMenu_, tr("&Trace a photo…"), QKeySequence(tr("Ctrl+T")), [this] {
+    goToStation(gauge);
+    gauge_->traceAPhoto();
+  }));
+  forCup(add(cupMenu_, tr("Lo&g the girth measured"), QKeySequence(tr("Ctrl+L")),
+             [this] { shelf_->logMeasurement(); }));
+  forCup(add(cupMenu_, tr("Mark the wrap as &cut"), QKeySequence(tr("Ctrl+K")), [this] {
+    if (order_.hasCup()) order_.markCut(!order_.currentCup().cut.has_value());
+  }));
+  cupMenu_->addSeparator();
   forCup(add(cupMenu_, tr("Move &left"), QKeySequence(tr("Ctrl+Shift+PgUp")),
              [this] { order_.moveCup(order_.currentIndex(), order_.currentIndex() - 1); }));
   forCup(add(cupMenu_, tr("Move r&ight"), QKeySequence(tr("Ctrl+Shift+PgDown")),
@@ -118,6 +144,15 @@ void MainWindow::makeActions() {
   view->addSeparator();
   add(view, tr("Go to the &warning"), QKeySequence(tr("F7")), [this] { watch_->go(); });
   add(view, tr("&Next warning"), QKeySequence(tr("F8")), [this] { watch_->next(); });
+  stretchAction_ = new QAction(tr("Show the &stretch"), this);
+  stretchAction_->setCheckable(true);
+  stretchAction_->setChecked(true);
+  stretchAction_->setShortcut(QKeySequence(tr("F6")));
+  connect(stretchAction_, &QAction::toggled, this, [this](bool shown) {
+    flat_->showStretch(shown);
+    round_->showStretch(shown);
+  });
+  view->addAction(stretchAction_);
   view->addSeparator();
   darkAction_ = new QAction(tr("&Dark bench"), this);
   darkAction_->setCheckable(true);
@@ -209,6 +244,9 @@ void MainWindow::makeBench() {
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
   connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
   connect(gauge_, &GaugeStation::said, watch_, &WatchLine::say);
+  connect(gauge_, &GaugeStation::shelfAsked, this, &MainWindow::showShelf);
+  connect(gauge_, &GaugeStation::logAsked, this, [this] { shelf_->logMeasurement(); });
+  connect(shelf_.get(), &Shelf::said, watch_, &WatchLine::say);
   connect(cut_, &CutStation::roleChosen, this, [this] { goToStation(rail_->current()); });
 }
 
@@ -271,8 +309,8 @@ std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& pa
   if (plan == nullptr || !order_.planHolds()) {
     return Sentence{"The cup cannot be planned yet. Put the marked field right first.", {}};
   }
-  const auto output = outputOf(*plan, plan->set(cut_->role()), kind,
-                               order_.document().printPaper(), order_.unit());
+  const auto output =
+      outputOf(*plan, plan->set(cut_->role()), kind, order_.document().printPaper(), order_.unit());
   if (!output) return output.error();
   return writeFile(path.toStdString(), output->file.bytes);
 }

@@ -10,6 +10,7 @@
 #include "app/fields/segments.h"
 #include "app/gauge/gauge_station.h"
 #include "app/order/order.h"
+#include "app/shelf/shelf.h"
 #include "app/views/flat_view.h"
 #include "app/views/round_view.h"
 #include "app/window/cup_strip.h"
@@ -41,6 +42,10 @@ class MainWindow : public QMainWindow {
   WatchLine& watchLine() { return *watch_; }
   CupStrip& cupStrip() { return *cups_; }
   OrderFile& file() { return *file_; }
+  Shelf& shelf() { return *shelf_; }
+  void showShelf();
+  /// Opens the shop, for what it knows of growth; says where it cannot.
+  void openShelf();
   /// Writes the chosen piece to a file; the sentence says why not.
   std::optional<Sentence> savePiece(OutputKind kind, const QString& path);
 
@@ -67,6 +72,7 @@ class MainWindow : public QMainWindow {
 
   Order order_;
   std::unique_ptr<OrderFile> file_;
+  std::unique_ptr<Shelf> shelf_;
 
   TapeRail* rail_ = nullptr;
   CupStrip* cups_ = nullptr;
@@ -87,6 +93,7 @@ class MainWindow : public QMainWindow {
   QAction* savePdf_ = nullptr;
   QAction* saveAll_ = nullptr;
   QAction* darkAction_ = nullptr;
+  QAction* stretchAction_ = nullptr;
   std::vector<QAction*> cupActions_;
 };
 

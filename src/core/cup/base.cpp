@@ -23,9 +23,8 @@ Checked<Length> baseDiscRadius(const Body& body, const Base& base) {
   constexpr Length least = Length::mm(5);
   const Length flat = body.radius(Length()) - body.filletReach();
   // On a thimble half the base stays bare at most, whatever the clearance usual on cups.
-  const Length radius =
-      flat < least * 2 ? std::max(flat - base.discClearance.length, flat / 2)
-                       : flat - base.discClearance.length;
+  const Length radius = flat < least * 2 ? std::max(flat - base.discClearance.length, flat / 2)
+                                         : flat - base.discClearance.length;
   if (radius >= least || flat < least * 2) return radius;
   return refuse("base.disc_clearance",
                 "A clearance of %1 leaves nothing of a base %2 across. Take %3 at most.",

@@ -16,6 +16,8 @@ constexpr int mostSlits = 48;
 constexpr int mostBands = 12;
 constexpr int mostGores = 36;
 constexpr int fewestSlits = 4;
+/// More than this a slit neither laps nor opens where it can be had, in mm.
+constexpr double widestLap = 5;
 /// How far a film's cone may run from the wall where it is slit: beyond that the tongues no longer
 /// resemble it.
 constexpr double farthest = 0.4;
@@ -93,11 +95,11 @@ Laying withSlits(const Range& range) {
     SlitRow row;
     row.atRim = atRim;
     row.depth = Length::mm(to - from);
-    row.count =
-        std::clamp(static_cast<int>(std::ceil(pi * lean / range.bears)), fewestSlits, mostSlits);
     const double edge = atRim ? to : from;
-    const double excess = whole.radius(edge) - range.body.radius(Length::mm(edge)).mm();
-    row.each = Length::mm(2 * pi * excess / row.count);
+    const double excess = 2 * pi * (whole.radius(edge) - range.body.radius(Length::mm(edge)).mm());
+    const double wanted = std::max(pi * lean / range.bears, std::abs(excess) / widestLap);
+    row.count = std::clamp(static_cast<int>(std::ceil(wanted)), fewestSlits, mostSlits);
+    row.each = Length::mm(excess / row.count);
     laying.most = std::max(laying.most, lean * pi / row.count);
     laying.joins += row.depth * row.count;
     laying.slits.push_back(row);

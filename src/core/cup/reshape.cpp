@@ -49,8 +49,7 @@ Blank withStationAfter(const Blank& blank, const Body& body, std::size_t index, 
   const Station& above = blank.stations[low + 1];
   const Graduation graduation = usualGraduation(unit);
   const Length at = nearestMark((below.at.length + above.at.length) / 2, graduation);
-  const Length wall =
-      blank.heightAlong == HeightAlong::wall ? at : body.wallAt(at);
+  const Length wall = blank.heightAlong == HeightAlong::wall ? at : body.wallAt(at);
   Station station;
   station.girthIs = below.girthIs;
   station.at = written(at, unit);

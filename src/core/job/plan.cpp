@@ -136,8 +136,9 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
 PieceSet setFor(const CupPlan& plan, LayingKind kind, Unit unit) {
   const std::vector<Feature> none;
   const Length overhang = std::max(-plan.wrap.low(), Length());
-  const WrapWork work{plan.body, plan.layings.of(kind), plan.wrap, overhang, none,
-                      plan.layings.runsOff, {}, unit, plan.name};
+  const WrapWork work{plan.body, plan.layings.of(kind), plan.wrap, overhang,
+                      none,      plan.layings.runsOff,  {},        unit,
+                      plan.name};
   return setOf(wrapPieces(work, PieceRole::wrap), PieceRole::wrap);
 }
 

@@ -1,0 +1,189 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/shelf/shelf.h"
+
+#include <algorithm>
+#include <QDate>
+
+#include "app/order/phrases.h"
+#include "files/disk.h"
+#include "shop/shelf_csv.h"
+#include "shop/shelf_json.h"
+
+namespace avrelt {
+namespace {
+
+/// The coats on at a stage, in words: "fine glitter, resin 30 ml".
+std::string stageWords(const BuildUp& buildUp, int after) {
+  std::string words;
+  for (int i = 0; i < after; ++i) {
+    if (!words.empty()) words += ", ";
+    words += inWords(coatName(buildUp.coats[static_cast<std::size_t>(i)]), Unit::mm);
+  }
+  return words;
+}
+
+}  // namespace
+
+Shelf::Shelf(Order& order, QObject* parent) : QObject(parent), order_(order) {}
+
+bool Shelf::open() {
+  if (shop_) return true;
+  tl::expected<Shop, Sentence> shop = Shop::open(Shop::usualFile());
+  if (!shop) {
+    trouble_ = shop.error();
+    return false;
+  }
+  trouble_ = std::nullopt;
+  shop_ = std::move(*shop);
+  learn();
+  return true;
+}
+
+template <typename Result>
+Result Shelf::given(tl::expected<Result, Sentence> result) {
+  if (result) return std::move(*result);
+  emit said(say(result.error(), order_.unit()));
+  return {};
+}
+
+bool Shelf::did(const std::optional<Sentence>& fault) {
+  if (fault) {
+    emit said(say(*fault, order_.unit()));
+    return false;
+  }
+  emit changed();
+  return true;
+}
+
+void Shelf::learn() {
+  if (!shop_) return;
+  Stock stock = order_.stock();
+  stock.growth = habitsFrom(given(shop_->growthRecords()));
+  order_.setStock(stock);
+}
+
+std::vector<ShelfBlank> Shelf::find(const QString& wanted) {
+  if (!open()) return {};
+  return given(shop_->find(wanted.toStdString()));
+}
+
+std::vector<ShelfMeasurement> Shelf::measurementsOf(const QString& name) {
+  if (!open()) return {};
+  return given(shop_->measurementsOf(name.toStdString()));
+}
+
+std::string Shelf::photoOf(const QString& name) {
+  if (!open()) return {};
+  return given(shop_->photoOf(name.toStdString()));
+}
+
+bool Shelf::put(const ShelfBlank& shelved) {
+  return open() && did(shop_->put({shelved}));
+}
+
+bool Shelf::remove(const QString& name) {
+  if (!open() || !did(shop_->remove(name.toStdString()))) return false;
+  // Its log went with it.
+  learn();
+  return true;
+}
+
+void Shelf::putOnBench(const ShelfBlank& shelved) {
+  order_.editCup(tr("Put %1 on the bench").arg(QString::fromStdString(shelved.blank.name)),
+                 [&](Cup& cup) { cup.blank = shelved.blank; });
+  emit said(tr("%1 is on the bench. Measure one girth: cups of one kind differ.")
+                .arg(QString::fromStdString(shelved.blank.name)));
+}
+
+QString Shelf::saveFromBench() {
+  if (!order_.hasCup() || !open()) return {};
+  if (!order_.planHolds()) {
+    emit said(tr("The cup cannot be planned yet. Put the marked field right, then save it."));
+    return {};
+  }
+  const Cup& cup = order_.currentCup();
+  ShelfBlank shelved;
+  shelved.blank = cup.blank;
+  if (shelved.blank.name.empty()) shelved.blank.name = cup.name;
+  const QString name = QString::fromStdString(shelved.blank.name);
+  // What the shelf knows of one of this name stays.
+  for (const ShelfBlank& known : find(name)) {
+    if (QString::fromStdString(known.blank.name).compare(name, Qt::CaseInsensitive) != 0) continue;
+    shelved.capacity = known.capacity;
+    shelved.notes = known.notes;
+  }
+  if (!put(shelved)) return {};
+  emit said(tr("“%1” stands on the shelf.").arg(name));
+  return name;
+}
+
+bool Shelf::logMeasurement() {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || !order_.planHolds() || !open()) return false;
+  const BuildUp& buildUp = order_.currentCup().buildUp;
+  BuildUp now = buildUp;
+  std::erase_if(now.measured,
+                [&](const Remeasure& measure) { return measure.after != buildUp.laidAfter; });
+  const std::vector<GrowthRecord> records = recordsOf(plan->bare, now);
+  if (records.empty()) {
+    emit said(tr("Nothing was measured at this stage yet. Type what the tape says, then log it."));
+    return false;
+  }
+  const Station& station = now.measured.back().station;
+  ShelfMeasurement measurement;
+  measurement.taken = QDate::currentDate().toString(Qt::ISODate).toStdString();
+  measurement.stage = stageWords(buildUp, buildUp.laidAfter);
+  measurement.at = station.at.length;
+  measurement.around = plan->body.around(station.at.length);
+  measurement.record = records.back();
+  QString name = QString::fromStdString(order_.currentCup().blank.name);
+  const std::vector<ShelfBlank> known = find(name);
+  const bool there = std::any_of(known.begin(), known.end(), [&](const ShelfBlank& shelved) {
+    return QString::fromStdString(shelved.blank.name).compare(name, Qt::CaseInsensitive) == 0;
+  });
+  if (name.isEmpty() || !there) name = saveFromBench();
+  if (name.isEmpty() || !did(shop_->log(name.toStdString(), measurement))) return false;
+  learn();
+  const int count = order_.stock().growth.records;
+  emit said(count == 1
+                ? tr("Logged. Growth is now predicted from 1 measurement of yours.")
+                : tr("Logged. Growth is now predicted from %1 measurements of yours.").arg(count));
+  return true;
+}
+
+Sentence Shelf::import(const QString& path) {
+  const tl::expected<std::string, Sentence> text = readFile(path.toStdString());
+  if (!text) return text.error();
+  const auto blanks = readShelf(*text);
+  if (!blanks) {
+    const ReadFault& first = blanks.error().front();
+    const std::string words =
+        inWords(first, path.section(QLatin1Char('/'), -1).toStdString(), order_.unit());
+    const auto more = static_cast<long>(blanks.error().size()) - 1;
+    if (more == 0) return {"%1", {words}};
+    return {"%1 (and %2 more; nothing was taken in)", {words, more}};
+  }
+  // A body that cannot be is told before it stands on the shelf.
+  for (const ShelfBlank& shelved : *blanks) {
+    const CheckedAll<Body> body = Body::of(shelved.blank);
+    if (body) continue;
+    return {"“%1”: %2 Nothing was taken in.",
+            {shelved.blank.name, inWords(body.error().front().sentence, order_.unit())}};
+  }
+  if (!open()) return *trouble_;
+  if (const std::optional<Sentence> fault = shop_->put(*blanks)) return *fault;
+  emit changed();
+  return {"%1 blanks were put on the shelf.", {static_cast<long>(blanks->size())}};
+}
+
+Sentence Shelf::exportTo(const QString& path) {
+  if (!open()) return *trouble_;
+  const std::vector<ShelfBlank> all = find({});
+  const bool csv = path.endsWith(QStringLiteral(".csv"), Qt::CaseInsensitive);
+  const std::string text = csv ? writeShelfCsv(all) : writeShelfJson(all);
+  if (const std::optional<Sentence> fault = writeFile(path.toStdString(), text)) return *fault;
+  return {"%1 blanks were written to %2.",
+          {static_cast<long>(all.size()), path.section(QLatin1Char('/'), -1).toStdString()}};
+}
+
+}  // namespace avrelt

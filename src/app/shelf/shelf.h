@@ -1,0 +1,59 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <optional>
+#include <QObject>
+
+#include "app/order/order.h"
+#include "shop/shop.h"
+
+namespace avrelt {
+
+/// The workshop's shelf as the window uses it: opened when first needed, telling the order how
+/// coats come out in this maker's hands. Where the shop's file cannot be had, everything but the
+/// shelf goes on, and `trouble()` says why.
+class Shelf : public QObject {
+  Q_OBJECT
+
+ public:
+  explicit Shelf(Order& order, QObject* parent = nullptr);
+
+  /// Opens the shop if it is not open yet; false where it cannot be.
+  bool open();
+  /// Why it cannot; nothing where it is open.
+  const std::optional<Sentence>& trouble() const { return trouble_; }
+
+  std::vector<ShelfBlank> find(const QString& wanted);
+  std::vector<ShelfMeasurement> measurementsOf(const QString& name);
+  std::string photoOf(const QString& name);
+  bool put(const ShelfBlank& shelved);
+  bool remove(const QString& name);
+
+  /// The blank takes the place of the one of the cup in hand, which keeps its own choices.
+  void putOnBench(const ShelfBlank& shelved);
+  /// The blank of the cup in hand goes to the shelf under its name, or under the cup's where it has
+  /// none; the name it stands under, empty where that failed.
+  QString saveFromBench();
+  /// Logs the girth measured at the stage in hand; the blank goes to the shelf if it is not there.
+  bool logMeasurement();
+
+  /// The sentence says what came of it.
+  Sentence import(const QString& path);
+  Sentence exportTo(const QString& path);
+
+ signals:
+  void said(const QString& sentence);
+  void changed();
+
+ private:
+  template <typename Result>
+  Result given(tl::expected<Result, Sentence> result);
+  bool did(const std::optional<Sentence>& fault);
+  void learn();
+
+  Order& order_;
+  std::optional<Shop> shop_;
+  std::optional<Sentence> trouble_;
+};
+
+}  // namespace avrelt

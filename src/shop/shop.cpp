@@ -1,0 +1,246 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "shop/shop.h"
+
+#include <array>
+#include <cstdlib>
+
+#include "files/blank_json.h"
+#include "shop/database.h"
+
+namespace avrelt {
+namespace {
+
+/// What each version added to the one before.
+constexpr std::array<const char*, Shop::currentVersion> steps{
+    // 1: blanks, and what they measured under coats
+    "CREATE TABLE blanks (id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
+    " blank TEXT NOT NULL, capacity_ml REAL, notes TEXT NOT NULL DEFAULT '');"
+    "CREATE TABLE measurements (id INTEGER PRIMARY KEY,"
+    " blank INTEGER NOT NULL REFERENCES blanks ON DELETE CASCADE,"
+    " taken TEXT NOT NULL, stage TEXT NOT NULL, at_mm REAL NOT NULL, around_mm REAL NOT NULL,"
+    " thickness_mm REAL NOT NULL, resin REAL NOT NULL, fine REAL NOT NULL, medium REAL NOT NULL,"
+    " chunky REAL NOT NULL, paint REAL NOT NULL);",
+    // 2: photos
+    "ALTER TABLE blanks ADD COLUMN photo BLOB;"};
+
+constexpr const char* putSql =
+    "INSERT INTO blanks (name, blank, capacity_ml, notes, photo) VALUES (?, ?, ?, ?, ?)"
+    " ON CONFLICT (name) DO UPDATE SET name = excluded.name, blank = excluded.blank,"
+    " capacity_ml = excluded.capacity_ml, notes = excluded.notes,"
+    " photo = coalesce(excluded.photo, photo)";
+
+void putInto(Database& database, const ShelfBlank& shelved) {
+  Statement put(database, putSql);
+  put.bind(shelved.blank.name).bind(writeBlank(shelved.blank));
+  if (shelved.capacity) {
+    put.bind(shelved.capacity->ml());
+  } else {
+    put.bindNothing();
+  }
+  put.bind(shelved.notes);
+  if (shelved.photo.empty()) {
+    put.bindNothing();
+  } else {
+    put.bindBytes(shelved.photo);
+  }
+  put.step();
+}
+
+/// The words of a text, each as a pattern that finds it anywhere.
+std::vector<std::string> patternsOf(const std::string& wanted) {
+  std::vector<std::string> patterns;
+  std::string word;
+  const auto finish = [&] {
+    if (!word.empty()) patterns.push_back("%" + word + "%");
+    word.clear();
+  };
+  for (const char c : wanted) {
+    if (c == ' ' || c == '\t') {
+      finish();
+    } else {
+      if (c == '%' || c == '_' || c == '\\') word += '\\';
+      word += c;
+    }
+  }
+  finish();
+  return patterns;
+}
+
+ShelfMeasurement measurementFrom(const Statement& row) {
+  ShelfMeasurement measurement;
+  measurement.taken = row.text(0);
+  measurement.stage = row.text(1);
+  measurement.at = Length::mm(row.number(2));
+  measurement.around = Length::mm(row.number(3));
+  measurement.record.thickness = Length::mm(row.number(4));
+  for (std::size_t i = 0; i < materialCount; ++i) {
+    measurement.record.load[i] = row.number(5 + static_cast<int>(i));
+  }
+  return measurement;
+}
+
+}  // namespace
+
+Shop::Shop(std::unique_ptr<Database> database) : database_(std::move(database)) {}
+Shop::Shop(Shop&&) noexcept = default;
+Shop& Shop::operator=(Shop&&) noexcept = default;
+Shop::~Shop() = default;
+
+tl::expected<Shop, Sentence> Shop::open(const std::filesystem::path& file) {
+  auto database = std::make_unique<Database>(file);
+  long long version = -1;
+  {
+    Statement check(*database, "PRAGMA quick_check(1)");
+    if (check.step() && check.text(0) != "ok") {
+      return tl::unexpected(
+          Sentence{"The shelf's file is damaged (%1). It stays as it is: put a copy of it back, or "
+                   "move it aside for a new shelf. Orders are not touched by this.",
+                   {file.string()}});
+    }
+    Statement ask(*database, "PRAGMA user_version");
+    if (ask.step()) version = ask.whole(0);
+  }
+  if (std::optional<Sentence> trouble = database->trouble()) return tl::unexpected(*trouble);
+  if (version > currentVersion) {
+    return tl::unexpected(
+        Sentence{"The shelf was written by a newer Avrelt (version %1 of its file; this one knows "
+                 "up to %2). Update Avrelt to use it; it stays as it is.",
+                 {static_cast<long>(version), long{currentVersion}}});
+  }
+  if (version < currentVersion) {
+    database->begin();
+    for (auto step = static_cast<std::size_t>(version); step < steps.size(); ++step) {
+      database->run(steps[step]);
+    }
+    if (version == 0) {
+      for (const ShelfBlank& starter : starterBlanks()) putInto(*database, starter);
+    }
+    database->run(("PRAGMA user_version = " + std::to_string(currentVersion)).c_str());
+    if (std::optional<Sentence> trouble = database->end()) return tl::unexpected(*trouble);
+  }
+  return Shop(std::move(database));
+}
+
+std::filesystem::path Shop::usualFile() {
+  std::filesystem::path folder;
+  if (const char* data = std::getenv("XDG_DATA_HOME"); data != nullptr && *data == '/') {
+    folder = data;
+  } else if (const char* home = std::getenv("HOME"); home != nullptr) {
+    folder = std::filesystem::path(home) / ".local" / "share";
+  }
+  return folder / "avrelt" / "shop.sqlite";
+}
+
+tl::expected<std::vector<ShelfBlank>, Sentence> Shop::find(const std::string& wanted) {
+  const std::vector<std::string> patterns = patternsOf(wanted);
+  std::string sql = "SELECT blank, capacity_ml, notes FROM blanks";
+  for (std::size_t i = 0; i < patterns.size(); ++i) {
+    sql += i == 0 ? " WHERE" : " AND";
+    sql += " (name || ' ' || notes) LIKE ? ESCAPE '\\'";
+  }
+  sql += " ORDER BY name COLLATE NOCASE";
+  std::vector<ShelfBlank> found;
+  Statement rows(*database_, sql.c_str());
+  for (const std::string& pattern : patterns) rows.bind(pattern);
+  while (rows.step()) {
+    tl::expected<Blank, ReadFaults> blank = readBlank(rows.text(0));
+    // One that a hand has spoilt in the file does not keep the others from being found.
+    if (!blank) continue;
+    ShelfBlank shelved;
+    shelved.blank = std::move(*blank);
+    if (!rows.nothing(1)) shelved.capacity = Volume::ml(rows.number(1));
+    shelved.notes = rows.text(2);
+    found.push_back(std::move(shelved));
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return found;
+}
+
+tl::expected<std::string, Sentence> Shop::photoOf(const std::string& name) {
+  std::string photo;
+  {
+    Statement row(*database_, "SELECT photo FROM blanks WHERE name = ?");
+    row.bind(name);
+    if (row.step()) photo = row.text(0);
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return photo;
+}
+
+std::optional<Sentence> Shop::put(const std::vector<ShelfBlank>& blanks) {
+  for (const ShelfBlank& shelved : blanks) {
+    if (shelved.blank.name.find_first_not_of(" \t\n") == std::string::npos) {
+      return Sentence{"A blank needs a name to stand on the shelf. Give it one.", {}};
+    }
+  }
+  database_->begin();
+  for (const ShelfBlank& shelved : blanks) putInto(*database_, shelved);
+  return database_->end();
+}
+
+std::optional<Sentence> Shop::remove(const std::string& name) {
+  database_->begin();
+  {
+    Statement gone(*database_, "DELETE FROM blanks WHERE name = ?");
+    gone.bind(name).step();
+  }
+  return database_->end();
+}
+
+std::optional<Sentence> Shop::log(const std::string& name, const ShelfMeasurement& measurement) {
+  database_->begin();
+  long long blank = -1;
+  {
+    Statement row(*database_, "SELECT id FROM blanks WHERE name = ?");
+    row.bind(name);
+    if (row.step()) blank = row.whole(0);
+  }
+  if (blank >= 0) {
+    Statement add(*database_,
+                  "INSERT INTO measurements (blank, taken, stage, at_mm, around_mm, thickness_mm,"
+                  " resin, fine, medium, chunky, paint) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
+    add.bind(blank).bind(measurement.taken).bind(measurement.stage);
+    add.bind(measurement.at.mm()).bind(measurement.around.mm());
+    add.bind(measurement.record.thickness.mm());
+    for (const double amount : measurement.record.load) add.bind(amount);
+    add.step();
+  }
+  if (std::optional<Sentence> trouble = database_->end()) return trouble;
+  if (blank < 0) {
+    return Sentence{"“%1” is not on the shelf. Put it there, then log what it measured.", {name}};
+  }
+  return std::nullopt;
+}
+
+namespace {
+constexpr const char* measurementColumns =
+    "SELECT m.taken, m.stage, m.at_mm, m.around_mm, m.thickness_mm, m.resin, m.fine, m.medium,"
+    " m.chunky, m.paint FROM measurements m JOIN blanks b ON b.id = m.blank";
+}
+
+tl::expected<std::vector<ShelfMeasurement>, Sentence> Shop::measurementsOf(
+    const std::string& name) {
+  std::vector<ShelfMeasurement> found;
+  {
+    const std::string sql =
+        std::string(measurementColumns) + " WHERE b.name = ? ORDER BY m.taken, m.id";
+    Statement rows(*database_, sql.c_str());
+    rows.bind(name);
+    while (rows.step()) found.push_back(measurementFrom(rows));
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return found;
+}
+
+tl::expected<std::vector<GrowthRecord>, Sentence> Shop::growthRecords() {
+  std::vector<GrowthRecord> found;
+  {
+    const std::string sql = std::string(measurementColumns) + " ORDER BY m.id";
+    Statement rows(*database_, sql.c_str());
+    while (rows.step()) found.push_back(measurementFrom(rows).record);
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return found;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,61 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <filesystem>
+#include <memory>
+#include <optional>
+#include <string>
+#include <tl/expected.hpp>
+#include <vector>
+
+#include "measure/sentence.h"
+#include "shop/shelf_blank.h"
+
+namespace avrelt {
+
+class Database;
+
+/// What the workshop keeps between orders, in one SQLite file: the shelf of blanks, and the log of
+/// what they measured under coats.
+///
+/// The file carries its version (`PRAGMA user_version`). An older one is brought up step by step
+/// when it is opened, all steps or none; a newer one is left alone. Every change is one
+/// transaction. Failures come back in words and change nothing.
+class Shop {
+ public:
+  static constexpr int currentVersion = 2;
+
+  /// Opens the shop, making it with the starter blanks where there is none.
+  static tl::expected<Shop, Sentence> open(const std::filesystem::path& file);
+  /// `avrelt/shop.sqlite` under $XDG_DATA_HOME, or under ~/.local/share.
+  static std::filesystem::path usualFile();
+
+  Shop(Shop&&) noexcept;
+  Shop& operator=(Shop&&) noexcept;
+  ~Shop();
+
+  /// Those in whose name or notes every word of `wanted` occurs, capitals or not, by name; all for
+  /// an empty text. Photos are left out; `photoOf` has them.
+  tl::expected<std::vector<ShelfBlank>, Sentence> find(const std::string& wanted);
+  tl::expected<std::string, Sentence> photoOf(const std::string& name);
+
+  /// Puts blanks on the shelf, all or none; one of the same name is replaced, and keeps its log
+  /// and, where the new one has none, its photo. Refused: a blank without a name.
+  std::optional<Sentence> put(const std::vector<ShelfBlank>& blanks);
+  std::optional<Sentence> remove(const std::string& name);
+
+  /// Logs a measurement of the blank with this name, which has to be on the shelf.
+  std::optional<Sentence> log(const std::string& name, const ShelfMeasurement& measurement);
+  tl::expected<std::vector<ShelfMeasurement>, Sentence> measurementsOf(const std::string& name);
+  /// All that was ever logged, for calibrating growth.
+  tl::expected<std::vector<GrowthRecord>, Sentence> growthRecords();
+
+ private:
+  explicit Shop(std::unique_ptr<Database> database);
+  std::unique_ptr<Database> database_;
+};
+
+/// A dozen blanks to begin with: invented names and sizes, covering the shapes that are met.
+std::vector<ShelfBlank> starterBlanks();
+
+}  // namespace avrelt
