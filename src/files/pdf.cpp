@@ -25,7 +25,9 @@ constexpr Inks edgeInk{0x22 / 255.0, 0x26 / 255.0, 0x2A / 255.0};
 constexpr Inks guideInk{0x1F / 255.0, 0x5E / 255.0, 0x6B / 255.0};
 constexpr Inks faintInk{0.62, 0.60, 0.55};
 
-/// The shipped face as cairo wants it. FreeType reads the bytes where they lie.
+/// The shipped face as cairo wants it. FreeType reads the bytes where they lie. One for the life of
+/// the program: cairo keeps what it learnt of a face beyond the documents that used it, and a new
+/// face in the old one's place would be taken for it.
 class Face {
  public:
   Face() {
@@ -45,6 +47,11 @@ class Face {
     FT_Done_FreeType(library_);
   }
   cairo_font_face_t* cairo() const { return cairo_; }
+
+  static const Face& shipped() {
+    static const Face face;
+    return face;
+  }
 
  private:
   FT_Library library_ = nullptr;
@@ -71,7 +78,7 @@ class Printer {
     cairo_pdf_surface_set_metadata(surface_, CAIRO_PDF_METADATA_CREATE_DATE,
                                    "1970-01-01T00:00:00Z");
     context_ = cairo_create(surface_);
-    cairo_set_font_face(context_, face_.cairo());
+    cairo_set_font_face(context_, Face::shipped().cairo());
   }
   Printer(const Printer&) = delete;
   Printer& operator=(const Printer&) = delete;
@@ -243,7 +250,6 @@ class Printer {
   const Tiling& tiling_;
   Unit unit_;
   const std::string& title_;
-  Face face_;
   cairo_surface_t* surface_ = nullptr;
   cairo_t* context_ = nullptr;
 };

@@ -7,8 +7,8 @@
 namespace avrelt {
 namespace {
 
-/// How far the polyline in the plan may stray from the true arc; a quarter of what it promises.
-constexpr Length polylineTolerance = Length::mm(0.0025);
+/// How far the polyline in the plan may stray from the true arc; a twentieth of what it promises.
+constexpr Length polylineTolerance = Length::mm(0.0005);
 
 /// A picometre is where the last bits of a sine begin to differ between machines.
 Json rounded(double value) {

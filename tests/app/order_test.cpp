@@ -148,21 +148,21 @@ TEST_CASE("straight to tapered and back, round to across and back, keep the cup"
   TwoCups two;
   Order& order = two.order;
   const Length girth = order.currentCup().blank.stations[0].girth->length;
-  setTapered(order, true);
-  CHECK(isTapered(order.currentCup()));
+  setShape(order, Shape::tapered);
+  CHECK(shapeOf(order.currentCup()) == Shape::tapered);
   CHECK(order.planHolds());
   setGirthMeasured(order, Girth::across);
   CHECK(order.plan()->surface.aroundBase().mm() == Approx(girth.mm()));
   setGirthMeasured(order, Girth::around);
   CHECK(order.currentCup().blank.stations[0].girth->length.mm() == Approx(girth.mm()));
-  setTapered(order, false);
-  CHECK_FALSE(isTapered(order.currentCup()));
+  setShape(order, Shape::straight);
+  CHECK(shapeOf(order.currentCup()) == Shape::straight);
 }
 
 TEST_CASE("the height's number stays when it is said to be plumb") {
   TwoCups two;
   Order& order = two.order;
-  setTapered(order, true);
+  setShape(order, Shape::tapered);
   setGirth(order, true, WrittenLength::mm(300));
   const Length wall = order.plan()->surface.wall();
   setHeightAlong(order, HeightAlong::plumb);

@@ -51,7 +51,7 @@ TEST_CASE("type, drag, undo, save, reopen") {
 TEST_CASE("the demo opens with its four cups, and each can be taken in hand") {
   OpenWindow open;
   REQUIRE(open.window.file().open(demo()));
-  CHECK(open.window.order().document().cups.size() == 4);
+  CHECK(open.window.order().document().cups.size() == 5);
   CupStrip& strip = open.window.cupStrip();
   for (int i = 3; i >= 0; --i) {
     QTest::mouseClick(&strip, Qt::LeftButton, Qt::NoModifier, strip.placeOf(i).center().toPoint());

@@ -10,6 +10,8 @@
 #include <vector>
 
 #include "files/disk.h"
+#include "files/json_reader.h"
+#include "shop/shop.h"
 
 using namespace avrelt;
 namespace fs = std::filesystem;
@@ -66,7 +68,7 @@ TEST_CASE("plan writes the plan and the files and says so") {
   CHECK(done.errors.empty());
   CHECK(done.code == 0);
   for (const char* name : {"plan.json", "a-wrap.svg", "a-wrap.pdf", "a-test.svg", "a-test.pdf",
-                           "a-strip.svg", "a-strip.pdf"}) {
+                           "a-strip.svg", "a-strip.pdf", "a-base.svg", "a-base.pdf"}) {
     CHECK(fs::exists(bench.folder / "out" / name));
     CHECK_THAT(done.out, Catch::Contains(name));
   }
@@ -93,6 +95,37 @@ TEST_CASE("each fault gets a line of its own, at its line in the file") {
   CHECK(done.code == 2);
   CHECK_THAT(done.errors, Catch::Contains("line 3, cups[0].blank.stations[0].around:"));
   CHECK_THAT(done.errors, Catch::Contains("line 4, cups[0].blank.stations[1].at:"));
+}
+
+TEST_CASE("a shop's log changes what coats are taken to add") {
+  const Bench bench;
+  const std::string order =
+      R"({"avrelt": 1, "units": "mm", "cups": [{"name": "A", "blank": {"stations":
+      [{"at": 0, "around": 240}, {"at": 200}]},
+      "build_up": {"coats": [{"kind": "resin", "mixed": 40}], "laid_after": 1}}]})";
+  const auto girth = [&] {
+    const Json plan = Json::parse(*readFile(bench.folder / "out" / "plan.json"));
+    return plan["cups"][0]["surface"]["around_rim_mm"].get<double>();
+  };
+  CHECK(bench.plan(order).code == 0);
+  const double guessed = girth();
+  const std::string shop = (bench.folder / "shop.sqlite").string();
+  {
+    Shop made = *Shop::open(shop);
+    for (int i = 0; i < 10; ++i) {
+      ShelfMeasurement measurement;
+      measurement.record = {{0.8, 0, 0, 0, 0}, Length::mm(0.1)};
+      REQUIRE_FALSE(made.log("straight 600 ml", measurement).has_value());
+    }
+  }
+  CHECK(run({"plan", bench.file().c_str(), "--out", bench.out().c_str(), "--shop", shop.c_str()})
+            .code == 0);
+  CHECK(girth() < guessed - 0.5);
+  const Run none = run({"plan", bench.file().c_str(), "--out", bench.out().c_str(), "--shop",
+                        "/nowhere/shop.sqlite"});
+  CHECK(none.code == 2);
+  CHECK_THAT(none.errors, Catch::Contains("no shop at /nowhere"));
+  CHECK_FALSE(fs::exists("/nowhere"));
 }
 
 TEST_CASE("a file that is not there and a folder that cannot be are refused") {

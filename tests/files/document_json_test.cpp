@@ -208,6 +208,45 @@ TEST_CASE("the seam's degrees come back as they were given") {
   }
 }
 
+TEST_CASE("profile, features, film, base and cut are read and come back") {
+  const std::string text =
+      R"({"avrelt": 1, "units": "mm", "cups": [{"name": "A", "blank": {"joined": "smooth",
+      "stations": [{"at": 0, "around": 240}, {"at": 80, "around": 280}, {"at": 160, "around": 250}],
+      "fillet": "4 mm", "features": [{"kind": "handle", "at": -90, "wide": 34, "low": 30,
+      "high": "12 cm", "screws": 2}]},
+      "wrap": {"laying": "gores"}, "film": {"kind": "thin_cast", "takes_percent": 3.5},
+      "base": {"overhang": 6, "disc_clearance": "2 mm"},
+      "cut": {"around_base": 240.5, "around_rim": "250 mm"}}]})";
+  const Document document = readWell(text);
+  const Cup& cup = document.cups[0];
+  CHECK(cup.blank.joined == Joined::smooth);
+  CHECK(cup.blank.fillet.length == Length::mm(4));
+  REQUIRE(cup.blank.features.size() == 1);
+  CHECK(cup.blank.features[0].kind == FeatureKind::handle);
+  CHECK(cup.blank.features[0].at.degrees() == Approx(-90));
+  CHECK(cup.blank.features[0].high.length == Length::mm(120));
+  CHECK_THAT(cup.blank.features[0].kept, Catch::Contains("screws"));
+  CHECK(cup.wrap.laying == LayingKind::gores);
+  CHECK(cup.film.kind == FilmKind::thinCast);
+  CHECK(*cup.film.takesPercent == 3.5);
+  CHECK(cup.base.overhang.length == Length::mm(6));
+  CHECK(cup.cut->aroundBase.length == Length::mm(240.5));
+  CHECK(readWell(writeDocument(document)) == document);
+}
+
+TEST_CASE("a profile, a film or a feature that is none is refused at its place") {
+  CHECK_THAT(oneFault(cupWith(R"("film": {"kind": "foil"})")),
+             Catch::Contains("cups[0].film.kind"));
+  CHECK_THAT(oneFault(cupWith(R"("film": {"takes_percent": 80})")),
+             Catch::Contains("per cent from 0 to 50"));
+  CHECK_THAT(oneFault(cupWith(R"("wrap": {"laying": "spiral"})")),
+             Catch::Contains("cups[0].wrap.laying"));
+  CHECK_THAT(oneFault(cupWith(R"("base": {"overhang": -1})")), Catch::Contains("base.overhang"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1, "cups": [{"name": "A", "blank": {"stations": [], "features":
+      [{"kind": "wing"}]}}]})"),
+             Catch::Contains("cups[0].blank.features[0].kind"));
+}
+
 TEST_CASE("any order survives its file") {
   const bool holds = rc::check([] {
     Document document;
@@ -244,7 +283,7 @@ TEST_CASE("the demo order is whole and can be planned") {
   REQUIRE(text.has_value());
   const CheckedAll<Plan> plan = planDocument(readWell(*text));
   REQUIRE(plan.has_value());
-  CHECK(plan->cups.size() == 4);
+  CHECK(plan->cups.size() == 5);
 }
 
 TEST_CASE("orders of every version so far still open and mean the same") {

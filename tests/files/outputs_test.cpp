@@ -42,7 +42,7 @@ TEST_CASE("the same order gives the same files, byte for byte") {
 TEST_CASE("every cup has wrap, test piece and strip as SVG and PDF, listed in the plan") {
   const auto files = outputsOf(demoPlan());
   REQUIRE(files.has_value());
-  CHECK(files->size() == 4 * 3 * 2 + 1);
+  CHECK(files->size() == 5 * 4 * 2 + 1);
   std::set<std::string> names;
   for (const OutputFile& file : *files) names.insert(file.name);
   CHECK(names.size() == files->size());
@@ -51,6 +51,32 @@ TEST_CASE("every cup has wrap, test piece and strip as SVG and PDF, listed in th
   const Json plan = Json::parse(files->back().bytes);
   CHECK(plan["files"].size() == files->size() - 1);
   for (const Json& file : plan["files"]) CHECK(names.count(file["path"].get<std::string>()) == 1);
+}
+
+TEST_CASE("pieces of a curved cup come in one file together, and one by one in the plan") {
+  const Plan plan = demoPlan();
+  const CupPlan& moon = plan.cups.back();
+  REQUIRE(moon.laying().pieces > 1);
+  const auto count = static_cast<std::size_t>(moon.laying().pieces);
+  const auto files = outputsOf(plan);
+  const auto svg = std::find_if(files->begin(), files->end(), [](const OutputFile& file) {
+    return file.name == "moon-wrap.svg";
+  });
+  REQUIRE(svg != files->end());
+  for (std::size_t i = 1; i <= count; ++i) {
+    CHECK_THAT(svg->bytes, Catch::Contains("<path id=\"wrap-" + std::to_string(i) + "\""));
+  }
+  const Json json = Json::parse(files->back().bytes)["cups"].back();
+  CHECK(json["surface"]["kind"] == "curved");
+  std::size_t wraps = 0;
+  for (const Json& piece : json["pieces"]) wraps += piece["role"] == "wrap" ? 1 : 0;
+  CHECK(wraps == count);
+  CHECK(json["laying"]["options"].size() == 5);
+  CHECK(json["laying"]["stretch_map"].size() > 20);
+  // Every stage tells the girth at every station.
+  for (const Json& stage : json["stages"]) CHECK(stage["stations"].size() == 4);
+  CHECK(json["stages"][0]["stations"][2]["around_mm"].get<double>() ==
+        Approx((12 + 1.0 / 16) * 25.4));
 }
 
 TEST_CASE("the plan's polyline stays within a hundredth of a millimetre of the true curve") {

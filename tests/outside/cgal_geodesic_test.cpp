@@ -7,6 +7,7 @@
 #include <cmath>
 
 #include "core/cups.h"
+#include "cup/ring_fit.h"
 
 // A straight line in the flat against the shortest way on a mesh of the cone, found by CGAL.
 
@@ -21,8 +22,9 @@ using Traits = CGAL::Surface_mesh_shortest_path_traits<Kernel, Mesh>;
 using Shortest = CGAL::Surface_mesh_shortest_path<Traits>;
 
 /// The wall from −100° to 100°, as many strips round as up; corners lie on the cone.
-double onMesh(const Development& body, int strips, int fromColumn, int fromRow, int toColumn,
-              int toRow, int grid) {
+template <typename Wall>
+double onMesh(const Wall& body, int strips, int fromColumn, int fromRow, int toColumn, int toRow,
+              int grid) {
   Mesh mesh;
   std::vector<Mesh::Vertex_index> corners;
   const auto at = [&](int column, int row) {
@@ -78,5 +80,34 @@ TEST_CASE("a geodesic on a finer and finer mesh comes to the straight line in th
       }
       CHECK(before < 1e-3);
     }
+  }
+}
+
+TEST_CASE("on a curved wall no geodesic is longer or shorter than the stretch map allows") {
+  // The best-fit sector keeps heights and stretches round by least … most. So a straight line in it
+  // lies on the wall as a way no longer than (1 + most) of it, and the shortest way on the wall,
+  // carried into the flat, is no shorter than the straight line: between (1 + least) and (1 +
+  // most).
+  constexpr int grid = 8;
+  const int ways[][4] = {{2, 1, 6, 1}, {2, 4, 6, 4}, {3, 7, 5, 7},
+                         {3, 1, 5, 7}, {4, 0, 4, 8}, {2, 2, 5, 6}};
+  for (const std::size_t which : {std::size_t{1}, std::size_t{3}}) {
+    const Body body = bodyOf(allCurved()[which].blank);
+    const std::vector<WallSample> samples = body.samples(Length(), body.wall(), 160);
+    const RingFit fit = fitRing(samples, 0, samples.size() - 1);
+    const Development flat = fit.cone();
+    double farthest = 0;
+    for (const auto& way : ways) {
+      INFO(allCurved()[which].name << " from " << way[0] << "," << way[1]);
+      const double straight = inFlat(flat, way[0], way[1], way[2], way[3], grid);
+      const double shortest = onMesh(body, 40, way[0], way[1], way[2], way[3], grid);
+      const double ratio = shortest / straight;
+      // A mesh of chords is off by a thousandth or two at this fineness.
+      CHECK(ratio <= 1 + fit.most + 0.002);
+      CHECK(ratio >= 1 + fit.least - 0.002);
+      farthest = std::max(farthest, std::abs(ratio - 1));
+    }
+    // And the map does not claim far more than is there.
+    CHECK(farthest > fit.largest() * 0.5);
   }
 }
