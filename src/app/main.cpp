@@ -1,9 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <QApplication>
 #include <QDir>
+#include <QFileInfo>
 #include <QSettings>
 #include <QTimer>
 
+#include "app/shelf/shelf_dialog.h"
+#include "app/trace/trace_dialog.h"
 #include "app/window/main_window.h"
 #include "app/window/theme.h"
 #include "cli/command_line.h"
@@ -11,13 +14,24 @@
 
 namespace {
 
+/// The handles where they belong on the demo's photo.
+void placeHandles(avrelt::TraceCanvas& canvas) {
+  const std::vector<avrelt::Point> places{{133, 1080}, {133, 207}, {260, 1080},
+                                          {640, 1080}, {220, 207}, {680, 207},
+                                          {672, 862},  {691, 643}, {692, 425}};
+  for (std::size_t i = 0; i < places.size(); ++i) canvas.move(i, places[i]);
+}
+
 /// Takes a picture of every main view of the order in the window, then ends the program.
-void takePictures(avrelt::MainWindow& window, const QString& folder) {
+void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir& data) {
   QDir().mkpath(folder);
+  const auto pictureOf = [&](QWidget& seen, const char* name) {
+    QApplication::processEvents();
+    seen.grab().save(folder + QLatin1Char('/') + QLatin1String(name) + QStringLiteral(".png"));
+  };
   const auto picture = [&](const char* name) {
     window.order().history()->setClean();
-    QApplication::processEvents();
-    window.grab().save(folder + QLatin1Char('/') + QLatin1String(name) + QStringLiteral(".png"));
+    pictureOf(window, name);
   };
   const int cups = static_cast<int>(window.order().document().cups.size());
   window.order().choose(cups > 1 ? 1 : 0);
@@ -27,6 +41,26 @@ void takePictures(avrelt::MainWindow& window, const QString& folder) {
   window.gaugeStation().showPage(avrelt::GaugeStation::doubt);
   picture("doubt");
   window.gaugeStation().showPage(avrelt::GaugeStation::figures);
+  window.order().choose(cups - 1);
+  window.gaugeStation().stationTable().pick(2);
+  picture("curved");
+  window.gaugeStation().showPage(avrelt::GaugeStation::laying);
+  window.gaugeStation().showMeasures(avrelt::GaugeStation::features);
+  picture("laying");
+  window.gaugeStation().showPage(avrelt::GaugeStation::figures);
+  window.gaugeStation().showMeasures(avrelt::GaugeStation::measures);
+  {
+    avrelt::ShelfDialog shelf(window.shelf(), window.order());
+    shelf.show();
+    shelf.view().pick(6);
+    pictureOf(shelf, "shelf");
+    avrelt::TraceDialog trace(avrelt::Unit::inch, avrelt::Length::inches(6.875));
+    if (!trace.load(data.filePath(QStringLiteral("Moon from the side.jpg")))) {
+      placeHandles(trace.canvas());
+      trace.show();
+      pictureOf(trace, "trace");
+    }
+  }
   window.order().setUnit(avrelt::Unit::mm);
   window.order().choose(cups > 2 ? 2 : 0);
   picture("gauge-mm");
@@ -70,7 +104,7 @@ int main(int argc, char** argv) {
     const QString folder = words.at(shots + 1);
     words.remove(shots, 2);
     if (words.size() > 1 && !window.file().open(words.at(1))) return 2;
-    takePictures(window, folder);
+    takePictures(window, folder, QFileInfo(words.value(1)).dir());
     window.order().history()->setClean();
     return 0;
   }

@@ -22,6 +22,7 @@ LayingPage::LayingPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   bears_->setDecimals(1);
   bears_->setSingleStep(0.5);
   bears_->setSuffix(tr(" %"));
+  bears_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   bears_->setAccessibleName(tr("What the film bears, per cent"));
   bears_->setToolTip(
       tr("How much it gives without heat. A guess by kind of film, until you type "

@@ -13,6 +13,14 @@
 #include "app/window/theme.h"
 
 namespace avrelt {
+namespace {
+
+/// A length without its unit.
+QString plain(const QString& length) {
+  return length.section(QLatin1Char(' '), 0, -2);
+}
+
+}  // namespace
 
 StationTable::StationTable(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
@@ -22,7 +30,7 @@ StationTable::StationTable(Order& order, QWidget* parent) : QWidget(parent), ord
   table_->setColumnCount(3);
   table_->setAccessibleName(tr("Stations, from the rim down"));
   table_->verticalHeader()->hide();
-  table_->verticalHeader()->setDefaultSectionSize(24);
+  table_->verticalHeader()->setDefaultSectionSize(23);
   table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
   table_->setSelectionMode(QAbstractItemView::SingleSelection);
   table_->setShowGrid(false);
@@ -32,9 +40,11 @@ StationTable::StationTable(Order& order, QWidget* parent) : QWidget(parent), ord
 
   auto* row = new QHBoxLayout;
   row->setSpacing(6);
-  add_ = new QPushButton(tr("+ Station"));
+  add_ = new QPushButton(tr("+"));
+  add_->setAccessibleName(tr("Add a station"));
   add_->setToolTip(tr("One more above the one in hand (Insert)"));
-  remove_ = new QPushButton(tr("− Station"));
+  remove_ = new QPushButton(tr("−"));
+  remove_->setAccessibleName(tr("Take the station away"));
   remove_->setToolTip(tr("Take the one in hand away (Delete)"));
   joined_ = new Segments(tr("Joined"), {tr("Straight"), tr("Smooth")});
   joined_->button(0)->setToolTip(tr("Straight from station to station, with a corner at each"));
@@ -42,8 +52,8 @@ StationTable::StationTable(Order& order, QWidget* parent) : QWidget(parent), ord
   row->addWidget(add_);
   row->addWidget(remove_);
   row->addStretch();
+  row->addWidget(joined_);
   column->addLayout(row);
-  column->addWidget(joined_, 0, Qt::AlignLeft);
 
   connect(table_, &QTableWidget::itemChanged, this, &StationTable::read);
   connect(table_, &QTableWidget::currentCellChanged, this, [this](int now) {
@@ -91,9 +101,11 @@ void StationTable::refresh() {
   const int kept = picked();
   const int column = std::max(table_->currentColumn(), 0);
   const bool around = girthMeasured(cup) == Girth::around;
+  // The unit stands once, over the column: the numbers need the room.
+  const QString in = unit == Unit::inch ? tr(", in") : tr(", mm");
   table_->setHorizontalHeaderLabels(
-      {cup.blank.heightAlong == HeightAlong::wall ? tr("Up the wall") : tr("Plumb"),
-       around ? tr("Round") : tr("Across"), tr("As laid")});
+      {(cup.blank.heightAlong == HeightAlong::wall ? tr("Wall") : tr("Plumb")) + in,
+       (around ? tr("Round") : tr("Across")) + in, tr("As laid")});
   const int count = static_cast<int>(stations.size());
   table_->setRowCount(count);
   const CupPlan* plan = order_.plan();
@@ -119,14 +131,14 @@ void StationTable::refresh() {
       }
       table_->setItem(stationOf(i), at, item);
     };
-    put(heightColumn, i == 0 ? tr("base") : say(station.at.length, unit), i == 0,
+    put(heightColumn, i == 0 ? tr("base") : plain(say(station.at.length, unit)), i == 0,
         QStringLiteral("at"));
-    put(girthColumn, station.girth ? say(station.girth->length, unit) : tr("as below"), false,
-        QStringLiteral("girth"));
+    put(girthColumn, station.girth ? plain(say(station.girth->length, unit)) : tr("as below"),
+        false, QStringLiteral("girth"));
     QString laid;
     if (known) {
       const Length s = plan->body.stations()[static_cast<std::size_t>(i)];
-      laid = onTape(plan->body.around(s), unit).mark;
+      laid = plain(onTape(plan->body.around(s), unit).mark);
     }
     put(laidColumn, laid, true, {});
   }

@@ -99,8 +99,11 @@ void ShelfView::paintEvent(QPaintEvent* event) {
       painter.drawRoundedRect(place, 6, 6);
     }
     const double level = place.top() + board;
+    const int column = i % perBoard();
+    const bool ends = column + 1 == perBoard() || i + 1 == count();
     painter.setPen(QPen(t.brass, 3));
-    painter.drawLine(QPointF(place.left() + 6, level + 2), QPointF(place.right() - 6, level + 2));
+    painter.drawLine(QPointF(column == 0 ? 8 : column * wide, level + 2),
+                     QPointF(ends ? width() - 8 : (column + 1) * wide, level + 2));
     const Stand& stand = stands_[static_cast<std::size_t>(i)];
     if (!stand.side.stretches.empty()) {
       const Box box = boundsOf(stand.side);
