@@ -47,6 +47,17 @@ inline Body bodyOf(const Blank& blank) {
   return *made;
 }
 
+/// What is said against this field of a blank that makes no body.
+inline std::string faultAt(const Blank& blank, const std::string& field) {
+  const CheckedAll<Body> made = Body::of(blank);
+  REQUIRE_FALSE(made.has_value());
+  for (const Fault& fault : made.error()) {
+    if (fault.field == field) return inWords(fault.sentence, Unit::mm);
+  }
+  FAIL("no fault at " << field);
+  return {};
+}
+
 inline Development developed(const Blank& blank) {
   return bodyOf(blank).cone();
 }

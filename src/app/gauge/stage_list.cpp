@@ -133,14 +133,4 @@ void StageList::keyPressEvent(QKeyEvent* event) {
   }
 }
 
-void StageList::focusInEvent(QFocusEvent* event) {
-  Canvas::focusInEvent(event);
-  update();
-}
-
-void StageList::focusOutEvent(QFocusEvent* event) {
-  Canvas::focusOutEvent(event);
-  update();
-}
-
 }  // namespace avrelt

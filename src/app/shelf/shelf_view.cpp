@@ -159,14 +159,4 @@ void ShelfView::keyPressEvent(QKeyEvent* event) {
   }
 }
 
-void ShelfView::focusInEvent(QFocusEvent* event) {
-  Canvas::focusInEvent(event);
-  update();
-}
-
-void ShelfView::focusOutEvent(QFocusEvent* event) {
-  Canvas::focusOutEvent(event);
-  update();
-}
-
 }  // namespace avrelt

@@ -246,14 +246,8 @@ void TraceCanvas::paintEvent(QPaintEvent* /*event*/) {
     painter.drawEllipse(placeOf(i), 6, 6);
   }
   painter.setFont(face(12, QFont::DemiBold));
-  const QPointF middle = (placeOf(0) + placeOf(1)) / 2;
-  const QString apart = QString::fromStdString(plainText(trace_.apart, unit_));
-  const double wide = painter.fontMetrics().horizontalAdvance(apart) + 12;
-  painter.setPen(Qt::NoPen);
-  painter.setBrush(t.panel);
-  painter.drawRoundedRect(QRectF(middle.x() - wide / 2, middle.y() - 10, wide, 20), 3, 3);
-  painter.setPen(t.ink);
-  drawWords(painter, middle, apart);
+  drawPlate(painter, (placeOf(0) + placeOf(1)) / 2,
+            QString::fromStdString(plainText(trace_.apart, unit_)));
   if (hasFocus()) drawFocus(painter);
 }
 

@@ -227,11 +227,6 @@ void FlatView::keyPressEvent(QKeyEvent* event) {
   }
 }
 
-void FlatView::focusInEvent(QFocusEvent* event) {
-  Canvas::focusInEvent(event);
-  update();
-}
-
 void FlatView::focusOutEvent(QFocusEvent* event) {
   Canvas::focusOutEvent(event);
   order_.settle();
@@ -512,7 +507,6 @@ void FlatView::paintLaying(QPainter& painter, const CupPlan& plan) const {
 
 /// How much the film bears, said where it bears most of either.
 void FlatView::paintStretchFigures(QPainter& painter, const CupPlan& plan) const {
-  const Theme& t = theme();
   const Laying& laying = plan.laying();
   if (laying.largest() < 0.0005) return;
   const auto beyond = [](const StretchRow& a, const StretchRow& b) { return a.edge < b.edge; };
@@ -524,14 +518,7 @@ void FlatView::paintStretchFigures(QPainter& painter, const CupPlan& plan) const
     const Length s = std::clamp(row->s, Length::mm(10 / fit_.scale()) + plan.wrap.low(),
                                 plan.wrap.high() - Length::mm(10 / fit_.scale()));
     const QPointF centre = fit_(plan.surface.toFlat({Angle::degrees(132), s}));
-    const QString words = stretchText(row->edge);
-    const double wide = painter.fontMetrics().horizontalAdvance(words) + 10;
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(t.panel);
-    painter.drawRoundedRect(QRectF(centre.x() - wide / 2, centre.y() - 9, wide, 18), 3, 3);
-    painter.setPen(t.ink);
-    drawWords(painter, centre, words);
-    painter.setBrush(Qt::NoBrush);
+    drawPlate(painter, centre, stretchText(row->edge));
   }
 }
 

@@ -43,9 +43,29 @@ void drawWords(QPainter& painter, QPointF centre, const QString& words, double t
   painter.restore();
 }
 
+void drawPlate(QPainter& painter, QPointF centre, const QString& words) {
+  const double wide = painter.fontMetrics().horizontalAdvance(words) + 10;
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(theme().panel);
+  painter.drawRoundedRect(QRectF(centre.x() - wide / 2, centre.y() - 9, wide, 18), 3, 3);
+  painter.setPen(theme().ink);
+  drawWords(painter, centre, words);
+  painter.setBrush(Qt::NoBrush);
+}
+
 void Canvas::changeEvent(QEvent* event) {
   QWidget::changeEvent(event);
   if (event->type() == QEvent::PaletteChange || event->type() == QEvent::StyleChange) update();
+}
+
+void Canvas::focusInEvent(QFocusEvent* event) {
+  QWidget::focusInEvent(event);
+  update();
+}
+
+void Canvas::focusOutEvent(QFocusEvent* event) {
+  QWidget::focusOutEvent(event);
+  update();
 }
 
 void Canvas::drawFocus(QPainter& painter) {

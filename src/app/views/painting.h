@@ -33,6 +33,9 @@ QPainterPath painterPath(const Path& path, const Fit& fit);
 /// Words centred on a place, turned clockwise by so many degrees.
 void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn = 0);
 
+/// Words on a small plate of the panel's colour, so that they stand on any ground.
+void drawPlate(QPainter& painter, QPointF centre, const QString& words);
+
 /// A widget that gets the ground of the bench and paints smooth lines on it. Repaints itself when
 /// the theme changes.
 class Canvas : public QWidget {
@@ -41,6 +44,9 @@ class Canvas : public QWidget {
 
  protected:
   void changeEvent(QEvent* event) override;
+  /// The frame comes and goes with the keyboard.
+  void focusInEvent(QFocusEvent* event) override;
+  void focusOutEvent(QFocusEvent* event) override;
   /// The frame that shows where the keyboard is.
   void drawFocus(QPainter& painter);
 };

@@ -3,7 +3,9 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <numbers>
+#include <optional>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
@@ -24,6 +26,22 @@ constexpr int slices = 96;
 
 QColor shaded(const QColor& colour, double light) {
   return QColor::fromRgbF(colour.redF() * light, colour.greenF() * light, colour.blueF() * light);
+}
+
+/// A line in so many steps from 0 to 1, broken where `at` sees nothing.
+QPainterPath seenPath(int steps, const std::function<std::optional<QPointF>(double)>& at) {
+  QPainterPath path;
+  bool down = false;
+  for (int i = 0; i <= steps; ++i) {
+    const std::optional<QPointF> p = at(static_cast<double>(i) / steps);
+    if (p && down) {
+      path.lineTo(*p);
+    } else if (p) {
+      path.moveTo(*p);
+    }
+    down = p.has_value();
+  }
+  return path;
 }
 
 }  // namespace
@@ -96,23 +114,11 @@ bool RoundView::near(const Body& body, Angle onCup, Length s) const {
 }
 
 QPainterPath RoundView::ringPath(const Body& body, Length s, bool nearOnly) const {
-  QPainterPath path;
-  bool down = false;
-  for (int i = 0; i <= slices; ++i) {
-    const Angle theta = facing_ + Angle::degrees(-180 + 360.0 * i / slices);
-    if (nearOnly && !near(body, theta, s)) {
-      down = false;
-      continue;
-    }
-    const QPointF p = project(body, theta, s);
-    if (down) {
-      path.lineTo(p);
-    } else {
-      path.moveTo(p);
-    }
-    down = true;
-  }
-  return path;
+  return seenPath(slices, [&](double share) -> std::optional<QPointF> {
+    const Angle theta = facing_ + Angle::degrees(-180 + 360 * share);
+    if (nearOnly && !near(body, theta, s)) return std::nullopt;
+    return project(body, theta, s);
+  });
 }
 
 QPainterPath RoundView::thingPath(Thing thing) const {
@@ -175,26 +181,12 @@ QPainterPath RoundView::uprightPath(const Body& body, Angle onCup, Length low, L
 
 QPainterPath RoundView::leaningPath(const Body& body, Angle lower, Angle upper, Length low,
                                     Length high) const {
-  QPainterPath path;
-  const int steps = risesOf(body);
-  bool down = false;
-  for (int i = 0; i <= steps; ++i) {
-    const double share = static_cast<double>(i) / steps;
+  return seenPath(risesOf(body), [&](double share) -> std::optional<QPointF> {
     const Length s = low + (high - low) * share;
     const Angle theta = lower + (upper - lower) * share;
-    if (!near(body, theta, s)) {
-      down = false;
-      continue;
-    }
-    const QPointF p = project(body, theta, s);
-    if (down) {
-      path.lineTo(p);
-    } else {
-      path.moveTo(p);
-    }
-    down = true;
-  }
-  return path;
+    if (!near(body, theta, s)) return std::nullopt;
+    return project(body, theta, s);
+  });
 }
 
 int RoundView::risesOf(const Body& body) {
@@ -440,16 +432,6 @@ void RoundView::keyPressEvent(QKeyEvent* event) {
     default:
       Canvas::keyPressEvent(event);
   }
-}
-
-void RoundView::focusInEvent(QFocusEvent* event) {
-  Canvas::focusInEvent(event);
-  update();
-}
-
-void RoundView::focusOutEvent(QFocusEvent* event) {
-  Canvas::focusOutEvent(event);
-  update();
 }
 
 }  // namespace avrelt

@@ -193,14 +193,4 @@ void CupStrip::keyPressEvent(QKeyEvent* event) {
   }
 }
 
-void CupStrip::focusInEvent(QFocusEvent* event) {
-  Canvas::focusInEvent(event);
-  update();
-}
-
-void CupStrip::focusOutEvent(QFocusEvent* event) {
-  Canvas::focusOutEvent(event);
-  update();
-}
-
 }  // namespace avrelt

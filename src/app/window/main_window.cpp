@@ -359,19 +359,23 @@ void MainWindow::askAndSaveAll() {
 
 void MainWindow::showKeys() {
   QMessageBox box(QMessageBox::NoIcon, tr("Keys"), {}, QMessageBox::Close, this);
-  box.setText(
-      tr("<table cellspacing='6'>"
-         "<tr><td><b>Ctrl+1, Ctrl+2</b></td><td>Gauge, Cut</td></tr>"
-         "<tr><td><b>F4</b></td><td>inches or millimetres</td></tr>"
-         "<tr><td><b>↑ ↓</b></td><td>in a field, or on a picked line: one mark of the tape; with "
-         "Shift eight</td></tr>"
-         "<tr><td><b>← →</b></td><td>in the flat: pick a line; in the round: turn the cup; among "
-         "the cups: choose</td></tr>"
-         "<tr><td><b>Ctrl+← →, Ctrl+Home</b></td><td>turn the cup, front forward</td></tr>"
-         "<tr><td><b>F7, F8</b></td><td>go to the warning, next warning</td></tr>"
-         "<tr><td><b>Esc</b></td><td>take back what was typed and makes no sense yet</td></tr>"
-         "<tr><td><b>Ctrl+E, Ctrl+P</b></td><td>save the piece for cutter or printer</td></tr>"
-         "</table>"));
+  box.setText(tr(
+      "<table cellspacing='6'>"
+      "<tr><td><b>Ctrl+1, Ctrl+2</b></td><td>Gauge, Cut</td></tr>"
+      "<tr><td><b>F4</b></td><td>inches or millimetres</td></tr>"
+      "<tr><td><b>↑ ↓</b></td><td>in a field, or on a picked line: one mark of the tape; with "
+      "Shift eight</td></tr>"
+      "<tr><td><b>← →</b></td><td>in the flat: pick a line; in the round: turn the cup; among "
+      "the cups: choose</td></tr>"
+      "<tr><td><b>Ctrl+← →, Ctrl+Home</b></td><td>turn the cup, front forward</td></tr>"
+      "<tr><td><b>Ctrl+B, Ctrl+Shift+B</b></td><td>the shelf, put the blank in hand on it</td></tr>"
+      "<tr><td><b>Ctrl+T, Ctrl+L, Ctrl+K</b></td><td>trace a photo, log the girth measured, mark "
+      "the wrap as cut</td></tr>"
+      "<tr><td><b>F6</b></td><td>show or hide the stretch</td></tr>"
+      "<tr><td><b>F7, F8</b></td><td>go to the warning, next warning</td></tr>"
+      "<tr><td><b>Esc</b></td><td>take back what was typed and makes no sense yet</td></tr>"
+      "<tr><td><b>Ctrl+E, Ctrl+P</b></td><td>save the piece for cutter or printer</td></tr>"
+      "</table>"));
   box.exec();
 }
 

@@ -108,14 +108,4 @@ void TapeRail::keyPressEvent(QKeyEvent* event) {
   }
 }
 
-void TapeRail::focusInEvent(QFocusEvent* event) {
-  Canvas::focusInEvent(event);
-  update();
-}
-
-void TapeRail::focusOutEvent(QFocusEvent* event) {
-  Canvas::focusOutEvent(event);
-  update();
-}
-
 }  // namespace avrelt

@@ -144,14 +144,4 @@ void WatchLine::keyPressEvent(QKeyEvent* event) {
   }
 }
 
-void WatchLine::focusInEvent(QFocusEvent* event) {
-  Canvas::focusInEvent(event);
-  update();
-}
-
-void WatchLine::focusOutEvent(QFocusEvent* event) {
-  Canvas::focusOutEvent(event);
-  update();
-}
-
 }  // namespace avrelt

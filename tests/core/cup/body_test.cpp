@@ -15,16 +15,6 @@ using std::numbers::pi;
 
 namespace {
 
-std::string faultAt(const Blank& blank, const std::string& field) {
-  const CheckedAll<Body> made = Body::of(blank);
-  REQUIRE_FALSE(made.has_value());
-  for (const Fault& fault : made.error()) {
-    if (fault.field == field) return inWords(fault.sentence, Unit::mm);
-  }
-  FAIL("no fault at " << field);
-  return {};
-}
-
 /// A ball of this radius without its caps, from `from` to `to` degrees above its equator.
 Blank ball(double radius, double from, double to, int stations) {
   std::vector<At> places;

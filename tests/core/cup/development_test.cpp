@@ -15,16 +15,6 @@ using std::numbers::pi;
 
 namespace {
 
-std::string faultAt(const Blank& blank, const std::string& field) {
-  const CheckedAll<Body> made = Body::of(blank);
-  REQUIRE_FALSE(made.has_value());
-  for (const Fault& fault : made.error()) {
-    if (fault.field == field) return inWords(fault.sentence, Unit::mm);
-  }
-  FAIL("no fault at " << field);
-  return {};
-}
-
 double distance(SpacePoint a, SpacePoint b) {
   return std::hypot(a.x - b.x, a.y - b.y, a.z - b.z);
 }
