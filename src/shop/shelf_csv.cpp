@@ -69,6 +69,36 @@ std::vector<Row> parse(std::string_view text) {
   return std::move(parsed.rows);
 }
 
+/// How many bytes the UTF-8 character at the front takes; 0 where it is none.
+std::size_t characterLength(std::string_view text) {
+  const auto byte = [&](std::size_t i) { return static_cast<unsigned char>(text[i]); };
+  const unsigned char first = byte(0);
+  if (first < 0x80) return 1;
+  const std::size_t length = first >= 0xF0 ? 4 : first >= 0xE0 ? 3 : 2;
+  // 0xC0, 0xC1 and all from 0xF5 begin no character; nor do bytes that only go on with one.
+  if (first < 0xC2 || first > 0xF4 || text.size() < length) return 0;
+  for (std::size_t i = 1; i < length; ++i) {
+    if ((byte(i) & 0xC0) != 0x80) return 0;
+  }
+  // Longer than need be, halves of a pair, or beyond the last character there is.
+  const unsigned char second = byte(1);
+  const bool wrong = (first == 0xE0 && second < 0xA0) || (first == 0xED && second > 0x9F) ||
+                     (first == 0xF0 && second < 0x90) || (first == 0xF4 && second > 0x8F);
+  return wrong ? 0 : length;
+}
+
+/// The line with the first byte that is no UTF-8; 0 where all of it is.
+int lineNotUtf8(std::string_view text) {
+  int line = 1;
+  while (!text.empty()) {
+    const std::size_t length = characterLength(text);
+    if (length == 0) return line;
+    if (text.front() == '\n') ++line;
+    text.remove_prefix(length);
+  }
+  return 0;
+}
+
 std::string lower(std::string text) {
   std::transform(text.begin(), text.end(), text.begin(), [](char c) {
     return c >= 'A' && c <= 'Z' ? static_cast<char>(c - 'A' + 'a') : c == ' ' ? '_' : c;
@@ -235,6 +265,13 @@ std::string lengthCell(const WrittenLength& length) {
 tl::expected<std::vector<ShelfBlank>, ReadFaults> readShelfCsv(std::string_view text) {
   constexpr std::string_view mark = "\xEF\xBB\xBF";
   if (text.substr(0, mark.size()) == mark) text.remove_prefix(mark.size());
+  if (const int line = lineNotUtf8(text); line != 0) {
+    return tl::unexpected(ReadFaults{
+        {line,
+         {"",
+          {"The table is not written in UTF-8. Save it again as “CSV UTF-8” and bring that in.",
+           {}}}}});
+  }
   return Reader(parse(text)).read();
 }
 

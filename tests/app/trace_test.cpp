@@ -32,6 +32,7 @@ std::string refusalOf(const QString& path) {
 }  // namespace
 
 TEST_CASE("handles put on a photo give the cup's stations") {
+  application();
   const QTemporaryDir folder;
   TraceDialog dialog(Unit::mm, Length::mm(200));
   dialog.show();
@@ -63,6 +64,7 @@ TEST_CASE("handles put on a photo give the cup's stations") {
 }
 
 TEST_CASE("handles are moved by mouse and by keyboard") {
+  application();
   const QTemporaryDir folder;
   TraceDialog dialog(Unit::inch, Length::inches(8));
   dialog.show();
@@ -87,6 +89,7 @@ TEST_CASE("handles are moved by mouse and by keyboard") {
 }
 
 TEST_CASE("what is no photo, too large or broken is refused in words") {
+  application();
   const QTemporaryDir folder;
   const QString text = folder.filePath("note.jpg");
   std::ofstream(text.toStdString()) << "not a picture";

@@ -65,6 +65,16 @@ TEST_CASE("what is missing is named with its line") {
              Catch::Contains("straight or smooth"));
 }
 
+TEST_CASE("a table in another encoding is refused at its line, UTF-8 names are read") {
+  CHECK_THAT(firstFault("name,at,around\nCaf\xE9,0,240\n"),
+             Catch::Contains("line 2") && Catch::Contains("UTF-8"));
+  for (const char* bad : {"\xC0\xAF", "\xED\xA0\x80", "\xF5\x80\x80\x80", "\xE2\x82", "\x80"}) {
+    CHECK_THAT(firstFault(std::string("name,at,around\n") + bad + ",0,240\n"),
+               Catch::Contains("UTF-8"));
+  }
+  CHECK(read("name,at,around\nCafé ⅜ 🌕,0,240\n")[0].blank.name == "Café ⅜ 🌕");
+}
+
 TEST_CASE("all faults come at once, and a flood of them ends") {
   std::string text = "name,at,around\n";
   for (int i = 0; i < 10000; ++i) text += "A,x,240\n";

@@ -105,7 +105,7 @@ QString Shelf::saveFromBench() {
   ShelfBlank shelved;
   shelved.blank = cup.blank;
   if (shelved.blank.name.empty()) shelved.blank.name = cup.name;
-  const QString name = QString::fromStdString(shelved.blank.name);
+  QString name = QString::fromStdString(shelved.blank.name);
   // What the shelf knows of one of this name stays.
   for (const ShelfBlank& known : find(name)) {
     if (QString::fromStdString(known.blank.name).compare(name, Qt::CaseInsensitive) != 0) continue;

@@ -390,6 +390,7 @@ std::vector<WallSample> Body::samples(Length low, Length high, int least) const 
   const double to = high.mm();
   std::vector<double> heights;
   const int count = std::max(least, 2);
+  heights.reserve(static_cast<std::size_t>(count) + stations_.size());
   for (int i = 0; i < count; ++i) heights.push_back(from + (to - from) * i / (count - 1));
   heights.back() = to;
   for (const Length station : stations_) {

@@ -24,9 +24,12 @@ LinearFit leastSquares(const std::vector<Observation>& observations) {
   LinearFit fit;
   fit.x.assign(x.data(), x.data() + x.size());
   fit.sumOfSquares = (y - a * x).squaredNorm();
+  const auto size = static_cast<std::size_t>(columns);
+  fit.covariance.assign(size, std::vector<double>(size));
   for (Eigen::Index i = 0; i < columns; ++i) {
-    fit.covariance.emplace_back();
-    for (Eigen::Index j = 0; j < columns; ++j) fit.covariance.back().push_back(covariance(i, j));
+    for (Eigen::Index j = 0; j < columns; ++j) {
+      fit.covariance[static_cast<std::size_t>(i)][static_cast<std::size_t>(j)] = covariance(i, j);
+    }
   }
   return fit;
 }
