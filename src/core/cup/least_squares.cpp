@@ -38,6 +38,7 @@ LinearFit robustLeastSquares(std::vector<Observation> observations, std::size_t 
   constexpr double bend = 1.345;
   constexpr int turns = 40;
   std::vector<double> weights;
+  weights.reserve(observations.size());
   for (const Observation& seen : observations) weights.push_back(seen.weight);
   LinearFit fit = leastSquares(observations);
   for (int turn = 0; turn < turns; ++turn) {
