@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "files/blank_json.h"
+#include "files/divide_json.h"
 #include "files/json_writing.h"
 
 namespace avrelt {
@@ -99,6 +100,9 @@ class DocumentReader {
       members.length("overhang", document_.units, cup.base.overhang);
       members.length("disc_clearance", document_.units, cup.base.discClearance);
       cup.base.kept = members.kept();
+    }
+    if (const Json* division = object.find("divide")) {
+      cup.division = divisionMembers(on(*division, object.pathOf("divide")), document_.units);
     }
     if (const Json* cut = object.find("cut")) {
       ObjectReader members = on(*cut, object.pathOf("cut"));
@@ -322,6 +326,7 @@ Json written(const Cup& cup) {
   if (!(cup.film == Film())) object["film"] = written(cup.film);
   if (!(cup.base == Base())) object["base"] = written(cup.base);
   object["strip"] = written(cup.strip);
+  if (!(cup.division == Division())) object["divide"] = written(cup.division);
   if (cup.cut) object["cut"] = written(*cup.cut);
   addKept(object, cup.kept);
   return object;

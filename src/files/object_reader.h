@@ -56,21 +56,26 @@ class ObjectReader {
   std::optional<WrittenLength> lengthIfGiven(const char* name, Unit unit) {
     const Json* value = find(name);
     if (value == nullptr) return std::nullopt;
+    return lengthFrom(*value, pathOf(name), unit);
+  }
+
+  /// A length that stands by itself, in a list.
+  std::optional<WrittenLength> lengthFrom(const Json& item, const std::string& path, Unit unit) {
+    const Json* value = &item;
     if (value->is_string()) {
       std::string typed = value->get<std::string>();
       const Checked<Length> read = parseSize(typed, unit);
       if (read) return WrittenLength{*read, std::move(typed)};
-      fault(pathOf(name), read.error().sentence);
+      fault(path, read.error().sentence);
       return std::nullopt;
     }
     if (value->is_number()) {
       const Length read = Length::mm(value->get<double>());
       if (read >= Length() && read <= longestLength) return WrittenLength{read, {}};
-      fault(pathOf(name), {"A length in mm from 0 to 10000 is wanted.", {}});
+      fault(path, {"A length in mm from 0 to 10000 is wanted.", {}});
       return std::nullopt;
     }
-    fault(pathOf(name),
-          {"A length is wanted: a number of mm, or a text such as \"9 3/8 in\".", {}});
+    fault(path, {"A length is wanted: a number of mm, or a text such as \"9 3/8 in\".", {}});
     return std::nullopt;
   }
 

@@ -11,6 +11,7 @@
 #include "cup/laying.h"
 #include "cup/seam_doubt.h"
 #include "cup/wrap.h"
+#include "divide/division.h"
 #include "sheet/marking_strip.h"
 #include "sheet/paper.h"
 
@@ -34,6 +35,7 @@ struct Cup {
   Wrap wrap;
   Film film;
   Base base;
+  Division division;
   MarkingStrip strip;
   /// What the wrap was cut for, once it is cut.
   std::optional<CutRecord> cut;

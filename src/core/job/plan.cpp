@@ -8,6 +8,7 @@
 #include "sheet/wrap_pieces.h"
 #include "watch/build_up_rules.h"
 #include "watch/cut_rules.h"
+#include "watch/division_rules.h"
 #include "watch/feature_rules.h"
 #include "watch/laying_rules.h"
 #include "watch/wrap_rules.h"
@@ -79,6 +80,20 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   take(wrap);
   CheckedAll<Piece> strip = markingStripPiece(body, cup.strip, cup.wrap.seamAt, unit, cup.name);
   take(strip);
+  CheckedAll<Divided> divided = divide(cup.division.body, {body, surface, cup.wrap.seamAt});
+  CheckedAll<std::vector<StripePlan>> stripes = std::vector<StripePlan>();
+  if (divided) {
+    stripes = planStripes(cup.division.stripes, *divided);
+    if (!stripes) {
+      for (const Fault& fault : stripes.error()) {
+        faults.push_back({"divide." + fault.field, fault.sentence});
+      }
+    }
+  } else {
+    for (const Fault& fault : divided.error()) {
+      faults.push_back({"divide.body." + fault.field, fault.sentence});
+    }
+  }
   const Checked<Length> disc = baseDiscRadius(body, cup.base);
   if (!disc) faults.push_back(disc.error());
   if (!faults.empty()) return tl::unexpected(std::move(faults));
@@ -102,8 +117,12 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
                std::move(layings),
                made,
                snipsFor(body.radius(Length()), body.taper(Length()), overhang),
+               std::move(*divided),
+               {},
+               std::move(*stripes),
                {},
                {}};
+  plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, cup.division.order);
   const WrapWork work{plan.body,
                       plan.laying(),
                       plan.wrap,
@@ -124,6 +143,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   };
   watch(watchWrap(*wrap, cup.wrap));
   watch(watchLaying(plan.body, plan.layings, cup.wrap, made, cup.film));
+  watch(watchDivision(cup.division, plan.divided, plan.body));
   watch(watchFeatures(cup.blank, plan.body, plan.wrap));
   watch(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   if (cup.cut) {

@@ -6,6 +6,7 @@
 
 #include "cup/development.h"
 #include "cup/wrap.h"
+#include "divide/program.h"
 #include "job/document.h"
 #include "sheet/piece_set.h"
 #include "sheet/tiling.h"
@@ -34,6 +35,10 @@ struct CupPlan {
   Layings layings;
   LayingKind laid = LayingKind::sector;
   Snips snips;
+  /// How it is divided, and the work that comes of it.
+  Divided divided;
+  std::vector<TapeMove> tapeMoves;
+  std::vector<StripePlan> stripes;
   std::vector<Piece> pieces;  ///< wrap, test piece, marking strip, base disc
   std::vector<Watch> watches;
 

@@ -1,0 +1,94 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "measure/angle.h"
+#include "measure/length_text.h"
+#include "measure/sentence.h"
+
+namespace avrelt {
+
+/// One dividing act on a zone.
+enum class CutKind {
+  rings,     ///< lines once round, from the zone's upper edge down
+  uprights,  ///< lines up the wall
+  vee,       ///< triangles standing on their point, straight in the flat
+  slant,     ///< one straight tape across
+  wave,      ///< a ring that swings, in curves or zigzag
+};
+
+/// How rings and uprights are placed.
+enum class CutBy { equal, places, widths };
+
+/// A cut as its maker meant it: rules, not results, so that it stays what it was when the cup's
+/// size changes. Which members count depends on the kind.
+struct Cut {
+  CutKind kind = CutKind::rings;
+
+  CutBy by = CutBy::equal;
+  int count = 2;  ///< equal parts
+  /// Rings by places: how far from the rim, or from the base. Uprights by widths and rings by
+  /// widths: each part, from the top down or from `at` to the right; nothing stands for the rest.
+  std::vector<WrittenLength> places;
+  std::vector<std::optional<WrittenLength>> widths;
+  bool fromRim = true;
+  std::vector<Angle> angles;  ///< uprights by places
+
+  /// Uprights: where the first line stands. V: its middle. Slant: where it begins.
+  Angle at = Angle::halfTurn();
+  int repeat = 1;  ///< V: how many round the cup; wave: how many swings
+  WrittenLength wide{Length::inches(2), "2 in"};  ///< V, at its open end
+  bool opensAtRim = true;                         ///< V
+  std::optional<WrittenLength>
+      deep;  ///< V, from its open end to its point; nothing: to the far edge
+  /// Slant: where it begins and ends up the wall; wave: its middle height.
+  WrittenLength low;
+  WrittenLength high;
+  Angle to;                                            ///< slant: where it ends
+  WrittenLength swing{Length::inches(0.5), "1/2 in"};  ///< wave, from trough to crest
+  bool zigzag = false;
+  std::string kept{};
+
+  friend bool operator==(const Cut&, const Cut&) = default;
+};
+
+/// "3 rings", "V": a cut in the middle of a sentence.
+Sentence cutName(const Cut& cut);
+
+/// How glitter is made to stick; each has its own moment to pull tape.
+enum class Stick { resin, brushGlue, wetPaint, sprayClear, tackyGlue, uvResin };
+
+enum class FinishKind { none, paint, glitter, film, bare };
+
+/// What fills a zone.
+struct Finish {
+  FinishKind kind = FinishKind::none;
+  std::string name;                ///< "midnight", as the maker calls it
+  std::string colour = "#9AA7AD";  ///< #RRGGBB
+  Stick stick = Stick::resin;      ///< glitter
+  bool opaque = true;              ///< film
+  std::string kept{};
+
+  friend bool operator==(const Finish&, const Finish&) = default;
+};
+
+/// Relative luminance of "#RRGGBB", 0 black to 1 white (WCAG 2.1, "relative luminance"); 0.5 for a
+/// text that is no colour.
+double luminanceOf(const std::string& colour);
+
+/// A zone as it was made: cut further, or filled.
+struct ZoneNode {
+  std::optional<Cut> cut;
+  /// What the cut leaves, from the top down or from left to right; as many as it makes. One that is
+  /// missing is a zone without a finish.
+  std::vector<ZoneNode> parts;
+  Finish finish;
+  std::string kept{};
+
+  friend bool operator==(const ZoneNode&, const ZoneNode&) = default;
+};
+
+}  // namespace avrelt

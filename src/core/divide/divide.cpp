@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "divide/divide.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace avrelt {
+namespace {
+
+using std::numbers::pi;
+
+std::string letters(std::size_t index) {
+  std::string id;
+  for (std::size_t n = index + 1; n > 0; n = (n - 1) / 26) {
+    id.insert(id.begin(), static_cast<char>('A' + (n - 1) % 26));
+  }
+  return id;
+}
+
+class Divider {
+ public:
+  explicit Divider(const Ground& ground) : ground_(ground) {}
+
+  CheckedAll<Divided> operator()(const ZoneNode& body) {
+    visit(body, Region::band(Length(), ground_.body.wall()), {}, "");
+    if (!faults_.empty()) return tl::unexpected(std::move(faults_));
+    return std::move(divided_);
+  }
+
+ private:
+  void visit(const ZoneNode& node, const Region& region, const ZonePath& path,
+             const std::string& place) {
+    if (!node.cut) {
+      Zone zone;
+      zone.id = letters(divided_.zones.size());
+      zone.path = path;
+      zone.area = region.area(ground_.body);
+      zone.region = region;
+      zone.finish = node.finish;
+      divided_.zones.push_back(std::move(zone));
+      return;
+    }
+    const Checked<Split> cut = split(region, *node.cut, ground_);
+    if (!cut) {
+      faults_.push_back({place + "cut." + cut.error().field, cut.error().sentence});
+      return;
+    }
+    for (std::size_t i = 0; i < cut->lines.size(); ++i) {
+      DivideLine line;
+      line.id = std::to_string(divided_.lines.size() + 1);
+      line.of = path;
+      line.kind = node.cut->kind;
+      line.index = static_cast<int>(i);
+      line.stretches = cut->lines[i];
+      for (const WallLine& stretch : line.stretches) {
+        line.length += lengthOn(ground_.body, stretch);
+      }
+      mark(line);
+      divided_.lines.push_back(std::move(line));
+    }
+    static const ZoneNode untouched;
+    for (std::size_t i = 0; i < cut->parts.size(); ++i) {
+      if (cut->parts[i].empty()) {
+        faults_.push_back({place + "cut",
+                           {"Part %1 of this cut has no width left. Move its lines apart.",
+                            {static_cast<long>(i + 1)}}});
+        return;
+      }
+      ZonePath below = path;
+      below.push_back(static_cast<int>(i));
+      const ZoneNode& part = i < node.parts.size() ? node.parts[i] : untouched;
+      visit(part, cut->parts[i], below, place + "parts[" + std::to_string(i) + "].");
+    }
+  }
+
+  void mark(const DivideLine& line) {
+    if (line.stretches.empty()) return;
+    const auto put = [&](Sentence what, WallPoint p) {
+      LineMark made;
+      made.line = line.id;
+      made.what = std::move(what);
+      made.fromBase = p.s;
+      made.fromRim = ground_.body.wall() - p.s;
+      made.onCup = ground_.onCup(p.theta);
+      const Length r = ground_.body.radius(p.s);
+      made.fromFront = r * made.onCup.radians();
+      made.fromSeam = r * (pi - std::abs(p.theta.radians()));
+      divided_.marks.push_back(std::move(made));
+    };
+    const WallLine& first = line.stretches.front();
+    const WallLine& last = line.stretches.back();
+    switch (line.kind) {
+      case CutKind::rings: {
+        put({"ring", {}}, {ground_.inFrame(Angle()), first.front().s});
+        break;
+      }
+      case CutKind::uprights:
+        put({"upright", {}}, {first.front().theta, std::max(first.front().s, first.back().s)});
+        break;
+      case CutKind::vee: {
+        // Two lines a V, left and right; they share the point.
+        const bool left = line.index % 2 == 0;
+        put({left ? "left corner" : "right corner", {}}, left ? first.front() : last.back());
+        if (left) put({"point", {}}, last.back());
+        break;
+      }
+      case CutKind::slant:
+        put({"left end", {}}, first.front());
+        put({"right end", {}}, last.back());
+        break;
+      case CutKind::wave: {
+        const auto lower = [](const WallPoint& a, const WallPoint& b) { return a.s < b.s; };
+        put({"crest", {}}, *std::max_element(first.begin(), first.end(), lower));
+        put({"trough", {}}, *std::min_element(first.begin(), first.end(), lower));
+        break;
+      }
+    }
+  }
+
+  const Ground& ground_;
+  Divided divided_;
+  Faults faults_;
+};
+
+}  // namespace
+
+CheckedAll<Divided> divide(const ZoneNode& body, const Ground& ground) {
+  return Divider(ground)(body);
+}
+
+const ZoneNode* nodeAt(const ZoneNode& body, const ZonePath& path) {
+  const ZoneNode* node = &body;
+  for (const int part : path) {
+    if (part < 0 || static_cast<std::size_t>(part) >= node->parts.size()) return nullptr;
+    node = &node->parts[static_cast<std::size_t>(part)];
+  }
+  return node;
+}
+
+ZoneNode& nodeAt(ZoneNode& body, const ZonePath& path) {
+  ZoneNode* node = &body;
+  for (const int part : path) {
+    const auto index = static_cast<std::size_t>(std::max(part, 0));
+    if (index >= node->parts.size()) node->parts.resize(index + 1);
+    node = &node->parts[index];
+  }
+  return *node;
+}
+
+TapedBands tapedBands(const std::vector<Length>& bands, Graduation graduation, Absorb absorb) {
+  TapedBands taped;
+  Length total;
+  for (const Length band : bands) total += band;
+  std::vector<Length> heights;
+  if (absorb == Absorb::spread) {
+    Length exact;
+    Length before;
+    for (std::size_t i = 0; i + 1 < bands.size(); ++i) {
+      exact += bands[i];
+      const Length mark = nearestMark(exact, graduation);
+      heights.push_back(mark - before);
+      before = mark;
+    }
+    heights.push_back(total - before);
+  } else {
+    for (const Length band : bands) heights.push_back(nearestMark(band, graduation));
+    Length others;
+    const std::size_t takes = absorb == Absorb::rim ? 0 : bands.size() - 1;
+    for (std::size_t i = 0; i < heights.size(); ++i) {
+      if (i != takes) others += heights[i];
+    }
+    heights[takes] = total - others;
+  }
+  Length at;
+  for (std::size_t i = 0; i < bands.size(); ++i) {
+    taped.errors.push_back(heights[i] - bands[i]);
+    at += heights[i];
+    if (i + 1 < bands.size()) taped.marks.push_back(at);
+  }
+  return taped;
+}
+
+double tapeStrain(const Body& body, Length s, Length width) {
+  return width.mm() * std::abs(body.taper(s)) / (2 * body.radius(s).mm());
+}
+
+Length widestTape(const Body& body, Length s, double strain) {
+  const double k = std::abs(body.taper(s));
+  const Length any = Length::mm(10'000);
+  return k < 1e-9 ? any : std::min(any, body.radius(s) * (2 * strain / k));
+}
+
+}  // namespace avrelt

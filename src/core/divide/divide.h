@@ -1,0 +1,85 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "divide/split.h"
+#include "measure/tape.h"
+
+namespace avrelt {
+
+/// Which node of the tree: the part taken at each cut from the body down. Empty is the body.
+using ZonePath = std::vector<int>;
+
+/// A leaf of the tree, on the wall.
+struct Zone {
+  std::string id;  ///< "A", "B" …: from the top down and from left to right, as the tree has them
+  ZonePath path;
+  Region region;
+  Area area;
+  Finish finish;
+};
+
+/// A line cut, on the wall.
+struct DivideLine {
+  std::string id;  ///< "1", "2" …
+  ZonePath of;     ///< the node whose cut it is
+  CutKind kind = CutKind::rings;
+  int index = 0;  ///< among the lines of that cut
+  std::vector<WallLine> stretches;
+  Length length;  ///< on the cup
+};
+
+/// Where to put the pencil for a line.
+struct LineMark {
+  std::string line;
+  Sentence what;     ///< "ring", "corner", "point": which place of the line
+  Length fromBase;   ///< up the wall
+  Length fromRim;    ///< down the wall
+  Angle onCup;       ///< 0 the front; for a ring, the front itself
+  Length fromFront;  ///< round at that height, to the right; below 0 to the left
+  Length fromSeam;   ///< round at that height, the shorter way
+};
+
+struct Divided {
+  std::vector<Zone> zones;
+  std::vector<DivideLine> lines;
+  std::vector<LineMark> marks;
+};
+
+/// The body cut as the tree says. Faults name the member from the tree's root:
+/// "parts[1].cut.places[0]".
+CheckedAll<Divided> divide(const ZoneNode& body, const Ground& ground);
+
+/// The node at a path; nothing where the tree does not go so far.
+const ZoneNode* nodeAt(const ZoneNode& body, const ZonePath& path);
+/// The same, with the parts on the way made if they are missing.
+ZoneNode& nodeAt(ZoneNode& body, const ZonePath& path);
+
+/// How a row of bands falls on the marks of a tape, with what each loses or gains.
+struct TapedBands {
+  std::vector<Length> marks;   ///< lines between, from the top down, measured from the top
+  std::vector<Length> errors;  ///< band by band: taped less exact
+};
+enum class Absorb {
+  spread,  ///< every line on its nearest mark
+  rim,     ///< all bands alike on the mark, the top one takes what is left
+  base,    ///< the same, the bottom one takes it
+};
+/// For bands of these heights, from the top down. "8 in in three is 2.667 in, taped at 2 5/8":
+/// common practice, no published source.
+TapedBands tapedBands(const std::vector<Length>& bands, Graduation graduation, Absorb absorb);
+
+/// How much the edges of a tape of this width are strained when it is laid along a ring at this
+/// height: w / 2ρ, ρ = r / |k| being how far the ring's arc in the flat is from its centre. On a
+/// cylinder 0. Bending of a flat strip in its own plane (Timoshenko, "Strength of Materials", pure
+/// bending: strain = distance from the middle over the radius; from memory).
+double tapeStrain(const Body& body, Length s, Length width);
+/// The widest tape whose edges stay within this strain there; 10 m where any does.
+Length widestTape(const Body& body, Length s, double strain);
+/// Above this paper tape puckers, and stretchy tape lifts: a guess, common practice.
+inline constexpr double paperTapeBears = 0.006;
+inline constexpr double stretchyTapeBears = 0.06;
+
+}  // namespace avrelt

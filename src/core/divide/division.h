@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "divide/stripes.h"
+
+namespace avrelt {
+
+/// All that is chosen about dividing a cup.
+struct Division {
+  ZoneNode body;
+  WrittenLength tapeWidth{Length::inches(0.25), "1/4 in"};
+  /// Zones by their letters that are to be filled first, in this order.
+  std::vector<std::string> order;
+  std::vector<Stripe> stripes;
+  std::string kept{};
+
+  friend bool operator==(const Division&, const Division&) = default;
+};
+
+}  // namespace avrelt

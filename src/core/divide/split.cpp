@@ -1,0 +1,434 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "divide/split.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace avrelt {
+namespace {
+
+using std::numbers::pi;
+
+constexpr int mostParts = 500;
+constexpr Length thinnest = Length::mm(0.1);
+
+/// A straight line of the flat as it runs over the wall, both ends included.
+WallLine straightInFlat(const Ground& ground, WallPoint a, WallPoint b) {
+  if (ground.flat.isCylinder()) return {a, b};
+  const Point from = ground.flat.toFlat(a);
+  const Point to = ground.flat.toFlat(b);
+  const int steps = std::clamp(static_cast<int>(norm(to - from) / 4), 2, 200);
+  WallLine line{a};
+  for (int i = 1; i < steps; ++i) {
+    line.push_back(ground.flat.toWall(from + (to - from) * (static_cast<double>(i) / steps)));
+  }
+  line.push_back(b);
+  return line;
+}
+
+WallLine moved(const WallLine& line, Angle by) {
+  WallLine result = line;
+  for (WallPoint& p : result) p.theta = p.theta + by;
+  return result;
+}
+
+/// An outline that may run past the seam on either side, folded back into the frame.
+Region folded(const WallLine& outline, Length wall) {
+  const Region frame = Region::band(Length(), wall);
+  Region whole;
+  for (const double turns : {-1.0, 0.0, 1.0}) {
+    whole = whole | (Region({moved(outline, Angle::turn() * turns)}) & frame);
+  }
+  return whole;
+}
+
+/// The same for a line: what of it lies in the zone.
+std::vector<WallLine> clipped(const WallLine& line, const Region& zone) {
+  std::vector<WallLine> all;
+  for (const double turns : {-1.0, 0.0, 1.0}) {
+    for (WallLine& stretch : zone.stretchesOf(moved(line, Angle::turn() * turns))) {
+      all.push_back(std::move(stretch));
+    }
+  }
+  return all;
+}
+
+tl::unexpected<Fault> tooMany(const char* field, long count) {
+  return refuse(field, "%1 parts cannot be made here. Give a whole number from 1 to %2.",
+                {count, long{mostParts}});
+}
+
+/// The widths of parts side by side, the rest worked out.
+Checked<std::vector<Length>> widthsOf(const std::vector<std::optional<WrittenLength>>& widths,
+                                      Length room) {
+  if (widths.empty() || widths.size() > mostParts) {
+    return tooMany("widths", static_cast<long>(widths.size()));
+  }
+  Length given;
+  long rests = 0;
+  for (std::size_t i = 0; i < widths.size(); ++i) {
+    const auto& width = widths[i];
+    rests += width ? 0 : 1;
+    if (width) given += width->length;
+    if (width && width->length < thinnest) {
+      return refuse("widths[" + std::to_string(i) + "]",
+                    "A part %1 wide is none. Give at least %2.", {width->length, thinnest});
+    }
+  }
+  const Length left = room - given;
+  if (rests == 0 && abs(left) > Length::mm(0.01)) {
+    return refuse("widths", "These parts add to %1, and there are %2. Let one of them be the rest.",
+                  {given, room});
+  }
+  if (rests > 0 && left < thinnest * static_cast<double>(rests)) {
+    return refuse("widths",
+                  "These parts add to %1, and there are only %2: nothing is left for the "
+                  "rest. Make one narrower.",
+                  {given, room});
+  }
+  std::vector<Length> result;
+  for (const auto& width : widths) {
+    result.push_back(width ? width->length : left / static_cast<double>(rests));
+  }
+  return result;
+}
+
+Checked<Split> rings(const Region& zone, const Cut& cut, const Ground& ground) {
+  const Length high = zone.highest();
+  const Length low = zone.lowest();
+  std::vector<Length> heights;  // from the top down
+  if (cut.by == CutBy::equal) {
+    if (cut.count < 1 || cut.count > mostParts) return tooMany("count", cut.count);
+    for (int i = 1; i < cut.count; ++i) {
+      heights.push_back(high - (high - low) * (static_cast<double>(i) / cut.count));
+    }
+  } else if (cut.by == CutBy::widths) {
+    const Checked<std::vector<Length>> widths = widthsOf(cut.widths, high - low);
+    if (!widths) return tl::unexpected(widths.error());
+    Length at = high;
+    for (std::size_t i = 0; i + 1 < widths->size(); ++i) heights.push_back(at -= (*widths)[i]);
+  } else {
+    for (std::size_t i = 0; i < cut.places.size(); ++i) {
+      const Length place = cut.places[i].length;
+      const Length s = cut.fromRim ? ground.body.wall() - place : place;
+      if (s <= low + thinnest || s >= high - thinnest) {
+        return refuse("places[" + std::to_string(i) + "]",
+                      "A line %1 from the %2 does not cross this zone, which runs from %3 to %4 up "
+                      "the wall.",
+                      {place, std::string(cut.fromRim ? "rim" : "base"), low, high});
+      }
+      heights.push_back(s);
+    }
+    std::sort(heights.begin(), heights.end(), std::greater<>());
+    for (std::size_t i = 1; i < heights.size(); ++i) {
+      if (heights[i - 1] - heights[i] >= thinnest) continue;
+      return refuse("places", "Two lines stand on each other at %1 up the wall. Keep one.",
+                    {heights[i]});
+    }
+  }
+  Split result;
+  Length top = high;
+  heights.push_back(low);
+  for (const Length height : heights) {
+    result.parts.push_back(zone & Region::band(height, top));
+    top = height;
+  }
+  heights.pop_back();
+  for (const Length height : heights) {
+    result.lines.push_back(
+        zone.stretchesOf({{-Angle::halfTurn(), height}, {Angle::halfTurn(), height}}));
+  }
+  return result;
+}
+
+Checked<Split> uprights(const Region& zone, const Cut& cut, const Ground& ground) {
+  const auto [from, to] = zone.span();
+  const bool all = zone.allRound();
+  const Angle begins = all ? ground.inFrame(cut.at) : from;
+  const Angle room = all ? Angle::turn() : to - from;
+  const Length high = zone.highest();
+  const Length low = zone.lowest();
+  std::vector<Angle> places;  // where parts begin, from the left; the first is `begins`
+  if (cut.by == CutBy::equal) {
+    if (cut.count < 1 || cut.count > mostParts) return tooMany("count", cut.count);
+    for (int i = 0; i < cut.count; ++i) {
+      places.push_back(begins + room * (static_cast<double>(i) / cut.count));
+    }
+  } else if (cut.by == CutBy::widths) {
+    // As a tape laid along the zone's upper edge measures them.
+    const Length r = ground.body.radius(high);
+    const Checked<std::vector<Length>> widths = widthsOf(cut.widths, r * room.radians());
+    if (!widths) return tl::unexpected(widths.error());
+    Angle at = begins;
+    for (const Length width : *widths) {
+      places.push_back(at);
+      at = at + Angle::radians(width / r);
+    }
+  } else {
+    if (cut.angles.empty() || cut.angles.size() > mostParts) {
+      return tooMany("angles", static_cast<long>(cut.angles.size()));
+    }
+    if (!all) places.push_back(begins);
+    for (std::size_t i = 0; i < cut.angles.size(); ++i) {
+      const Angle at = ground.inFrame(cut.angles[i]);
+      // Counted from where the zone begins.
+      double on = std::fmod((at - begins).radians() + 4 * pi, 2 * pi);
+      if (!all && (on <= 1e-6 || on >= room.radians() - 1e-6)) {
+        return refuse("angles[" + std::to_string(i) + "]",
+                      "A line at %1 does not cross this zone, which runs from %2 to %3 round the "
+                      "cup.",
+                      {cut.angles[i], ground.onCup(from), ground.onCup(to)});
+      }
+      places.push_back(begins + Angle::radians(on));
+    }
+    std::sort(places.begin(), places.end());
+    for (std::size_t i = 1; i < places.size(); ++i) {
+      if (places[i] - places[i - 1] > Angle::degrees(0.05)) continue;
+      return refuse("angles", "Two lines stand on each other at %1. Keep one.",
+                    {ground.onCup(places[i])});
+    }
+  }
+  Split result;
+  for (std::size_t i = 0; i < places.size(); ++i) {
+    const Angle end = i + 1 < places.size() ? places[i + 1]
+                      : all                 ? places.front() + Angle::turn()
+                                            : begins + room;
+    result.parts.push_back(zone & Region::between(places[i], end, low, high));
+  }
+  // A single line all round cuts nothing off: it only opens the ring where it stands.
+  for (std::size_t i = all ? 0 : 1; i < places.size(); ++i) {
+    const Angle at = Angle::radians(std::remainder(places[i].radians(), 2 * pi));
+    result.lines.push_back(zone.stretchesOf({{at, low}, {at, high}}));
+    // Just on the seam Clipper sees an edge and no inside: there the line is the seam itself.
+    if (result.lines.back().empty()) result.lines.back().push_back({{at, low}, {at, high}});
+  }
+  return result;
+}
+
+Checked<Split> vees(const Region& zone, const Cut& cut, const Ground& ground) {
+  const Length high = zone.highest();
+  const Length low = zone.lowest();
+  if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
+  const Length deep = cut.deep ? cut.deep->length : high - low;
+  if (deep < thinnest || deep > high - low + Length::mm(1e-6)) {
+    return refuse("deep", "A V %1 deep does not fit a zone %2 tall. Take that much at most.",
+                  {deep, high - low});
+  }
+  const Length open = cut.opensAtRim ? high : low;
+  const Length point = cut.opensAtRim ? high - deep : low + deep;
+  const Length r = ground.body.radius(open);
+  const auto [from, to] = zone.span();
+  const bool all = zone.allRound();
+  const Length room = all ? r * (2 * pi) : r * (to - from).radians();
+  const Length wide = cut.wide.length;
+  if (wide < thinnest) {
+    return refuse("wide", "A V %1 wide is none. Give at least %2.", {wide, thinnest});
+  }
+  if (wide * cut.repeat > room + Length::mm(1e-6)) {
+    return refuse("wide", "%1 V of %2 do not fit: there are %3 along that edge. Take %4 at most.",
+                  {long{cut.repeat}, wide, room, room / cut.repeat});
+  }
+  const Angle half = Angle::radians(wide / r / 2);
+  Split result;
+  Region rest = zone;
+  for (int i = 0; i < cut.repeat; ++i) {
+    // All round from its middle; in a zone with sides several are spread evenly over it.
+    const Angle middle =
+        all || cut.repeat == 1
+            ? ground.inFrame(cut.at) + Angle::turn() * (static_cast<double>(i) / cut.repeat)
+            : from + (to - from) * ((i + 0.5) / cut.repeat);
+    Angle centre = middle;
+    if (!all) {
+      while (centre < from) centre = centre + Angle::turn();
+      while (centre > to) centre = centre - Angle::turn();
+      if (centre - half < from - Angle::radians(1e-6) ||
+          centre + half > to + Angle::radians(1e-6)) {
+        return refuse("at",
+                      "A V %1 wide with its middle at %2 runs out of its zone. Move it, or "
+                      "make it narrower.",
+                      {wide, cut.at});
+      }
+    }
+    const WallLine left = straightInFlat(ground, {centre - half, open}, {centre, point});
+    const WallLine right = straightInFlat(ground, {centre, point}, {centre + half, open});
+    WallLine outline = left;
+    outline.insert(outline.end(), right.begin() + 1, right.end());
+    if (!cut.opensAtRim) std::reverse(outline.begin(), outline.end());
+    const Region triangle = folded(outline, ground.body.wall()) & zone;
+    result.parts.push_back(triangle);
+    rest = rest - triangle;
+    result.lines.push_back(clipped(left, zone));
+    result.lines.push_back(clipped(right, zone));
+  }
+  result.parts.push_back(rest);
+  return result;
+}
+
+Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
+  if (zone.allRound()) {
+    return refuse("to",
+                  "A slant needs sides to end on, and this zone goes all round. Cut it with "
+                  "uprights first.");
+  }
+  const auto [from, to] = zone.span();
+  const auto inZone = [&, from = from, to = to](Angle onCup) {
+    Angle at = ground.inFrame(onCup);
+    while (at < from - Angle::radians(1e-6)) at = at + Angle::turn();
+    while (at > to + Angle::radians(1e-6)) at = at - Angle::turn();
+    return at;
+  };
+  struct End {
+    const char* field;
+    WallPoint place;
+  };
+  End a{"at", {inZone(cut.at), cut.low.length}};
+  End b{"to", {inZone(cut.to), cut.high.length}};
+  const Length high = zone.highest();
+  const Length low = zone.lowest();
+  for (const End& end : {a, b}) {
+    const bool out = end.place.theta < from - Angle::radians(1e-6) ||
+                     end.place.s < low - Length::mm(0.01) || end.place.s > high + Length::mm(0.01);
+    if (out) {
+      return refuse(end.field,
+                    "This end of the slant, %1 round and %2 up the wall, lies outside its zone: "
+                    "%3 to %4 round, %5 to %6 up.",
+                    {ground.onCup(end.place.theta), end.place.s, ground.onCup(from),
+                     ground.onCup(to), low, high});
+    }
+  }
+  if (a.place.theta > b.place.theta) std::swap(a, b);
+  if (b.place.theta - a.place.theta < Angle::degrees(0.5)) {
+    return refuse("to",
+                  "The slant begins and ends at %1 round the cup: that is an upright. Move "
+                  "one end, or cut an upright.",
+                  {cut.at});
+  }
+  // Taken on straight to both sides of the zone.
+  const Point p = ground.flat.toFlat(a.place);
+  const Point q = ground.flat.toFlat(b.place);
+  const auto meets = [&](Angle side, Point near) {
+    // Where the straight line of the flat meets an upright: by halving along it.
+    const Point along = (q - p) * (1 / norm(q - p));
+    const double sense = near == p ? -1 : 1;
+    double reach = 0;
+    double step = 1;
+    const auto beyond = [&](double d) {
+      const Angle theta = ground.flat.toWall(near + along * (sense * d)).theta;
+      return sense < 0 ? theta <= side : theta >= side;
+    };
+    while (!beyond(reach + step) && reach < 4000) {
+      reach += step;
+      step *= 1.5;
+    }
+    double good = reach;
+    double bad = reach + step;
+    for (int i = 0; i < 60; ++i) {
+      const double middle = (good + bad) / 2;
+      (beyond(middle) ? bad : good) = middle;
+    }
+    WallPoint end = ground.flat.toWall(near + along * (sense * bad));
+    end.theta = side;
+    return end;
+  };
+  const bool onLeft = a.place.theta - from < Angle::radians(1e-6);
+  const bool onRight = to - b.place.theta < Angle::radians(1e-6);
+  const WallPoint left = onLeft ? a.place : meets(from, p);
+  const WallPoint right = onRight ? b.place : meets(to, q);
+  const WallLine line = straightInFlat(ground, left, right);
+  WallLine above = line;
+  const Length over = std::max(high, std::max(left.s, right.s)) + Length::mm(1);
+  above.push_back({right.theta, over});
+  above.push_back({left.theta, over});
+  Region upper;
+  const Region frame = Region::band(low, high);
+  for (const double turns : {-1.0, 0.0, 1.0}) {
+    upper = upper | (Region({moved(above, Angle::turn() * turns)}) & frame);
+  }
+  Split result;
+  result.parts = {zone & upper, zone - upper};
+  result.lines = {clipped(line, zone)};
+  if (result.parts[0].empty() || result.parts[1].empty()) {
+    return refuse("to",
+                  "This slant leaves nothing on one of its sides. Move an end into the zone.");
+  }
+  return result;
+}
+
+Checked<Split> wave(const Region& zone, const Cut& cut, const Ground& ground) {
+  if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
+  const Length high = zone.highest();
+  const Length low = zone.lowest();
+  const Length middle = cut.fromRim ? ground.body.wall() - cut.low.length : cut.low.length;
+  const Length half = cut.swing.length / 2;
+  if (middle - half <= low || middle + half >= high) {
+    return refuse("low", "A wave %1 tall about %2 up the wall runs out of its zone, %3 to %4.",
+                  {cut.swing.length, middle, low, high});
+  }
+  const Angle at = ground.inFrame(cut.at);
+  const int perSwing = cut.zigzag ? 4 : 24;
+  const int steps = cut.repeat * perSwing;
+  // Its own corners, wherever in the frame they fall, and the frame's ends.
+  std::vector<double> places{-pi, pi};
+  for (int i = 0; i < steps; ++i) {
+    places.push_back(std::remainder(at.radians() + 2 * pi * i / steps, 2 * pi));
+  }
+  std::sort(places.begin(), places.end());
+  const auto height = [&](double theta) {
+    const double phase = cut.repeat * (theta - at.radians());
+    const double swing =
+        cut.zigzag ? 2 / pi * std::asin(std::clamp(std::sin(phase), -1.0, 1.0)) : std::sin(phase);
+    return middle + half * swing;
+  };
+  WallLine line;
+  for (const double theta : places) line.push_back({Angle::radians(theta), height(theta)});
+  WallLine above = line;
+  above.push_back({Angle::halfTurn(), high + Length::mm(1)});
+  above.push_back({-Angle::halfTurn(), high + Length::mm(1)});
+  const Region upper({above});
+  Split result;
+  result.parts = {zone & upper, zone - upper};
+  result.lines = {zone.stretchesOf(line)};
+  return result;
+}
+
+}  // namespace
+
+Checked<Split> split(const Region& zone, const Cut& cut, const Ground& ground) {
+  switch (cut.kind) {
+    case CutKind::rings:
+      return rings(zone, cut, ground);
+    case CutKind::uprights:
+      return uprights(zone, cut, ground);
+    case CutKind::vee:
+      return vees(zone, cut, ground);
+    case CutKind::slant:
+      return slant(zone, cut, ground);
+    case CutKind::wave:
+      break;
+  }
+  return wave(zone, cut, ground);
+}
+
+int partsOf(const Cut& cut, bool allRound) {
+  const bool lines = cut.kind == CutKind::rings || cut.kind == CutKind::uprights;
+  if (!lines) return cut.kind == CutKind::vee ? cut.repeat + 1 : 2;
+  if (cut.by == CutBy::equal) return cut.count;
+  if (cut.by == CutBy::widths) return static_cast<int>(cut.widths.size());
+  if (cut.kind == CutKind::rings) return static_cast<int>(cut.places.size()) + 1;
+  return static_cast<int>(cut.angles.size()) + (allRound ? 0 : 1);
+}
+
+Length lengthOn(const Body& body, const WallLine& line) {
+  double length = 0;
+  for (std::size_t i = 1; i < line.size(); ++i) {
+    const WallPoint& a = line[i - 1];
+    const WallPoint& b = line[i];
+    // A ring is an arc: its chord would be short.
+    const double r = body.radius((a.s + b.s) / 2).mm();
+    length += std::hypot(r * (b.theta - a.theta).radians(), (b.s - a.s).mm());
+  }
+  return Length::mm(length);
+}
+
+}  // namespace avrelt

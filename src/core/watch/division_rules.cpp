@@ -1,0 +1,90 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "watch/division_rules.h"
+
+#include <algorithm>
+
+#include "divide/program.h"
+
+namespace avrelt {
+namespace {
+
+/// The ring on which a tape of this width is strained most.
+const DivideLine* hardestRing(const Divided& divided, const Body& body, Length width) {
+  const DivideLine* hardest = nullptr;
+  double most = 0;
+  for (const DivideLine& line : divided.lines) {
+    if (line.kind != CutKind::rings || line.stretches.empty()) continue;
+    const double strain = tapeStrain(body, line.stretches.front().front().s, width);
+    if (strain <= most) continue;
+    most = strain;
+    hardest = &line;
+  }
+  return hardest;
+}
+
+}  // namespace
+
+std::vector<Watch> watchDivision(const Division& division, const Divided& divided,
+                                 const Body& body) {
+  std::vector<Watch> watches;
+  const auto watch = [&](const char* rule, WatchLevel level, std::string field, Sentence sentence) {
+    watches.push_back({rule, level, std::move(field), std::move(sentence)});
+  };
+  const Length width = division.tapeWidth.length;
+  if (const DivideLine* ring = hardestRing(divided, body, width)) {
+    const Length s = ring->stretches.front().front().s;
+    const double strain = tapeStrain(body, s, width);
+    if (strain > stretchyTapeBears) {
+      watch("tape_puckers", WatchLevel::warn, "divide.tape_width",
+            {"On line %1 tape %2 wide will not lie: even stretchy tape takes %3 at most on this "
+             "taper. Use a narrower one.",
+             {ring->id, width, widestTape(body, s, stretchyTapeBears)}});
+    } else if (strain > paperTapeBears) {
+      watch("tape_puckers", WatchLevel::note, "divide.tape_width",
+            {"On line %1 paper tape %2 wide puckers on this taper. Take stretchy tape, or paper up "
+             "to %3 wide.",
+             {ring->id, width, widestTape(body, s, paperTapeBears)}});
+    }
+  }
+  const std::vector<const Zone*> order = fillingOrder(divided, division.order);
+  for (std::size_t i = 1; i < order.size(); ++i) {
+    const Finish& before = order[i - 1]->finish;
+    const Finish& after = order[i]->finish;
+    if (before.kind == FinishKind::film && after.kind == FinishKind::glitter) {
+      watch("film_before_glitter", WatchLevel::warn, "divide.order",
+            {"Film goes on %1 before glitter on %2: loose glitter will stick to it. Film comes "
+             "last.",
+             {order[i - 1]->id, order[i]->id}});
+      break;
+    }
+    const bool both = before.kind == FinishKind::glitter && after.kind == FinishKind::glitter;
+    if (both && luminanceOf(before.colour) > luminanceOf(after.colour) + 0.02) {
+      watch("light_before_dark", WatchLevel::note, "divide.order",
+            {"Zone %1 is lighter than %2 and comes before it: dark grains show on light. Dark goes "
+             "first.",
+             {order[i - 1]->id, order[i]->id}});
+      break;
+    }
+  }
+  constexpr Length thinnest = Length::mm(0.5);
+  for (std::size_t i = 0; i < division.stripes.size(); ++i) {
+    const Length stripe = division.stripes[i].width.length;
+    if (stripe >= thinnest || stripe <= Length()) continue;
+    watch("thin_stripe", WatchLevel::warn, "divide.stripes[" + std::to_string(i) + "].width",
+          {"A stripe of %1 is thinner than a blade can cut. Was %2 meant?", {stripe, stripe * 10}});
+  }
+  constexpr Length edge = Length::inches(1.0 / 8);
+  for (const LineMark& mark : divided.marks) {
+    if (mark.what.pattern != "ring") continue;
+    const bool rim = mark.fromRim < edge - Length::mm(0.01);
+    if (!rim && mark.fromBase >= edge - Length::mm(0.01)) continue;
+    watch("line_at_edge", WatchLevel::note, "divide.body",
+          {rim ? "Line %1 is %2 from the rim, where the last coats have to seal onto bare steel."
+               : "Line %1 is %2 from the base edge, where decoration wears off.",
+           {mark.line, rim ? mark.fromRim : mark.fromBase}});
+    break;
+  }
+  return watches;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,244 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "divide/split.h"
+
+#include <rapidcheck.h>
+
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <numbers>
+
+#include "core/cups.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+using std::numbers::pi;
+
+namespace {
+
+/// A body and all that cuts need to know of it.
+struct Bench {
+  explicit Bench(const Blank& blank, Angle seam = Angle::halfTurn())
+      : body(bodyOf(blank)), flat(flatOf(body)), ground{body, flat, seam} {}
+
+  static Development flatOf(const Body& body) {
+    if (body.isCone()) return body.cone();
+    const std::vector<WallSample> samples = body.samples(Length(), body.wall(), 80);
+    return fitRing(samples, 0, samples.size() - 1).cone();
+  }
+  Region whole() const { return Region::band(Length(), body.wall()); }
+  Split made(const Region& zone, const Cut& cut) const {
+    Checked<Split> result = split(zone, cut, ground);
+    if (!result) FAIL(result.error().field + ": " + inWords(result.error().sentence, Unit::mm));
+    return std::move(*result);
+  }
+  Fault refused(const Region& zone, const Cut& cut) const {
+    const Checked<Split> result = split(zone, cut, ground);
+    REQUIRE_FALSE(result.has_value());
+    return result.error();
+  }
+
+  Body body;
+  Development flat;
+  Ground ground;
+};
+
+Cut equal(CutKind kind, int count) {
+  Cut cut;
+  cut.kind = kind;
+  cut.count = count;
+  return cut;
+}
+
+Cut vee(Length wide, std::optional<Length> deep = std::nullopt, int repeat = 1) {
+  Cut cut;
+  cut.kind = CutKind::vee;
+  cut.wide = {wide, {}};
+  if (deep) cut.deep = WrittenLength{*deep, {}};
+  cut.repeat = repeat;
+  return cut;
+}
+
+double areaOfAll(const std::vector<Region>& parts, const Body& body) {
+  double sum = 0;
+  for (const Region& part : parts) sum += part.area(body).mm2();
+  return sum;
+}
+
+}  // namespace
+
+TEST_CASE("the parts of every cut add to the zone, on every shape") {
+  for (const std::vector<Named>& shapes : {all(), allCurved()}) {
+    for (const Named& cup : shapes) {
+      const Bench bench(cup.blank, Angle::degrees(170));
+      if (bench.body.wall() < Length::mm(30) || bench.body.wall() > Length::mm(400)) continue;
+      const double whole = bench.body.area().mm2();
+      const Length r = bench.body.radius(bench.body.wall());
+      Cut wave = equal(CutKind::wave, 0);
+      wave.repeat = 6;
+      wave.fromRim = false;
+      wave.low = {bench.body.wall() / 2, {}};
+      wave.swing = WrittenLength::mm(8);
+      for (const Cut& cut : {equal(CutKind::rings, 3), equal(CutKind::uprights, 5),
+                             vee(r, std::nullopt, 3), vee(r * 2, bench.body.wall() * 0.6), wave}) {
+        INFO(cup.name << ", kind " << static_cast<int>(cut.kind));
+        const Split parts = bench.made(bench.whole(), cut);
+        CHECK(areaOfAll(parts.parts, bench.body) == Approx(whole).epsilon(1e-6));
+        CHECK(static_cast<int>(parts.parts.size()) == partsOf(cut, true));
+      }
+    }
+  }
+}
+
+TEST_CASE("8 in in three is 2.667 in each; 4, 1 and the rest puts the line at 5 in") {
+  // Common practice, no published source.
+  const Bench bench(body(Length::inches(9.25), Length::inches(9.25), Length::inches(8)));
+  const Split thirds = bench.made(bench.whole(), equal(CutKind::rings, 3));
+  REQUIRE(thirds.lines.size() == 2);
+  CHECK(thirds.parts[0].lowest().inches() == Approx(8 - 8.0 / 3));
+  CHECK(thirds.lines[1][0].front().s.inches() == Approx(8.0 / 3));
+  Cut widths = equal(CutKind::rings, 0);
+  widths.by = CutBy::widths;
+  widths.widths = {WrittenLength{Length::inches(4), {}}, WrittenLength{Length::inches(1), {}},
+                   std::nullopt};
+  const Split split = bench.made(bench.whole(), widths);
+  CHECK(split.parts[1].lowest().inches() == Approx(8 - 5));
+  CHECK((split.parts[2].highest() - split.parts[2].lowest()).inches() == Approx(3));
+}
+
+TEST_CASE("a V 5 in wide at the rim takes 2 1/2 in each side of the seam, straight in the flat") {
+  // Common practice, no published source.
+  const Bench bench(body(Length::inches(9.25), Length::inches(9.25), Length::inches(8)));
+  const Split parts = bench.made(bench.whole(), vee(Length::inches(5)));
+  REQUIRE(parts.parts.size() == 2);
+  // A triangle of 5 by 8 in, in two halves at the seam.
+  CHECK(parts.parts[0].outlines().size() == 2);
+  CHECK(parts.parts[0].area(bench.body).mm2() == Approx(0.5 * 5 * 8 * 25.4 * 25.4));
+  CHECK(parts.parts[0].joined().size() == 1);
+  // Its sides by Pythagoras, the closed form of a straight line on a cylinder's flat (a helix:
+  // MathWorld, "Helix", arc length √(r²θ² + h²)).
+  Length side;
+  for (const WallLine& stretch : parts.lines[0]) side += lengthOn(bench.body, stretch);
+  CHECK(side.inches() == Approx(std::hypot(2.5, 8)));
+}
+
+TEST_CASE("on a cone a V's sides are straight lines of the sector") {
+  const Bench bench(all()[1].blank);
+  Cut cut = vee(Length::mm(80), Length::mm(90));
+  cut.at = Angle();
+  const Split parts = bench.made(bench.whole(), cut);
+  const WallLine& left = parts.lines[0].front();
+  const Point from = bench.flat.toFlat(left.front());
+  const Point to = bench.flat.toFlat(left.back());
+  for (const WallPoint& p : left) {
+    const Point at = bench.flat.toFlat(p);
+    CHECK(std::abs(cross(at - from, to - from)) / norm(to - from) < 1e-4);
+  }
+  CHECK(lengthOn(bench.body, left).mm() == Approx(norm(to - from)).epsilon(1e-4));
+}
+
+TEST_CASE("uprights begin where they are asked to and part the cup evenly, across the seam too") {
+  const Bench bench(all()[0].blank, Angle::degrees(180));
+  Cut cut = equal(CutKind::uprights, 4);
+  cut.at = Angle::degrees(45);
+  const Split parts = bench.made(bench.whole(), cut);
+  REQUIRE(parts.lines.size() == 4);
+  CHECK(bench.ground.onCup(parts.lines[0][0].front().theta).degrees() == Approx(45));
+  const double quarter = bench.body.area().mm2() / 4;
+  for (const Region& part : parts.parts) CHECK(part.area(bench.body).mm2() == Approx(quarter));
+  // The second quarter, 135° to 225°, lies across the seam, and is one piece all the same.
+  CHECK(parts.parts[1].outlines().size() == 2);
+  CHECK(parts.parts[1].joined().size() == 1);
+  const auto [from, to] = parts.parts[1].span();
+  CHECK((to - from).degrees() == Approx(90));
+}
+
+TEST_CASE("a zone is cut again: the half of a half, and a slant across what is left") {
+  const Bench bench(all()[1].blank);
+  const Split halves = bench.made(bench.whole(), equal(CutKind::uprights, 2));
+  const Split again = bench.made(halves.parts[0], equal(CutKind::uprights, 2));
+  CHECK(again.parts[0].area(bench.body).mm2() == Approx(bench.body.area().mm2() / 4));
+  Cut slant = equal(CutKind::slant, 0);
+  const auto [from, to] = halves.parts[1].span();
+  slant.at = bench.ground.onCup(from);
+  slant.low = {bench.body.wall() * 0.2, {}};
+  slant.to = bench.ground.onCup(to - Angle::radians(1e-9));
+  slant.high = {bench.body.wall() * 0.8, {}};
+  const Split cut = bench.made(halves.parts[1], slant);
+  REQUIRE(cut.parts.size() == 2);
+  CHECK(areaOfAll(cut.parts, bench.body) ==
+        Approx(halves.parts[1].area(bench.body).mm2()).epsilon(1e-6));
+  CHECK(cut.parts[0].highest().mm() == Approx(bench.body.wall().mm()));
+  // Drawn from within, it runs on straight to both sides.
+  slant.at = bench.ground.onCup(from + (to - from) * 0.3);
+  slant.to = bench.ground.onCup(from + (to - from) * 0.6);
+  const Split longer = bench.made(halves.parts[1], slant);
+  CHECK(areaOfAll(longer.parts, bench.body) ==
+        Approx(halves.parts[1].area(bench.body).mm2()).epsilon(1e-6));
+}
+
+TEST_CASE("what cannot be cut is refused at its member") {
+  const Bench bench(body(Length::mm(240), Length::mm(240), Length::mm(200)));
+  const Region whole = bench.whole();
+  Cut widths = equal(CutKind::rings, 0);
+  widths.by = CutBy::widths;
+  widths.widths = {WrittenLength::mm(150), WrittenLength::mm(80), std::nullopt};
+  CHECK(bench.refused(whole, widths).field == "widths");
+  widths.widths = {WrittenLength::mm(150), WrittenLength::mm(20)};
+  CHECK_THAT(inWords(bench.refused(whole, widths).sentence, Unit::mm),
+             Catch::Contains("add to 170 mm"));
+  widths.widths = {WrittenLength::mm(0), std::nullopt};
+  CHECK(bench.refused(whole, widths).field == "widths[0]");
+  Cut places = equal(CutKind::rings, 0);
+  places.by = CutBy::places;
+  places.places = {WrittenLength::mm(20), WrittenLength::mm(250)};
+  CHECK(bench.refused(whole, places).field == "places[1]");
+  places.places = {WrittenLength::mm(20), WrittenLength::mm(20)};
+  CHECK(bench.refused(whole, places).field == "places");
+  CHECK(bench.refused(whole, equal(CutKind::rings, 501)).field == "count");
+  CHECK(bench.refused(whole, vee(Length::mm(260))).field == "wide");
+  CHECK(bench.refused(whole, vee(Length::mm(100), std::nullopt, 3)).field == "wide");
+  CHECK(bench.refused(whole, vee(Length())).field == "wide");
+  CHECK(bench.refused(whole, vee(Length::mm(50), Length::mm(300))).field == "deep");
+  Cut slant = equal(CutKind::slant, 0);
+  CHECK(bench.refused(whole, slant).field == "to");
+  const Region half = bench.made(whole, equal(CutKind::uprights, 2)).parts[1];
+  slant.at = Angle::degrees(20);
+  slant.low = WrittenLength::mm(300);
+  slant.to = Angle::degrees(90);
+  CHECK(bench.refused(half, slant).field == "at");
+  Cut wave = equal(CutKind::wave, 0);
+  wave.repeat = 4;
+  wave.low = WrittenLength::mm(2);
+  CHECK(bench.refused(whole, wave).field == "low");
+}
+
+TEST_CASE("any cut of any zone adds up or is refused in words") {
+  const bool holds = rc::check([] {
+    const Named cup = *rc::gen::elementOf(allCurved());
+    const Bench bench(cup.blank, Angle::degrees(*rc::gen::inRange(-180, 180)));
+    Region zone = bench.whole();
+    for (int depth = 0; depth < 3; ++depth) {
+      Cut cut;
+      cut.kind = *rc::gen::element(CutKind::rings, CutKind::uprights, CutKind::vee, CutKind::slant,
+                                   CutKind::wave);
+      cut.count = *rc::gen::inRange(1, 6);
+      cut.repeat = *rc::gen::inRange(1, 4);
+      cut.at = Angle::degrees(*rc::gen::inRange(-180, 180));
+      cut.to = Angle::degrees(*rc::gen::inRange(-180, 180));
+      cut.low = WrittenLength::mm(*rc::gen::inRange(0, 2000) / 10.0);
+      cut.high = WrittenLength::mm(*rc::gen::inRange(0, 2000) / 10.0);
+      cut.wide = WrittenLength::mm(*rc::gen::inRange(1, 1200) / 10.0);
+      const Checked<Split> parts = split(zone, cut, bench.ground);
+      if (!parts) {
+        RC_ASSERT(!inWords(parts.error().sentence, Unit::inch).empty());
+        continue;
+      }
+      const double area = zone.area(bench.body).mm2();
+      RC_ASSERT(std::abs(areaOfAll(parts->parts, bench.body) - area) < 1e-6 * area + 0.05);
+      zone = parts->parts[static_cast<std::size_t>(
+          *rc::gen::inRange(0, static_cast<int>(parts->parts.size())))];
+      if (zone.empty()) return;
+    }
+  });
+  CHECK(holds);
+}
