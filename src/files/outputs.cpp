@@ -33,6 +33,7 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
   for (const CupPlan& cup : plan.cups) {
     for (const PieceRole role : pieceRoles) {
       const PieceSet set = cup.set(role);
+      if (set.pieces.empty()) continue;
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
         tl::expected<Output, Sentence> output = outputOf(cup, set, kind, plan.paper, plan.units);
         if (!output) return tl::unexpected(output.error());

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <algorithm>
 #include <cmath>
 
+#include "divide/flat_outline.h"
 #include "files/json_reader.h"
 #include "files/outputs.h"
 
@@ -121,6 +123,116 @@ Json layingJson(const CupPlan& cup) {
   return json;
 }
 
+/// As close to the true curve as an area to a millionth asks.
+constexpr Length zoneTolerance = Length::mm(0.0001);
+
+Json pointsOf(const std::vector<Point>& list) {
+  Json json = Json::array();
+  for (const Point& p : list) json.push_back({rounded(p.x), rounded(p.y)});
+  return json;
+}
+
+const char* finishName(FinishKind kind) {
+  switch (kind) {
+    case FinishKind::none:
+      return "none";
+    case FinishKind::paint:
+      return "paint";
+    case FinishKind::glitter:
+      return "glitter";
+    case FinishKind::film:
+      return "film";
+    case FinishKind::bare:
+      break;
+  }
+  return "bare";
+}
+
+Json zoneJson(const Zone& zone, const CupPlan& cup) {
+  Json json = Json::object();
+  json["id"] = zone.id;
+  json["finish"] = {{"kind", finishName(zone.finish.kind)},
+                    {"name", zone.finish.name},
+                    {"colour", zone.finish.colour}};
+  std::vector<WallLine> outlines = zone.region.joined();
+  std::stable_sort(outlines.begin(), outlines.end(), [&](const WallLine& a, const WallLine& b) {
+    return Region({a}).area(cup.body) > Region({b}).area(cup.body);
+  });
+  json["outline_mm"] = pointsOf(inFlat(outlines.front(), true, cup.surface, zoneTolerance));
+  json["others_mm"] = Json::array();
+  for (std::size_t i = 1; i < outlines.size(); ++i) {
+    json["others_mm"].push_back(pointsOf(inFlat(outlines[i], true, cup.surface, zoneTolerance)));
+  }
+  json["area_mm2"] = rounded(zone.area.mm2());
+  return json;
+}
+
+Json lineJson(const DivideLine& line, const CupPlan& cup) {
+  static constexpr const char* kinds[] = {"rings", "uprights", "vee", "slant", "wave"};
+  Json json = Json::object();
+  json["id"] = line.id;
+  json["kind"] = kinds[static_cast<std::size_t>(line.kind)];
+  json["length_mm"] = rounded(line.length.mm());
+  json["stretches_mm"] = Json::array();
+  for (const WallLine& stretch : line.stretches) {
+    json["stretches_mm"].push_back(pointsOf(inFlat(stretch, false, cup.surface, zoneTolerance)));
+  }
+  return json;
+}
+
+Json markJson(const LineMark& mark, Unit unit) {
+  const Graduation graduation = usualGraduation(unit);
+  Json json = Json::object();
+  json["line"] = mark.line;
+  json["what"] = mark.what.pattern;
+  json["from_base_mm"] = rounded(mark.fromBase.mm());
+  json["from_rim_mm"] = rounded(mark.fromRim.mm());
+  json["on_cup_deg"] = rounded(mark.onCup.degrees());
+  json["from_front_mm"] = rounded(mark.fromFront.mm());
+  json["from_seam_mm"] = rounded(mark.fromSeam.mm());
+  json["on_tape"] = {{"from_base", readTape(mark.fromBase, graduation).text},
+                     {"from_rim", readTape(mark.fromRim, graduation).text},
+                     {"from_front", readTape(abs(mark.fromFront), graduation).text}};
+  return json;
+}
+
+Json moveJson(const TapeMove& move, Unit unit) {
+  Json json = Json::object();
+  json["number"] = move.number;
+  json["kind"] = moveName(move.kind);
+  json["zone"] = move.zone;
+  if (move.kind == MoveKind::tape) {
+    json["line"] = move.line;
+    json["keeps"] = move.keeps;
+    json["tape_mm"] = rounded(move.tape.mm());
+  }
+  json["text"] = inWords(move.words, unit);
+  return json;
+}
+
+Json stripJson(const StripePlan& stripe) {
+  Json json = Json::object();
+  json["line"] = stripe.line;
+  json["kind"] = stripe.kind == StripeKind::tape ? "tape" : "film";
+  json["width_mm"] = rounded(stripe.width.mm());
+  json["length_mm"] = rounded(stripe.length.mm());
+  json["copies"] = stripe.copies;
+  json["spares"] = stripe.spares;
+  json["layer"] = stripe.layer;
+  return json;
+}
+
+void addDivision(Json& json, const CupPlan& cup, Unit unit) {
+  for (const char* list : {"zones", "lines", "marks", "tape_moves", "strips"}) {
+    json[list] = Json::array();
+  }
+  for (const Zone& zone : cup.divided.zones) json["zones"].push_back(zoneJson(zone, cup));
+  for (const DivideLine& line : cup.divided.lines) json["lines"].push_back(lineJson(line, cup));
+  for (const LineMark& mark : cup.divided.marks) json["marks"].push_back(markJson(mark, unit));
+  for (const TapeMove& move : cup.tapeMoves) json["tape_moves"].push_back(moveJson(move, unit));
+  for (const StripePlan& stripe : cup.stripes) json["strips"].push_back(stripJson(stripe));
+}
+
 Json pieceJson(const Piece& piece, const CupPlan& cup) {
   const Box bounds = piece.bounds();
   Json json = Json::object();
@@ -170,6 +282,7 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     json["snips"] = {{"count", cup.snips.count},
                      {"depth_mm", rounded(cup.snips.depth.mm())},
                      {"each_mm", rounded(cup.snips.each.mm())}};
+    addDivision(json, cup, plan.units);
     json["pieces"] = Json::array();
     for (const Piece& piece : cup.pieces) json["pieces"].push_back(pieceJson(piece, cup));
     json["watches"] = Json::array();

@@ -234,6 +234,34 @@ TEST_CASE("profile, features, film, base and cut are read and come back") {
   CHECK(readWell(writeDocument(document)) == document);
 }
 
+TEST_CASE("a division, its stripes and its order are read and come back") {
+  const Document document = readWell(cupWith(
+      R"("divide": {"tape_width": "1/8 in", "order": ["B", "A"], "body": {"cut": {"kind": "rings",
+      "by": "widths", "widths": ["4 in", "1 in", "rest"]}, "parts": [
+      {"finish": {"kind": "glitter", "name": "night", "colour": "#202040", "stick": "uv_resin"}},
+      {"cut": {"kind": "vee", "at": 0, "wide": 40, "deep": "2 cm", "repeat": 2, "opens_at": "base"}},
+      {"cut": {"kind": "wave", "from": "base", "low": 30, "swing": 8, "repeat": 5, "zigzag": true}}]},
+      "stripes": [{"of": [1], "line": 3, "kind": "tape", "width": "1 mm", "overlap": 0,
+      "spares": 4, "shop": "x"}]})"));
+  const Division& division = document.cups[0].division;
+  CHECK(division.order == std::vector<std::string>{"B", "A"});
+  REQUIRE(division.body.parts.size() == 3);
+  CHECK(division.body.cut->widths.size() == 3);
+  CHECK_FALSE(division.body.cut->widths[2].has_value());
+  CHECK(division.body.parts[0].finish.stick == Stick::uvResin);
+  CHECK(division.body.parts[1].cut->deep->length == Length::mm(20));
+  CHECK_FALSE(division.body.parts[1].cut->opensAtRim);
+  CHECK(division.body.parts[2].cut->zigzag);
+  REQUIRE(division.stripes.size() == 1);
+  CHECK(division.stripes[0].of == ZonePath{1});
+  CHECK_THAT(division.stripes[0].kept, Catch::Contains("shop"));
+  CHECK(readWell(writeDocument(document)) == document);
+  CHECK_THAT(oneFault(cupWith(R"("divide": {"body": {"cut": {"kind": "spiral"}}})")),
+             Catch::Contains("divide.body.cut.kind"));
+  CHECK_THAT(oneFault(cupWith(R"("divide": {"body": {"parts": [{"cut": {"widths": ["x"]}}]}})")),
+             Catch::Contains("divide.body.parts[0].cut.widths[0]"));
+}
+
 TEST_CASE("a profile, a film or a feature that is none is refused at its place") {
   CHECK_THAT(oneFault(cupWith(R"("film": {"kind": "foil"})")),
              Catch::Contains("cups[0].film.kind"));

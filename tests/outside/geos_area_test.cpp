@@ -58,6 +58,57 @@ TEST_CASE("the flat's area by GEOS is the lateral area by Pappus and Guldinus") 
   }
 }
 
+TEST_CASE("zones of a divided cup are simple polygons that add to the body, by GEOS") {
+  for (const Named& cup : all()) {
+    const Length wall = cup.blank.stations[1].at.length;
+    if (wall < Length::mm(100) || wall > Length::mm(400)) continue;
+    INFO(cup.name);
+    Document document;
+    document.units = Unit::mm;
+    document.cups = {newCup(cup.name, Unit::mm)};
+    document.cups[0].blank = cup.blank;
+    ZoneNode& root = document.cups[0].division.body;
+    root.cut.emplace();
+    root.cut->count = 3;
+    ZoneNode& top = nodeAt(root, {0});
+    top.cut.emplace();
+    top.cut->kind = CutKind::vee;
+    top.cut->wide = WrittenLength::mm(40);
+    ZoneNode& middle = nodeAt(root, {1});
+    middle.cut.emplace();
+    middle.cut->kind = CutKind::uprights;
+    middle.cut->count = 4;
+    middle.cut->at = Angle::degrees(40);
+    ZoneNode& bottom = nodeAt(root, {2});
+    bottom.cut.emplace();
+    bottom.cut->kind = CutKind::wave;
+    bottom.cut->repeat = 5;
+    bottom.cut->fromRim = false;
+    bottom.cut->low = {wall / 6, {}};
+    bottom.cut->swing = WrittenLength::mm(10);
+    const CheckedAll<Plan> plan = planDocument(document);
+    REQUIRE(plan.has_value());
+    const Json json = Json::parse(planJson(*plan, {}))["cups"][0];
+    double sum = 0;
+    for (const Json& zone : json["zones"]) {
+      std::vector<Json> outlines{zone["outline_mm"]};
+      for (const Json& other : zone["others_mm"]) outlines.push_back(other);
+      double area = 0;
+      for (const Json& outline : outlines) {
+        std::vector<Point> points;
+        for (const Json& p : outline) points.push_back({p[0], p[1]});
+        const Measured measured = measuredByGeos(points);
+        CHECK(measured.valid);
+        area += measured.area;
+      }
+      CHECK(area == Approx(zone["area_mm2"].get<double>()).epsilon(1e-4));
+      sum += area;
+    }
+    CHECK(json["zones"].size() == 2 + 4 + 2);
+    CHECK(sum == Approx(plan->cups[0].body.area().mm2()).epsilon(1e-6));
+  }
+}
+
 TEST_CASE("every piece of a plan is a simple polygon of the area the plan says") {
   Document document;
   document.units = Unit::mm;

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <stdexcept>
 
+#include "sheet/divide_pieces.h"
 #include "sheet/marking_strip.h"
 #include "sheet/wrap_pieces.h"
 #include "watch/build_up_rules.h"
@@ -137,6 +138,11 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   }
   plan.pieces.push_back(std::move(*strip));
   plan.pieces.push_back(baseDiscPiece(*disc, unit, cup.name));
+  drawUprights(plan.pieces.back(), plan.divided);
+  for (Piece& piece : uprightGauge(plan.divided, plan.body, unit, cup.name)) {
+    plan.pieces.push_back(std::move(piece));
+  }
+  for (Piece& piece : stripePieces(plan.stripes, cup.name)) plan.pieces.push_back(std::move(piece));
 
   const auto watch = [&plan](std::vector<Watch> watches) {
     for (Watch& one : watches) plan.watches.push_back(std::move(one));

@@ -43,7 +43,8 @@ struct CupPlan {
   std::vector<Watch> watches;
 
   const Laying& laying() const { return layings.of(laid); }
-  /// The first piece of a role; every cup has one of each.
+  /// The first piece of a role; every cup has a wrap, a test piece, a marking strip and a base
+  /// disc.
   const Piece& piece(PieceRole role) const;
   PieceSet set(PieceRole role) const { return setOf(pieces, role); }
 };

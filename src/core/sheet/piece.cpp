@@ -12,9 +12,13 @@ const char* roleName(PieceRole role) {
     case PieceRole::markingStrip:
       return "marking_strip";
     case PieceRole::baseDisc:
+      return "base_disc";
+    case PieceRole::uprightGauge:
+      return "upright_gauge";
+    case PieceRole::stripe:
       break;
   }
-  return "base_disc";
+  return "stripe";
 }
 
 Sentence roleTitle(PieceRole role) {
@@ -26,9 +30,13 @@ Sentence roleTitle(PieceRole role) {
     case PieceRole::markingStrip:
       return {"Marking strip", {}};
     case PieceRole::baseDisc:
+      return {"Base disc", {}};
+    case PieceRole::uprightGauge:
+      return {"Upright gauge", {}};
+    case PieceRole::stripe:
       break;
   }
-  return {"Base disc", {}};
+  return {"Stripes", {}};
 }
 
 Area Piece::area() const {

@@ -17,13 +17,17 @@ enum class PieceRole {
   testPiece,     ///< the same outline in paper, to try before film is spent
   markingStrip,  ///< a paper band once round the body, ticked as a tape
   baseDisc,      ///< the film that covers the base
+  uprightGauge,  ///< a paper strip with the heights of all lines, where there are any
+  stripe,        ///< film strips that cover lines, where any are laid
 };
 
 /// All of them, in the order they are shown and written.
-inline constexpr std::array<PieceRole, 4> pieceRoles{PieceRole::wrap, PieceRole::testPiece,
-                                                     PieceRole::markingStrip, PieceRole::baseDisc};
+inline constexpr std::array<PieceRole, 6> pieceRoles{PieceRole::wrap,         PieceRole::testPiece,
+                                                     PieceRole::markingStrip, PieceRole::baseDisc,
+                                                     PieceRole::uprightGauge, PieceRole::stripe};
 
-/// "wrap", "test_piece", "marking_strip", "base_disc": the role as files write it.
+/// "wrap", "test_piece", "marking_strip", "base_disc", "upright_gauge", "stripe": the role as files
+/// write it.
 const char* roleName(PieceRole role);
 /// The role as a person says it.
 Sentence roleTitle(PieceRole role);

@@ -111,7 +111,8 @@ TEST_CASE("8 in in three on an eighth is 2 5/8, and what is over goes where it i
     double sum = 0;
     for (const Length error : taped.errors) sum += error.mm();
     CHECK(sum == Approx(0).margin(1e-9));
-    for (const Length mark : taped.marks) CHECK(abs(nearestMark(mark, Graduation::eighth) - mark) < Length::mm(1e-9));
+    for (const Length mark : taped.marks)
+      CHECK(abs(nearestMark(mark, Graduation::eighth) - mark) < Length::mm(1e-9));
   }
   for (const Length error : spread.errors) CHECK(abs(error) <= Length::inches(1.0 / 8));
 }

@@ -1,0 +1,13 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "divide/region.h"
+
+namespace avrelt {
+
+/// A line of the wall in the flat, as points no farther than `tolerance` from the true curve; a
+/// closed one does not repeat its first point.
+std::vector<Point> inFlat(const WallLine& line, bool closed, const Development& flat,
+                          Length tolerance);
+
+}  // namespace avrelt

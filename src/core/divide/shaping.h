@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string_view>
+
+#include "divide/divide.h"
+
+namespace avrelt {
+
+/// What a hand does to cuts. Each gives the cut as it then is; whether it can be made is for
+/// `split`.
+
+/// A cut of this kind as it most often is, fit for this zone.
+Cut usualCut(CutKind kind, const Region& zone, const Ground& ground, Unit unit);
+
+/// The same cut with one of its lines pulled to a place on the wall, on the tape's nearest mark (or
+/// the whole degree): a ring or an upright of equal parts becomes one of places; a V's side moves
+/// its corner or its point, whichever was nearer to where it was taken; a slant its nearer end; a
+/// wave its height.
+Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int line, WallPoint taken,
+               WallPoint to, Unit unit);
+
+/// Parts as they are typed: "4 in; 1 in; rest". Semicolons, plus signs, or commas with a blank part
+/// them. The fault says which part could not be read.
+Checked<std::vector<std::optional<WrittenLength>>> parseWidths(std::string_view text, Unit unit);
+Checked<std::vector<WrittenLength>> parsePlaces(std::string_view text, Unit unit);
+Checked<std::vector<Angle>> parseAngles(std::string_view text);
+/// The same lists written out again.
+std::string widthsText(const std::vector<std::optional<WrittenLength>>& widths, Unit unit);
+std::string placesText(const std::vector<WrittenLength>& places, Unit unit);
+std::string anglesText(const std::vector<Angle>& angles);
+
+}  // namespace avrelt

@@ -1,0 +1,96 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "divide/shaping.h"
+
+#include <catch2/catch.hpp>
+
+#include "core/cups.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+struct Bench {
+  Body body = bodyOf(all()[1].blank);
+  Development flat = body.cone();
+  Ground ground{body, flat, Angle::halfTurn()};
+  Region whole() const { return Region::band(Length(), body.wall()); }
+  Region half() const {
+    Cut cut;
+    cut.kind = CutKind::uprights;
+    return split(whole(), cut, ground)->parts[0];
+  }
+};
+
+}  // namespace
+
+TEST_CASE("the usual cut of every kind can be made, on a whole body and on a half") {
+  const Bench bench;
+  for (const CutKind kind : {CutKind::rings, CutKind::uprights, CutKind::vee, CutKind::wave}) {
+    for (const Region& zone : {bench.whole(), bench.half()}) {
+      const Cut cut = usualCut(kind, zone, bench.ground, Unit::inch);
+      INFO(static_cast<int>(kind));
+      CHECK(split(zone, cut, bench.ground).has_value());
+    }
+  }
+  const Cut slant = usualCut(CutKind::slant, bench.half(), bench.ground, Unit::inch);
+  CHECK(split(bench.half(), slant, bench.ground).has_value());
+}
+
+TEST_CASE("a ring pulled goes to a mark, and the others stay") {
+  const Bench bench;
+  Cut cut;
+  cut.count = 3;
+  const Split before = *split(bench.whole(), cut, bench.ground);
+  const Length other = before.lines[1][0][0].s;
+  const Cut pulled = withLineAt(cut, bench.whole(), bench.ground, 0, before.lines[0][0][0],
+                                {Angle(), Length::inches(4.03)}, Unit::inch);
+  const Split after = *split(bench.whole(), pulled, bench.ground);
+  CHECK((bench.body.wall() - after.lines[0][0][0].s).inches() == Approx(0.75));
+  CHECK(after.lines[1][0][0].s.mm() == Approx(other.mm()).margin(1e-4));
+  // It stops before the next.
+  const Cut far = withLineAt(cut, bench.whole(), bench.ground, 0, before.lines[0][0][0],
+                             {Angle(), Length::mm(1)}, Unit::inch);
+  CHECK(split(bench.whole(), far, bench.ground).has_value());
+}
+
+TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights turn") {
+  const Bench bench;
+  Cut vee = usualCut(CutKind::vee, bench.whole(), bench.ground, Unit::inch);
+  vee.at = Angle();
+  const Length high = bench.body.wall();
+  const Cut wider = withLineAt(vee, bench.whole(), bench.ground, 0, {Angle::degrees(-50), high},
+                               {Angle::degrees(-45), high}, Unit::inch);
+  CHECK(wider.wide.length.inches() == Approx(10.5 / 4).margin(1.0 / 32));
+  const Cut deeper = withLineAt(vee, bench.whole(), bench.ground, 1, {Angle(), Length()},
+                                {Angle(), Length::inches(1)}, Unit::inch);
+  CHECK(deeper.deep->length.inches() == Approx(3.75));
+  Cut wave = usualCut(CutKind::wave, bench.whole(), bench.ground, Unit::inch);
+  wave = withLineAt(wave, bench.whole(), bench.ground, 0, {Angle(), wave.low.length},
+                    {Angle(), Length::inches(3.01)}, Unit::inch);
+  CHECK(wave.low.length == Length::inches(3));
+  Cut uprights = usualCut(CutKind::uprights, bench.whole(), bench.ground, Unit::inch);
+  uprights = withLineAt(uprights, bench.whole(), bench.ground, 1, {},
+                        {bench.ground.inFrame(Angle::degrees(20.2)), high}, Unit::inch);
+  CHECK(uprights.by == CutBy::equal);
+  CHECK(uprights.at.degrees() == Approx(-160));
+}
+
+TEST_CASE("lists of parts are read as they are typed and written out again") {
+  const auto widths = parseWidths("4 in; 1; rest", Unit::inch);
+  REQUIRE(widths.has_value());
+  REQUIRE(widths->size() == 3);
+  CHECK((*widths)[1]->length == Length::inches(1));
+  CHECK_FALSE((*widths)[2].has_value());
+  CHECK(widthsText(*widths, Unit::inch) == "4 in; 1 in; rest");
+  CHECK(parseWidths("2,5 cm, 1,5 cm, rest", Unit::mm)->size() == 3);
+  CHECK(parseWidths("4 + 1 + rest", Unit::inch)->size() == 3);
+  CHECK_FALSE(parseWidths("", Unit::inch).has_value());
+  CHECK_FALSE(parseWidths("4; wide", Unit::inch).has_value());
+  CHECK(parsePlaces("2; 5 1/2", Unit::inch)->at(1).length == Length::inches(5.5));
+  CHECK_FALSE(parsePlaces("rest", Unit::inch).has_value());
+  CHECK(parseAngles("0; 90°; -45")->at(2).degrees() == Approx(-45));
+  CHECK_FALSE(parseAngles("0; east").has_value());
+  CHECK_FALSE(parseAngles("0; 400").has_value());
+  CHECK(anglesText({Angle::degrees(90), Angle::degrees(-45)}) == "90°; -45°");
+}
