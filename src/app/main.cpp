@@ -66,6 +66,13 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   picture("gauge-mm");
   window.order().setUnit(avrelt::Unit::inch);
   window.order().choose(0);
+  window.goToStation(avrelt::MainWindow::divide);
+  window.divideStation().workPage().moveList().setCurrentRow(0);
+  picture("divide");
+  window.order().choose(cups > 1 ? 1 : 0);
+  window.divideStation().workPage().showPage(avrelt::WorkPage::marks);
+  picture("divide-marks");
+  window.order().choose(0);
   window.goToStation(avrelt::MainWindow::cut);
   picture("cut");
   window.order().choose(cups > 1 ? 1 : 0);

@@ -39,6 +39,7 @@ CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction
 QWidget* CutStation::pieceCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard(tr("Piece"), body);
+  body->setSpacing(5);
   for (const PieceRole role : pieceRoles) {
     auto* choice = new PieceChoice(order_, role);
     choices_.push_back(choice);
@@ -154,6 +155,14 @@ void CutStation::refresh() {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) {
     pages_->clear();
+    return;
+  }
+  for (PieceChoice* choice : choices_) {
+    choice->setVisible(!plan->set(choice->role()).pieces.empty());
+  }
+  // Another cup may have no stripes: its wrap is shown instead.
+  if (plan->set(role_).pieces.empty()) {
+    choose(PieceRole::wrap);
     return;
   }
   const Box box = plan->set(role_).bounds();

@@ -36,7 +36,10 @@ void PieceChoice::paintEvent(QPaintEvent* /*event*/) {
     const Box box = set.bounds();
     const Fit fit(box, QRectF(14, 8, 62, height() - 16.0));
     painter.setPen(QPen(isChecked() ? t.petrol : t.muted, 1.3));
-    painter.setBrush(role_ == PieceRole::wrap || role_ == PieceRole::baseDisc ? t.film : t.field);
+    painter.setBrush(role_ == PieceRole::wrap || role_ == PieceRole::baseDisc ||
+                             role_ == PieceRole::stripe
+                         ? t.film
+                         : t.field);
     for (const Piece& piece : set.pieces) painter.drawPath(painterPath(piece.outline, fit));
     const Unit unit = order_.unit();
     const auto count = static_cast<int>(set.pieces.size());

@@ -16,7 +16,7 @@ class PieceChoice : public QAbstractButton {
 
   PieceRole role() const { return role_; }
   QSize sizeHint() const override { return {280, 58}; }
-  QSize minimumSizeHint() const override { return {180, 46}; }
+  QSize minimumSizeHint() const override { return {180, 37}; }
 
  protected:
   void paintEvent(QPaintEvent* event) override;

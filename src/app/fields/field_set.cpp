@@ -11,6 +11,13 @@ QString fieldName(QString field) {
   if (field.startsWith(QStringLiteral("build_up.measured["))) {
     return QStringLiteral("build_up.measured");
   }
+  if (field.startsWith(QStringLiteral("divide.body."))) {
+    // The cut in hand, wherever in the tree it stands.
+    return QStringLiteral("divide.cut.") + field.section(QLatin1Char('.'), -1);
+  }
+  if (field.startsWith(QStringLiteral("divide.stripes["))) {
+    return QStringLiteral("divide.stripe.") + field.section(QLatin1Char('.'), -1);
+  }
   if (field.startsWith(QStringLiteral("blank.features["))) {
     // The fields stand for whichever feature is in hand.
     return QStringLiteral("blank.features") + field.mid(field.indexOf(QLatin1Char(']')) + 1);

@@ -44,11 +44,19 @@ void Order::pick(Thing thing) {
   emit thingPicked();
 }
 
+void Order::pickZone(const ZonePath& zone) {
+  if (zone == zone_) return;
+  zone_ = zone;
+  settle();
+  emit thingPicked();
+}
+
 void Order::load(const Document& document) {
   history_.clear();
   planned_.clear();
   current_ = -1;
   thing_ = Thing::none;
+  zone_.clear();
   const int first = document.cups.empty() ? -1 : 0;
   put(document, first);
 }
@@ -114,6 +122,7 @@ void Order::choose(int index) {
   if (index == current_ || index < 0 || index >= static_cast<int>(document_.cups.size())) return;
   current_ = index;
   typing_.clear();
+  zone_.clear();
   settle();
   emit cupTaken();
   emit changed();

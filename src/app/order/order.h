@@ -48,6 +48,10 @@ class Order : public QObject {
   Thing thing() const { return thing_; }
   void pick(Thing thing);
 
+  /// The zone in hand, by its way through the tree of cuts.
+  const ZonePath& zone() const { return zone_; }
+  void pickZone(const ZonePath& zone);
+
   QUndoStack* history() { return &history_; }
 
   /// Starts over with another document; the history goes.
@@ -106,6 +110,7 @@ class Order : public QObject {
   Stock stock_;
   int current_ = -1;
   Thing thing_ = Thing::none;
+  ZonePath zone_;
   std::vector<Planned> planned_;
   QMap<QString, Sentence> typing_;
   QUndoStack history_;

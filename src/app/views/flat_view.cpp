@@ -8,8 +8,11 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
+#include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
+#include "app/views/zone_paint.h"
 #include "app/window/theme.h"
+#include "divide/flat_outline.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
@@ -50,6 +53,127 @@ FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order
 void FlatView::showStrip(bool shown) {
   stripShown_ = shown;
   update();
+}
+
+void FlatView::showZones(bool shown) {
+  zonesShown_ = shown;
+  setAccessibleDescription(
+      shown
+          ? tr("The wall rolled out. Left and right pick a zone, a click picks one too; lines can "
+               "be pulled.")
+          : tr("The wall rolled out. Left and right pick a line, up and down move it by one "
+               "mark."));
+  update();
+}
+
+void FlatView::showLine(const QString& line) {
+  line_ = line.toStdString();
+  update();
+}
+
+QPainterPath FlatView::pathOf(const WallLine& line, bool closed) const {
+  const CupPlan* plan = order_.plan();
+  QPainterPath path;
+  if (plan == nullptr || line.empty()) return path;
+  const Length tolerance = Length::mm(0.25 / std::max(fit_.scale(), 1e-3));
+  const std::vector<Point> points = inFlat(line, closed, plan->surface, tolerance);
+  path.moveTo(fit_(points.front()));
+  for (std::size_t i = 1; i < points.size(); ++i) path.lineTo(fit_(points[i]));
+  if (closed) path.closeSubpath();
+  return path;
+}
+
+WallPoint FlatView::wallAt(QPointF p) const {
+  const CupPlan* plan = order_.plan();
+  return plan == nullptr ? WallPoint() : plan->surface.toWall(fit_.back(p));
+}
+
+const DivideLine* FlatView::lineNear(QPointF p) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return nullptr;
+  const DivideLine* nearest = nullptr;
+  double least = reach;
+  for (const DivideLine& line : plan->divided.lines) {
+    for (const WallLine& stretch : line.stretches) {
+      const double distance = distanceTo(pathOf(stretch, false), p);
+      if (distance >= least) continue;
+      least = distance;
+      nearest = &line;
+    }
+  }
+  return nearest;
+}
+
+QPointF FlatView::placeOfZone(const std::string& id) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return {};
+  for (const Zone& zone : plan->divided.zones) {
+    if (zone.id == id) return fit_(plan->surface.toFlat(labelPlace(zone.region)));
+  }
+  return {};
+}
+
+QPointF FlatView::placeOfLine(const std::string& id) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return {};
+  for (const DivideLine& line : plan->divided.lines) {
+    if (line.id != id || line.stretches.empty()) continue;
+    return pathOf(line.stretches.front(), false).pointAtPercent(0.3);
+  }
+  return {};
+}
+
+/// Zones in their finish's colours, with their letters; lines with their numbers.
+void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Zone* inHand = zoneInHand(order_);
+  for (const Zone& zone : plan.divided.zones) {
+    QPainterPath shape;
+    for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
+    const ZoneLook look = lookOf(zone.finish);
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(look.colour);
+    painter.drawPath(shape);
+    if (look.hatched) {
+      QColor hatch = lettersOn(look.colour);
+      hatch.setAlpha(70);
+      painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
+      painter.drawPath(shape);
+    }
+    if (&zone == inHand) {
+      painter.save();
+      painter.setClipPath(shape);
+      painter.setPen(QPen(t.brass, 7));
+      painter.setBrush(Qt::NoBrush);
+      painter.drawPath(shape);
+      painter.restore();
+    }
+  }
+  painter.setBrush(Qt::NoBrush);
+  painter.setPen(QPen(t.ink, 1.3));
+  painter.drawPath(painterPath(plan.surface.wallOutline(), fit_));
+  for (const DivideLine& line : plan.divided.lines) {
+    const bool pointed = line.id == line_;
+    for (const WallLine& stretch : line.stretches) {
+      const QPainterPath path = pathOf(stretch, false);
+      if (pointed) {
+        painter.setPen(QPen(t.tape, 8, Qt::SolidLine, Qt::FlatCap));
+        painter.drawPath(path);
+      }
+      painter.setPen(QPen(t.ink, 1.6));
+      painter.drawPath(path);
+    }
+  }
+  painter.setFont(face(15, QFont::Bold));
+  for (const Zone& zone : plan.divided.zones) {
+    painter.setPen(lettersOn(lookOf(zone.finish).colour));
+    drawWords(painter, fit_(plan.surface.toFlat(labelPlace(zone.region))),
+              QString::fromStdString(zone.id));
+  }
+  painter.setFont(face(11, QFont::DemiBold));
+  for (const DivideLine& line : plan.divided.lines) {
+    drawPlate(painter, placeOfLine(line.id), QString::fromStdString(line.id));
+  }
 }
 
 void FlatView::showStretch(bool shown) {
@@ -166,6 +290,20 @@ void FlatView::dragTo(QPointF p) {
 
 void FlatView::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
+  if (zonesShown_) {
+    order_.settle();
+    const CupPlan* plan = order_.plan();
+    if (plan == nullptr) return;
+    if (const DivideLine* line = lineNear(event->position())) {
+      pulled_ = line->id;
+      taken_ = wallAt(event->position());
+      return;
+    }
+    for (const Zone& zone : plan->divided.zones) {
+      if (zone.region.contains(wallAt(event->position()))) order_.pickZone(zone.path);
+    }
+    return;
+  }
   const Thing thing = thingAt(event->position());
   order_.pick(thing);
   order_.settle();
@@ -173,6 +311,14 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
 }
 
 void FlatView::mouseMoveEvent(QMouseEvent* event) {
+  if (zonesShown_) {
+    if (!pulled_.empty()) {
+      dragLine(order_, pulled_, taken_, wallAt(event->position()));
+    } else {
+      setCursor(lineNear(event->position()) != nullptr ? Qt::SizeAllCursor : Qt::ArrowCursor);
+    }
+    return;
+  }
   if (dragged_ != Thing::none) {
     dragTo(event->position());
     return;
@@ -189,6 +335,12 @@ void FlatView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void FlatView::mouseReleaseEvent(QMouseEvent* /*event*/) {
+  if (!pulled_.empty()) {
+    pulled_.clear();
+    order_.settle();
+    update();
+    return;
+  }
   if (dragged_ == Thing::none) return;
   dragged_ = Thing::none;
   order_.settle();
@@ -202,6 +354,15 @@ void FlatView::leaveEvent(QEvent* /*event*/) {
 }
 
 void FlatView::keyPressEvent(QKeyEvent* event) {
+  const CupPlan* plan = order_.plan();
+  const bool sideways = event->key() == Qt::Key_Left || event->key() == Qt::Key_Right;
+  if (zonesShown_ && plan != nullptr && sideways) {
+    const std::vector<Zone>& zones = plan->divided.zones;
+    const auto here = static_cast<std::size_t>(zoneInHand(order_) - zones.data());
+    const std::size_t by = event->key() == Qt::Key_Right ? 1 : zones.size() - 1;
+    order_.pickZone(zones[(here + by) % zones.size()].path);
+    return;
+  }
   const std::vector<Thing> all = things();
   const auto now = std::find(all.begin(), all.end(), order_.thing());
   const int at = now == all.end() ? -1 : static_cast<int>(now - all.begin());
@@ -252,8 +413,8 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   painter.drawText(QPointF(14, 24), tr("Flat"));
   const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
   painter.setFont(face(13));
-  painter.drawText(QPointF(14 + headed + 10, 24),
-                   tr("seen from outside, the seam at both ends") + stageWords());
+  painter.drawText(QPointF(14 + headed + 10, 24), tr("seen from outside, the seam at both ends") +
+                                                      (zonesShown_ ? QString() : stageWords()));
 
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) {
@@ -269,8 +430,12 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   painter.drawPath(painterPath(plan->surface.wallOutline(), fit_));
   paintTape(painter, plan->wrap);
   paintDirections(painter, plan->wrap);
-  paintLines(painter, *plan);
-  paintFigures(painter, *plan);
+  if (zonesShown_) {
+    paintZones(painter, *plan);
+  } else {
+    paintLines(painter, *plan);
+    paintFigures(painter, *plan);
+  }
   painter.setOpacity(1);
   if (!order_.planHolds()) {
     painter.setPen(t.stop);

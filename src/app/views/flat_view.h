@@ -20,6 +20,13 @@ class FlatView : public Canvas {
 
   /// Whether the marking strip lies on the flat as well.
   void showStrip(bool shown);
+  /// Whether zones and their lines are shown, and picked and pulled, instead of the wrap.
+  void showZones(bool shown);
+  /// A cut line to point out, by its number; none for an empty text.
+  void showLine(const QString& line);
+  /// Where a zone's letter stands on screen, and where a line's middle does.
+  QPointF placeOfZone(const std::string& id) const;
+  QPointF placeOfLine(const std::string& id) const;
   /// Whether what the film has to bear is painted on it.
   void showStretch(bool shown);
   /// Where a thing's line is on screen, for pointing at it.
@@ -46,6 +53,10 @@ class FlatView : public Canvas {
   void paintTape(QPainter& painter, const WrapLayout& wrap) const;
   void paintDirections(QPainter& painter, const WrapLayout& wrap) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;
+  void paintZones(QPainter& painter, const CupPlan& plan) const;
+  QPainterPath pathOf(const WallLine& line, bool closed) const;
+  const DivideLine* lineNear(QPointF p) const;
+  WallPoint wallAt(QPointF p) const;
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
   void paintStretchFigures(QPainter& painter, const CupPlan& plan) const;
   void paintFigures(QPainter& painter, const CupPlan& plan) const;
@@ -55,6 +66,10 @@ class FlatView : public Canvas {
   Thing hovered_ = Thing::none;
   Thing dragged_ = Thing::none;
   bool stripShown_ = false;
+  bool zonesShown_ = false;
+  std::string line_;    ///< pointed out
+  std::string pulled_;  ///< being dragged
+  WallPoint taken_;     ///< where it was taken
   bool stretchShown_ = true;
 };
 

@@ -12,6 +12,7 @@
 
 #include "app/order/phrases.h"
 #include "app/views/stretch_paint.h"
+#include "app/views/zone_paint.h"
 #include "app/window/theme.h"
 #include "sheet/round_marks.h"
 
@@ -75,6 +76,86 @@ void RoundView::face(Angle direction) {
 void RoundView::showStrip(bool shown) {
   stripShown_ = shown;
   update();
+}
+
+void RoundView::showZones(bool shown) {
+  zonesShown_ = shown;
+  update();
+}
+
+void RoundView::showLine(const QString& line) {
+  line_ = line.toStdString();
+  update();
+}
+
+/// The zones in their finish's colours: what of each lies on the near side, as it appears.
+void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Body& body = plan.body;
+  const Angle seam = plan.wrap.seamAt();
+  const auto onCup = [&](Angle inFrame) { return inFrame + seam + Angle::halfTurn(); };
+  // On a cone the wall turns away at one angle all the way up; on a curved wall near enough.
+  const double k = body.isCone() ? body.taper(Length()) : 0;
+  const double turns = k / std::sqrt((1 - k) * (1 + k)) * tiltSin / tiltCos;
+  const Angle half = Angle::radians(std::acos(std::clamp(turns, -1.0, 1.0)));
+  const Angle middle = (facing_ - seam - Angle::halfTurn()).wrapped();
+  const Region seen = Region::between(middle - half, middle + half, Length(), body.wall());
+  painter.setPen(Qt::NoPen);
+  const double radius = body.widestRadius().mm() * scale_;
+  for (const Zone& zone : plan.divided.zones) {
+    const QColor colour = lookOf(zone.finish).colour;
+    QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
+    constexpr int stops = 12;
+    for (int i = 0; i <= stops; ++i) {
+      const double across = static_cast<double>(i) / stops;
+      const double turn = std::asin(across * 2 - 1) + 0.5;
+      light.setColorAt(across, shaded(colour, 0.72 + 0.28 * std::max(0.0, std::cos(turn))));
+    }
+    painter.setBrush(light);
+    QPainterPath shape;
+    const Region visible = zone.region & seen;
+    for (const WallLine& outline : visible.outlines()) {
+      QPolygonF polygon;
+      for (std::size_t i = 0; i < outline.size(); ++i) {
+        const WallPoint& a = outline[i];
+        const WallPoint& b = outline[(i + 1) % outline.size()];
+        const int steps = std::max({1, static_cast<int>(abs(b.theta - a.theta).degrees() / 4),
+                                    body.isCone() ? 1 : static_cast<int>(abs(b.s - a.s).mm() / 4)});
+        for (int step = 0; step < steps; ++step) {
+          const double share = static_cast<double>(step) / steps;
+          polygon << project(body, onCup(a.theta + (b.theta - a.theta) * share),
+                             a.s + (b.s - a.s) * share);
+        }
+      }
+      shape.addPolygon(polygon);
+    }
+    painter.drawPath(shape);
+  }
+  painter.setBrush(Qt::NoBrush);
+  for (const DivideLine& line : plan.divided.lines) {
+    QPainterPath path;
+    for (const WallLine& stretch : line.stretches) {
+      for (std::size_t i = 1; i < stretch.size(); ++i) {
+        const WallPoint& a = stretch[i - 1];
+        const WallPoint& b = stretch[i];
+        const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 4));
+        path.addPath(seenPath(steps, [&](double share) -> std::optional<QPointF> {
+          const Angle theta = onCup(a.theta + (b.theta - a.theta) * share);
+          const Length s = a.s + (b.s - a.s) * share;
+          if (!near(body, theta, s)) return std::nullopt;
+          return project(body, theta, s);
+        }));
+      }
+    }
+    if (line.id == line_) {
+      painter.setPen(QPen(t.tape, 6, Qt::SolidLine, Qt::FlatCap));
+      painter.drawPath(path);
+    }
+    painter.setPen(QPen(t.ink, 1.3));
+    painter.drawPath(path);
+  }
+  painter.setPen(QPen(t.ink, 1.3));
+  painter.drawPath(ringPath(body, Length(), true));
 }
 
 void RoundView::showStretch(bool shown) {
@@ -162,8 +243,12 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
   if (plan != nullptr) {
     if (!order_.planHolds()) painter.setOpacity(0.35);
     paintBody(painter, *plan);
-    paintLaying(painter, *plan);
-    paintLines(painter, *plan);
+    if (zonesShown_) {
+      paintZones(painter, *plan);
+    } else {
+      paintLaying(painter, *plan);
+      paintLines(painter, *plan);
+    }
     paintRimMarks(painter, *plan);
     painter.setOpacity(1);
     painter.setFont(avrelt::face(12));

@@ -19,6 +19,8 @@ class RoundView : public Canvas {
   void face(Angle direction);
   void showStrip(bool shown);
   void showStretch(bool shown);
+  void showZones(bool shown);
+  void showLine(const QString& line);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -44,6 +46,7 @@ class RoundView : public Canvas {
   /// In how many steps a line up the wall is drawn.
   static int risesOf(const Body& body);
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
+  void paintZones(QPainter& painter, const CupPlan& plan) const;
   void paintRimMarks(QPainter& painter, const CupPlan& plan) const;
   void paintBody(QPainter& painter, const CupPlan& plan) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;
@@ -58,6 +61,8 @@ class RoundView : public Canvas {
   bool turned_ = false;
   bool stripShown_ = false;
   bool stretchShown_ = true;
+  bool zonesShown_ = false;
+  std::string line_;
 };
 
 }  // namespace avrelt

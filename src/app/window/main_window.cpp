@@ -132,7 +132,8 @@ void MainWindow::makeActions() {
 
   QMenu* view = menuBar()->addMenu(tr("&View"));
   add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
-  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(cut); });
+  add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(divide); });
+  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(cut); });
   view->addSeparator();
   add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
       [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });
@@ -172,7 +173,7 @@ void MainWindow::makeBench() {
   auto* columns = new QHBoxLayout(bench);
   columns->setContentsMargins(0, 0, 0, 0);
   columns->setSpacing(0);
-  rail_ = new TapeRail({tr("Gauge"), tr("Cut")});
+  rail_ = new TapeRail({tr("Gauge"), tr("Divide"), tr("Cut")});
   connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
   columns->addWidget(rail_);
 
@@ -231,15 +232,20 @@ void MainWindow::makeBench() {
   views->addWidget(round_, 34);
   column->addLayout(views, 1);
 
+  watch_ = new WatchLine(order_);
   stations_ = new QStackedWidget;
   stations_->setObjectName(QStringLiteral("drawer"));
   stations_->setFixedHeight(316);
   gauge_ = new GaugeStation(order_);
   cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_);
+  divide_ = new DivideStation(order_);
+  connect(divide_, &DivideStation::said, watch_, &WatchLine::say);
+  connect(divide_, &DivideStation::linePicked, flat_, &FlatView::showLine);
+  connect(divide_, &DivideStation::linePicked, round_, &RoundView::showLine);
   stations_->addWidget(gauge_);
+  stations_->addWidget(divide_);
   stations_->addWidget(cut_);
   column->addWidget(stations_);
-  watch_ = new WatchLine(order_);
   column->addWidget(watch_);
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
   connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
@@ -262,12 +268,17 @@ void MainWindow::goToStation(int station) {
   const bool strip = station == cut && cut_->role() == PieceRole::markingStrip;
   flat_->showStrip(strip);
   round_->showStrip(strip);
+  flat_->showZones(station == divide);
+  round_->showZones(station == divide);
 }
 
 void MainWindow::goToField(const QString& field) {
   if (gauge_->goTo(field)) {
     goToStation(gauge);
     gauge_->goTo(field);
+  } else if (divide_->goTo(field)) {
+    goToStation(divide);
+    divide_->goTo(field);
   } else if (cut_->goTo(field)) {
     goToStation(cut);
     cut_->goTo(field);
@@ -361,7 +372,7 @@ void MainWindow::showKeys() {
   QMessageBox box(QMessageBox::NoIcon, tr("Keys"), {}, QMessageBox::Close, this);
   box.setText(tr(
       "<table cellspacing='6'>"
-      "<tr><td><b>Ctrl+1, Ctrl+2</b></td><td>Gauge, Cut</td></tr>"
+      "<tr><td><b>Ctrl+1, 2, 3</b></td><td>Gauge, Divide, Cut</td></tr>"
       "<tr><td><b>F4</b></td><td>inches or millimetres</td></tr>"
       "<tr><td><b>↑ ↓</b></td><td>in a field, or on a picked line: one mark of the tape; with "
       "Shift eight</td></tr>"
@@ -372,6 +383,8 @@ void MainWindow::showKeys() {
       "<tr><td><b>Ctrl+T, Ctrl+L, Ctrl+K</b></td><td>trace a photo, log the girth measured, mark "
       "the wrap as cut</td></tr>"
       "<tr><td><b>F6</b></td><td>show or hide the stretch</td></tr>"
+      "<tr><td><b>Alt+1 … Alt+5, Alt+Backspace</b></td><td>cut the zone in hand: rings, uprights, "
+      "V, slant, wave; take the cut back</td></tr>"
       "<tr><td><b>F7, F8</b></td><td>go to the warning, next warning</td></tr>"
       "<tr><td><b>Esc</b></td><td>take back what was typed and makes no sense yet</td></tr>"
       "<tr><td><b>Ctrl+E, Ctrl+P</b></td><td>save the piece for cutter or printer</td></tr>"

@@ -7,6 +7,7 @@
 #include <QStackedWidget>
 
 #include "app/cut/cut_station.h"
+#include "app/divide/divide_station.h"
 #include "app/fields/segments.h"
 #include "app/gauge/gauge_station.h"
 #include "app/order/order.h"
@@ -30,7 +31,7 @@ class MainWindow : public QMainWindow {
   explicit MainWindow(QWidget* parent = nullptr);
   ~MainWindow() override;
 
-  enum Station { gauge, cut };
+  enum Station { gauge, divide, cut };
 
   void goToStation(int station);
 
@@ -38,6 +39,7 @@ class MainWindow : public QMainWindow {
   FlatView& flat() { return *flat_; }
   RoundView& round() { return *round_; }
   GaugeStation& gaugeStation() { return *gauge_; }
+  DivideStation& divideStation() { return *divide_; }
   CutStation& cutStation() { return *cut_; }
   WatchLine& watchLine() { return *watch_; }
   CupStrip& cupStrip() { return *cups_; }
@@ -84,6 +86,7 @@ class MainWindow : public QMainWindow {
   RoundView* round_ = nullptr;
   QStackedWidget* stations_ = nullptr;
   GaugeStation* gauge_ = nullptr;
+  DivideStation* divide_ = nullptr;
   CutStation* cut_ = nullptr;
   WatchLine* watch_ = nullptr;
 

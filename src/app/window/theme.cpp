@@ -67,9 +67,9 @@ QString styleSheet(const Theme& t) {
     QHeaderView { background: transparent; }
     QHeaderView::section { background: @panel; color: @muted; border: none;
         border-bottom: 1px solid @rule; padding: 3px 6px; font-weight: 400; }
-    QDoubleSpinBox { background: @field; border: 1px solid @rule; border-radius: 6px;
+    QDoubleSpinBox, QSpinBox { background: @field; border: 1px solid @rule; border-radius: 6px;
         padding: 3px 6px; }
-    QDoubleSpinBox:focus { border: 2px solid @brass; padding: 2px 5px; }
+    QDoubleSpinBox:focus, QSpinBox:focus { border: 2px solid @brass; padding: 2px 5px; }
     QFrame#notice { background: @panel; border: 1px solid @warn; border-radius: 6px; }
   )");
   const auto put = [&sheet](const char* name, const QColor& colour) {

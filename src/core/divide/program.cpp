@@ -53,6 +53,13 @@ Sentence stickWords(Stick stick, const std::string& zone) {
   return {"Brush a thin coat of UV resin on %1. Gloves on.", {zone}};
 }
 
+/// Whether the side to the left as one goes along a steep line is the one to the left as one faces
+/// it: so where the line goes up.
+bool goesUp(const DivideLine& line) {
+  return !line.stretches.empty() &&
+         line.stretches.front().back().s > line.stretches.front().front().s;
+}
+
 std::string called(const Finish& finish) {
   return finish.name.empty() ? finish.colour : finish.name;
 }
@@ -119,7 +126,7 @@ std::vector<const Zone*> fillingOrder(const Divided& divided,
   return zones;
 }
 
-std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth,
+std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth, Graduation graduation,
                                   const std::vector<std::string>& order) {
   std::vector<Sides> sides;
   sides.reserve(divided.lines.size());
@@ -159,9 +166,11 @@ std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth,
       const std::vector<std::size_t>& far = first ? sides[i].second : sides[i].first;
       const std::string keeps = far.empty() ? std::string() : divided.zones[far.front()].id;
       const bool level = line.kind == CutKind::rings || line.kind == CutKind::wave;
+      const bool left = first != goesUp(line);
       const std::string side =
-          level ? (first ? "below" : "above") : (first ? "right of" : "left of");
-      const Length tear = line.length + tapeTab;
+          level ? (first ? "below" : "above") : (left ? "left of" : "right of");
+      const double marks = std::ceil((line.length + tapeTab) / step(graduation) - 1e-9);
+      const Length tear = step(graduation) * marks;
       TapeMove& made =
           move(MoveKind::tape, zone->id,
                {"Lay tape %1 line %2, its edge on the line: %3 wide, %4 long with the end folded "

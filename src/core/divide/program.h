@@ -18,7 +18,7 @@ struct TapeMove {
   std::string zone;
   std::string line;   ///< for tape: along which
   std::string keeps;  ///< for tape: the zone on whose side it lies, the one it protects
-  Length tape;        ///< for tape: how much to tear off, with its tab
+  Length tape;        ///< for tape: how much to tear off, with its tab, up to the next mark
   Sentence words;     ///< the move, whole
 };
 
@@ -36,18 +36,18 @@ inline constexpr Length tapeTab = Length::mm(12);
 /// dry; paint when it is dry to the touch; spray clear before the next coat; tacky glue after
 /// burnishing; UV resin before the lamp. Common practice, no published source; the maker's data
 /// sheet goes first.
-std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth,
+std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth, Graduation graduation,
                                   const std::vector<std::string>& order);
 
 /// Zones in the order they are filled.
 std::vector<const Zone*> fillingOrder(const Divided& divided,
                                       const std::vector<std::string>& order);
 
-/// Which zones lie along a line: on its one side and on its other. On the left of an upright or a
-/// V's side, above a ring.
+/// Which zones lie along a line: to the left as one goes along it, and to the right. Above and
+/// below a ring.
 struct Sides {
-  std::vector<std::size_t> first;   ///< above, or left
-  std::vector<std::size_t> second;  ///< below, or right
+  std::vector<std::size_t> first;
+  std::vector<std::size_t> second;
 };
 Sides sidesOf(const DivideLine& line, const Divided& divided);
 

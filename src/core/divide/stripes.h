@@ -15,8 +15,8 @@ struct Stripe {
   ZonePath of;   ///< the node whose cut the line is of
   int line = 0;  ///< among that cut's lines
   StripeKind kind = StripeKind::film;
-  WrittenLength width = WrittenLength::mm(3);
-  WrittenLength overlap = WrittenLength::mm(3);  ///< 0 for a butt: score through both
+  WrittenLength width{Length::mm(3), "3 mm"};
+  WrittenLength overlap{Length::mm(3), "3 mm"};  ///< 0 for a butt: score through both
   int spares = 1;
   std::string kept{};
 

@@ -123,7 +123,8 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
                std::move(*stripes),
                {},
                {}};
-  plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, cup.division.order);
+  plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
+                               cup.division.order);
   const WrapWork work{plan.body,
                       plan.laying(),
                       plan.wrap,

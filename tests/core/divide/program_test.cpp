@@ -60,14 +60,17 @@ TEST_CASE("dark glitter goes before light, film after all of it") {
 TEST_CASE("tape lies on the far side of each of a zone's lines, and protects what is there") {
   const Straight cup;
   const Divided divided = cup.made(threeBands());
-  const std::vector<TapeMove> moves = tapeProgram(divided, Length::inches(0.25), {});
+  const std::vector<TapeMove> moves =
+      tapeProgram(divided, Length::inches(0.25), Graduation::sixteenth, {});
   // C is below line 2: tape above it, on B's side.
   CHECK(moves[0].kind == MoveKind::tape);
   CHECK(moves[0].zone == "C");
   CHECK(moves[0].line == "2");
   CHECK(moves[0].keeps == "B");
   CHECK_THAT(inWords(moves[0].words, Unit::inch), Catch::Contains("tape above line 2"));
-  CHECK(moves[0].tape == divided.lines[1].length + tapeTab);
+  // To the next mark of the tape.
+  CHECK(moves[0].tape >= divided.lines[1].length + tapeTab);
+  CHECK(moves[0].tape < divided.lines[1].length + tapeTab + Length::inches(1.0 / 16));
   for (std::size_t i = 0; i < moves.size(); ++i) CHECK(moves[i].number == static_cast<int>(i) + 1);
 }
 
@@ -76,7 +79,8 @@ TEST_CASE("each way of sticking has its own moment to pull the tape") {
   const auto pullOf = [&](Stick stick) {
     ZoneNode node = threeBands();
     node.parts[2].finish.stick = stick;
-    const std::vector<TapeMove> moves = tapeProgram(cup.made(node), Length::mm(6), {});
+    const std::vector<TapeMove> moves =
+        tapeProgram(cup.made(node), Length::mm(6), Graduation::millimetre, {});
     const auto pull = std::find_if(moves.begin(), moves.end(), [](const TapeMove& move) {
       return move.kind == MoveKind::pull && move.zone == "C";
     });
@@ -91,7 +95,8 @@ TEST_CASE("each way of sticking has its own moment to pull the tape") {
 
 TEST_CASE("what is done is covered before the next is glittered, and sealed after") {
   const Straight cup;
-  const std::vector<TapeMove> moves = tapeProgram(cup.made(threeBands()), Length::mm(6), {});
+  const std::vector<TapeMove> moves =
+      tapeProgram(cup.made(threeBands()), Length::mm(6), Graduation::millimetre, {});
   const auto at = [&](MoveKind kind, const char* zone) {
     return std::find_if(
                moves.begin(), moves.end(),
@@ -106,8 +111,8 @@ TEST_CASE("what is done is covered before the next is glittered, and sealed afte
 
 TEST_CASE("a zone all round with no lines needs no tape") {
   const Straight cup;
-  const std::vector<TapeMove> moves =
-      tapeProgram(cup.made(filled(FinishKind::glitter, "#336699")), Length::mm(6), {});
+  const std::vector<TapeMove> moves = tapeProgram(cup.made(filled(FinishKind::glitter, "#336699")),
+                                                  Length::mm(6), Graduation::millimetre, {});
   for (const TapeMove& move : moves) CHECK(move.kind != MoveKind::tape);
   CHECK(moves.size() == 4);
 }
@@ -126,6 +131,31 @@ TEST_CASE("the zones on both sides of every line are known, V's and slants too")
     REQUIRE(sides.second.size() == 1);
     CHECK(sides.first[0] != sides.second[0]);
   }
+}
+
+TEST_CASE("round a V's inside tape lies left of its left side and right of its right side") {
+  const Straight cup;
+  ZoneNode node;
+  node.cut.emplace();
+  node.cut->kind = CutKind::vee;
+  node.cut->at = Angle();
+  node.cut->wide = {Length::inches(4), {}};
+  node.parts = {filled(FinishKind::glitter, "#445566")};
+  const std::vector<TapeMove> moves =
+      tapeProgram(cup.made(node), Length::mm(6), Graduation::millimetre, {});
+  CHECK_THAT(inWords(moves[0].words, Unit::mm), Catch::Contains("left of line 1"));
+  CHECK_THAT(inWords(moves[1].words, Unit::mm), Catch::Contains("right of line 2"));
+  // The same for uprights, whichever way round they are.
+  ZoneNode quarters;
+  quarters.cut.emplace();
+  quarters.cut->kind = CutKind::uprights;
+  quarters.cut->count = 4;
+  quarters.cut->at = Angle::degrees(-45);
+  quarters.parts = {filled(FinishKind::glitter, "#445566")};
+  const std::vector<TapeMove> sides =
+      tapeProgram(cup.made(quarters), Length::mm(6), Graduation::millimetre, {});
+  CHECK_THAT(inWords(sides[0].words, Unit::mm), Catch::Contains("left of line 1"));
+  CHECK_THAT(inWords(sides[1].words, Unit::mm), Catch::Contains("right of line 2"));
 }
 
 TEST_CASE("a stripe is as long as its line and its overlap; wide ones lie under narrow ones") {

@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/divide/divide_station.h"
+
+#include <QHBoxLayout>
+#include <QRegularExpression>
+
+#include "app/fields/card.h"
+
+namespace avrelt {
+
+DivideStation::DivideStation(Order& order, QWidget* parent)
+    : QWidget(parent), order_(order), fields_(order) {
+  auto* row = new QHBoxLayout(this);
+  row->setContentsMargins(14, 12, 14, 12);
+  row->setSpacing(12);
+  const auto card = [&](const QString& title, QWidget* page, int stretch) {
+    QVBoxLayout* body = nullptr;
+    QFrame* made = makeCard(title, body);
+    body->addWidget(page, 1);
+    row->addWidget(made, stretch);
+  };
+  cut_ = new CutPage(order, fields_);
+  finish_ = new FinishPage(order);
+  work_ = new WorkPage(order, fields_);
+  card(tr("Cut the zone in hand"), cut_, 38);
+  card(tr("Its finish"), finish_, 27);
+  card({}, work_, 40);
+  connect(work_, &WorkPage::linePicked, this, &DivideStation::linePicked);
+  connect(cut_, &CutPage::said, this, &DivideStation::said);
+  connect(&order, &Order::changed, this, &DivideStation::refresh);
+}
+
+void DivideStation::refresh() {
+  setEnabled(order_.hasCup());
+  fields_.showFaults();
+}
+
+bool DivideStation::goTo(const QString& field) {
+  if (!field.startsWith(QStringLiteral("divide."))) return false;
+  if (field.startsWith(QStringLiteral("divide.body."))) {
+    // The zone that the cut at fault made is taken in hand.
+    ZonePath path;
+    static const QRegularExpression part(QStringLiteral("parts\\[(\\d+)\\]"));
+    auto found = part.globalMatch(field.left(field.indexOf(QStringLiteral("cut."))));
+    while (found.hasNext()) path.push_back(found.next().captured(1).toInt());
+    path.push_back(0);
+    order_.pickZone(path);
+    if (fields_.goTo(field)) return true;
+    cut_->setFocus(Qt::OtherFocusReason);
+    return true;
+  }
+  work_->showPage(field.startsWith(QStringLiteral("divide.stripes")) ? WorkPage::stripes
+                                                                     : WorkPage::moves);
+  if (!fields_.goTo(field)) work_->moveList().setFocus(Qt::OtherFocusReason);
+  return true;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,42 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QWidget>
+
+#include "app/divide/cut_page.h"
+#include "app/divide/finish_page.h"
+#include "app/divide/work_page.h"
+#include "app/fields/field_set.h"
+#include "app/order/order.h"
+
+namespace avrelt {
+
+/// Station 2: the wall parted into zones, what fills them, and the work that comes of it.
+class DivideStation : public QWidget {
+  Q_OBJECT
+
+ public:
+  explicit DivideStation(Order& order, QWidget* parent = nullptr);
+
+  /// Puts the keyboard to what the field names ("divide.body.parts[1].cut.wide"); false where it is
+  /// none of this station's.
+  bool goTo(const QString& field);
+  CutPage& cutPage() { return *cut_; }
+  FinishPage& finishPage() { return *finish_; }
+  WorkPage& workPage() { return *work_; }
+
+ signals:
+  void linePicked(const QString& line);
+  void said(const QString& sentence);
+
+ private:
+  void refresh();
+
+  Order& order_;
+  FieldSet fields_;
+  CutPage* cut_ = nullptr;
+  FinishPage* finish_ = nullptr;
+  WorkPage* work_ = nullptr;
+};
+
+}  // namespace avrelt

@@ -1,0 +1,91 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/divide/finish_page.h"
+
+#include <QVBoxLayout>
+
+#include "app/order/phrases.h"
+#include "app/order/zone_edits.h"
+
+namespace avrelt {
+
+FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(7);
+  kind_ =
+      new Segments(tr("Finish"), {tr("None"), tr("Paint"), tr("Glitter"), tr("Film"), tr("Bare")});
+  column->addWidget(kind_, 0, Qt::AlignLeft);
+  nameLabel_ = new QLabel(tr("Called"));
+  nameLabel_->setProperty("role", "label");
+  name_ = new QLineEdit;
+  name_->setAccessibleName(tr("What the finish is called"));
+  nameLabel_->setBuddy(name_);
+  column->addWidget(nameLabel_);
+  column->addWidget(name_);
+  swatches_ = new Swatches;
+  column->addWidget(swatches_);
+  stickLabel_ = new QLabel(tr("Stuck with"));
+  stickLabel_->setProperty("role", "label");
+  stick_ = new QComboBox;
+  stick_->setAccessibleName(tr("Stuck with"));
+  stick_->addItems({tr("resin"), tr("brush-on glue"), tr("wet paint"), tr("spray clear"),
+                    tr("tacky glue"), tr("UV resin")});
+  stickLabel_->setBuddy(stick_);
+  column->addWidget(stickLabel_);
+  column->addWidget(stick_);
+  size_ = new QLabel;
+  size_->setProperty("role", "label");
+  size_->setWordWrap(true);
+  column->addWidget(size_);
+  column->addStretch();
+
+  connect(kind_, &Segments::picked, this, [this](int i) {
+    editFinish(order_, tr("Choose a finish"), {},
+               [i](Finish& finish) { finish.kind = static_cast<FinishKind>(i); });
+  });
+  connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
+    editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"),
+               [&](Finish& finish) { finish.name = text.toStdString(); });
+  });
+  connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
+  connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {
+    editFinish(order_, tr("Choose a colour"), {}, [&](Finish& finish) {
+      finish.colour = colour.toStdString();
+      if (finish.kind == FinishKind::none) finish.kind = FinishKind::glitter;
+    });
+  });
+  connect(stick_, &QComboBox::activated, this, [this](int i) {
+    editFinish(order_, tr("Choose how it is stuck"), {},
+               [i](Finish& finish) { finish.stick = static_cast<Stick>(i); });
+  });
+  connect(&order, &Order::changed, this, &FinishPage::refresh);
+  connect(&order, &Order::thingPicked, this, &FinishPage::refresh);
+}
+
+void FinishPage::refresh() {
+  const Zone* zone = zoneInHand(order_);
+  setEnabled(zone != nullptr);
+  if (zone == nullptr) return;
+  const Finish& finish = zone->finish;
+  kind_->show(static_cast<int>(finish.kind));
+  if (!name_->hasFocus()) name_->setText(QString::fromStdString(finish.name));
+  const bool coloured = finish.kind == FinishKind::paint || finish.kind == FinishKind::glitter ||
+                        finish.kind == FinishKind::film;
+  nameLabel_->setVisible(coloured);
+  name_->setVisible(coloured);
+  swatches_->show(QString::fromStdString(finish.colour));
+  stickLabel_->setVisible(finish.kind == FinishKind::glitter);
+  stick_->setVisible(finish.kind == FinishKind::glitter);
+  stick_->setCurrentIndex(static_cast<int>(finish.stick));
+  const Unit unit = order_.unit();
+  const double area =
+      unit == Unit::inch ? zone->area.mm2() / (25.4 * 25.4) : zone->area.mm2() / 100;
+  const QString amount =
+      unit == Unit::inch ? tr("%1 in²").arg(area, 0, 'f', 1) : tr("%1 cm²").arg(area, 0, 'f', 1);
+  size_->setText(tr("Zone %1 has %2 of wall, from %3 to %4 up.")
+                     .arg(QString::fromStdString(zone->id), amount,
+                          onTape(zone->region.lowest(), unit).mark,
+                          onTape(zone->region.highest(), unit).mark));
+}
+
+}  // namespace avrelt

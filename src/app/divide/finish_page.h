@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QComboBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QWidget>
+
+#include "app/divide/swatches.h"
+#include "app/fields/segments.h"
+#include "app/order/order.h"
+
+namespace avrelt {
+
+/// What fills the zone in hand.
+class FinishPage : public QWidget {
+  Q_OBJECT
+
+ public:
+  explicit FinishPage(Order& order, QWidget* parent = nullptr);
+
+  Segments& kind() { return *kind_; }
+  QLineEdit& name() { return *name_; }
+  Swatches& swatches() { return *swatches_; }
+
+ private:
+  void refresh();
+
+  Order& order_;
+  Segments* kind_ = nullptr;
+  QLabel* nameLabel_ = nullptr;
+  QLineEdit* name_ = nullptr;
+  Swatches* swatches_ = nullptr;
+  QLabel* stickLabel_ = nullptr;
+  QComboBox* stick_ = nullptr;
+  QLabel* size_ = nullptr;
+};
+
+}  // namespace avrelt

@@ -1,0 +1,176 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/order/zone_edits.h"
+
+#include <algorithm>
+
+#include "app/order/phrases.h"
+#include "divide/shaping.h"
+
+namespace avrelt {
+namespace {
+
+/// The node whose cut made the zone at a path.
+ZonePath parentOf(const ZonePath& path) {
+  return path.empty() ? path : ZonePath(path.begin(), path.end() - 1);
+}
+
+Ground groundOf(const CupPlan& plan) {
+  return {plan.body, plan.surface, plan.wrap.seamAt()};
+}
+
+/// Where a node lies on the wall: all its zones together.
+Region regionOf(const CupPlan& plan, const ZonePath& path) {
+  Region region;
+  for (const Zone& zone : plan.divided.zones) {
+    const bool below =
+        zone.path.size() >= path.size() && std::equal(path.begin(), path.end(), zone.path.begin());
+    if (below) region = region | zone.region;
+  }
+  return region;
+}
+
+/// Stripes of lines that are not cut any more are taken away with their cut.
+void dropStripesBelow(Division& division, const ZonePath& path) {
+  std::erase_if(division.stripes, [&](const Stripe& stripe) {
+    return stripe.of.size() >= path.size() &&
+           std::equal(path.begin(), path.end(), stripe.of.begin());
+  });
+}
+
+}  // namespace
+
+const Zone* zoneInHand(const Order& order) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr) return nullptr;
+  for (const Zone& zone : plan->divided.zones) {
+    if (zone.path == order.zone()) return &zone;
+  }
+  return plan->divided.zones.empty() ? nullptr : &plan->divided.zones.front();
+}
+
+const Cut* cutInHand(const Order& order) {
+  const Zone* zone = zoneInHand(order);
+  if (zone == nullptr || zone->path.empty() || !order.hasCup()) return nullptr;
+  const ZoneNode* parent = nodeAt(order.currentCup().division.body, parentOf(zone->path));
+  return parent != nullptr && parent->cut ? &*parent->cut : nullptr;
+}
+
+void cutZone(Order& order, CutKind kind) {
+  const CupPlan* plan = order.plan();
+  const Zone* zone = zoneInHand(order);
+  if (plan == nullptr || zone == nullptr || !order.planHolds()) return;
+  const ZonePath path = zone->path;
+  const Cut cut = usualCut(kind, zone->region, groundOf(*plan), order.unit());
+  order.editCup(Order::tr("Cut zone %1: %2")
+                    .arg(QString::fromStdString(zone->id), say(cutName(cut), order.unit())),
+                [&](Cup& cup) {
+                  ZoneNode& node = nodeAt(cup.division.body, path);
+                  node.cut = cut;
+                  node.parts.assign(1, ZoneNode());
+                  node.parts[0].finish = node.finish;
+                  node.finish = Finish();
+                });
+  ZonePath first = path;
+  first.push_back(0);
+  order.pickZone(first);
+}
+
+void uncutZone(Order& order) {
+  const Zone* zone = zoneInHand(order);
+  if (zone == nullptr || zone->path.empty()) return;
+  const ZonePath parent = parentOf(zone->path);
+  const Finish finish = zone->finish;
+  order.editCup(Order::tr("Take a cut back"), [&](Cup& cup) {
+    ZoneNode& node = nodeAt(cup.division.body, parent);
+    node.cut = std::nullopt;
+    node.parts.clear();
+    node.finish = finish;
+    dropStripesBelow(cup.division, parent);
+  });
+  order.pickZone(parent);
+}
+
+void editCut(Order& order, const QString& text, const QString& key,
+             const std::function<void(Cut&)>& change) {
+  const Zone* zone = zoneInHand(order);
+  if (zone == nullptr || zone->path.empty()) return;
+  const ZonePath parent = parentOf(zone->path);
+  order.editCup(
+      text,
+      [&](Cup& cup) {
+        ZoneNode& node = nodeAt(cup.division.body, parent);
+        if (node.cut) change(*node.cut);
+      },
+      QStringLiteral("cut ") + key);
+}
+
+void editFinish(Order& order, const QString& text, const QString& key,
+                const std::function<void(Finish&)>& change) {
+  const Zone* zone = zoneInHand(order);
+  if (zone == nullptr) return;
+  const ZonePath path = zone->path;
+  order.editCup(
+      text, [&](Cup& cup) { change(nodeAt(cup.division.body, path).finish); },
+      key.isEmpty() ? key : QStringLiteral("finish ") + key);
+}
+
+void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint to) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr) return;
+  const auto found =
+      std::find_if(plan->divided.lines.begin(), plan->divided.lines.end(),
+                   [&](const DivideLine& candidate) { return candidate.id == line; });
+  if (found == plan->divided.lines.end()) return;
+  const ZonePath of = found->of;
+  const int index = found->index;
+  const Region zone = regionOf(*plan, of);
+  const Ground ground = groundOf(*plan);
+  order.editCup(
+      Order::tr("Move line %1").arg(QString::fromStdString(line)),
+      [&](Cup& cup) {
+        ZoneNode& node = nodeAt(cup.division.body, of);
+        if (!node.cut) return;
+        const Cut moved = withLineAt(*node.cut, zone, ground, index, taken, to, order.unit());
+        // The drag stops where the cut could not be made: a hand's slip makes no impossible zone.
+        if (split(zone, moved, ground)) node.cut = moved;
+      },
+      QStringLiteral("line ") + QString::fromStdString(line));
+}
+
+void addStripe(Order& order, const std::string& line) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr) return;
+  for (const DivideLine& candidate : plan->divided.lines) {
+    if (candidate.id != line) continue;
+    Stripe stripe;
+    stripe.of = candidate.of;
+    stripe.line = candidate.index;
+    order.editCup(Order::tr("Lay a stripe on line %1").arg(QString::fromStdString(line)),
+                  [&](Cup& cup) { cup.division.stripes.push_back(stripe); });
+    return;
+  }
+}
+
+void removeStripe(Order& order, int index) {
+  order.editCup(Order::tr("Take a stripe away"), [index](Cup& cup) {
+    std::vector<Stripe>& stripes = cup.division.stripes;
+    if (index >= 0 && index < static_cast<int>(stripes.size())) {
+      stripes.erase(stripes.begin() + index);
+    }
+  });
+}
+
+void editStripe(Order& order, int index, const QString& key,
+                const std::function<void(Stripe&)>& change) {
+  order.editCup(
+      Order::tr("Change a stripe"),
+      [&](Cup& cup) {
+        std::vector<Stripe>& stripes = cup.division.stripes;
+        if (index >= 0 && index < static_cast<int>(stripes.size())) {
+          change(stripes[static_cast<std::size_t>(index)]);
+        }
+      },
+      QStringLiteral("stripe %1 ").arg(index) + key);
+}
+
+}  // namespace avrelt

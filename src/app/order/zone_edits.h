@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <functional>
+
+#include "app/order/order.h"
+
+namespace avrelt {
+
+/// Changes to how the cup in hand is divided, each one step of the history.
+
+/// Cuts the zone in hand the usual way; its first part keeps the finish and comes in hand.
+void cutZone(Order& order, CutKind kind);
+/// Takes back the cut that made the zone in hand; the whole keeps the zone's finish.
+void uncutZone(Order& order);
+/// Changes the cut that made the zone in hand.
+void editCut(Order& order, const QString& text, const QString& key,
+             const std::function<void(Cut&)>& change);
+void editFinish(Order& order, const QString& text, const QString& key,
+                const std::function<void(Finish&)>& change);
+/// From a drag on a view: a line pulled from where it was taken to another place.
+void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint to);
+/// A stripe on a line.
+void addStripe(Order& order, const std::string& line);
+void removeStripe(Order& order, int index);
+void editStripe(Order& order, int index, const QString& key,
+                const std::function<void(Stripe&)>& change);
+
+/// The cut that made the zone in hand; nothing for an uncut body.
+const Cut* cutInHand(const Order& order);
+/// The zone in hand as it lies on the wall.
+const Zone* zoneInHand(const Order& order);
+
+}  // namespace avrelt

@@ -1,0 +1,25 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QBrush>
+#include <QColor>
+
+#include "divide/divide.h"
+
+namespace avrelt {
+
+/// How a zone's finish is painted: its own colour; film with a hatch over it, nothing for none.
+struct ZoneLook {
+  QColor colour;
+  bool hatched = false;
+  bool filled = false;
+};
+ZoneLook lookOf(const Finish& finish);
+
+/// Ink or paper, whichever is read on this colour.
+QColor lettersOn(const QColor& colour);
+
+/// A place well inside a region, for its letter: the middle of its widest stretch half-way up.
+WallPoint labelPlace(const Region& region);
+
+}  // namespace avrelt
