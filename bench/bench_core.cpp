@@ -40,6 +40,35 @@ Cup manyStations() {
   return cup;
 }
 
+/// Sixty zones: bands cut by uprights, a V in one of them, a wave below.
+Cup sixtyZones() {
+  Cup cup = comet();
+  ZoneNode& root = cup.division.body;
+  root.cut.emplace();
+  root.cut->count = 7;
+  for (int band = 0; band < 6; ++band) {
+    ZoneNode& node = nodeAt(root, {band});
+    node.cut.emplace();
+    node.cut->kind = CutKind::uprights;
+    node.cut->count = 9;
+    node.cut->at = Angle::degrees(11 * band);
+    for (int part = 0; part < 9; ++part) {
+      nodeAt(node, {part}).finish = {FinishKind::glitter, "",
+                                     part % 2 == 0 ? "#26314F" : "#B08A3C"};
+    }
+  }
+  ZoneNode& vee = nodeAt(root, {0, 0});
+  vee.cut.emplace();
+  vee.cut->kind = CutKind::vee;
+  vee.cut->wide = {Length::inches(0.5), {}};
+  vee.cut->at = Angle::degrees(20);
+  ZoneNode& slant = nodeAt(root, {6});
+  slant.cut.emplace();
+  slant.cut->kind = CutKind::uprights;
+  slant.cut->count = 5;
+  return cup;
+}
+
 /// What any development has to pay: a sine and a cosine a point.
 void bareSinCos(benchmark::State& state) {
   std::vector<Point> flat(points);
@@ -92,6 +121,17 @@ void planFourHundredStations(benchmark::State& state) {
 }
 BENCHMARK(planFourHundredStations)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
+void planSixtyZones(benchmark::State& state) {
+  Document document;
+  document.cups.push_back(sixtyZones());
+  for (auto _ : state) {
+    auto plan = planDocument(document);
+    if (!plan || plan->cups[0].divided.zones.size() != 60) state.SkipWithError("not sixty zones");
+    benchmark::DoNotOptimize(plan);
+  }
+}
+BENCHMARK(planSixtyZones)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
 void readOneCup(benchmark::State& state) {
   Document document;
   document.cups.push_back(comet());
@@ -131,7 +171,9 @@ class Ratios : public benchmark::ConsoleReporter {
               << of("planOneCup") / of("bareSinCos") << " of the bare loop\n"
               << "400 stations planned: " << of("planFourHundredStations") / 1000
               << " ms (under 10 wanted), " << of("planFourHundredStations") / of("planOneCup")
-              << " times the one-cone plan\n";
+              << " times the one-cone plan\n"
+              << "60 zones planned: " << of("planSixtyZones") / 1000 << " ms (under 5 wanted), "
+              << of("planSixtyZones") / of("planOneCup") << " times the uncut cup\n";
   }
 
  private:

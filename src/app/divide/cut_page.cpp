@@ -129,7 +129,7 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   });
   at_ = angle(tr("At (0° is the front)"), "at", [](Cut& c) -> Angle& { return c.at; });
   to_ = angle(tr("To"), "to", [](Cut& c) -> Angle& { return c.to; });
-  low_ = field({}, "low", [](Cut& c) -> WrittenLength& { return c.low; });
+  low_ = field(tr("Up the wall"), "low", [](Cut& c) -> WrittenLength& { return c.low; });
   high_ =
       field(tr("Up the wall at its end"), "high", [](Cut& c) -> WrittenLength& { return c.high; });
   swing_ =

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/divide/finish_page.h"
 
+#include <QAbstractItemView>
 #include <QVBoxLayout>
 
 #include "app/order/phrases.h"
@@ -28,6 +29,7 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   stickLabel_->setProperty("role", "label");
   stick_ = new QComboBox;
   stick_->setAccessibleName(tr("Stuck with"));
+  stick_->view()->setAccessibleName(tr("Ways to stick glitter"));
   stick_->addItems({tr("resin"), tr("brush-on glue"), tr("wet paint"), tr("spray clear"),
                     tr("tacky glue"), tr("UV resin")});
   stickLabel_->setBuddy(stick_);

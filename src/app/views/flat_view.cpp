@@ -127,6 +127,7 @@ QPointF FlatView::placeOfLine(const std::string& id) const {
 void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Zone* inHand = zoneInHand(order_);
+  QPainterPath inHandShape;
   for (const Zone& zone : plan.divided.zones) {
     QPainterPath shape;
     for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
@@ -141,6 +142,7 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
       painter.drawPath(shape);
     }
     if (&zone == inHand) {
+      inHandShape = shape;
       painter.save();
       painter.setClipPath(shape);
       painter.setPen(QPen(t.brass, 7));
@@ -157,8 +159,15 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
     for (const WallLine& stretch : line.stretches) {
       const QPainterPath path = pathOf(stretch, false);
       if (pointed) {
-        painter.setPen(QPen(t.tape, 8, Qt::SolidLine, Qt::FlatCap));
+        // On the side away from the zone in hand, as wide as it is.
+        QPainterPath outside = painterPath(plan.surface.wallOutline(), fit_);
+        outside = outside.subtracted(inHandShape);
+        const double wide = 2 * order_.currentCup().division.tapeWidth.length.mm() * fit_.scale();
+        painter.save();
+        painter.setClipPath(outside);
+        painter.setPen(QPen(t.tape, std::max(4.0, wide), Qt::SolidLine, Qt::FlatCap));
         painter.drawPath(path);
+        painter.restore();
       }
       painter.setPen(QPen(t.ink, 1.6));
       painter.drawPath(path);

@@ -11,6 +11,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
+#include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
 #include "app/views/zone_paint.h"
 #include "app/window/theme.h"
@@ -102,6 +103,9 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Region seen = Region::between(middle - half, middle + half, Length(), body.wall());
   painter.setPen(Qt::NoPen);
   const double radius = body.widestRadius().mm() * scale_;
+  const Zone* inHand = zoneInHand(order_);
+  QPainterPath whole;
+  QPainterPath inHandShape;
   for (const Zone& zone : plan.divided.zones) {
     const QColor colour = lookOf(zone.finish).colour;
     QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
@@ -130,6 +134,8 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
       shape.addPolygon(polygon);
     }
     painter.drawPath(shape);
+    whole.addPath(shape);
+    if (&zone == inHand) inHandShape = shape;
   }
   painter.setBrush(Qt::NoBrush);
   for (const DivideLine& line : plan.divided.lines) {
@@ -148,8 +154,12 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
       }
     }
     if (line.id == line_) {
-      painter.setPen(QPen(t.tape, 6, Qt::SolidLine, Qt::FlatCap));
+      const double wide = 2 * order_.currentCup().division.tapeWidth.length.mm() * scale_;
+      painter.save();
+      painter.setClipPath(whole.subtracted(inHandShape));
+      painter.setPen(QPen(t.tape, std::max(4.0, wide), Qt::SolidLine, Qt::FlatCap));
       painter.drawPath(path);
+      painter.restore();
     }
     painter.setPen(QPen(t.ink, 1.3));
     painter.drawPath(path);

@@ -64,6 +64,72 @@ std::string called(const Finish& finish) {
   return finish.name.empty() ? finish.colour : finish.name;
 }
 
+/// Finds the zone at a place: most are ruled out by the rectangles they lie in.
+class ZoneFinder {
+ public:
+  explicit ZoneFinder(const Divided& divided) : divided_(divided) {
+    for (std::size_t i = 0; i < divided.zones.size(); ++i) {
+      for (const WallLine& outline : divided.zones[i].region.outlines()) {
+        Room room{i, HUGE_VAL, -HUGE_VAL, HUGE_VAL, -HUGE_VAL};
+        for (const WallPoint& p : outline) {
+          room.left = std::min(room.left, p.theta.radians());
+          room.right = std::max(room.right, p.theta.radians());
+          room.low = std::min(room.low, p.s.mm());
+          room.high = std::max(room.high, p.s.mm());
+        }
+        rooms_.push_back(room);
+      }
+    }
+  }
+
+  Sides sidesOf(const DivideLine& line) const {
+    std::set<std::size_t> first;
+    std::set<std::size_t> second;
+    for (const WallLine& stretch : line.stretches) {
+      for (std::size_t i = 1; i < stretch.size(); ++i) {
+        const WallPoint& a = stretch[i - 1];
+        const WallPoint& b = stretch[i];
+        const double along = (b.theta - a.theta).radians() * 40;
+        const double up = (b.s - a.s).mm();
+        const double length = std::hypot(along, up);
+        if (length < 1e-9) continue;
+        // Square to the side, to its left as one goes along it; long sides are looked at in places.
+        const Angle across = Angle::radians(-up / length * aside / 40);
+        const Length over = Length::mm(along / length * aside);
+        const int places = std::clamp(static_cast<int>(length / 6), 1, 40);
+        for (int place = 0; place < places; ++place) {
+          const double share = (place + 0.5) / places;
+          const WallPoint middle{a.theta + (b.theta - a.theta) * share, a.s + (b.s - a.s) * share};
+          look({middle.theta + across, middle.s + over}, first);
+          look({middle.theta - across, middle.s - over}, second);
+        }
+      }
+    }
+    return {{first.begin(), first.end()}, {second.begin(), second.end()}};
+  }
+
+ private:
+  struct Room {
+    std::size_t zone;
+    double left, right, low, high;
+  };
+
+  void look(WallPoint p, std::set<std::size_t>& side) const {
+    const double theta = std::remainder(p.theta.radians(), 2 * pi);
+    const double s = p.s.mm();
+    p.theta = Angle::radians(theta);
+    for (const Room& room : rooms_) {
+      if (theta < room.left || theta > room.right || s < room.low || s > room.high) continue;
+      if (side.count(room.zone) == 0 && divided_.zones[room.zone].region.contains(p)) {
+        side.insert(room.zone);
+      }
+    }
+  }
+
+  const Divided& divided_;
+  std::vector<Room> rooms_;
+};
+
 }  // namespace
 
 const char* moveName(MoveKind kind) {
@@ -73,35 +139,7 @@ const char* moveName(MoveKind kind) {
 }
 
 Sides sidesOf(const DivideLine& line, const Divided& divided) {
-  std::set<std::size_t> first;
-  std::set<std::size_t> second;
-  const auto look = [&](WallPoint p, std::set<std::size_t>& side) {
-    p.theta = Angle::radians(std::remainder(p.theta.radians(), 2 * pi));
-    for (std::size_t i = 0; i < divided.zones.size(); ++i) {
-      if (divided.zones[i].region.contains(p)) side.insert(i);
-    }
-  };
-  for (const WallLine& stretch : line.stretches) {
-    for (std::size_t i = 1; i < stretch.size(); ++i) {
-      const WallPoint& a = stretch[i - 1];
-      const WallPoint& b = stretch[i];
-      const double along = (b.theta - a.theta).radians() * 40;
-      const double up = (b.s - a.s).mm();
-      const double length = std::hypot(along, up);
-      if (length < 1e-9) continue;
-      // Square to the side, to its left as one goes along it; long sides are looked at in places.
-      const double across = -up / length * aside / 40;
-      const double over = along / length * aside;
-      const int places = std::max(1, std::min(24, static_cast<int>(length / 5)));
-      for (int place = 0; place < places; ++place) {
-        const double share = (place + 0.5) / places;
-        const WallPoint middle{a.theta + (b.theta - a.theta) * share, a.s + (b.s - a.s) * share};
-        look({middle.theta + Angle::radians(across), middle.s + Length::mm(over)}, first);
-        look({middle.theta - Angle::radians(across), middle.s - Length::mm(over)}, second);
-      }
-    }
-  }
-  return {{first.begin(), first.end()}, {second.begin(), second.end()}};
+  return ZoneFinder(divided).sidesOf(line);
 }
 
 std::vector<const Zone*> fillingOrder(const Divided& divided,
@@ -130,7 +168,8 @@ std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth, Grad
                                   const std::vector<std::string>& order) {
   std::vector<Sides> sides;
   sides.reserve(divided.lines.size());
-  for (const DivideLine& line : divided.lines) sides.push_back(sidesOf(line, divided));
+  const ZoneFinder finder(divided);
+  for (const DivideLine& line : divided.lines) sides.push_back(finder.sidesOf(line));
 
   std::vector<TapeMove> moves;
   const auto move = [&](MoveKind kind, const std::string& zone, Sentence words) -> TapeMove& {
