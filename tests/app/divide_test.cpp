@@ -60,6 +60,28 @@ TEST_CASE("parts are typed as people say them: 4, 1 and the rest") {
   CHECK_FALSE(open.window.watchLine().sentence().isEmpty());
 }
 
+TEST_CASE("lines between the tape's marks are said, and put onto them with a press") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  open.station().cutPage().count().setValue(3);
+  const auto press = [&](const char* words) {
+    for (QPushButton* button : open.station().cutPage().findChildren<QPushButton*>()) {
+      if (button->text() == QLatin1String(words) && button->isVisible()) {
+        button->click();
+        return true;
+      }
+    }
+    return false;
+  };
+  CHECK(press("Base takes it"));
+  for (const LineMark& mark : open.divided().marks) {
+    CHECK(abs(nearestMark(mark.fromRim, Graduation::sixteenth) - mark.fromRim) < Length::mm(1e-4));
+  }
+  CHECK(open.divided().zones.size() == 3);
+  // Now there is nothing more to say.
+  CHECK_FALSE(press("Base takes it"));
+}
+
 TEST_CASE("a line is pulled on the flat and snaps to the tape; one pull is one step") {
   DivideWindow open;
   open.cut(CutKind::rings);

@@ -46,8 +46,8 @@ void PieceChoice::paintEvent(QPaintEvent* /*event*/) {
     const QString wide = onTape(Length::mm(box.width()), unit).mark;
     const QString tall = onTape(Length::mm(box.height()), unit).mark;
     size = role_ == PieceRole::baseDisc ? tr("%1 across").arg(wide)
-           : count > 1 ? tr("%1 pieces, %2 × %3 together").arg(count).arg(wide, tall)
-                       : tr("%1 wide, %2 tall").arg(wide, tall);
+           : count > 1                  ? tr("%1 pieces on %2 × %3").arg(count).arg(wide, tall)
+                                        : tr("%1 wide, %2 tall").arg(wide, tall);
   }
   painter.setPen(t.ink);
   painter.setFont(face(14, QFont::DemiBold));

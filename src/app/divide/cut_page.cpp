@@ -145,6 +145,29 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   grid->addWidget(high_, 2, 1);
   grid->addWidget(swing_, 2, 1);
   column->addLayout(grid);
+  onTape_ = new QWidget;
+  auto* tapeColumn = new QVBoxLayout(onTape_);
+  tapeColumn->setContentsMargins(0, 0, 0, 0);
+  tapeColumn->setSpacing(5);
+  off_ = new QLabel;
+  off_->setProperty("role", "label");
+  off_->setWordWrap(true);
+  tapeColumn->addWidget(off_);
+  auto* ways = new QHBoxLayout;
+  ways->setSpacing(6);
+  const std::pair<Absorb, QString> absorbs[] = {{Absorb::spread, tr("Spread it")},
+                                                {Absorb::rim, tr("Rim takes it")},
+                                                {Absorb::base, tr("Base takes it")}};
+  for (const auto& [absorb, name] : absorbs) {
+    auto* button = new QPushButton(name);
+    button->setToolTip(tr("Puts every line on a mark of the tape"));
+    ways->addWidget(button);
+    connect(button, &QPushButton::clicked, this,
+            [this, absorb = absorb] { putOntoTape(order_, absorb); });
+  }
+  ways->addStretch();
+  tapeColumn->addLayout(ways);
+  column->addWidget(onTape_);
   column->addStretch();
   connect(&order, &Order::changed, this, &CutPage::refresh);
   connect(&order, &Order::thingPicked, this, &CutPage::refresh);
@@ -213,6 +236,28 @@ void CutPage::readList() {
   }
 }
 
+/// Lines of this cut that fall between two marks, and the ways out.
+void CutPage::showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone) {
+  const Unit unit = order_.unit();
+  const ZonePath parent(zone.path.begin(), zone.path.end() - 1);
+  int off = 0;
+  Length most;
+  for (const DivideLine& line : plan.divided.lines) {
+    if (line.of != parent || cut.kind != CutKind::rings || line.stretches.empty()) continue;
+    const Length fromRim = plan.body.wall() - line.stretches.front().front().s;
+    const Length error = abs(nearestMark(fromRim, usualGraduation(unit)) - fromRim);
+    if (error < Length::mm(0.01)) continue;
+    ++off;
+    most = std::max(most, error);
+  }
+  onTape_->setVisible(off > 0);
+  const QString error = QString::fromStdString(decimalText(most, unit, unit == Unit::inch ? 3 : 2));
+  off_->setText(
+      off == 1
+          ? tr("1 line falls between marks of the tape, off by %1.").arg(error)
+          : tr("%1 lines fall between marks of the tape, off by up to %2.").arg(off).arg(error));
+}
+
 void CutPage::refresh() {
   const Zone* zone = zoneInHand(order_);
   const CupPlan* plan = order_.plan();
@@ -242,15 +287,18 @@ void CutPage::refresh() {
   high_->setVisible(is(CutKind::slant));
   swing_->setVisible(is(CutKind::wave));
   if (zone == nullptr || plan == nullptr) {
+    onTape_->hide();
     made_->clear();
     return;
   }
   const QString id = QString::fromStdString(zone->id);
   if (cut == nullptr) {
+    onTape_->hide();
     made_->setText(tr("The body is one zone, %1. Cut it.").arg(id));
     return;
   }
   const Unit unit = order_.unit();
+  showOffTape(*plan, *cut, *zone);
   made_->setText(tr("Zone %1, made by: %2").arg(id, say(cutName(*cut), unit)));
   by_->show(static_cast<int>(cut->by));
   end_->show((cut->kind == CutKind::vee ? cut->opensAtRim : cut->fromRim) ? 0 : 1);

@@ -32,6 +32,7 @@ class CutPage : public QWidget {
  private:
   void refresh();
   void readList();
+  void showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone);
   LengthField* field(const QString& label, const char* member,
                      const std::function<WrittenLength&(Cut&)>& of);
   LengthField* angle(const QString& label, const char* member,
@@ -44,6 +45,8 @@ class CutPage : public QWidget {
   QLabel* made_ = nullptr;
   Segments* by_ = nullptr;
   Segments* end_ = nullptr;
+  QWidget* onTape_ = nullptr;
+  QLabel* off_ = nullptr;
   QWidget* counted_ = nullptr;
   QSpinBox* count_ = nullptr;
   QLabel* countLabel_ = nullptr;

@@ -32,6 +32,7 @@ StationTable::StationTable(Order& order, QWidget* parent) : QWidget(parent), ord
   table_->verticalHeader()->hide();
   table_->verticalHeader()->setDefaultSectionSize(23);
   table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+  table_->horizontalHeader()->setHighlightSections(false);
   table_->setSelectionMode(QAbstractItemView::SingleSelection);
   table_->setShowGrid(false);
   table_->setTabKeyNavigation(false);

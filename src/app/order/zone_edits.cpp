@@ -137,6 +137,16 @@ void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint 
       QStringLiteral("line ") + QString::fromStdString(line));
 }
 
+void putOntoTape(Order& order, Absorb absorb) {
+  const CupPlan* plan = order.plan();
+  const Zone* zone = zoneInHand(order);
+  if (plan == nullptr || zone == nullptr || zone->path.empty()) return;
+  const Region whole = regionOf(*plan, parentOf(zone->path));
+  editCut(order, Order::tr("Put the lines onto the tape's marks"), QStringLiteral("tape"),
+          [&](Cut& cut) { cut = ontoTape(cut, whole, groundOf(*plan), absorb, order.unit()); });
+  order.settle();
+}
+
 void addStripe(Order& order, const std::string& line) {
   const CupPlan* plan = order.plan();
   if (plan == nullptr) return;

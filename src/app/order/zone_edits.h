@@ -20,6 +20,8 @@ void editFinish(Order& order, const QString& text, const QString& key,
                 const std::function<void(Finish&)>& change);
 /// From a drag on a view: a line pulled from where it was taken to another place.
 void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint to);
+/// The bands of the cut in hand onto the tape's marks.
+void putOntoTape(Order& order, Absorb absorb);
 /// A stripe on a line.
 void addStripe(Order& order, const std::string& line);
 void removeStripe(Order& order, int index);

@@ -174,6 +174,28 @@ Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int lin
   return next;
 }
 
+Cut ontoTape(const Cut& cut, const Region& zone, const Ground& ground, Absorb absorb, Unit unit) {
+  if (cut.kind != CutKind::rings) return cut;
+  const Checked<Split> now = split(zone, cut, ground);
+  if (!now || now->parts.size() < 2) return cut;
+  std::vector<Length> bands;
+  bands.reserve(now->parts.size());
+  for (const Region& part : now->parts) bands.push_back(part.highest() - part.lowest());
+  const TapedBands taped = tapedBands(bands, usualGraduation(unit), absorb);
+  const std::size_t rest = absorb == Absorb::rim ? 0 : bands.size() - 1;
+  Cut next = cut;
+  next.by = CutBy::widths;
+  next.widths.clear();
+  for (std::size_t i = 0; i < bands.size(); ++i) {
+    if (i == rest) {
+      next.widths.push_back(std::nullopt);
+    } else {
+      next.widths.push_back(written(bands[i] + taped.errors[i], unit));
+    }
+  }
+  return next;
+}
+
 Checked<std::vector<std::optional<WrittenLength>>> parseWidths(std::string_view text, Unit unit) {
   std::vector<std::optional<WrittenLength>> widths;
   for (const std::string& part : partsOf(text)) {

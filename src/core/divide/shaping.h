@@ -20,6 +20,10 @@ Cut usualCut(CutKind kind, const Region& zone, const Ground& ground, Unit unit);
 Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int line, WallPoint taken,
                WallPoint to, Unit unit);
 
+/// Rings put onto the tape's marks as `tapedBands` does: a cut by widths, the part that takes what
+/// is over being the rest. Any other cut comes back as it is.
+Cut ontoTape(const Cut& cut, const Region& zone, const Ground& ground, Absorb absorb, Unit unit);
+
 /// Parts as they are typed: "4 in; 1 in; rest". Semicolons, plus signs, or commas with a blank part
 /// them. The fault says which part could not be read.
 Checked<std::vector<std::optional<WrittenLength>>> parseWidths(std::string_view text, Unit unit);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "watch/feature_rules.h"
 
+#include <algorithm>
+
 namespace avrelt {
 
 std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const WrapLayout& wrap) {
@@ -62,6 +64,18 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
         }
         break;
     }
+  }
+  const std::vector<Length>& stations = body.stations();
+  for (std::size_t i = 1; i + 1 < stations.size(); ++i) {
+    const Length below = body.around(stations[i - 1]);
+    const Length above = body.around(stations[i + 1]);
+    const Length here = body.around(stations[i]);
+    const bool thin = here < std::min(below, above) / 2;
+    if (!thin && here < std::max(below, above) * 2) continue;
+    watch("odd_station", WatchLevel::warn, "blank.stations[" + std::to_string(i) + "].around",
+          {"Here the cup measures %1 round, and %2 and %3 at the stations beside. Was it typed in "
+           "another unit?",
+           {here, below, above}});
   }
   const Length reach = body.filletReach();
   if (reach > Length::mm(0.5) && wrap.low() < reach && wrap.low() >= Length()) {

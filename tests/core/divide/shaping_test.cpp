@@ -76,6 +76,30 @@ TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights t
   CHECK(uprights.at.degrees() == Approx(-160));
 }
 
+TEST_CASE("equal bands are put onto the tape, and one of them takes what is over") {
+  // 8 in in three, taped at 2 11/16 by sixteenths; common practice, no published source.
+  const Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
+  const Development flat = body.cone();
+  const Ground ground{body, flat, Angle::halfTurn()};
+  const Region whole = Region::band(Length(), body.wall());
+  Cut thirds;
+  thirds.count = 3;
+  const Cut base = ontoTape(thirds, whole, ground, Absorb::base, Unit::inch);
+  REQUIRE(base.widths.size() == 3);
+  CHECK(base.widths[0]->length == Length::inches(2.6875));
+  CHECK_FALSE(base.widths[2].has_value());
+  const Cut rim = ontoTape(thirds, whole, ground, Absorb::rim, Unit::inch);
+  CHECK_FALSE(rim.widths[0].has_value());
+  for (const Cut& cut : {base, rim, ontoTape(thirds, whole, ground, Absorb::spread, Unit::inch)}) {
+    const Checked<Split> made = split(whole, cut, ground);
+    REQUIRE(made.has_value());
+    for (const auto& line : made->lines) {
+      const Length s = line[0][0].s;
+      CHECK(abs(nearestMark(s, Graduation::sixteenth) - s) < Length::mm(1e-4));
+    }
+  }
+}
+
 TEST_CASE("lists of parts are read as they are typed and written out again") {
   const auto widths = parseWidths("4 in; 1; rest", Unit::inch);
   REQUIRE(widths.has_value());

@@ -83,6 +83,14 @@ TEST_CASE("a wrap meets handle, logo, foot and rounding") {
   CHECK_FALSE(watched(rounded, "over_fillet"));
 }
 
+TEST_CASE("a girth far from both its neighbours is asked about") {
+  std::string words;
+  CHECK(watched(cupOf(curved({{0, 230}, {90, 10.5}, {180, 230}})), "odd_station", &words));
+  CHECK_THAT(words, Catch::Contains("another unit"));
+  CHECK(watched(cupOf(curved({{0, 100}, {300, 640}, {600, 110}})), "odd_station"));
+  for (const Named& cup : allCurved()) CHECK_FALSE(watched(cupOf(cup.blank), "odd_station"));
+}
+
 TEST_CASE("a wrap already cut is held against every later measurement") {
   Cup cup = cupOf(all()[0].blank);
   const Length girth = Length::inches(9.25);
