@@ -66,7 +66,7 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   picture("gauge-mm");
   window.order().setUnit(avrelt::Unit::inch);
   window.order().choose(0);
-  window.goToStation(avrelt::MainWindow::divide);
+  window.goToStation(avrelt::MainWindow::dividing);
   window.divideStation().workPage().moveList().setCurrentRow(0);
   picture("divide");
   window.order().choose(cups > 1 ? 1 : 0);

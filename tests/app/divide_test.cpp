@@ -11,7 +11,7 @@ namespace {
 /// A window at the divide station, with a straight cup 9 in round and 7 in tall.
 struct DivideWindow : OpenWindow {
   DivideWindow() {
-    window.goToStation(MainWindow::divide);
+    window.goToStation(MainWindow::dividing);
     QApplication::processEvents();
   }
   Order& order() { return window.order(); }

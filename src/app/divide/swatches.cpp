@@ -44,7 +44,9 @@ void Swatches::show(const QString& colour) {
 }
 
 QRectF Swatches::placeOf(int pot) const {
-  return {(pot % perRow) * wide + 2, (pot / perRow) * tall + 2, wide - 4, tall - 4};
+  const int row = pot / perRow;
+  const int column = pot % perRow;
+  return {column * wide + 2, row * tall + 2, wide - 4, tall - 4};
 }
 
 void Swatches::take(int pot) {

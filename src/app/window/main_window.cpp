@@ -132,7 +132,7 @@ void MainWindow::makeActions() {
 
   QMenu* view = menuBar()->addMenu(tr("&View"));
   add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
-  add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(divide); });
+  add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(dividing); });
   add(view, tr("&Cut"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(cut); });
   view->addSeparator();
   add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
@@ -268,8 +268,8 @@ void MainWindow::goToStation(int station) {
   const bool strip = station == cut && cut_->role() == PieceRole::markingStrip;
   flat_->showStrip(strip);
   round_->showStrip(strip);
-  flat_->showZones(station == divide);
-  round_->showZones(station == divide);
+  flat_->showZones(station == dividing);
+  round_->showZones(station == dividing);
 }
 
 void MainWindow::goToField(const QString& field) {
@@ -277,7 +277,7 @@ void MainWindow::goToField(const QString& field) {
     goToStation(gauge);
     gauge_->goTo(field);
   } else if (divide_->goTo(field)) {
-    goToStation(divide);
+    goToStation(dividing);
     divide_->goTo(field);
   } else if (cut_->goTo(field)) {
     goToStation(cut);

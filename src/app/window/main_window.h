@@ -31,7 +31,7 @@ class MainWindow : public QMainWindow {
   explicit MainWindow(QWidget* parent = nullptr);
   ~MainWindow() override;
 
-  enum Station { gauge, divide, cut };
+  enum Station { gauge, dividing, cut };
 
   void goToStation(int station);
 

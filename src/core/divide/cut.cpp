@@ -36,10 +36,10 @@ Sentence cutName(const Cut& cut) {
 double luminanceOf(const std::string& colour) {
   if (colour.size() != 7 || colour[0] != '#') return 0.5;
   double channels[3];
-  for (int i = 0; i < 3; ++i) {
+  for (std::size_t i = 0; i < 3; ++i) {
     int value = 0;
-    for (int j = 0; j < 2; ++j) {
-      const char c = colour[static_cast<std::size_t>(1 + 2 * i + j)];
+    for (std::size_t j = 0; j < 2; ++j) {
+      const char c = colour[1 + 2 * i + j];
       const int digit = c >= '0' && c <= '9'   ? c - '0'
                         : c >= 'a' && c <= 'f' ? c - 'a' + 10
                         : c >= 'A' && c <= 'F' ? c - 'A' + 10

@@ -88,6 +88,7 @@ Checked<std::vector<Length>> widthsOf(const std::vector<std::optional<WrittenLen
                   {given, room});
   }
   std::vector<Length> result;
+  result.reserve(widths.size());
   for (const auto& width : widths) {
     result.push_back(width ? width->length : left / static_cast<double>(rests));
   }
