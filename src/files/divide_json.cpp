@@ -9,6 +9,16 @@ namespace {
 constexpr int mostParts = 500;
 constexpr int mostStripes = 1000;
 
+void truth(ObjectReader& object, const char* name, bool& value) {
+  const Json* given = object.find(name);
+  if (given == nullptr) return;
+  if (given->is_boolean()) {
+    value = given->get<bool>();
+  } else {
+    object.fault(object.pathOf(name), {"Here true or false is wanted.", {}});
+  }
+}
+
 Cut cutMembers(ObjectReader object, Unit unit) {
   Cut cut;
   object.choice("kind",
@@ -19,7 +29,10 @@ Cut cutMembers(ObjectReader object, Unit unit) {
                  {"wave", CutKind::wave}},
                 cut.kind);
   object.choice("by",
-                {{"equal", CutBy::equal}, {"places", CutBy::places}, {"widths", CutBy::widths}},
+                {{"equal", CutBy::equal},
+                 {"places", CutBy::places},
+                 {"widths", CutBy::widths},
+                 {"spacers", CutBy::spacers}},
                 cut.by);
   object.wholeNumber("count", mostParts, cut.count);
   object.choice("from", {{"rim", true}, {"base", false}}, cut.fromRim);
@@ -42,6 +55,12 @@ Cut cutMembers(ObjectReader object, Unit unit) {
       object.fault(path, {"An angle in degrees is wanted, from -360 to 360.", {}});
     }
   });
+  object.length("tape", unit, cut.tape);
+  object.length("spacer", unit, cut.spacer);
+  object.wholeNumber("stripes", mostParts, cut.stripes);
+  object.choice("left_over",
+                {{"top", Leftover::top}, {"base", Leftover::base}, {"both", Leftover::both}},
+                cut.leftover);
   object.degrees("at", -360, 360, cut.at);
   object.degrees("to", -360, 360, cut.to);
   object.wholeNumber("repeat", mostParts, cut.repeat);
@@ -51,13 +70,7 @@ Cut cutMembers(ObjectReader object, Unit unit) {
   object.length("low", unit, cut.low);
   object.length("high", unit, cut.high);
   object.length("swing", unit, cut.swing);
-  if (const Json* zigzag = object.find("zigzag")) {
-    if (zigzag->is_boolean()) {
-      cut.zigzag = zigzag->get<bool>();
-    } else {
-      object.fault(object.pathOf("zigzag"), {"Here true or false is wanted.", {}});
-    }
-  }
+  truth(object, "zigzag", cut.zigzag);
   cut.kept = object.kept();
   return cut;
 }
@@ -69,7 +82,9 @@ Finish finishMembers(ObjectReader object) {
                  {"paint", FinishKind::paint},
                  {"glitter", FinishKind::glitter},
                  {"film", FinishKind::film},
-                 {"bare", FinishKind::bare}},
+                 {"bare", FinishKind::bare},
+                 {"ink", FinishKind::ink},
+                 {"dip", FinishKind::dip}},
                 finish.kind);
   object.text("name", finish.name);
   object.text("colour", finish.colour);
@@ -81,13 +96,11 @@ Finish finishMembers(ObjectReader object) {
                  {"tacky_glue", Stick::tackyGlue},
                  {"uv_resin", Stick::uvResin}},
                 finish.stick);
-  if (const Json* opaque = object.find("opaque")) {
-    if (opaque->is_boolean()) {
-      finish.opaque = opaque->get<bool>();
-    } else {
-      object.fault(object.pathOf("opaque"), {"Here true or false is wanted.", {}});
-    }
-  }
+  object.choice(
+      "grain",
+      {{"fine", GlitterCut::fine}, {"medium", GlitterCut::medium}, {"chunky", GlitterCut::chunky}},
+      finish.grain);
+  truth(object, "opaque", finish.opaque);
   finish.kept = object.kept();
   return finish;
 }
@@ -120,7 +133,14 @@ Stripe stripeMembers(ObjectReader object, Unit unit) {
   object.choice("kind", {{"tape", StripeKind::tape}, {"film", StripeKind::film}}, stripe.kind);
   object.length("width", unit, stripe.width);
   object.length("overlap", unit, stripe.overlap);
-  object.wholeNumber("spares", mostStripes, stripe.spares);
+  object.choice("join", {{"seam", StripeJoin::seam}, {"hidden", StripeJoin::hidden}}, stripe.join);
+  truth(object, "butt", stripe.butt);
+  object.text("colour", stripe.colour);
+  if (object.find("spares") != nullptr) {
+    int spares = 0;
+    object.wholeNumber("spares", mostStripes, spares);
+    stripe.spares = spares;
+  }
   stripe.kept = object.kept();
   return stripe;
 }
@@ -147,7 +167,8 @@ Json written(const Cut& cut) {
       break;
   }
   if (lines) {
-    object["by"] = cut.by == CutBy::equal ? "equal" : cut.by == CutBy::places ? "places" : "widths";
+    static constexpr const char* ways[] = {"equal", "places", "widths", "spacers"};
+    object["by"] = ways[static_cast<std::size_t>(cut.by)];
   }
   // What differs from the usual is written, whatever the kind: a cut turned into another kind and
   // back keeps its numbers.
@@ -166,6 +187,13 @@ Json written(const Cut& cut) {
   if (!cut.angles.empty()) {
     object["angles"] = Json::array();
     for (const Angle angle : cut.angles) object["angles"].push_back(number(degreesOf(angle)));
+  }
+  const bool spaced = cut.by == CutBy::spacers;
+  if (spaced || !(cut.tape == usual.tape)) object["tape"] = written(cut.tape);
+  if (spaced || !(cut.spacer == usual.spacer)) object["spacer"] = written(cut.spacer);
+  if (cut.stripes != usual.stripes) object["stripes"] = cut.stripes;
+  if (cut.leftover != usual.leftover) {
+    object["left_over"] = cut.leftover == Leftover::top ? "top" : "both";
   }
   if (cut.at != usual.at) object["at"] = number(degreesOf(cut.at));
   if (cut.to != usual.to) object["to"] = number(degreesOf(cut.to));
@@ -199,6 +227,12 @@ Json written(const Finish& finish) {
     case FinishKind::bare:
       object["kind"] = "bare";
       break;
+    case FinishKind::ink:
+      object["kind"] = "ink";
+      break;
+    case FinishKind::dip:
+      object["kind"] = "dip";
+      break;
   }
   if (!finish.name.empty()) object["name"] = finish.name;
   object["colour"] = finish.colour;
@@ -220,6 +254,9 @@ Json written(const Finish& finish) {
     case Stick::uvResin:
       object["stick"] = "uv_resin";
       break;
+  }
+  if (finish.grain != GlitterCut::fine) {
+    object["grain"] = finish.grain == GlitterCut::medium ? "medium" : "chunky";
   }
   if (!finish.opaque) object["opaque"] = false;
   addKept(object, finish.kept);
@@ -245,7 +282,10 @@ Json written(const Stripe& stripe) {
   object["kind"] = stripe.kind == StripeKind::tape ? "tape" : "film";
   object["width"] = written(stripe.width);
   object["overlap"] = written(stripe.overlap);
-  object["spares"] = stripe.spares;
+  if (stripe.join == StripeJoin::hidden) object["join"] = "hidden";
+  if (stripe.butt) object["butt"] = true;
+  if (stripe.colour != Stripe().colour) object["colour"] = stripe.colour;
+  if (stripe.spares) object["spares"] = *stripe.spares;
   addKept(object, stripe.kept);
   return object;
 }
@@ -268,6 +308,14 @@ Division divisionMembers(ObjectReader object, Unit unit) {
   object.list("stripes", [&](const Json& item, const std::string& path) {
     division.stripes.push_back(stripeMembers(object.on(item, path), unit));
   });
+  if (object.find("tapes") != nullptr) {
+    division.tapes.clear();
+    object.list("tapes", [&](const Json& item, const std::string& path) {
+      if (std::optional<WrittenLength> width = object.lengthFrom(item, path, unit)) {
+        division.tapes.push_back(std::move(*width));
+      }
+    });
+  }
   division.kept = object.kept();
   return division;
 }
@@ -276,6 +324,10 @@ Json written(const Division& division) {
   Json object = Json::object();
   object["tape_width"] = written(division.tapeWidth);
   object["body"] = written(division.body);
+  if (division.tapes != Division().tapes) {
+    object["tapes"] = Json::array();
+    for (const WrittenLength& width : division.tapes) object["tapes"].push_back(written(width));
+  }
   if (!division.order.empty()) object["order"] = division.order;
   if (!division.stripes.empty()) {
     object["stripes"] = Json::array();

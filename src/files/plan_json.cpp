@@ -142,6 +142,10 @@ const char* finishName(FinishKind kind) {
       return "glitter";
     case FinishKind::film:
       return "film";
+    case FinishKind::ink:
+      return "ink";
+    case FinishKind::dip:
+      return "dip";
     case FinishKind::bare:
       break;
   }
@@ -192,7 +196,8 @@ Json markJson(const LineMark& mark, Unit unit) {
   json["from_seam_mm"] = rounded(mark.fromSeam.mm());
   json["on_tape"] = {{"from_base", readTape(mark.fromBase, graduation).text},
                      {"from_rim", readTape(mark.fromRim, graduation).text},
-                     {"from_front", readTape(abs(mark.fromFront), graduation).text}};
+                     {"from_front", readTape(abs(mark.fromFront), graduation).text},
+                     {"from_seam", readTape(mark.fromSeam, graduation).text}};
   return json;
 }
 
@@ -200,37 +205,54 @@ Json moveJson(const TapeMove& move, Unit unit) {
   Json json = Json::object();
   json["number"] = move.number;
   json["kind"] = moveName(move.kind);
-  json["zone"] = move.zone;
-  if (move.kind == MoveKind::tape) {
-    json["line"] = move.line;
+  json["zones"] = move.zones;
+  if (move.kind == MoveKind::tape || move.kind == MoveKind::leave) {
+    json["lines"] = move.lines;
     json["keeps"] = move.keeps;
+    json["width_mm"] = rounded(move.width.mm());
     json["tape_mm"] = rounded(move.tape.mm());
+    if (move.sameAs > 0) json["same_as"] = move.sameAs;
   }
   json["text"] = inWords(move.words, unit);
   return json;
 }
 
-Json stripJson(const StripePlan& stripe) {
+Json stripeJson(const StripePlan& stripe, Unit unit) {
   Json json = Json::object();
   json["line"] = stripe.line;
   json["kind"] = stripe.kind == StripeKind::tape ? "tape" : "film";
   json["width_mm"] = rounded(stripe.width.mm());
   json["length_mm"] = rounded(stripe.length.mm());
-  json["copies"] = stripe.copies;
-  json["spares"] = stripe.spares;
   json["layer"] = stripe.layer;
+  if (stripe.closed) {
+    json["join"] = stripe.joinUnder.empty() ? "seam" : "hidden";
+    if (!stripe.joinUnder.empty()) json["join_under"] = stripe.joinUnder;
+  }
+  json["text"] = inWords(stripe.laying, unit);
+  return json;
+}
+
+Json stripJson(const StripCut& cut) {
+  Json json = Json::object();
+  json["kind"] = cut.kind == StripeKind::tape ? "tape" : "film";
+  json["width_mm"] = rounded(cut.width.mm());
+  json["length_mm"] = rounded(cut.length.mm());
+  json["lines"] = cut.lines;
+  json["copies"] = cut.copies;
+  json["spares"] = cut.spares;
   return json;
 }
 
 void addDivision(Json& json, const CupPlan& cup, Unit unit) {
-  for (const char* list : {"zones", "lines", "marks", "tape_moves", "strips"}) {
+  for (const char* list : {"zones", "lines", "marks", "tape_moves", "stripes", "strips"}) {
     json[list] = Json::array();
   }
   for (const Zone& zone : cup.divided.zones) json["zones"].push_back(zoneJson(zone, cup));
   for (const DivideLine& line : cup.divided.lines) json["lines"].push_back(lineJson(line, cup));
   for (const LineMark& mark : cup.divided.marks) json["marks"].push_back(markJson(mark, unit));
   for (const TapeMove& move : cup.tapeMoves) json["tape_moves"].push_back(moveJson(move, unit));
-  for (const StripePlan& stripe : cup.stripes) json["strips"].push_back(stripJson(stripe));
+  for (const StripePlan& stripe : cup.stripes) json["stripes"].push_back(stripeJson(stripe, unit));
+  for (const StripCut& cut : cup.cutList) json["strips"].push_back(stripJson(cut));
 }
 
 Json pieceJson(const Piece& piece, const CupPlan& cup) {

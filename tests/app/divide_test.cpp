@@ -128,17 +128,17 @@ TEST_CASE("tape moves, marks and stripes come of it, and a move shows its line")
   REQUIRE(work.moveList().count() > 4);
   CHECK(work.moveList().item(0)->text().startsWith("1. Lay tape below line 1"));
   work.moveList().setCurrentRow(0);
-  CHECK(work.line() == "1");
+  CHECK(open.order().line() == "1");
   CHECK(work.markTable().rowCount() == 1);
   CHECK(work.markTable().item(0, 2)->text() == "3 1/2 in");
   addStripe(open.order(), "1");
-  REQUIRE(work.stripeList().count() == 1);
-  CHECK(work.stripeList().item(0)->text().contains("3 mm wide"));
+  REQUIRE(work.stripePage().list().count() == 1);
+  CHECK(work.stripePage().list().item(0)->text().contains("3 mm wide"));
   CHECK(open.order().plan()->set(PieceRole::stripe).pieces.size() == 1);
   CHECK(open.order().plan()->set(PieceRole::uprightGauge).pieces.size() == 1);
   // The line goes with its cut, and so does the stripe.
   open.station().cutPage().uncutButton().click();
-  CHECK(work.stripeList().count() == 0);
+  CHECK(work.stripePage().list().count() == 0);
   CHECK(open.order().planHolds());
 }
 
@@ -161,4 +161,152 @@ TEST_CASE("what is cut stays what it was when the cup's size changes") {
   open.order().editCup(
       "taller", [](Cup& cup) { cup.blank.stations[1].at = *writtenSize("8 in", Unit::inch); });
   CHECK(open.divided().lines[0].stretches[0][0].s.inches() == Approx(6));
+}
+
+TEST_CASE("stripes by tape and spacer are a way to place rings, with what they need said") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  CutPage& page = open.station().cutPage();
+  page.by().button(static_cast<int>(CutBy::spacers))->click();
+  // 14 stripes and 13 spacers of 1/4 in are 6 3/4 in of 7.
+  CHECK(open.divided().zones.size() == 28);
+  CHECK(page.runWords().contains("14 stripes fit, 1/4 in is left over"));
+  page.count().setValue(3);
+  CHECK(open.divided().zones.size() == 6);
+  open.type("divide.cut.tape", "9");
+  CHECK_FALSE(open.order().planHolds());
+  CHECK(open.window.watchLine().sentence().contains("does not fit a zone"));
+  open.order().history()->undo();
+  CHECK(open.order().planHolds());
+}
+
+TEST_CASE("a wave becomes a zigzag and back") {
+  DivideWindow open;
+  open.cut(CutKind::wave);
+  const std::size_t curved = open.divided().lines[0].stretches[0].size();
+  open.station().cutPage().shape().button(1)->click();
+  CHECK(open.divided().lines[0].stretches[0].size() < curved);
+  open.station().cutPage().shape().button(0)->click();
+  CHECK(open.divided().lines[0].stretches[0].size() == curved);
+}
+
+TEST_CASE("lines are picked and nudged by keys on the flat, by the tape's marks") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  FlatView& flat = open.window.flat();
+  QTest::keyClick(&flat, Qt::Key_PageDown);
+  CHECK(open.order().line() == "1");
+  QTest::keyClick(&flat, Qt::Key_Up);
+  CHECK(open.divided().marks[0].fromBase.inches() == Approx(3.5 + 1.0 / 16));
+  QTest::keyClick(&flat, Qt::Key_Down, Qt::ShiftModifier);
+  CHECK(open.divided().marks[0].fromBase.inches() == Approx(3 + 1.0 / 16));
+  // An upright goes along by degrees.
+  open.station().cutPage().uncutButton().click();
+  open.cut(CutKind::uprights);
+  open.order().pickLine("2");
+  const Angle before = open.divided().marks[1].onCup;
+  QTest::keyClick(&flat, Qt::Key_Right, Qt::AltModifier);
+  CHECK((open.divided().marks[1].onCup - before).degrees() == Approx(1).margin(1e-6));
+  // A V by its point and its corner.
+  open.station().cutPage().uncutButton().click();
+  open.cut(CutKind::vee);
+  open.order().pickLine("1");
+  QTest::keyClick(&flat, Qt::Key_Up);
+  CHECK(cutInHand(open.order())->deep->length.inches() == Approx(7 - 1.0 / 16));
+  const Length wide = cutInHand(open.order())->wide.length;
+  QTest::keyClick(&flat, Qt::Key_Left, Qt::AltModifier);
+  CHECK((cutInHand(open.order())->wide.length - wide).inches() == Approx(1.0 / 8));
+}
+
+TEST_CASE("on the cup in the round a line is pulled, a click picks a zone, a drag turns it") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  RoundView& cup = open.window.round();
+  const std::optional<QPointF> place = cup.placeOfLine("1");
+  REQUIRE(place.has_value());
+  REQUIRE(cup.wallAt(*place).has_value());
+  CHECK(cup.wallAt(*place)->s.inches() == Approx(3.5).margin(0.002));
+  CHECK_FALSE(cup.wallAt({1, 1}).has_value());
+  const int before = open.order().history()->count();
+  const QPoint from = place->toPoint();
+  const Angle facing = cup.facing();
+  QTest::mousePress(&cup, Qt::LeftButton, {}, from);
+  QTest::mouseMove(&cup, from + QPoint(0, 12));
+  QTest::mouseMove(&cup, from + QPoint(0, 25));
+  QTest::mouseRelease(&cup, Qt::LeftButton, {}, from + QPoint(0, 25));
+  CHECK(open.order().line() == "1");
+  CHECK(open.divided().marks[0].fromRim > Length::inches(3.6));
+  CHECK(open.order().history()->count() == before + 1);
+  CHECK(cup.facing() == facing);
+  QTest::mouseClick(&cup, Qt::LeftButton, {}, from + QPoint(0, 50));
+  CHECK(zoneInHand(open.order())->id == "B");
+  QTest::mousePress(&cup, Qt::LeftButton, {}, from - QPoint(0, 40));
+  QTest::mouseMove(&cup, from + QPoint(30, -40));
+  QTest::mouseRelease(&cup, Qt::LeftButton, {}, from + QPoint(30, -40));
+  CHECK(cup.facing() != facing);
+}
+
+TEST_CASE("the order of filling is changed from the list of moves, and what it risks is said") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  const auto fill = [&](ZonePath zone, const char* colour) {
+    open.order().pickZone(zone);
+    editFinish(open.order(), "f", {}, [&](Finish& finish) {
+      finish.kind = FinishKind::glitter;
+      finish.colour = colour;
+    });
+  };
+  fill({0}, "#101020");
+  fill({1}, "#E0E0F0");
+  WorkPage& work = open.station().workPage();
+  const auto first = [&] { return open.order().plan()->tapeMoves.front().zones.front(); };
+  CHECK(first() == "A");
+  work.moveList().setCurrentRow(0);
+  work.laterButton().click();
+  CHECK(first() == "B");
+  CHECK(moveInHand(open.order())->zones.front() == "A");
+  CHECK(open.window.watchLine().sentence().contains("Dark goes first"));
+  work.asUsualButton().click();
+  CHECK(first() == "A");
+  CHECK_FALSE(work.asUsualButton().isEnabled());
+}
+
+TEST_CASE("a stripe's join, spares and tape are chosen, and what is cut is counted") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  open.order().pickLine("1");
+  StripePage& page = open.station().workPage().stripePage();
+  open.station().workPage().showPage(WorkPage::stripes);
+  CHECK(page.layButton().text() == "+ On line 1");
+  page.layButton().click();
+  CHECK(page.cutWords().contains("1 + 1 spare"));
+  page.spares().setValue(4);
+  CHECK(page.cutWords().contains("1 + 4 spare"));
+  page.join().button(1)->click();
+  CHECK(open.window.watchLine().sentence().contains("No stripe crosses line 1"));
+  page.kind().button(0)->click();
+  open.type("divide.stripe.width", "5 mm");
+  CHECK(open.order().plan()->watches.size() == 2);
+  page.tapes().setFocus();
+  page.tapes().selectAll();
+  QTest::keyClicks(&page.tapes(), "3 mm; 5 mm");
+  QTest::keyClick(&page.tapes(), Qt::Key_Return);
+  CHECK(open.order().currentCup().division.tapes.size() == 2);
+  CHECK(open.order().plan()->watches.size() == 1);
+}
+
+TEST_CASE("ink, dips, chunky glitter and clear film are finishes to choose") {
+  DivideWindow open;
+  FinishPage& page = open.station().finishPage();
+  const auto finish = [&]() -> const Finish& { return zoneInHand(open.order())->finish; };
+  page.kind().button(1)->click();
+  emit page.way().activated(2);
+  CHECK(finish().kind == FinishKind::dip);
+  CHECK(page.kind().chosen() == 1);
+  page.kind().button(2)->click();
+  emit page.grain().activated(2);
+  CHECK(finish().grain == GlitterCut::chunky);
+  page.kind().button(3)->click();
+  page.opaque().button(1)->click();
+  CHECK_FALSE(finish().opaque);
 }

@@ -1,5 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <CGAL/AABB_halfedge_graph_segment_primitive.h>
+#include <CGAL/AABB_traits.h>
+#include <CGAL/AABB_tree.h>
 #include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
+#include <CGAL/Polygon_mesh_slicer.h>
 #include <CGAL/Surface_mesh.h>
 #include <CGAL/Surface_mesh_shortest_path.h>
 
@@ -8,6 +12,7 @@
 
 #include "core/cups.h"
 #include "cup/ring_fit.h"
+#include "divide/divide.h"
 
 // A straight line in the flat against the shortest way on a mesh of the cone, found by CGAL.
 
@@ -109,5 +114,49 @@ TEST_CASE("on a curved wall no geodesic is longer or shorter than the stretch ma
     }
     // And the map does not claim far more than is there.
     CHECK(farthest > fit.largest() * 0.5);
+  }
+}
+
+TEST_CASE("the strain of a tape's edges is what slices of a mesh of the cone measure") {
+  // A tape bent along a ring keeps its middle's length; its edges lie on rings half its width up
+  // and down the wall. Their lengths are read off a mesh by CGAL's slicer.
+  for (const std::size_t which : {std::size_t{1}, std::size_t{2}, std::size_t{3}}) {
+    const Body body = bodyOf(all()[which].blank);
+    constexpr int strips = 720;
+    Mesh mesh;
+    std::vector<Mesh::Vertex_index> corners;
+    for (const Length s : {Length(), body.wall()}) {
+      for (int i = 0; i < strips; ++i) {
+        const SpacePoint p = body.toSpace({Angle::turn() * (static_cast<double>(i) / strips), s});
+        corners.push_back(mesh.add_vertex({p.x, p.y, p.z}));
+      }
+    }
+    for (int i = 0; i < strips; ++i) {
+      const auto at = [&](int row, int column) {
+        return corners[static_cast<std::size_t>(row * strips + column % strips)];
+      };
+      mesh.add_face(at(0, i), at(0, i + 1), at(1, i + 1));
+      mesh.add_face(at(0, i), at(1, i + 1), at(1, i));
+    }
+    CGAL::Polygon_mesh_slicer<Mesh, Kernel> slicer(mesh);
+    const auto around = [&](Length s) {
+      std::vector<std::vector<Kernel::Point_3>> lines;
+      slicer(Kernel::Plane_3(0, 0, 1, -body.toSpace({Angle(), s}).z), std::back_inserter(lines));
+      double length = 0;
+      for (const auto& line : lines) {
+        for (std::size_t i = 1; i < line.size(); ++i) {
+          length += std::sqrt(CGAL::squared_distance(line[i - 1], line[i]));
+        }
+      }
+      return length;
+    };
+    for (const double width : {3.0, 6.35, 25.4}) {
+      const Length middle = body.wall() * 0.45;
+      const double low = around(middle - Length::mm(width / 2));
+      const double high = around(middle + Length::mm(width / 2));
+      INFO(all()[which].name << ", " << width << " mm");
+      const double measured = std::abs(high - low) / 2 / around(middle);
+      CHECK(tapeStrain(body, middle, Length::mm(width)) == Approx(measured).epsilon(1e-4));
+    }
   }
 }

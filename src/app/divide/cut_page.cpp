@@ -48,10 +48,16 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(uncut_, &QPushButton::clicked, this, [this] { uncutZone(order_); });
 
   auto* choices = new QHBoxLayout;
-  by_ = new Segments(tr("Placed by"), {tr("Equal"), tr("Places"), tr("Widths")});
+  by_ = new Segments(tr("Placed by"), {tr("Equal"), tr("Places"), tr("Widths"), tr("Spacers")});
+  by_->button(static_cast<int>(CutBy::spacers))
+      ->setToolTip(tr("Tape, a spacer touching it, tape touching that, and so on"));
+  leftover_ = new Segments(tr("What is left over goes to"), {tr("Top"), tr("Base"), tr("Both")});
+  shape_ = new Segments(tr("Shape"), {tr("Curves"), tr("Zigzag")});
   end_ = new Segments(tr("Counted from"), {tr("Rim"), tr("Base")});
   choices->addWidget(by_);
   choices->addWidget(end_);
+  choices->addWidget(leftover_);
+  choices->addWidget(shape_);
   choices->addStretch();
   column->addLayout(choices);
   connect(by_, &Segments::picked, this, [this](int i) {
@@ -89,6 +95,15 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
     });
   });
 
+  connect(leftover_, &Segments::picked, this, [this](int i) {
+    editCut(order_, tr("Put what is left over elsewhere"), {},
+            [i](Cut& cut) { cut.leftover = static_cast<Leftover>(i); });
+  });
+  connect(shape_, &Segments::picked, this, [this](int i) {
+    editCut(order_, i == 1 ? tr("Make the wave a zigzag") : tr("Make the wave curved"), {},
+            [i](Cut& cut) { cut.zigzag = i == 1; });
+  });
+
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(12);
   grid->setVerticalSpacing(6);
@@ -97,6 +112,7 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   count_ = new QSpinBox;
   count_->setAccessibleName(tr("How many"));
   count_->setRange(1, 500);
+  count_->setSpecialValueText({});
   count_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   countLabel_->setBuddy(count_);
   listLabel_ = new QLabel;
@@ -115,7 +131,8 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(count_, &QSpinBox::valueChanged, this, [this](int count) {
     editCut(order_, tr("%1 of them").arg(count), QStringLiteral("count"), [count](Cut& cut) {
       const bool lines = cut.kind == CutKind::rings || cut.kind == CutKind::uprights;
-      (lines ? cut.count : cut.repeat) = count;
+      const bool spaced = lines && cut.by == CutBy::spacers;
+      (spaced ? cut.stripes : lines ? cut.count : cut.repeat) = count;
     });
   });
   connect(list_, &QLineEdit::editingFinished, this, &CutPage::readList);
@@ -134,6 +151,10 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
       field(tr("Up the wall at its end"), "high", [](Cut& c) -> WrittenLength& { return c.high; });
   swing_ =
       field(tr("Tall, trough to crest"), "swing", [](Cut& c) -> WrittenLength& { return c.swing; });
+  tape_ = field(tr("Stripe, wide"), "tape", [](Cut& c) -> WrittenLength& { return c.tape; });
+  spacer_ = field(tr("Spacer, wide"), "spacer", [](Cut& c) -> WrittenLength& { return c.spacer; });
+  grid->addWidget(tape_, 1, 0);
+  grid->addWidget(spacer_, 1, 1);
   grid->setColumnStretch(0, 1);
   grid->setColumnStretch(1, 1);
   grid->addWidget(counted_, 0, 0);
@@ -145,6 +166,10 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   grid->addWidget(high_, 2, 1);
   grid->addWidget(swing_, 2, 1);
   column->addLayout(grid);
+  run_ = new QLabel;
+  run_->setProperty("role", "label");
+  run_->setWordWrap(true);
+  column->addWidget(run_);
   onTape_ = new QWidget;
   auto* tapeColumn = new QVBoxLayout(onTape_);
   tapeColumn->setContentsMargins(0, 0, 0, 0);
@@ -258,6 +283,21 @@ void CutPage::showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone)
           : tr("%1 lines fall between marks of the tape, off by up to %2.").arg(off).arg(error));
 }
 
+/// How the stripes of a run fall, and what tape they need.
+void CutPage::showRun(const Cut& cut) {
+  const std::optional<SpacerWork> work = spacerWork(order_);
+  run_->setText(work ? (cut.stripes == 0
+                            ? tr("%1 stripes fit, %2 is left over. Tape: %3 for stripes, %4 for "
+                                 "spacers, tabs included.")
+                            : tr("%1 stripes, %2 is left over. Tape: %3 for stripes, %4 for "
+                                 "spacers, tabs included."))
+                           .arg(work->run.stripes)
+                           .arg(onTape(work->run.leftOver, order_.unit()).mark,
+                                onTape(work->tape.stripes, order_.unit()).mark,
+                                onTape(work->tape.spacers, order_.unit()).mark)
+                     : QString());
+}
+
 void CutPage::refresh() {
   const Zone* zone = zoneInHand(order_);
   const CupPlan* plan = order_.plan();
@@ -273,8 +313,16 @@ void CutPage::refresh() {
   by_->setVisible(lines);
   end_->setVisible((is(CutKind::rings) && cut->by == CutBy::places) || is(CutKind::vee) ||
                    is(CutKind::wave));
-  const bool counted = (lines && cut->by == CutBy::equal) || is(CutKind::vee) || is(CutKind::wave);
-  const bool listed = lines && cut->by != CutBy::equal;
+  const bool spaced = is(CutKind::rings) && cut->by == CutBy::spacers;
+  by_->button(static_cast<int>(CutBy::spacers))->setVisible(is(CutKind::rings));
+  leftover_->setVisible(spaced);
+  shape_->setVisible(is(CutKind::wave));
+  tape_->setVisible(spaced);
+  spacer_->setVisible(spaced);
+  run_->setVisible(spaced);
+  const bool counted =
+      (lines && cut->by == CutBy::equal) || spaced || is(CutKind::vee) || is(CutKind::wave);
+  const bool listed = lines && cut->by != CutBy::equal && !spaced;
   counted_->setVisible(counted);
   list_->setVisible(listed);
   listLabel_->setVisible(listed);
@@ -304,9 +352,17 @@ void CutPage::refresh() {
   end_->show((cut->kind == CutKind::vee ? cut->opensAtRim : cut->fromRim) ? 0 : 1);
   {
     const QSignalBlocker quiet(count_);
-    count_->setValue(lines ? cut->count : cut->repeat);
+    count_->setMinimum(spaced ? 0 : 1);
+    count_->setSpecialValueText(spaced ? tr("as many as fit") : QString());
+    count_->setValue(spaced ? cut->stripes : lines ? cut->count : cut->repeat);
   }
-  countLabel_->setText(lines              ? tr("How many parts")
+  leftover_->show(static_cast<int>(cut->leftover));
+  shape_->show(cut->zigzag ? 1 : 0);
+  tape_->show(cut->tape.length, unit);
+  spacer_->show(cut->spacer.length, unit);
+  if (spaced) showRun(*cut);
+  countLabel_->setText(spaced             ? tr("How many stripes")
+                       : lines            ? tr("How many parts")
                        : is(CutKind::vee) ? tr("How many V's")
                                           : tr("How many swings"));
   if (listed && !list_->hasFocus()) {

@@ -25,6 +25,8 @@ class CutPage : public QWidget {
   QLineEdit& list() { return *list_; }
   QSpinBox& count() { return *count_; }
   Segments& by() { return *by_; }
+  Segments& shape() { return *shape_; }
+  QString runWords() const { return run_->text(); }
 
  signals:
   void said(const QString& sentence);
@@ -33,6 +35,7 @@ class CutPage : public QWidget {
   void refresh();
   void readList();
   void showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone);
+  void showRun(const Cut& cut);
   LengthField* field(const QString& label, const char* member,
                      const std::function<WrittenLength&(Cut&)>& of);
   LengthField* angle(const QString& label, const char* member,
@@ -45,6 +48,11 @@ class CutPage : public QWidget {
   QLabel* made_ = nullptr;
   Segments* by_ = nullptr;
   Segments* end_ = nullptr;
+  Segments* leftover_ = nullptr;
+  Segments* shape_ = nullptr;  ///< of a wave
+  QLabel* run_ = nullptr;
+  LengthField* tape_ = nullptr;
+  LengthField* spacer_ = nullptr;
   QWidget* onTape_ = nullptr;
   QLabel* off_ = nullptr;
   QWidget* counted_ = nullptr;

@@ -25,7 +25,6 @@ DivideStation::DivideStation(Order& order, QWidget* parent)
   card(tr("Cut the zone in hand"), cut_, 38);
   card(tr("Its finish"), finish_, 27);
   card({}, work_, 40);
-  connect(work_, &WorkPage::linePicked, this, &DivideStation::linePicked);
   connect(cut_, &CutPage::said, this, &DivideStation::said);
   connect(&order, &Order::changed, this, &DivideStation::refresh);
 }

@@ -26,7 +26,6 @@ class DivideStation : public QWidget {
   WorkPage& workPage() { return *work_; }
 
  signals:
-  void linePicked(const QString& line);
   void said(const QString& sentence);
 
  private:

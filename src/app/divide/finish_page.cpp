@@ -2,6 +2,7 @@
 #include "app/divide/finish_page.h"
 
 #include <QAbstractItemView>
+#include <QHBoxLayout>
 #include <QVBoxLayout>
 
 #include "app/order/phrases.h"
@@ -33,8 +34,22 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   stick_->addItems({tr("resin"), tr("brush-on glue"), tr("wet paint"), tr("spray clear"),
                     tr("tacky glue"), tr("UV resin")});
   stickLabel_->setBuddy(stick_);
+  grain_ = new QComboBox;
+  grain_->setAccessibleName(tr("Cut of the glitter"));
+  grain_->addItems({tr("fine"), tr("medium"), tr("chunky")});
+  way_ = new QComboBox;
+  way_->setAccessibleName(tr("How the paint goes on"));
+  way_->addItems({tr("brushed or sprayed"), tr("ink, dripped and tilted"), tr("dipped")});
+  for (QComboBox* box : {grain_, way_}) box->view()->setAccessibleName(box->accessibleName());
+  opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear")});
   column->addWidget(stickLabel_);
-  column->addWidget(stick_);
+  auto* stuck = new QHBoxLayout;
+  stuck->setSpacing(6);
+  stuck->addWidget(stick_, 3);
+  stuck->addWidget(grain_, 2);
+  column->addLayout(stuck);
+  column->addWidget(way_);
+  column->addWidget(opaque_, 0, Qt::AlignLeft);
   size_ = new QLabel;
   size_->setProperty("role", "label");
   size_->setWordWrap(true);
@@ -44,6 +59,19 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   connect(kind_, &Segments::picked, this, [this](int i) {
     editFinish(order_, tr("Choose a finish"), {},
                [i](Finish& finish) { finish.kind = static_cast<FinishKind>(i); });
+  });
+  connect(grain_, &QComboBox::activated, this, [this](int i) {
+    editFinish(order_, tr("Choose the cut of the glitter"), {},
+               [i](Finish& finish) { finish.grain = static_cast<GlitterCut>(i); });
+  });
+  connect(way_, &QComboBox::activated, this, [this](int i) {
+    static constexpr FinishKind ways[] = {FinishKind::paint, FinishKind::ink, FinishKind::dip};
+    editFinish(order_, tr("Choose how the paint goes on"), {},
+               [i](Finish& finish) { finish.kind = ways[i]; });
+  });
+  connect(opaque_, &Segments::picked, this, [this](int i) {
+    editFinish(order_, i == 0 ? tr("Take opaque film") : tr("Take clear film"), {},
+               [i](Finish& finish) { finish.opaque = i == 0; });
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
     editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"),
@@ -69,16 +97,24 @@ void FinishPage::refresh() {
   setEnabled(zone != nullptr);
   if (zone == nullptr) return;
   const Finish& finish = zone->finish;
-  kind_->show(static_cast<int>(finish.kind));
+  const bool ink = finish.kind == FinishKind::ink;
+  const bool paints = finish.kind == FinishKind::paint || ink || finish.kind == FinishKind::dip;
+  kind_->show(static_cast<int>(paints ? FinishKind::paint : finish.kind));
   if (!name_->hasFocus()) name_->setText(QString::fromStdString(finish.name));
-  const bool coloured = finish.kind == FinishKind::paint || finish.kind == FinishKind::glitter ||
-                        finish.kind == FinishKind::film;
+  const bool coloured =
+      paints || finish.kind == FinishKind::glitter || finish.kind == FinishKind::film;
   nameLabel_->setVisible(coloured);
   name_->setVisible(coloured);
   swatches_->show(QString::fromStdString(finish.colour));
   stickLabel_->setVisible(finish.kind == FinishKind::glitter);
   stick_->setVisible(finish.kind == FinishKind::glitter);
   stick_->setCurrentIndex(static_cast<int>(finish.stick));
+  grain_->setVisible(finish.kind == FinishKind::glitter);
+  grain_->setCurrentIndex(static_cast<int>(finish.grain));
+  way_->setVisible(paints);
+  way_->setCurrentIndex(finish.kind == FinishKind::paint ? 0 : ink ? 1 : 2);
+  opaque_->setVisible(finish.kind == FinishKind::film);
+  opaque_->show(finish.opaque ? 0 : 1);
   const Unit unit = order_.unit();
   const double area =
       unit == Unit::inch ? zone->area.mm2() / (25.4 * 25.4) : zone->area.mm2() / 100;

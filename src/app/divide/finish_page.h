@@ -22,6 +22,9 @@ class FinishPage : public QWidget {
   Segments& kind() { return *kind_; }
   QLineEdit& name() { return *name_; }
   Swatches& swatches() { return *swatches_; }
+  QComboBox& way() { return *way_; }
+  QComboBox& grain() { return *grain_; }
+  Segments& opaque() { return *opaque_; }
 
  private:
   void refresh();
@@ -33,6 +36,9 @@ class FinishPage : public QWidget {
   Swatches* swatches_ = nullptr;
   QLabel* stickLabel_ = nullptr;
   QComboBox* stick_ = nullptr;
+  QComboBox* grain_ = nullptr;
+  QComboBox* way_ = nullptr;    ///< of paint: painted, ink, dip
+  Segments* opaque_ = nullptr;  ///< of film
   QLabel* size_ = nullptr;
 };
 

@@ -7,6 +7,7 @@
 #include <QTableWidget>
 #include <QWidget>
 
+#include "app/divide/stripe_page.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/order/order.h"
@@ -25,31 +26,29 @@ class WorkPage : public QWidget {
   void showPage(int page);
   QListWidget& moveList() { return *moves_; }
   QTableWidget& markTable() { return *marks_; }
-  QListWidget& stripeList() { return *stripes_; }
-  /// The line in hand, to be shown on the views.
-  std::string line() const { return line_; }
-
- signals:
-  void linePicked(const QString& line);
-  void said(const QString& sentence);
+  StripePage& stripePage() { return *stripes_; }
+  QPushButton& earlierButton() { return *earlier_; }
+  QPushButton& laterButton() { return *later_; }
+  QPushButton& asUsualButton() { return *asUsual_; }
 
  private:
+  QWidget* movePage(FieldSet& fields);
+  QWidget* markPage();
   void refresh();
-  void pickLine(const std::string& line);
-  QWidget* stripePage(FieldSet& fields);
+  void refreshMoves(const CupPlan& plan);
+  void refreshMarks(const CupPlan& plan);
+  void fill(int by);
 
   Order& order_;
   Segments* page_ = nullptr;
   QStackedWidget* pages_ = nullptr;
   QListWidget* moves_ = nullptr;
+  QPushButton* earlier_ = nullptr;
+  QPushButton* later_ = nullptr;
+  QPushButton* asUsual_ = nullptr;
   QTableWidget* marks_ = nullptr;
-  QListWidget* stripes_ = nullptr;
-  QPushButton* lay_ = nullptr;
-  QPushButton* take_ = nullptr;
-  Segments* kind_ = nullptr;
-  LengthField* width_ = nullptr;
+  StripePage* stripes_ = nullptr;
   LengthField* tape_ = nullptr;
-  std::string line_;
   bool filling_ = false;
 };
 

@@ -51,12 +51,26 @@ void Order::pickZone(const ZonePath& zone) {
   emit thingPicked();
 }
 
+void Order::pickMove(int move) {
+  if (move == move_) return;
+  move_ = move;
+  emit thingPicked();
+}
+
+void Order::pickLine(const std::string& line) {
+  if (line == line_) return;
+  line_ = line;
+  emit thingPicked();
+}
+
 void Order::load(const Document& document) {
   history_.clear();
   planned_.clear();
   current_ = -1;
   thing_ = Thing::none;
   zone_.clear();
+  line_.clear();
+  move_ = 0;
   const int first = document.cups.empty() ? -1 : 0;
   put(document, first);
 }
@@ -123,6 +137,8 @@ void Order::choose(int index) {
   current_ = index;
   typing_.clear();
   zone_.clear();
+  line_.clear();
+  move_ = 0;
   settle();
   emit cupTaken();
   emit changed();

@@ -51,6 +51,12 @@ class Order : public QObject {
   /// The zone in hand, by its way through the tree of cuts.
   const ZonePath& zone() const { return zone_; }
   void pickZone(const ZonePath& zone);
+  /// The cut line in hand by its number; empty for none.
+  const std::string& line() const { return line_; }
+  void pickLine(const std::string& line);
+  /// The number of the tape move being looked at; 0 for none.
+  int move() const { return move_; }
+  void pickMove(int move);
 
   QUndoStack* history() { return &history_; }
 
@@ -111,6 +117,8 @@ class Order : public QObject {
   int current_ = -1;
   Thing thing_ = Thing::none;
   ZonePath zone_;
+  std::string line_;
+  int move_ = 0;
   std::vector<Planned> planned_;
   QMap<QString, Sentence> typing_;
   QUndoStack history_;

@@ -48,6 +48,25 @@ const Zone* zoneInHand(const Order& order) {
   return plan->divided.zones.empty() ? nullptr : &plan->divided.zones.front();
 }
 
+const TapeMove* moveInHand(const Order& order) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr) return nullptr;
+  const auto index = static_cast<std::size_t>(order.move() - 1);
+  return order.move() > 0 && index < plan->tapeMoves.size() ? &plan->tapeMoves[index] : nullptr;
+}
+
+std::optional<SpacerWork> spacerWork(const Order& order) {
+  const CupPlan* plan = order.plan();
+  const Zone* zone = zoneInHand(order);
+  const Cut* cut = cutInHand(order);
+  if (plan == nullptr || zone == nullptr || cut == nullptr) return std::nullopt;
+  const Region whole = regionOf(*plan, parentOf(zone->path));
+  Checked<SpacerRun> run = spacerRun(*cut, whole.lowest(), whole.highest());
+  if (!run) return std::nullopt;
+  const SpacerTape tape = tapeFor(*run, whole, plan->body);
+  return SpacerWork{std::move(*run), tape};
+}
+
 const Cut* cutInHand(const Order& order) {
   const Zone* zone = zoneInHand(order);
   if (zone == nullptr || zone->path.empty() || !order.hasCup()) return nullptr;
@@ -135,6 +154,36 @@ void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint 
         if (split(zone, moved, ground)) node.cut = moved;
       },
       QStringLiteral("line ") + QString::fromStdString(line));
+}
+
+void nudgeLine(Order& order, int right, int up) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr || !order.planHolds()) return;
+  for (const DivideLine& line : plan->divided.lines) {
+    if (line.id != order.line() || line.stretches.empty()) continue;
+    const WallPoint taken = handleOf(line, right != 0);
+    const Length mark = step(usualGraduation(order.unit()));
+    const Angle along = line.kind == CutKind::uprights
+                            ? Angle::degrees(right)
+                            : Angle::radians(mark * right / plan->body.radius(taken.s));
+    dragLine(order, line.id, taken, {taken.theta + along, taken.s + mark * up});
+    return;
+  }
+}
+
+void fillLater(Order& order, const std::string& zone, int by) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr) return;
+  const std::vector<std::string> next =
+      movedInOrder(plan->divided, order.currentCup().division.order, zone, by);
+  order.editCup(
+      Order::tr("Fill %1 %2")
+          .arg(QString::fromStdString(zone), by > 0 ? Order::tr("later") : Order::tr("earlier")),
+      [&](Cup& cup) { cup.division.order = next; });
+}
+
+void fillAsUsual(Order& order) {
+  order.editCup(Order::tr("Fill in the usual order"), [](Cup& cup) { cup.division.order.clear(); });
 }
 
 void putOntoTape(Order& order, Absorb absorb) {

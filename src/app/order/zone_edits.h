@@ -2,8 +2,10 @@
 #pragma once
 
 #include <functional>
+#include <optional>
 
 #include "app/order/order.h"
+#include "divide/spacers.h"
 
 namespace avrelt {
 
@@ -20,6 +22,13 @@ void editFinish(Order& order, const QString& text, const QString& key,
                 const std::function<void(Finish&)>& change);
 /// From a drag on a view: a line pulled from where it was taken to another place.
 void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint to);
+/// From the keyboard: the line in hand moved by so many marks of the tape to the right and up; an
+/// upright by degrees. Nothing where no line is in hand.
+void nudgeLine(Order& order, int right, int up);
+/// The zones filled together with the one in hand are filled so many groups later, or earlier.
+void fillLater(Order& order, const std::string& zone, int by);
+/// The usual order again.
+void fillAsUsual(Order& order);
 /// The bands of the cut in hand onto the tape's marks.
 void putOntoTape(Order& order, Absorb absorb);
 /// A stripe on a line.
@@ -28,6 +37,14 @@ void removeStripe(Order& order, int index);
 void editStripe(Order& order, int index, const QString& key,
                 const std::function<void(Stripe&)>& change);
 
+/// The tape move being looked at; nothing for none.
+const TapeMove* moveInHand(const Order& order);
+/// How the stripes by tape and spacer fall that made the zone in hand; nothing for another cut.
+struct SpacerWork {
+  SpacerRun run;
+  SpacerTape tape;
+};
+std::optional<SpacerWork> spacerWork(const Order& order);
 /// The cut that made the zone in hand; nothing for an uncut body.
 const Cut* cutInHand(const Order& order);
 /// The zone in hand as it lies on the wall.

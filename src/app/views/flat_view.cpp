@@ -21,19 +21,6 @@ namespace {
 constexpr double reach = 7;      // px within which the mouse takes a line
 constexpr double tapeWide = 20;  // px
 
-double distanceTo(const QPainterPath& path, QPointF p) {
-  double least = HUGE_VAL;
-  for (int i = 1; i < path.elementCount(); ++i) {
-    const QPointF a = path.elementAt(i - 1);
-    const QPointF ab = QPointF(path.elementAt(i)) - a;
-    const double along = QPointF::dotProduct(ab, ab);
-    const double t = along == 0 ? 0 : std::clamp(QPointF::dotProduct(p - a, ab) / along, 0.0, 1.0);
-    const QPointF off = p - a - ab * t;
-    least = std::min(least, std::hypot(off.x(), off.y()));
-  }
-  return least;
-}
-
 }  // namespace
 
 FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
@@ -59,15 +46,10 @@ void FlatView::showZones(bool shown) {
   zonesShown_ = shown;
   setAccessibleDescription(
       shown
-          ? tr("The wall rolled out. Left and right pick a zone, a click picks one too; lines can "
-               "be pulled.")
+          ? tr("The wall rolled out. Left and right pick a zone, Page Up and Page Down a line; up "
+               "and down move the line by one mark, Alt with left and right along the cup.")
           : tr("The wall rolled out. Left and right pick a line, up and down move it by one "
                "mark."));
-  update();
-}
-
-void FlatView::showLine(const QString& line) {
-  line_ = line.toStdString();
   update();
 }
 
@@ -127,7 +109,6 @@ QPointF FlatView::placeOfLine(const std::string& id) const {
 void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Zone* inHand = zoneInHand(order_);
-  QPainterPath inHandShape;
   for (const Zone& zone : plan.divided.zones) {
     QPainterPath shape;
     for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
@@ -142,7 +123,6 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
       painter.drawPath(shape);
     }
     if (&zone == inHand) {
-      inHandShape = shape;
       painter.save();
       painter.setClipPath(shape);
       painter.setPen(QPen(t.brass, 7));
@@ -154,24 +134,31 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.ink, 1.3));
   painter.drawPath(painterPath(plan.surface.wallOutline(), fit_));
+  paintMove(painter, plan);
   for (const DivideLine& line : plan.divided.lines) {
-    const bool pointed = line.id == line_;
+    const bool inHandLine = line.id == order_.line();
     for (const WallLine& stretch : line.stretches) {
       const QPainterPath path = pathOf(stretch, false);
-      if (pointed) {
-        // On the side away from the zone in hand, as wide as it is.
-        QPainterPath outside = painterPath(plan.surface.wallOutline(), fit_);
-        outside = outside.subtracted(inHandShape);
-        const double wide = 2 * order_.currentCup().division.tapeWidth.length.mm() * fit_.scale();
-        painter.save();
-        painter.setClipPath(outside);
-        painter.setPen(QPen(t.tape, std::max(4.0, wide), Qt::SolidLine, Qt::FlatCap));
+      if (inHandLine) {
+        painter.setPen(QPen(t.panel, 5.5));
         painter.drawPath(path);
-        painter.restore();
+        painter.setPen(QPen(t.brass, 3.5));
+        painter.drawPath(path);
+      } else {
+        painter.setPen(QPen(t.ink, 1.6));
+        painter.drawPath(path);
       }
-      painter.setPen(QPen(t.ink, 1.6));
-      painter.drawPath(path);
     }
+  }
+  for (const StripePlan& stripe : plan.stripes) {
+    const auto line =
+        std::find_if(plan.divided.lines.begin(), plan.divided.lines.end(),
+                     [&](const DivideLine& candidate) { return candidate.id == stripe.line; });
+    if (line == plan.divided.lines.end()) continue;
+    const double wide = stripe.width.mm() * fit_.scale();
+    painter.setPen(QPen(QColor(QString::fromStdString(stripe.colour)), wide, Qt::SolidLine,
+                        Qt::FlatCap, Qt::RoundJoin));
+    for (const WallLine& stretch : line->stretches) painter.drawPath(pathOf(stretch, false));
   }
   painter.setFont(face(15, QFont::Bold));
   for (const Zone& zone : plan.divided.zones) {
@@ -183,6 +170,28 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   for (const DivideLine& line : plan.divided.lines) {
     drawPlate(painter, placeOfLine(line.id), QString::fromStdString(line.id));
   }
+}
+
+/// The tape of the move being looked at, on its own side of the line and as wide as it is.
+void FlatView::paintMove(QPainter& painter, const CupPlan& plan) const {
+  const TapeMove* move = moveInHand(order_);
+  if (move == nullptr || move->lines.empty()) return;
+  QPainterPath room = painterPath(plan.surface.wallOutline(), fit_);
+  for (const Zone& zone : plan.divided.zones) {
+    if (std::find(move->zones.begin(), move->zones.end(), zone.id) == move->zones.end()) continue;
+    QPainterPath shape;
+    for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
+    room = room.subtracted(shape);
+  }
+  painter.save();
+  painter.setClipPath(room);
+  painter.setPen(QPen(theme().tape, std::max(4.0, 2 * move->width.mm() * fit_.scale()),
+                      Qt::SolidLine, Qt::FlatCap));
+  for (const DivideLine& line : plan.divided.lines) {
+    if (std::find(move->lines.begin(), move->lines.end(), line.id) == move->lines.end()) continue;
+    for (const WallLine& stretch : line.stretches) painter.drawPath(pathOf(stretch, false));
+  }
+  painter.restore();
 }
 
 void FlatView::showStretch(bool shown) {
@@ -304,6 +313,7 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
     const CupPlan* plan = order_.plan();
     if (plan == nullptr) return;
     if (const DivideLine* line = lineNear(event->position())) {
+      order_.pickLine(line->id);
       pulled_ = line->id;
       taken_ = wallAt(event->position());
       return;
@@ -362,14 +372,57 @@ void FlatView::leaveEvent(QEvent* /*event*/) {
   update();
 }
 
-void FlatView::keyPressEvent(QKeyEvent* event) {
+/// A key at the zones and their lines; false where it says nothing here.
+bool FlatView::zoneKey(QKeyEvent& event) {
   const CupPlan* plan = order_.plan();
-  const bool sideways = event->key() == Qt::Key_Left || event->key() == Qt::Key_Right;
-  if (zonesShown_ && plan != nullptr && sideways) {
-    const std::vector<Zone>& zones = plan->divided.zones;
+  if (plan == nullptr) return false;
+  const std::vector<Zone>& zones = plan->divided.zones;
+  const std::vector<DivideLine>& lines = plan->divided.lines;
+  const int marks = event.modifiers().testFlag(Qt::ShiftModifier) ? 8 : 1;
+  const bool along = event.modifiers().testFlag(Qt::AltModifier);
+  const auto pickZone = [&](std::size_t by) {
     const auto here = static_cast<std::size_t>(zoneInHand(order_) - zones.data());
-    const std::size_t by = event->key() == Qt::Key_Right ? 1 : zones.size() - 1;
     order_.pickZone(zones[(here + by) % zones.size()].path);
+  };
+  const auto pickLine = [&](std::size_t by) {
+    if (lines.empty()) return;
+    const auto now = std::find_if(lines.begin(), lines.end(),
+                                  [&](const DivideLine& line) { return line.id == order_.line(); });
+    const auto here = static_cast<std::size_t>(now - lines.begin());
+    const bool none = now == lines.end();
+    order_.pickLine(lines[none ? 0 : (here + by) % lines.size()].id);
+  };
+  switch (event.key()) {
+    case Qt::Key_Left:
+    case Qt::Key_Right: {
+      const bool right = event.key() == Qt::Key_Right;
+      if (along) {
+        nudgeLine(order_, right ? marks : -marks, 0);
+      } else {
+        pickZone(right ? 1 : zones.size() - 1);
+      }
+      return true;
+    }
+    case Qt::Key_PageDown:
+      pickLine(1);
+      return true;
+    case Qt::Key_PageUp:
+      pickLine(lines.empty() ? 0 : lines.size() - 1);
+      return true;
+    case Qt::Key_Up:
+      nudgeLine(order_, 0, marks);
+      return true;
+    case Qt::Key_Down:
+      nudgeLine(order_, 0, -marks);
+      return true;
+    default:
+      return false;
+  }
+}
+
+void FlatView::keyPressEvent(QKeyEvent* event) {
+  if (zonesShown_) {
+    if (!zoneKey(*event)) Canvas::keyPressEvent(event);
     return;
   }
   const std::vector<Thing> all = things();

@@ -12,6 +12,8 @@ namespace avrelt {
 /// the side, and the wrap on it. Its lines can be dragged; they snap to the tape's marks.
 ///
 /// By keyboard: left and right pick a line, up and down move it by a mark, with Shift by eight.
+/// Where zones are shown left and right pick a zone, Page Up and Page Down a line, up and down move
+/// that by a mark, and with Alt left and right by a degree or a mark.
 class FlatView : public Canvas {
   Q_OBJECT
 
@@ -22,8 +24,6 @@ class FlatView : public Canvas {
   void showStrip(bool shown);
   /// Whether zones and their lines are shown, and picked and pulled, instead of the wrap.
   void showZones(bool shown);
-  /// A cut line to point out, by its number; none for an empty text.
-  void showLine(const QString& line);
   /// Where a zone's letter stands on screen, and where a line's middle does.
   QPointF placeOfZone(const std::string& id) const;
   QPointF placeOfLine(const std::string& id) const;
@@ -56,6 +56,8 @@ class FlatView : public Canvas {
   void paintZones(QPainter& painter, const CupPlan& plan) const;
   QPainterPath pathOf(const WallLine& line, bool closed) const;
   const DivideLine* lineNear(QPointF p) const;
+  bool zoneKey(QKeyEvent& event);
+  void paintMove(QPainter& painter, const CupPlan& plan) const;
   WallPoint wallAt(QPointF p) const;
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
   void paintStretchFigures(QPainter& painter, const CupPlan& plan) const;
@@ -67,7 +69,6 @@ class FlatView : public Canvas {
   Thing dragged_ = Thing::none;
   bool stripShown_ = false;
   bool zonesShown_ = false;
-  std::string line_;    ///< pointed out
   std::string pulled_;  ///< being dragged
   WallPoint taken_;     ///< where it was taken
   bool stretchShown_ = true;

@@ -33,6 +33,20 @@ QPainterPath painterPath(const Path& path, const Fit& fit) {
   return drawn;
 }
 
+double distanceTo(const QPainterPath& path, QPointF p) {
+  double least = HUGE_VAL;
+  for (int i = 1; i < path.elementCount(); ++i) {
+    if (path.elementAt(i).isMoveTo()) continue;
+    const QPointF a = path.elementAt(i - 1);
+    const QPointF ab = QPointF(path.elementAt(i)) - a;
+    const double along = QPointF::dotProduct(ab, ab);
+    const double t = along == 0 ? 0 : std::clamp(QPointF::dotProduct(p - a, ab) / along, 0.0, 1.0);
+    const QPointF off = p - a - ab * t;
+    least = std::min(least, std::hypot(off.x(), off.y()));
+  }
+  return least;
+}
+
 void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn) {
   painter.save();
   painter.translate(centre);

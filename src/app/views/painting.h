@@ -30,6 +30,9 @@ class Fit {
 /// A core path for the painter, no farther than a quarter of a pixel from the true curve.
 QPainterPath painterPath(const Path& path, const Fit& fit);
 
+/// How far a place is from a path's nearest side, in pixels.
+double distanceTo(const QPainterPath& path, QPointF p);
+
 /// Words centred on a place, turned clockwise by so many degrees.
 void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn = 0);
 

@@ -51,6 +51,7 @@ QPainterPath seenPath(int steps, const std::function<std::optional<QPointF>(doub
 RoundView::RoundView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(200, 180);
+  setMouseTracking(true);
   setCursor(Qt::OpenHandCursor);
   setAccessibleName(tr("In the round"));
   setAccessibleDescription(
@@ -84,9 +85,71 @@ void RoundView::showZones(bool shown) {
   update();
 }
 
-void RoundView::showLine(const QString& line) {
-  line_ = line.toStdString();
-  update();
+QPainterPath RoundView::linePath(const CupPlan& plan, const DivideLine& line) const {
+  const Body& body = plan.body;
+  const Angle turned = plan.wrap.seamAt() + Angle::halfTurn();
+  QPainterPath path;
+  for (const WallLine& stretch : line.stretches) {
+    for (std::size_t i = 1; i < stretch.size(); ++i) {
+      const WallPoint& a = stretch[i - 1];
+      const WallPoint& b = stretch[i];
+      const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 4));
+      path.addPath(seenPath(steps, [&](double share) -> std::optional<QPointF> {
+        const Angle theta = a.theta + (b.theta - a.theta) * share + turned;
+        const Length s = a.s + (b.s - a.s) * share;
+        if (!near(body, theta, s)) return std::nullopt;
+        return project(body, theta, s);
+      }));
+    }
+  }
+  return path;
+}
+
+const DivideLine* RoundView::lineNear(QPointF p) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || !zonesShown_) return nullptr;
+  const DivideLine* nearest = nullptr;
+  double least = 7;  // px
+  for (const DivideLine& line : plan->divided.lines) {
+    const double distance = distanceTo(linePath(*plan, line), p);
+    if (distance >= least) continue;
+    least = distance;
+    nearest = &line;
+  }
+  return nearest;
+}
+
+std::optional<QPointF> RoundView::placeOfLine(const std::string& id) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return std::nullopt;
+  for (const DivideLine& line : plan->divided.lines) {
+    if (line.id != id) continue;
+    const QPainterPath path = linePath(*plan, line);
+    if (path.elementCount() > 1) return path.pointAtPercent(0.5);
+  }
+  return std::nullopt;
+}
+
+std::optional<WallPoint> RoundView::wallAt(QPointF p) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return std::nullopt;
+  const Body& body = plan->body;
+  const double across = (p.x() - middle_.x()) / scale_;
+  // Up the wall along the upright that appears at this x at every height: found by halving.
+  const auto facingAt = [&](Length s) {
+    return Angle::radians(std::asin(std::clamp(across / body.radius(s).mm(), -1.0, 1.0)));
+  };
+  const auto above = [&](Length s) { return project(body, facing_ + facingAt(s), s).y() < p.y(); };
+  if (above(Length()) || !above(body.wall())) return std::nullopt;
+  Length low;
+  Length high = body.wall();
+  for (int i = 0; i < 40; ++i) {
+    const Length middle = (low + high) / 2;
+    (above(middle) ? high : low) = middle;
+  }
+  if (std::abs(across) > body.radius(low).mm()) return std::nullopt;
+  const Angle onCup = facing_ + facingAt(low);
+  return WallPoint{(onCup - plan->wrap.seamAt() - Angle::halfTurn()).wrapped(), low};
 }
 
 /// The zones in their finish's colours: what of each lies on the near side, as it appears.
@@ -106,6 +169,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Zone* inHand = zoneInHand(order_);
   QPainterPath whole;
   QPainterPath inHandShape;
+  QPainterPath taped;  // the zones the move in hand fills
   for (const Zone& zone : plan.divided.zones) {
     const QColor colour = lookOf(zone.finish).colour;
     QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
@@ -136,33 +200,53 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     painter.drawPath(shape);
     whole.addPath(shape);
     if (&zone == inHand) inHandShape = shape;
+    const TapeMove* move = moveInHand(order_);
+    if (move != nullptr &&
+        std::find(move->zones.begin(), move->zones.end(), zone.id) != move->zones.end()) {
+      taped.addPath(shape);
+    }
   }
   painter.setBrush(Qt::NoBrush);
+  if (!inHandShape.isEmpty()) {
+    painter.save();
+    painter.setClipPath(inHandShape);
+    painter.setPen(QPen(t.brass, 6));
+    painter.drawPath(inHandShape);
+    painter.restore();
+  }
+  if (const TapeMove* move = moveInHand(order_); move != nullptr && !move->lines.empty()) {
+    painter.save();
+    painter.setClipPath(whole.subtracted(taped));
+    painter.setPen(
+        QPen(t.tape, std::max(4.0, 2 * move->width.mm() * scale_), Qt::SolidLine, Qt::FlatCap));
+    for (const DivideLine& line : plan.divided.lines) {
+      const std::vector<std::string>& on = move->lines;
+      if (std::find(on.begin(), on.end(), line.id) == on.end()) continue;
+      painter.drawPath(linePath(plan, line));
+    }
+    painter.restore();
+  }
   for (const DivideLine& line : plan.divided.lines) {
-    QPainterPath path;
-    for (const WallLine& stretch : line.stretches) {
-      for (std::size_t i = 1; i < stretch.size(); ++i) {
-        const WallPoint& a = stretch[i - 1];
-        const WallPoint& b = stretch[i];
-        const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 4));
-        path.addPath(seenPath(steps, [&](double share) -> std::optional<QPointF> {
-          const Angle theta = onCup(a.theta + (b.theta - a.theta) * share);
-          const Length s = a.s + (b.s - a.s) * share;
-          if (!near(body, theta, s)) return std::nullopt;
-          return project(body, theta, s);
-        }));
-      }
-    }
-    if (line.id == line_) {
-      const double wide = 2 * order_.currentCup().division.tapeWidth.length.mm() * scale_;
-      painter.save();
-      painter.setClipPath(whole.subtracted(inHandShape));
-      painter.setPen(QPen(t.tape, std::max(4.0, wide), Qt::SolidLine, Qt::FlatCap));
-      painter.drawPath(path);
-      painter.restore();
-    }
-    painter.setPen(QPen(t.ink, 1.3));
+    const QPainterPath path = linePath(plan, line);
+    const bool inHandLine = line.id == order_.line();
+    painter.setPen(inHandLine ? QPen(t.brass, 3) : QPen(t.ink, 1.3));
     painter.drawPath(path);
+  }
+  for (const StripePlan& stripe : plan.stripes) {
+    for (const DivideLine& line : plan.divided.lines) {
+      if (line.id != stripe.line) continue;
+      painter.setPen(QPen(QColor(QString::fromStdString(stripe.colour)), stripe.width.mm() * scale_,
+                          Qt::SolidLine, Qt::FlatCap, Qt::RoundJoin));
+      painter.drawPath(linePath(plan, line));
+    }
+  }
+  painter.setFont(avrelt::face(14, QFont::Bold));
+  for (const Zone& zone : plan.divided.zones) {
+    const WallPoint place = labelPlace(zone.region);
+    const double towards = std::cos((onCup(place.theta) - facing_).radians());
+    if (towards < 0.3 || !near(body, onCup(place.theta), place.s)) continue;
+    painter.setPen(lettersOn(lookOf(zone.finish).colour));
+    drawWords(painter, project(body, onCup(place.theta), place.s), QString::fromStdString(zone.id));
   }
   painter.setPen(QPen(t.ink, 1.3));
   painter.drawPath(ringPath(body, Length(), true));
@@ -478,6 +562,15 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
 
 void RoundView::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
+  const DivideLine* line = lineNear(event->position());
+  const std::optional<WallPoint> place = wallAt(event->position());
+  if (line != nullptr && place) {
+    order_.settle();
+    order_.pickLine(line->id);
+    pulled_ = line->id;
+    taken_ = *place;
+    return;
+  }
   pressed_ = event->position();
   pressedFacing_ = facing_;
   turned_ = false;
@@ -486,7 +579,17 @@ void RoundView::mousePressEvent(QMouseEvent* event) {
 
 void RoundView::mouseMoveEvent(QMouseEvent* event) {
   const CupPlan* plan = order_.plan();
-  if (plan == nullptr || !(event->buttons() & Qt::LeftButton)) return;
+  if (plan == nullptr) return;
+  if (!pulled_.empty()) {
+    if (const std::optional<WallPoint> place = wallAt(event->position())) {
+      dragLine(order_, pulled_, taken_, *place);
+    }
+    return;
+  }
+  if (!(event->buttons() & Qt::LeftButton)) {
+    setCursor(lineNear(event->position()) != nullptr ? Qt::SizeAllCursor : Qt::OpenHandCursor);
+    return;
+  }
   const double moved = event->position().x() - pressed_.x();
   if (std::abs(moved) > 3) turned_ = true;
   if (!turned_) return;
@@ -497,7 +600,16 @@ void RoundView::mouseMoveEvent(QMouseEvent* event) {
 
 void RoundView::mouseReleaseEvent(QMouseEvent* event) {
   setCursor(Qt::OpenHandCursor);
+  if (!pulled_.empty()) {
+    pulled_.clear();
+    order_.settle();
+    return;
+  }
   if (turned_) return;
+  if (zonesShown_) {
+    pickZoneAt(event->position());
+    return;
+  }
   // A click without a turn picks the line under it.
   QPainterPathStroker broad;
   broad.setWidth(14);
@@ -510,6 +622,15 @@ void RoundView::mouseReleaseEvent(QMouseEvent* event) {
     }
   }
   order_.pick(Thing::none);
+}
+
+void RoundView::pickZoneAt(QPointF p) {
+  const CupPlan* plan = order_.plan();
+  const std::optional<WallPoint> place = wallAt(p);
+  if (plan == nullptr || !place) return;
+  for (const Zone& zone : plan->divided.zones) {
+    if (zone.region.contains(*place)) order_.pickZone(zone.path);
+  }
 }
 
 void RoundView::keyPressEvent(QKeyEvent* event) {

@@ -1,13 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
+
 #include "app/order/order.h"
 #include "app/views/painting.h"
 
 namespace avrelt {
 
-/// The cup in hand as it stands on the bench, with the wrap on it. Dragging turns it, as the left
-/// and right arrow keys do; Home brings the front forward.
+/// The cup in hand as it stands on the bench, with the wrap on it, or its zones. Dragging turns it,
+/// as the left and right arrow keys do; Home brings the front forward. A cut line is pulled where
+/// it is dragged, and a click picks a zone.
 class RoundView : public Canvas {
   Q_OBJECT
 
@@ -20,7 +23,10 @@ class RoundView : public Canvas {
   void showStrip(bool shown);
   void showStretch(bool shown);
   void showZones(bool shown);
-  void showLine(const QString& line);
+  /// The place on the near side of the wall, from the seam's left edge; nothing beside the cup.
+  std::optional<WallPoint> wallAt(QPointF p) const;
+  /// Where a cut line's nearest place to the onlooker appears; nothing where none is seen.
+  std::optional<QPointF> placeOfLine(const std::string& id) const;
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -47,6 +53,9 @@ class RoundView : public Canvas {
   static int risesOf(const Body& body);
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
   void paintZones(QPainter& painter, const CupPlan& plan) const;
+  QPainterPath linePath(const CupPlan& plan, const DivideLine& line) const;
+  const DivideLine* lineNear(QPointF p) const;
+  void pickZoneAt(QPointF p);
   void paintRimMarks(QPainter& painter, const CupPlan& plan) const;
   void paintBody(QPainter& painter, const CupPlan& plan) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;
@@ -62,7 +71,8 @@ class RoundView : public Canvas {
   bool stripShown_ = false;
   bool stretchShown_ = true;
   bool zonesShown_ = false;
-  std::string line_;
+  std::string pulled_;  ///< a cut line being dragged
+  WallPoint taken_;     ///< where it was taken
 };
 
 }  // namespace avrelt

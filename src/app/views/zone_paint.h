@@ -19,7 +19,4 @@ ZoneLook lookOf(const Finish& finish);
 /// Ink or paper, whichever is read on this colour.
 QColor lettersOn(const QColor& colour);
 
-/// A place well inside a region, for its letter: the middle of its widest stretch half-way up.
-WallPoint labelPlace(const Region& region);
-
 }  // namespace avrelt

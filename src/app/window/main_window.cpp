@@ -240,8 +240,6 @@ void MainWindow::makeBench() {
   cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_);
   divide_ = new DivideStation(order_);
   connect(divide_, &DivideStation::said, watch_, &WatchLine::say);
-  connect(divide_, &DivideStation::linePicked, flat_, &FlatView::showLine);
-  connect(divide_, &DivideStation::linePicked, round_, &RoundView::showLine);
   stations_->addWidget(gauge_);
   stations_->addWidget(divide_);
   stations_->addWidget(cut_);

@@ -48,6 +48,8 @@ QString styleSheet(const Theme& t) {
     QPushButton:hover { border-color: @ink; }
     QPushButton:focus { border: 2px solid @brass; padding: 6px 13px; }
     QPushButton:disabled { color: @muted; border-color: @rule; }
+    QMainWindow[narrow="true"] QPushButton { padding: 7px 7px; }
+    QMainWindow[narrow="true"] QPushButton:focus { padding: 6px 6px; }
     QPushButton[primary="true"] { background: @ink; color: @onInk; border-color: @ink; }
     QPushButton[primary="true"]:focus { border: 2px solid @brass; }
     QPushButton[primary="true"]:disabled { background: @rule; color: @muted; border-color: @rule; }

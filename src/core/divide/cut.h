@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "cup/growth_habits.h"
 #include "measure/angle.h"
 #include "measure/length_text.h"
 #include "measure/sentence.h"
@@ -20,8 +21,11 @@ enum class CutKind {
   wave,      ///< a ring that swings, in curves or zigzag
 };
 
-/// How rings and uprights are placed.
-enum class CutBy { equal, places, widths };
+/// How rings and uprights are placed; only rings by tape and spacer.
+enum class CutBy { equal, places, widths, spacers };
+
+/// Where the height goes that stripes by tape and spacer leave over.
+enum class Leftover { top, base, both };
 
 /// A cut as its maker meant it: rules, not results, so that it stays what it was when the cup's
 /// size changes. Which members count depends on the kind.
@@ -36,6 +40,11 @@ struct Cut {
   std::vector<std::optional<WrittenLength>> widths;
   bool fromRim = true;
   std::vector<Angle> angles;  ///< uprights by places
+  /// Rings by tape and spacer: how wide both are, and how many stripes; 0 for as many as fit.
+  WrittenLength tape{Length::inches(0.25), "1/4 in"};
+  WrittenLength spacer{Length::inches(0.25), "1/4 in"};
+  int stripes = 0;
+  Leftover leftover = Leftover::base;
 
   /// Uprights: where the first line stands. V: its middle. Slant: where it begins.
   Angle at = Angle::halfTurn();
@@ -61,7 +70,8 @@ Sentence cutName(const Cut& cut);
 /// How glitter is made to stick; each has its own moment to pull tape.
 enum class Stick { resin, brushGlue, wetPaint, sprayClear, tackyGlue, uvResin };
 
-enum class FinishKind { none, paint, glitter, film, bare };
+/// Ink is dripped and tilted, a dip is floated on water and picked up.
+enum class FinishKind { none, paint, glitter, film, bare, ink, dip };
 
 /// What fills a zone.
 struct Finish {
@@ -69,7 +79,8 @@ struct Finish {
   std::string name;                ///< "midnight", as the maker calls it
   std::string colour = "#9AA7AD";  ///< #RRGGBB
   Stick stick = Stick::resin;      ///< glitter
-  bool opaque = true;              ///< film
+  GlitterCut grain = GlitterCut::fine;
+  bool opaque = true;  ///< film
   std::string kept{};
 
   friend bool operator==(const Finish&, const Finish&) = default;

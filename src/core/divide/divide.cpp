@@ -52,6 +52,7 @@ class Divider {
       line.of = path;
       line.kind = node.cut->kind;
       line.index = static_cast<int>(i);
+      line.spaced = node.cut->kind == CutKind::rings && node.cut->by == CutBy::spacers;
       line.stretches = cut->lines[i];
       for (const WallLine& stretch : line.stretches) {
         line.length += lengthOn(ground_.body, stretch);

@@ -28,7 +28,8 @@ struct DivideLine {
   CutKind kind = CutKind::rings;
   int index = 0;  ///< among the lines of that cut
   std::vector<WallLine> stretches;
-  Length length;  ///< on the cup
+  Length length;        ///< on the cup
+  bool spaced = false;  ///< an edge of a stripe by tape and spacer
 };
 
 /// Where to put the pencil for a line.

@@ -2,11 +2,12 @@
 #pragma once
 
 #include "divide/divide.h"
+#include "divide/spacers.h"
 
 namespace avrelt {
 
 /// What one move of the tape program does.
-enum class MoveKind { tape, cover, paint, stick, glitter, pull, film, seal };
+enum class MoveKind { tape, leave, cover, paint, stick, glitter, pull, film, seal };
 
 /// "tape", "pull" …: as files write it.
 const char* moveName(MoveKind kind);
@@ -15,22 +16,25 @@ const char* moveName(MoveKind kind);
 struct TapeMove {
   int number = 0;
   MoveKind kind = MoveKind::tape;
-  std::string zone;
-  std::string line;   ///< for tape: along which
-  std::string keeps;  ///< for tape: the zone on whose side it lies, the one it protects
+  std::vector<std::string> zones;  ///< filled together
+  /// For tape: along which, or the two it lies on from edge to edge.
+  std::vector<std::string> lines;
+  std::string keeps;  ///< for tape: a zone on whose side it lies, one it protects
+  Length width;       ///< for tape
   Length tape;        ///< for tape: how much to tear off, with its tab, up to the next mark
+  int sameAs = 0;     ///< for tape: the earlier move that laid it alike; 0 for none
   Sentence words;     ///< the move, whole
 };
 
-/// What is folded over at the end of a tape so that it can be lifted.
-inline constexpr Length tapeTab = Length::mm(12);
-
 /// The moves that fill the zones: paint and glitter from dark to light (WCAG relative luminance of
-/// their colours), film after all of them, as common practice has it. For each zone in turn every
+/// their colours), film after all of them, as common practice has it. Zones with one finish are
+/// filled together, unless a line would then want tape on both its sides. For each such group every
 /// line at its edge is taped on the far side, then it is painted, stuck, glittered, and the tape
-/// pulled at the moment its way of sticking asks for; at the end it is sealed. Tape that lies right
-/// already is used again. `order` gives zones by id to be done first, in that order; the rest
-/// follow as said.
+/// pulled at the moment its way of sticking asks for; at the end it is sealed.
+///
+/// A band no taller than the tape is protected by one tape on both its lines, cut down to it where
+/// it is too wide. Tape round dry paint that the next group needs just so is left where it is; tape
+/// that lies as an earlier one did says so.
 ///
 /// When tape comes off: resin within minutes, before it sets; brush-on glue while it is wet or just
 /// dry; paint when it is dry to the touch; spray clear before the next coat; tacky glue after
@@ -39,9 +43,14 @@ inline constexpr Length tapeTab = Length::mm(12);
 std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth, Graduation graduation,
                                   const std::vector<std::string>& order);
 
-/// Zones in the order they are filled.
+/// Zones in the order they are filled: the maker's own, given by ids, then the rest as said.
 std::vector<const Zone*> fillingOrder(const Divided& divided,
                                       const std::vector<std::string>& order);
+
+/// The same order with the zones that are filled together with this one `by` groups later, or
+/// earlier; every zone named.
+std::vector<std::string> movedInOrder(const Divided& divided, const std::vector<std::string>& order,
+                                      const std::string& zone, int by);
 
 /// Which zones lie along a line: to the left as one goes along it, and to the right. Above and
 /// below a ring.

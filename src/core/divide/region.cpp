@@ -212,4 +212,23 @@ std::vector<WallLine> Region::joined() const {
   return combine(moved, {}, cl::ctUnion).outlines();
 }
 
+WallPoint labelPlace(const Region& region) {
+  const Length low = region.lowest();
+  const Length high = region.highest();
+  WallPoint best{Angle(), (low + high) / 2};
+  Angle widest;
+  for (const double share : {0.5, 0.35, 0.65, 0.2, 0.8}) {
+    const Length s = low + (high - low) * share;
+    for (const WallLine& stretch :
+         region.stretchesOf({{-Angle::halfTurn(), s}, {Angle::halfTurn(), s}})) {
+      const Angle width = stretch.back().theta - stretch.front().theta;
+      // The middle height wins unless another is clearly wider there.
+      if (width <= widest * 1.3) continue;
+      widest = width;
+      best = {(stretch.front().theta + stretch.back().theta) / 2, s};
+    }
+  }
+  return best;
+}
+
 }  // namespace avrelt

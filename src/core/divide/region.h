@@ -50,4 +50,7 @@ class Region {
   std::vector<WallLine> outlines_;
 };
 
+/// A place well inside a region, for its letter: the middle of its widest stretch half-way up.
+WallPoint labelPlace(const Region& region);
+
 }  // namespace avrelt

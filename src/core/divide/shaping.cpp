@@ -174,6 +174,15 @@ Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int lin
   return next;
 }
 
+WallPoint handleOf(const DivideLine& line, bool along) {
+  const WallPoint first = line.stretches.front().front();
+  const WallPoint last = line.stretches.back().back();
+  if (line.kind != CutKind::vee) return first;
+  // Its left line runs from the corner to the point, its right one back from the point.
+  const bool left = line.index % 2 == 0;
+  return left == along ? first : last;
+}
+
 Cut ontoTape(const Cut& cut, const Region& zone, const Ground& ground, Absorb absorb, Unit unit) {
   if (cut.kind != CutKind::rings) return cut;
   const Checked<Split> now = split(zone, cut, ground);

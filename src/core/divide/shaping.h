@@ -20,6 +20,10 @@ Cut usualCut(CutKind kind, const Region& zone, const Ground& ground, Unit unit);
 Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int line, WallPoint taken,
                WallPoint to, Unit unit);
 
+/// Where a line is best taken to be moved up or down, or along: a V by its point or its corner, a
+/// slant by its left end.
+WallPoint handleOf(const DivideLine& line, bool along);
+
 /// Rings put onto the tape's marks as `tapedBands` does: a cut by widths, the part that takes what
 /// is over being the rest. Any other cut comes back as it is.
 Cut ontoTape(const Cut& cut, const Region& zone, const Ground& ground, Absorb absorb, Unit unit);

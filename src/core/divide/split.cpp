@@ -5,6 +5,8 @@
 #include <cmath>
 #include <numbers>
 
+#include "divide/spacers.h"
+
 namespace avrelt {
 namespace {
 
@@ -104,6 +106,13 @@ Checked<Split> rings(const Region& zone, const Cut& cut, const Ground& ground) {
     for (int i = 1; i < cut.count; ++i) {
       heights.push_back(high - (high - low) * (static_cast<double>(i) / cut.count));
     }
+  } else if (cut.by == CutBy::spacers) {
+    Checked<SpacerRun> run = spacerRun(cut, low, high);
+    if (!run) return tl::unexpected(run.error());
+    heights = std::move(run->lines);
+    // A stripe that begins or ends with the zone has no line of its own there.
+    if (high - heights.front() < thinnest) heights.erase(heights.begin());
+    if (!heights.empty() && heights.back() - low < thinnest) heights.pop_back();
   } else if (cut.by == CutBy::widths) {
     const Checked<std::vector<Length>> widths = widthsOf(cut.widths, high - low);
     if (!widths) return tl::unexpected(widths.error());
@@ -150,6 +159,9 @@ Checked<Split> uprights(const Region& zone, const Cut& cut, const Ground& ground
   const Angle room = all ? Angle::turn() : to - from;
   const Length high = zone.highest();
   const Length low = zone.lowest();
+  if (cut.by == CutBy::spacers) {
+    return refuse("by", "Stripes by tape and spacer run round the cup. Cut rings for them.");
+  }
   std::vector<Angle> places;  // where parts begin, from the left; the first is `begins`
   if (cut.by == CutBy::equal) {
     if (cut.count < 1 || cut.count > mostParts) return tooMany("count", cut.count);
@@ -409,15 +421,6 @@ Checked<Split> split(const Region& zone, const Cut& cut, const Ground& ground) {
       break;
   }
   return wave(zone, cut, ground);
-}
-
-int partsOf(const Cut& cut, bool allRound) {
-  const bool lines = cut.kind == CutKind::rings || cut.kind == CutKind::uprights;
-  if (!lines) return cut.kind == CutKind::vee ? cut.repeat + 1 : 2;
-  if (cut.by == CutBy::equal) return cut.count;
-  if (cut.by == CutBy::widths) return static_cast<int>(cut.widths.size());
-  if (cut.kind == CutKind::rings) return static_cast<int>(cut.places.size()) + 1;
-  return static_cast<int>(cut.angles.size()) + (allRound ? 0 : 1);
 }
 
 Length lengthOn(const Body& body, const WallLine& line) {

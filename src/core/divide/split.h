@@ -34,10 +34,6 @@ struct Split {
 /// to 500, lines of no width between.
 Checked<Split> split(const Region& zone, const Cut& cut, const Ground& ground);
 
-/// How many parts a cut makes of a zone, before anything is computed: where a part's finish is to
-/// be kept. For uprights it depends on whether the zone goes all round.
-int partsOf(const Cut& cut, bool allRound);
-
 /// The length of a line on the cup: along the body's surface, in chords of its places.
 Length lengthOn(const Body& body, const WallLine& line);
 

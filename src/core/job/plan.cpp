@@ -122,7 +122,9 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
                {},
                std::move(*stripes),
                {},
+               {},
                {}};
+  plan.cutList = cutList(plan.stripes);
   plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
                                cup.division.order);
   const WrapWork work{plan.body,
@@ -140,17 +142,20 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   plan.pieces.push_back(std::move(*strip));
   plan.pieces.push_back(baseDiscPiece(*disc, unit, cup.name));
   drawUprights(plan.pieces.back(), plan.divided);
-  for (Piece& piece : uprightGauge(plan.divided, plan.body, unit, cup.name)) {
-    plan.pieces.push_back(std::move(piece));
-  }
-  for (Piece& piece : stripePieces(plan.stripes, cup.name)) plan.pieces.push_back(std::move(piece));
+  const auto add = [&plan](std::vector<Piece> pieces) {
+    for (Piece& piece : pieces) plan.pieces.push_back(std::move(piece));
+  };
+  add(uprightGauge(plan.divided, plan.body, unit, cup.name));
+  add(ringStrips(plan.divided, plan.body, cup.wrap.seamAt, unit, cup.name));
+  add(marksSheets(plan.divided, plan.surface, unit, cup.name));
+  add(stripePieces(plan.cutList, cup.name));
 
   const auto watch = [&plan](std::vector<Watch> watches) {
     for (Watch& one : watches) plan.watches.push_back(std::move(one));
   };
   watch(watchWrap(*wrap, cup.wrap));
   watch(watchLaying(plan.body, plan.layings, cup.wrap, made, cup.film));
-  watch(watchDivision(cup.division, plan.divided, plan.body));
+  watch(watchDivision(cup.division, plan.divided, plan.stripes, plan.body));
   watch(watchFeatures(cup.blank, plan.body, plan.wrap));
   watch(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   if (cup.cut) {

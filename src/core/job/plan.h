@@ -39,6 +39,7 @@ struct CupPlan {
   Divided divided;
   std::vector<TapeMove> tapeMoves;
   std::vector<StripePlan> stripes;
+  std::vector<StripCut> cutList;
   std::vector<Piece> pieces;  ///< wrap, test piece, marking strip, base disc
   std::vector<Watch> watches;
 

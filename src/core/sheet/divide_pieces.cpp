@@ -4,7 +4,10 @@
 #include <algorithm>
 #include <cmath>
 
+#include "divide/flat_outline.h"
 #include "measure/tape.h"
+#include "sheet/marking_strip.h"
+#include "sheet/round_marks.h"
 
 namespace avrelt {
 namespace {
@@ -22,6 +25,37 @@ Path between(Point a, Point b) {
   Path path{a, {}};
   path.lineTo(b);
   return path;
+}
+
+/// The zones and lines of a wall rolled out, small, with their letters and numbers.
+void drawPicture(Piece& piece, const Divided& divided, const Development& flat, const Box& room) {
+  const Box whole = boundsOf(flat.wallOutline());
+  const double scale = std::min(room.width() / whole.width(), room.height() / whole.height());
+  const auto place = [&](Point p) { return room.centre() + (p - whole.centre()) * scale; };
+  const auto draw = [&](const WallLine& line, bool closed) {
+    const std::vector<Point> points = inFlat(line, closed, flat, Length::mm(0.15 / scale));
+    if (points.size() < 2) return;
+    Path path{place(points.front()), {}};
+    for (std::size_t i = 1; i < points.size(); ++i) path.lineTo(place(points[i]));
+    if (closed) path.lineTo(path.start);
+    piece.guides.push_back({GuideKind::graduation, std::move(path)});
+  };
+  for (const Zone& zone : divided.zones) {
+    for (const WallLine& outline : zone.region.outlines()) draw(outline, true);
+    const WallPoint middle = labelPlace(zone.region);
+    piece.letterings.push_back(
+        {place(flat.toFlat(middle)), Length::mm(3.2), Angle(), {"%1", {zone.id}}});
+  }
+  for (const DivideLine& line : divided.lines) {
+    if (line.stretches.empty()) continue;
+    const WallLine& stretch = line.stretches.front();
+    const WallPoint& a = stretch[(stretch.size() - 1) / 2];
+    const WallPoint& b = stretch[(stretch.size() - 1) / 2 + 1];
+    // A third along, beside the line.
+    const WallPoint at{a.theta + (b.theta - a.theta) * 0.3, a.s + (b.s - a.s) * 0.3};
+    const Point beside = place(flat.toFlat(at)) + Point{1.8, 1.6};
+    piece.letterings.push_back({beside, Length::mm(2.2), Angle(), {"%1", {line.id}}});
+  }
 }
 
 }  // namespace
@@ -72,26 +106,120 @@ std::vector<Piece> uprightGauge(const Divided& divided, const Body& body, Unit u
   return {piece};
 }
 
-std::vector<Piece> stripePieces(const std::vector<StripePlan>& stripes,
-                                const std::string& cupName) {
+std::vector<Piece> stripePieces(const std::vector<StripCut>& cuts, const std::string& cupName) {
   std::vector<Piece> pieces;
-  for (const StripePlan& stripe : stripes) {
-    if (stripe.kind != StripeKind::film) continue;
-    const int count = stripe.copies + stripe.spares;
+  for (const StripCut& cut : cuts) {
+    if (cut.kind != StripeKind::film) continue;
+    const int count = cut.count();
     Piece piece;
     piece.id = "stripe-" + std::to_string(pieces.size() + 1);
     piece.role = PieceRole::stripe;
-    const double width = stripe.width.mm();
-    const double length = stripe.length.mm();
+    const double width = cut.width.mm();
+    const double length = cut.length.mm();
     piece.outline = rectangle(length, width * count);
     for (int i = 1; i < count; ++i) {
       piece.slits.push_back(between({0, width * i}, {length, width * i}));
     }
     if (width * count > 3) {
+      std::string lines;
+      for (const std::string& line : cut.lines) lines += (lines.empty() ? "" : ", ") + line;
+      const Length tall = std::min(Length::mm(2.4), cut.width * (0.6 * count));
+      const std::size_t letters = cupName.size() + lines.size() + 8;
       piece.letterings.push_back({{length / 2, width * count / 2},
-                                  std::min(Length::mm(2.4), stripe.width * (0.6 * count)),
+                                  letterHeight(letters, cut.length * 0.9, tall),
                                   Angle(),
-                                  {"%1: line %2", {cupName, stripe.line}}});
+                                  {"%1: line %2", {cupName, lines}}});
+      if (piece.letterings.back().height <= Length()) piece.letterings.pop_back();
+    }
+    pieces.push_back(std::move(piece));
+  }
+  return pieces;
+}
+
+std::vector<Piece> ringStrips(const Divided& divided, const Body& body, Angle seamAt, Unit unit,
+                              const std::string& cupName) {
+  constexpr Length wide = Length::mm(12);
+  std::vector<RoundMark> uprights;
+  for (const LineMark& mark : divided.marks) {
+    if (mark.what.pattern != "upright") continue;
+    uprights.push_back({mark.onCup, GuideKind::quarter, {"%1", {mark.line}}});
+  }
+  std::vector<Piece> strips;
+  std::vector<Length> heights;
+  for (const DivideLine& line : divided.lines) {
+    if (line.kind != CutKind::rings || line.stretches.empty()) continue;
+    const Length s = line.stretches.front().front().s;
+    const bool there = std::any_of(heights.begin(), heights.end(), [&](Length height) {
+      return abs(height - s) < Length::mm(0.01);
+    });
+    if (there || s < Length::mm(5)) continue;
+    heights.push_back(s);
+    MarkingStrip strip;
+    strip.at = WrittenLength{s, {}};
+    strip.width = {std::min(wide, s), {}};
+    CheckedAll<Piece> made =
+        markingStripPiece(body, strip, seamAt, unit, cupName + ", line " + line.id, uprights);
+    if (!made) continue;
+    made->id = "ring-" + line.id;
+    made->role = PieceRole::ringStrip;
+    strips.push_back(std::move(*made));
+  }
+  return strips;
+}
+
+std::vector<Piece> marksSheets(const Divided& divided, const Development& flat, Unit unit,
+                               const std::string& cupName) {
+  constexpr double wide = 180;
+  constexpr double tall = 240;
+  constexpr double rowTall = 4.4;
+  constexpr std::size_t perSheet = 30;
+  constexpr double tableTop = 144;
+  struct Column {
+    double middle;
+    const char* title;
+  };
+  static constexpr Column columns[] = {{9, "line"},          {29, "place"},
+                                       {61, "up from base"}, {98, "down from rim"},
+                                       {132, "from front"},  {163, "from seam"}};
+  const Graduation graduation = usualGraduation(unit);
+  const auto both = [&](Length length) {
+    const std::string exact = decimalText(length, unit, unit == Unit::inch ? 3 : 1);
+    return readTape(length, graduation).text + " (" + exact.substr(0, exact.find(' ')) + ")";
+  };
+  const std::size_t sheets = (divided.marks.size() + perSheet - 1) / perSheet;
+  std::vector<Piece> pieces;
+  for (std::size_t sheet = 0; sheet < sheets; ++sheet) {
+    Piece piece;
+    piece.id = sheets == 1 ? "marks" : "marks-" + std::to_string(sheet + 1);
+    piece.role = PieceRole::marksSheet;
+    piece.outline = rectangle(wide, tall);
+    const auto write = [&](double x, double y, double height, Sentence words) {
+      piece.letterings.push_back({{x, y}, Length::mm(height), Angle(), std::move(words)});
+    };
+    write(wide / 2, tall - 8, 4, {"%1: where to mark its lines", {cupName}});
+    drawPicture(piece, divided, flat, {{12, 156}, {wide - 12, tall - 16}});
+    for (const Column& column : columns) write(column.middle, tableTop, 2.5, {column.title, {}});
+    piece.guides.push_back(
+        {GuideKind::graduation, between({4, tableTop - 2.5}, {wide - 4, tableTop - 2.5})});
+    for (std::size_t row = 0; row < perSheet; ++row) {
+      const std::size_t index = sheet * perSheet + row;
+      if (index >= divided.marks.size()) break;
+      const LineMark& mark = divided.marks[index];
+      const double y = tableTop - rowTall * (static_cast<double>(row) + 1.2);
+      const bool round = mark.what.pattern == "ring";
+      const auto cell = [&](std::size_t column, Sentence words) {
+        write(columns[column].middle, y, 2.4, std::move(words));
+      };
+      cell(0, {"%1", {mark.line}});
+      cell(1, mark.what);
+      cell(2, {"%1", {both(mark.fromBase)}});
+      cell(3, {"%1", {both(mark.fromRim)}});
+      if (round) {
+        cell(4, {"all round", {}});
+      } else {
+        cell(4, {mark.fromFront < Length() ? "%1 left" : "%1 right", {both(abs(mark.fromFront))}});
+        cell(5, {"%1", {both(mark.fromSeam)}});
+      }
     }
     pieces.push_back(std::move(piece));
   }

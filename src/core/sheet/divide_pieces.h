@@ -11,9 +11,20 @@ namespace avrelt {
 std::vector<Piece> uprightGauge(const Divided& divided, const Body& body, Unit unit,
                                 const std::string& cupName);
 
-/// The film strips of every stripe, copies and spares side by side on one piece each: one cut parts
-/// two of them, so no film between is lost.
-std::vector<Piece> stripePieces(const std::vector<StripePlan>& stripes, const std::string& cupName);
+/// A paper strip for every ring line, its upper edge on the line: once round the body, curved where
+/// the wall tapers, ticked from the front, with every upright line named. A line under 5 mm up the
+/// wall gets none.
+std::vector<Piece> ringStrips(const Divided& divided, const Body& body, Angle seamAt, Unit unit,
+                              const std::string& cupName);
+
+/// A page, or as many as there are rows for, 180 × 240 mm: the wall rolled out in a small picture,
+/// and every mark on the tape and exactly. Nothing where no line is cut.
+std::vector<Piece> marksSheets(const Divided& divided, const Development& flat, Unit unit,
+                               const std::string& cupName);
+
+/// The film strips that are cut, those of one size side by side on one piece: one cut parts two of
+/// them, so no film between is lost.
+std::vector<Piece> stripePieces(const std::vector<StripCut>& cuts, const std::string& cupName);
 
 /// Draws where upright lines meet the base edge on a base disc: to carry them up the wall with a
 /// square, as a paper disc folded into parts would.

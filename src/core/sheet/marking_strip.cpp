@@ -79,7 +79,8 @@ Length stripHeight(const Body& body, const MarkingStrip& strip) {
 }
 
 CheckedAll<Piece> markingStripPiece(const Body& cup, const MarkingStrip& strip, Angle seamAt,
-                                    Unit unit, const std::string& cupName) {
+                                    Unit unit, const std::string& cupName,
+                                    const std::vector<RoundMark>& more) {
   // On a very low cup the usual strip is cut down to the wall; a chosen height is taken at its
   // word.
   const Length width = strip.at ? strip.width.length : std::min(strip.width.length, cup.wall());
@@ -131,7 +132,9 @@ CheckedAll<Piece> markingStripPiece(const Body& cup, const MarkingStrip& strip, 
 
   const Length nameAt = layout->low() + width * 0.16;
   const Length letters = std::min(Length::mm(2.6), width * 0.2);
-  for (const RoundMark& mark : roundMarks()) {
+  std::vector<RoundMark> marks = roundMarks();
+  marks.insert(marks.end(), more.begin(), more.end());
+  for (const RoundMark& mark : marks) {
     if (onSeam(*layout, mark.onCup)) continue;
     const Angle theta = layout->inPiece(mark.onCup);
     piece.guides.push_back({mark.kind, body.upright(theta, layout->low(), layout->high())});

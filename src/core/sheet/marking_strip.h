@@ -6,6 +6,7 @@
 #include "cup/body.h"
 #include "cup/wrap.h"
 #include "sheet/piece.h"
+#include "sheet/round_marks.h"
 
 namespace avrelt {
 
@@ -27,10 +28,11 @@ Length stripHeight(const Body& body, const MarkingStrip& strip);
 /// its height, from seam to seam, with a tab of 10 mm beyond to stick it by. Ticked along the
 /// upper edge from the front both ways, as a tape in `unit` is, with front, quarters and seam
 /// named. On a curved wall it lies on the cone through the girths at both its edges. Common
-/// practice, no published source.
+/// practice, no published source. `more` are directions marked and named besides.
 ///
 /// Refused, naming the field: a strip that does not lie wholly on the wall, a width out of range.
 CheckedAll<Piece> markingStripPiece(const Body& body, const MarkingStrip& strip, Angle seamAt,
-                                    Unit unit, const std::string& cupName);
+                                    Unit unit, const std::string& cupName,
+                                    const std::vector<RoundMark>& more = {});
 
 }  // namespace avrelt

@@ -15,6 +15,10 @@ const char* roleName(PieceRole role) {
       return "base_disc";
     case PieceRole::uprightGauge:
       return "upright_gauge";
+    case PieceRole::ringStrip:
+      return "ring_strip";
+    case PieceRole::marksSheet:
+      return "marks_sheet";
     case PieceRole::stripe:
       break;
   }
@@ -33,6 +37,10 @@ Sentence roleTitle(PieceRole role) {
       return {"Base disc", {}};
     case PieceRole::uprightGauge:
       return {"Upright gauge", {}};
+    case PieceRole::ringStrip:
+      return {"Ring strips", {}};
+    case PieceRole::marksSheet:
+      return {"Marks sheet", {}};
     case PieceRole::stripe:
       break;
   }

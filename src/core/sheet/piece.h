@@ -18,16 +18,18 @@ enum class PieceRole {
   markingStrip,  ///< a paper band once round the body, ticked as a tape
   baseDisc,      ///< the film that covers the base
   uprightGauge,  ///< a paper strip with the heights of all lines, where there are any
+  ringStrip,     ///< paper bands whose upper edges lie on the ring lines, where there are any
+  marksSheet,    ///< a page that says where every line is marked
   stripe,        ///< film strips that cover lines, where any are laid
 };
 
 /// All of them, in the order they are shown and written.
-inline constexpr std::array<PieceRole, 6> pieceRoles{PieceRole::wrap,         PieceRole::testPiece,
-                                                     PieceRole::markingStrip, PieceRole::baseDisc,
-                                                     PieceRole::uprightGauge, PieceRole::stripe};
+inline constexpr std::array<PieceRole, 8> pieceRoles{
+    PieceRole::wrap,         PieceRole::testPiece, PieceRole::markingStrip, PieceRole::baseDisc,
+    PieceRole::uprightGauge, PieceRole::ringStrip, PieceRole::marksSheet,   PieceRole::stripe};
 
-/// "wrap", "test_piece", "marking_strip", "base_disc", "upright_gauge", "stripe": the role as files
-/// write it.
+/// "wrap", "test_piece", "marking_strip", "base_disc", "upright_gauge", "ring_strip",
+/// "marks_sheet", "stripe": the role as files write it.
 const char* roleName(PieceRole role);
 /// The role as a person says it.
 Sentence roleTitle(PieceRole role);

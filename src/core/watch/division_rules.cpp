@@ -2,6 +2,7 @@
 #include "watch/division_rules.h"
 
 #include <algorithm>
+#include <functional>
 
 #include "divide/program.h"
 
@@ -22,10 +23,65 @@ const DivideLine* hardestRing(const Divided& divided, const Body& body, Length w
   return hardest;
 }
 
+/// What nothing decorative covers at rim and base: common practice, no published source.
+constexpr Length edge = Length::inches(1.0 / 8);
+
+void watchStripes(
+    const Division& division, const Divided& divided, const std::vector<StripePlan>& stripes,
+    const Body& body,
+    const std::function<void(const char*, WatchLevel, std::string, Sentence)>& watch) {
+  constexpr Length thinnest = Length::mm(0.5);
+  constexpr Length same = Length::mm(0.05);
+  for (const StripePlan& stripe : stripes) {
+    const std::string field = "divide.stripes[" + std::to_string(stripe.stripe) + "].";
+    if (stripe.width < thinnest) {
+      watch("thin_stripe", WatchLevel::warn, field + "width",
+            {"A stripe of %1 is thinner than a blade can cut. Was %2 meant?",
+             {stripe.width, stripe.width * 10}});
+    }
+    const bool owned = std::any_of(
+        division.tapes.begin(), division.tapes.end(),
+        [&](const WrittenLength& tape) { return abs(tape.length - stripe.width) < same; });
+    if (stripe.kind == StripeKind::tape && !owned) {
+      watch("tape_not_owned", WatchLevel::note, field + "width",
+            {"No tape %1 wide is among yours. Take one you have, or cut the stripe from film.",
+             {stripe.width}});
+    }
+    if (stripe.join == StripeJoin::hidden && stripe.joinUnder.empty()) {
+      watch("join_shows", WatchLevel::note, field + "join",
+            {"No stripe crosses line %1 to hide its join: it is joined at the seam. Lay a stripe "
+             "on an upright or a V.",
+             {stripe.line}});
+    }
+    if (!stripe.closed) continue;
+    const auto line =
+        std::find_if(divided.lines.begin(), divided.lines.end(),
+                     [&](const DivideLine& candidate) { return candidate.id == stripe.line; });
+    Length low = body.wall();
+    Length high;
+    for (const WallLine& stretch : line->stretches) {
+      for (const WallPoint& p : stretch) {
+        low = std::min(low, p.s);
+        high = std::max(high, p.s);
+      }
+    }
+    const Length under = low - stripe.width / 2;
+    const Length over = body.wall() - high - stripe.width / 2;
+    if (std::min(under, over) >= edge - Length::mm(0.01)) continue;
+    const bool rim = over < under;
+    watch("stripe_over_edge", WatchLevel::warn, field + "width",
+          {rim ? "The stripe on line %1 comes within %2 of the rim. Keep %3 of bare steel there: "
+                 "lower the line or take a narrower stripe."
+               : "The stripe on line %1 comes within %2 of the base edge, where it wears off. "
+                 "Keep %3 clear there: raise the line or take a narrower stripe.",
+           {stripe.line, std::max(rim ? over : under, Length()), edge}});
+  }
+}
+
 }  // namespace
 
 std::vector<Watch> watchDivision(const Division& division, const Divided& divided,
-                                 const Body& body) {
+                                 const std::vector<StripePlan>& stripes, const Body& body) {
   std::vector<Watch> watches;
   const auto watch = [&](const char* rule, WatchLevel level, std::string field, Sentence sentence) {
     watches.push_back({rule, level, std::move(field), std::move(sentence)});
@@ -66,14 +122,7 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
       break;
     }
   }
-  constexpr Length thinnest = Length::mm(0.5);
-  for (std::size_t i = 0; i < division.stripes.size(); ++i) {
-    const Length stripe = division.stripes[i].width.length;
-    if (stripe >= thinnest || stripe <= Length()) continue;
-    watch("thin_stripe", WatchLevel::warn, "divide.stripes[" + std::to_string(i) + "].width",
-          {"A stripe of %1 is thinner than a blade can cut. Was %2 meant?", {stripe, stripe * 10}});
-  }
-  constexpr Length edge = Length::inches(1.0 / 8);
+  watchStripes(division, divided, stripes, body, watch);
   for (const LineMark& mark : divided.marks) {
     if (mark.what.pattern != "ring") continue;
     const bool rim = mark.fromRim < edge - Length::mm(0.01);

@@ -15,7 +15,10 @@ namespace avrelt {
 /// - `light_before_dark`, `film_before_glitter`: the maker's own order runs against the usual one.
 /// - `thin_stripe`: a stripe under 0.5 mm; was ten times that meant?
 /// - `line_at_edge`: a line nearer than 1/8 in to rim or base, where nothing decorative goes.
+/// - `stripe_over_edge`: a stripe that goes round and covers some of that 1/8 in.
+/// - `tape_not_owned`: a tape stripe of a width the maker has no tape of.
+/// - `join_shows`: a join that was to be hidden, and no stripe crosses to hide it.
 std::vector<Watch> watchDivision(const Division& division, const Divided& divided,
-                                 const Body& body);
+                                 const std::vector<StripePlan>& stripes, const Body& body);
 
 }  // namespace avrelt

@@ -5,7 +5,6 @@
 #include <catch2/catch.hpp>
 
 #include "core/cups.h"
-#include "divide/stripes.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -64,8 +63,8 @@ TEST_CASE("tape lies on the far side of each of a zone's lines, and protects wha
       tapeProgram(divided, Length::inches(0.25), Graduation::sixteenth, {});
   // C is below line 2: tape above it, on B's side.
   CHECK(moves[0].kind == MoveKind::tape);
-  CHECK(moves[0].zone == "C");
-  CHECK(moves[0].line == "2");
+  CHECK(moves[0].zones == std::vector<std::string>{"C"});
+  CHECK(moves[0].lines == std::vector<std::string>{"2"});
   CHECK(moves[0].keeps == "B");
   CHECK_THAT(inWords(moves[0].words, Unit::inch), Catch::Contains("tape above line 2"));
   // To the next mark of the tape.
@@ -82,7 +81,7 @@ TEST_CASE("each way of sticking has its own moment to pull the tape") {
     const std::vector<TapeMove> moves =
         tapeProgram(cup.made(node), Length::mm(6), Graduation::millimetre, {});
     const auto pull = std::find_if(moves.begin(), moves.end(), [](const TapeMove& move) {
-      return move.kind == MoveKind::pull && move.zone == "C";
+      return move.kind == MoveKind::pull && move.zones.front() == "C";
     });
     REQUIRE(pull != moves.end());
     return inWords(pull->words, Unit::mm);
@@ -98,9 +97,10 @@ TEST_CASE("what is done is covered before the next is glittered, and sealed afte
   const std::vector<TapeMove> moves =
       tapeProgram(cup.made(threeBands()), Length::mm(6), Graduation::millimetre, {});
   const auto at = [&](MoveKind kind, const char* zone) {
-    return std::find_if(
-               moves.begin(), moves.end(),
-               [&](const TapeMove& move) { return move.kind == kind && move.zone == zone; }) -
+    return std::find_if(moves.begin(), moves.end(),
+                        [&](const TapeMove& move) {
+                          return move.kind == kind && move.zones.front() == zone;
+                        }) -
            moves.begin();
   };
   CHECK(at(MoveKind::seal, "C") < at(MoveKind::cover, "A"));
@@ -158,26 +158,145 @@ TEST_CASE("round a V's inside tape lies left of its left side and right of its r
   CHECK_THAT(inWords(sides[1].words, Unit::mm), Catch::Contains("right of line 2"));
 }
 
-TEST_CASE("a stripe is as long as its line and its overlap; wide ones lie under narrow ones") {
+namespace {
+
+ZoneNode rings(std::vector<ZoneNode> parts) {
+  ZoneNode node;
+  node.cut.emplace();
+  node.cut->count = static_cast<int>(parts.size());
+  node.parts = std::move(parts);
+  return node;
+}
+
+std::string said(const TapeMove& move) {
+  return inWords(move.words, Unit::mm);
+}
+
+}  // namespace
+
+TEST_CASE("zones with one finish are filled together, and a tape serves both lines of a band") {
   const Straight cup;
-  const Divided divided = cup.made(threeBands());
-  Stripe narrow;
-  narrow.width = WrittenLength::mm(1);
-  Stripe wide;
-  wide.width = WrittenLength::mm(3);
-  wide.spares = 2;
-  const auto plans = planStripes({narrow, wide}, divided);
-  REQUIRE(plans.has_value());
-  CHECK((*plans)[0].width == Length::mm(3));
-  CHECK((*plans)[0].layer == 0);
-  CHECK((*plans)[1].layer == 1);
-  CHECK((*plans)[0].length.mm() == Approx(9 * 25.4 + 3));
-  Stripe lost;
-  lost.line = 7;
-  CHECK(planStripes({narrow, lost}, divided).error()[0].field == "stripes[1].line");
-  narrow.width = WrittenLength::mm(0);
-  CHECK(planStripes({narrow}, divided).error()[0].field == "stripes[0].width");
-  narrow.width = WrittenLength::mm(2);
-  narrow.overlap = WrittenLength::mm(400);
-  CHECK(planStripes({narrow}, divided).error()[0].field == "stripes[0].overlap");
+  ZoneNode node =
+      rings({filled(FinishKind::glitter, "#101020"), filled(FinishKind::bare, "#FFFFFF"),
+             filled(FinishKind::glitter, "#101020")});
+  node.cut->by = CutBy::widths;
+  node.cut->widths = {std::nullopt, WrittenLength{Length::inches(1), "1 in"},
+                      WrittenLength{Length::inches(3), "3 in"}};
+  // "The divider masked with 1 in tape laid exactly on it": common practice, no published source.
+  const Divided divided = cup.made(node);
+  const auto exact = tapeProgram(divided, Length::inches(1), Graduation::sixteenth, {});
+  REQUIRE(exact[0].kind == MoveKind::tape);
+  CHECK(exact[0].zones == std::vector<std::string>{"A", "C"});
+  CHECK(exact[0].lines == std::vector<std::string>{"1", "2"});
+  CHECK(exact[0].width.inches() == Approx(1));
+  CHECK_THAT(said(exact[0]), Catch::Contains("exactly on B, from line 1 to line 2"));
+  CHECK(exact[1].kind == MoveKind::paint);
+  // A wider one is cut down, a narrower one is laid twice.
+  CHECK_THAT(said(tapeProgram(divided, Length::inches(2), Graduation::sixteenth, {})[0]),
+             Catch::Contains("Cut tape down"));
+  const auto twice = tapeProgram(divided, Length::inches(0.25), Graduation::sixteenth, {});
+  CHECK(twice[0].lines == std::vector<std::string>{"1"});
+  CHECK(twice[1].lines == std::vector<std::string>{"2"});
+}
+
+TEST_CASE("a line that would want tape on both its sides parts a finish into two goes") {
+  const Straight cup;
+  const auto half = [](const char* left, const char* right) {
+    ZoneNode node;
+    node.cut.emplace();
+    node.cut->kind = CutKind::uprights;
+    node.parts = {filled(FinishKind::glitter, left), filled(FinishKind::glitter, right)};
+    return node;
+  };
+  // A checkerboard: two of a colour meet only at corners.
+  const Divided divided = cup.made(rings({half("#101020", "#E0E0F0"), half("#E0E0F0", "#101020")}));
+  const auto moves = tapeProgram(divided, Length::mm(6), Graduation::millimetre, {});
+  for (const TapeMove& move : moves) CHECK(move.zones.size() == 1);
+  // Side by side with nothing else at their line, they need no tape between.
+  const Divided alike = cup.made(half("#101020", "#101020"));
+  for (const TapeMove& move : tapeProgram(alike, Length::mm(6), Graduation::millimetre, {})) {
+    CHECK(move.kind != MoveKind::tape);
+    CHECK(move.zones.size() == 2);
+  }
+}
+
+TEST_CASE("tape round dry paint stays where the next zone needs it just so") {
+  const Straight cup;
+  ZoneNode lower;
+  lower.cut.emplace();
+  lower.cut->kind = CutKind::uprights;
+  lower.parts = {filled(FinishKind::paint, "#101020"), filled(FinishKind::paint, "#405060")};
+  const Divided divided = cup.made(rings({filled(FinishKind::bare, "#FFFFFF"), lower}));
+  const auto moves = tapeProgram(divided, Length::mm(6), Graduation::millimetre, {});
+  const auto left = std::find_if(moves.begin(), moves.end(),
+                                 [](const TapeMove& move) { return move.kind == MoveKind::leave; });
+  REQUIRE(left != moves.end());
+  CHECK(left->lines == std::vector<std::string>{"1"});
+  CHECK(left->sameAs == 1);
+  const auto pull = std::find_if(moves.begin(), moves.end(),
+                                 [](const TapeMove& move) { return move.kind == MoveKind::pull; });
+  CHECK_THAT(said(*pull), Catch::Contains("leave it at line 1: it serves C next"));
+  // Under resin it has to come off, and fresh tape is laid alike.
+  lower.parts[0].finish.kind = FinishKind::glitter;
+  const Divided wet = cup.made(rings({filled(FinishKind::bare, "#FFFFFF"), lower}));
+  const auto fresh = tapeProgram(wet, Length::mm(6), Graduation::millimetre, {});
+  const auto again = std::find_if(fresh.begin(), fresh.end(),
+                                  [](const TapeMove& move) { return move.sameAs > 0; });
+  REQUIRE(again != fresh.end());
+  CHECK(again->kind == MoveKind::tape);
+  CHECK_THAT(said(*again), Catch::Contains("fresh tape above line 1, as in move 1"));
+}
+
+TEST_CASE("stripes by tape and spacer are laid one touching the other") {
+  const Straight cup;
+  ZoneNode node = rings({});
+  node.cut->by = CutBy::spacers;
+  node.cut->stripes = 3;
+  node.cut->leftover = Leftover::both;
+  node.parts.resize(7);
+  for (const std::size_t between : {0U, 2U, 4U, 6U}) {
+    node.parts[between] = filled(FinishKind::glitter, "#203040");
+  }
+  const auto moves = tapeProgram(cup.made(node), Length::inches(0.25), Graduation::sixteenth, {});
+  CHECK_THAT(said(moves[0]), Catch::Contains("exactly on B"));
+  CHECK_THAT(said(moves[1]), Catch::Contains("Lay a spacer 6.35 mm wide touching the tape before"));
+  CHECK_THAT(said(moves[2]), Catch::Contains("spacer"));
+  CHECK(moves[3].kind == MoveKind::paint);
+}
+
+TEST_CASE("zones are moved earlier and later in the order, those of one finish together") {
+  const Straight cup;
+  const Divided divided = cup.made(
+      rings({filled(FinishKind::glitter, "#101020"), filled(FinishKind::glitter, "#E0E0F0"),
+             filled(FinishKind::glitter, "#101020"), filled(FinishKind::film, "#808080")}));
+  using Ids = std::vector<std::string>;
+  CHECK(movedInOrder(divided, {}, "C", 0) == Ids{"A", "C", "B", "D"});
+  CHECK(movedInOrder(divided, {}, "C", 1) == Ids{"B", "A", "C", "D"});
+  CHECK(movedInOrder(divided, {"D"}, "D", -1) == Ids{"D", "A", "C", "B"});
+  CHECK(movedInOrder(divided, {}, "D", 5) == Ids{"A", "C", "B", "D"});
+}
+
+TEST_CASE(
+    "ink and dips are sealed before resin; chunky glitter and clear film say what they need") {
+  const Straight cup;
+  const auto all = [&](Finish finish) {
+    ZoneNode node;
+    node.finish = std::move(finish);
+    std::string words;
+    for (const TapeMove& move :
+         tapeProgram(cup.made(node), Length::mm(6), Graduation::millimetre, {})) {
+      words += said(move) + "\n";
+    }
+    return words;
+  };
+  Finish finish = filled(FinishKind::ink, "#336699").finish;
+  CHECK_THAT(all(finish), Catch::Contains("no flame") && Catch::Contains("before any resin"));
+  finish.kind = FinishKind::dip;
+  CHECK_THAT(all(finish), Catch::Contains("on water") && Catch::Contains("before any resin"));
+  finish.kind = FinishKind::glitter;
+  finish.grain = GlitterCut::chunky;
+  CHECK_THAT(all(finish), Catch::Contains("drinks resin"));
+  finish.kind = FinishKind::film;
+  finish.opaque = false;
+  CHECK_THAT(all(finish), Catch::Contains("shows through"));
 }
