@@ -310,3 +310,27 @@ TEST_CASE("ink, dips, chunky glitter and clear film are finishes to choose") {
   page.opaque().button(1)->click();
   CHECK_FALSE(finish().opaque);
 }
+
+TEST_CASE("a finish is given to all parts of a cut, or to every second one") {
+  DivideWindow open;
+  FinishPage& page = open.station().finishPage();
+  CHECK(page.onAllButton().isHidden());
+  open.cut(CutKind::rings);
+  open.station().cutPage().count().setValue(5);
+  page.kind().button(2)->click();
+  page.onSecondButton().click();
+  const auto filled = [&] {
+    std::string letters;
+    for (const Zone& zone : open.divided().zones) {
+      if (zone.finish.kind == FinishKind::glitter) letters += zone.id;
+    }
+    return letters;
+  };
+  CHECK(filled() == "ACE");
+  open.order().pickZone({1});
+  page.kind().button(2)->click();
+  page.onAllButton().click();
+  CHECK(filled() == "ABCDE");
+  open.order().history()->undo();
+  CHECK(filled() == "ABCE");
+}

@@ -56,7 +56,6 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   end_ = new Segments(tr("Counted from"), {tr("Rim"), tr("Base")});
   choices->addWidget(by_);
   choices->addWidget(end_);
-  choices->addWidget(leftover_);
   choices->addWidget(shape_);
   choices->addStretch();
   column->addLayout(choices);
@@ -153,6 +152,15 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
       field(tr("Tall, trough to crest"), "swing", [](Cut& c) -> WrittenLength& { return c.swing; });
   tape_ = field(tr("Stripe, wide"), "tape", [](Cut& c) -> WrittenLength& { return c.tape; });
   spacer_ = field(tr("Spacer, wide"), "spacer", [](Cut& c) -> WrittenLength& { return c.spacer; });
+  over_ = new QWidget;
+  auto* overColumn = new QVBoxLayout(over_);
+  overColumn->setContentsMargins(0, 0, 0, 0);
+  overColumn->setSpacing(2);
+  auto* overLabel = new QLabel(tr("What is left over goes to"));
+  overLabel->setProperty("role", "label");
+  overColumn->addWidget(overLabel);
+  overColumn->addWidget(leftover_, 0, Qt::AlignLeft);
+  grid->addWidget(over_, 0, 1);
   grid->addWidget(tape_, 1, 0);
   grid->addWidget(spacer_, 1, 1);
   grid->setColumnStretch(0, 1);
@@ -268,7 +276,9 @@ void CutPage::showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone)
   int off = 0;
   Length most;
   for (const DivideLine& line : plan.divided.lines) {
-    if (line.of != parent || cut.kind != CutKind::rings || line.stretches.empty()) continue;
+    // Tape against spacer needs no marks.
+    const bool rings = cut.kind == CutKind::rings && cut.by != CutBy::spacers;
+    if (line.of != parent || !rings || line.stretches.empty()) continue;
     const Length fromRim = plan.body.wall() - line.stretches.front().front().s;
     const Length error = abs(nearestMark(fromRim, usualGraduation(unit)) - fromRim);
     if (error < Length::mm(0.01)) continue;
@@ -315,7 +325,7 @@ void CutPage::refresh() {
                    is(CutKind::wave));
   const bool spaced = is(CutKind::rings) && cut->by == CutBy::spacers;
   by_->button(static_cast<int>(CutBy::spacers))->setVisible(is(CutKind::rings));
-  leftover_->setVisible(spaced);
+  over_->setVisible(spaced);
   shape_->setVisible(is(CutKind::wave));
   tape_->setVisible(spaced);
   spacer_->setVisible(spaced);

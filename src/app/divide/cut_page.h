@@ -49,6 +49,7 @@ class CutPage : public QWidget {
   Segments* by_ = nullptr;
   Segments* end_ = nullptr;
   Segments* leftover_ = nullptr;
+  QWidget* over_ = nullptr;    ///< round it
   Segments* shape_ = nullptr;  ///< of a wave
   QLabel* run_ = nullptr;
   LengthField* tape_ = nullptr;

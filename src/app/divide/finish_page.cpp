@@ -22,8 +22,11 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   name_ = new QLineEdit;
   name_->setAccessibleName(tr("What the finish is called"));
   nameLabel_->setBuddy(name_);
-  column->addWidget(nameLabel_);
-  column->addWidget(name_);
+  auto* named = new QHBoxLayout;
+  named->setSpacing(8);
+  named->addWidget(nameLabel_);
+  named->addWidget(name_, 1);
+  column->addLayout(named);
   swatches_ = new Swatches;
   column->addWidget(swatches_);
   stickLabel_ = new QLabel(tr("Stuck with"));
@@ -42,14 +45,24 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   way_->addItems({tr("brushed or sprayed"), tr("ink, dripped and tilted"), tr("dipped")});
   for (QComboBox* box : {grain_, way_}) box->view()->setAccessibleName(box->accessibleName());
   opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear")});
-  column->addWidget(stickLabel_);
   auto* stuck = new QHBoxLayout;
   stuck->setSpacing(6);
+  stuck->addWidget(stickLabel_);
   stuck->addWidget(stick_, 3);
   stuck->addWidget(grain_, 2);
   column->addLayout(stuck);
   column->addWidget(way_);
   column->addWidget(opaque_, 0, Qt::AlignLeft);
+  auto* spread = new QHBoxLayout;
+  spread->setSpacing(6);
+  onAll_ = new QPushButton(tr("On all parts"));
+  onAll_->setToolTip(tr("Gives this finish to every part of the cut that made the zone"));
+  onSecond_ = new QPushButton(tr("On every second"));
+  onSecond_->setToolTip(tr("Gives this finish to every second part of the cut, from this one on"));
+  spread->addWidget(onAll_);
+  spread->addWidget(onSecond_);
+  spread->addStretch();
+  column->addLayout(spread);
   size_ = new QLabel;
   size_->setProperty("role", "label");
   size_->setWordWrap(true);
@@ -69,6 +82,8 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
     editFinish(order_, tr("Choose how the paint goes on"), {},
                [i](Finish& finish) { finish.kind = ways[i]; });
   });
+  connect(onAll_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 1); });
+  connect(onSecond_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 2); });
   connect(opaque_, &Segments::picked, this, [this](int i) {
     editFinish(order_, i == 0 ? tr("Take opaque film") : tr("Take clear film"), {},
                [i](Finish& finish) { finish.opaque = i == 0; });
@@ -115,6 +130,9 @@ void FinishPage::refresh() {
   way_->setCurrentIndex(finish.kind == FinishKind::paint ? 0 : ink ? 1 : 2);
   opaque_->setVisible(finish.kind == FinishKind::film);
   opaque_->show(finish.opaque ? 0 : 1);
+  const int parts = siblingsOf(order_);
+  onAll_->setVisible(parts > 1);
+  onSecond_->setVisible(parts > 2);
   const Unit unit = order_.unit();
   const double area =
       unit == Unit::inch ? zone->area.mm2() / (25.4 * 25.4) : zone->area.mm2() / 100;

@@ -4,6 +4,7 @@
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
+#include <QPushButton>
 #include <QWidget>
 
 #include "app/divide/swatches.h"
@@ -24,6 +25,8 @@ class FinishPage : public QWidget {
   Swatches& swatches() { return *swatches_; }
   QComboBox& way() { return *way_; }
   QComboBox& grain() { return *grain_; }
+  QPushButton& onAllButton() { return *onAll_; }
+  QPushButton& onSecondButton() { return *onSecond_; }
   Segments& opaque() { return *opaque_; }
 
  private:
@@ -39,6 +42,8 @@ class FinishPage : public QWidget {
   QComboBox* grain_ = nullptr;
   QComboBox* way_ = nullptr;    ///< of paint: painted, ink, dip
   Segments* opaque_ = nullptr;  ///< of film
+  QPushButton* onAll_ = nullptr;
+  QPushButton* onSecond_ = nullptr;
   QLabel* size_ = nullptr;
 };
 

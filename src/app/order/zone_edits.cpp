@@ -18,6 +18,12 @@ Ground groundOf(const CupPlan& plan) {
   return {plan.body, plan.surface, plan.wrap.seamAt()};
 }
 
+/// Whether one cut made both.
+bool areSiblings(const Zone& a, const Zone& b) {
+  return a.path.size() == b.path.size() && !a.path.empty() &&
+         std::equal(a.path.begin(), a.path.end() - 1, b.path.begin());
+}
+
 /// Where a node lies on the wall: all its zones together.
 Region regionOf(const CupPlan& plan, const ZonePath& path) {
   Region region;
@@ -131,6 +137,32 @@ void editFinish(Order& order, const QString& text, const QString& key,
   order.editCup(
       text, [&](Cup& cup) { change(nodeAt(cup.division.body, path).finish); },
       key.isEmpty() ? key : QStringLiteral("finish ") + key);
+}
+
+int siblingsOf(const Order& order) {
+  const CupPlan* plan = order.plan();
+  const Zone* zone = zoneInHand(order);
+  if (plan == nullptr || zone == nullptr || zone->path.empty()) return 1;
+  return static_cast<int>(
+      std::count_if(plan->divided.zones.begin(), plan->divided.zones.end(),
+                    [&](const Zone& other) { return areSiblings(*zone, other); }));
+}
+
+void spreadFinish(Order& order, int every) {
+  const CupPlan* plan = order.plan();
+  const Zone* zone = zoneInHand(order);
+  if (plan == nullptr || zone == nullptr || zone->path.empty()) return;
+  const int here = zone->path.back();
+  const Finish finish = zone->finish;
+  std::vector<ZonePath> alike;
+  for (const Zone& other : plan->divided.zones) {
+    if (areSiblings(*zone, other) && (other.path.back() - here) % every == 0) {
+      alike.push_back(other.path);
+    }
+  }
+  order.editCup(Order::tr("Give a finish to %1 zones").arg(alike.size()), [&](Cup& cup) {
+    for (const ZonePath& path : alike) nodeAt(cup.division.body, path).finish = finish;
+  });
 }
 
 void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint to) {

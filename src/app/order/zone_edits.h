@@ -20,6 +20,11 @@ void editCut(Order& order, const QString& text, const QString& key,
              const std::function<void(Cut&)>& change);
 void editFinish(Order& order, const QString& text, const QString& key,
                 const std::function<void(Finish&)>& change);
+/// Gives the finish of the zone in hand to the other uncut parts of its cut: all of them, or every
+/// `every`th from it either way.
+void spreadFinish(Order& order, int every);
+/// How many uncut parts the cut has that made the zone in hand, itself counted.
+int siblingsOf(const Order& order);
 /// From a drag on a view: a line pulled from where it was taken to another place.
 void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint to);
 /// From the keyboard: the line in hand moved by so many marks of the tape to the right and up; an

@@ -160,15 +160,48 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
                         Qt::FlatCap, Qt::RoundJoin));
     for (const WallLine& stretch : line->stretches) painter.drawPath(pathOf(stretch, false));
   }
-  painter.setFont(face(15, QFont::Bold));
-  for (const Zone& zone : plan.divided.zones) {
-    painter.setPen(lettersOn(lookOf(zone.finish).colour));
-    drawWords(painter, fit_(plan.surface.toFlat(labelPlace(zone.region))),
-              QString::fromStdString(zone.id));
-  }
+  paintNames(painter, plan);
+}
+
+/// Letters of zones and numbers of lines, the ones in hand first, as far as there is room.
+void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
+  WordRoom room;
   painter.setFont(face(11, QFont::DemiBold));
-  for (const DivideLine& line : plan.divided.lines) {
-    drawPlate(painter, placeOfLine(line.id), QString::fromStdString(line.id));
+  const QFontMetricsF small(painter.font());
+  std::vector<const DivideLine*> lines;
+  for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
+  std::stable_partition(lines.begin(), lines.end(),
+                        [&](const DivideLine* line) { return line->id == order_.line(); });
+  for (const DivideLine* line : lines) {
+    if (line->stretches.empty()) continue;
+    const QString words = QString::fromStdString(line->id);
+    const QPainterPath path = pathOf(line->stretches.front(), false);
+    for (const double share : {0.3, 0.25, 0.2, 0.35}) {
+      const QPointF at = path.pointAtPercent(share);
+      if (!room.take(at, small, words)) continue;
+      drawPlate(painter, at, words);
+      break;
+    }
+  }
+  painter.setFont(face(15, QFont::Bold));
+  const QFontMetricsF large(painter.font());
+  const Zone* inHand = zoneInHand(order_);
+  std::vector<const Zone*> zones;
+  for (const Zone& zone : plan.divided.zones) zones.push_back(&zone);
+  std::stable_partition(zones.begin(), zones.end(),
+                        [&](const Zone* zone) { return zone == inHand; });
+  for (const Zone* zone : zones) {
+    const QString words = QString::fromStdString(zone->id);
+    const WallPoint middle = labelPlace(zone->region);
+    for (const double aside : {0.0, 12.0, -12.0, 24.0, -24.0}) {
+      const WallPoint place{middle.theta + Angle::degrees(aside), middle.s};
+      if (!zone->region.contains(place)) continue;
+      const QPointF at = fit_(plan.surface.toFlat(place));
+      if (!room.take(at, large, words)) continue;
+      painter.setPen(lettersOn(lookOf(zone->finish).colour));
+      drawWords(painter, at, words);
+      break;
+    }
   }
 }
 

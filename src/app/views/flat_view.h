@@ -58,6 +58,7 @@ class FlatView : public Canvas {
   const DivideLine* lineNear(QPointF p) const;
   bool zoneKey(QKeyEvent& event);
   void paintMove(QPainter& painter, const CupPlan& plan) const;
+  void paintNames(QPainter& painter, const CupPlan& plan) const;
   WallPoint wallAt(QPointF p) const;
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
   void paintStretchFigures(QPainter& painter, const CupPlan& plan) const;

@@ -57,6 +57,16 @@ void drawWords(QPainter& painter, QPointF centre, const QString& words, double t
   painter.restore();
 }
 
+bool WordRoom::take(QPointF centre, const QFontMetricsF& metrics, const QString& words) {
+  QRectF room(0, 0, metrics.horizontalAdvance(words) + 8, metrics.ascent() + 2);
+  room.moveCenter(centre);
+  for (const QRectF& other : taken_) {
+    if (other.intersects(room)) return false;
+  }
+  taken_.push_back(room);
+  return true;
+}
+
 void drawPlate(QPainter& painter, QPointF centre, const QString& words) {
   const double wide = painter.fontMetrics().horizontalAdvance(words) + 10;
   painter.setPen(Qt::NoPen);

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <QFontMetricsF>
 #include <QPainterPath>
 #include <QPointF>
 #include <QTransform>
+#include <QVector>
 #include <QWidget>
 
 #include "shape/path.h"
@@ -35,6 +37,16 @@ double distanceTo(const QPainterPath& path, QPointF p);
 
 /// Words centred on a place, turned clockwise by so many degrees.
 void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn = 0);
+
+/// Keeps words from lying on each other: the first to come stands.
+class WordRoom {
+ public:
+  /// Takes the room round `centre` that these words need; false where some of it is taken.
+  bool take(QPointF centre, const QFontMetricsF& metrics, const QString& words);
+
+ private:
+  QVector<QRectF> taken_;
+};
 
 /// Words on a small plate of the panel's colour, so that they stand on any ground.
 void drawPlate(QPainter& painter, QPointF centre, const QString& words);

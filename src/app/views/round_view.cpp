@@ -241,12 +241,21 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     }
   }
   painter.setFont(avrelt::face(14, QFont::Bold));
+  const QFontMetricsF metrics(painter.font());
+  WordRoom room;
   for (const Zone& zone : plan.divided.zones) {
-    const WallPoint place = labelPlace(zone.region);
-    const double towards = std::cos((onCup(place.theta) - facing_).radians());
-    if (towards < 0.3 || !near(body, onCup(place.theta), place.s)) continue;
-    painter.setPen(lettersOn(lookOf(zone.finish).colour));
-    drawWords(painter, project(body, onCup(place.theta), place.s), QString::fromStdString(zone.id));
+    const WallPoint label = labelPlace(zone.region);
+    const QString words = QString::fromStdString(zone.id);
+    for (const double aside : {0.0, 22.0, -22.0}) {
+      const WallPoint place{label.theta + Angle::degrees(aside), label.s};
+      const double towards = std::cos((onCup(place.theta) - facing_).radians());
+      if (towards < 0.3 || !zone.region.contains(place)) continue;
+      const QPointF at = project(body, onCup(place.theta), place.s);
+      if (!room.take(at, metrics, words)) continue;
+      painter.setPen(lettersOn(lookOf(zone.finish).colour));
+      drawWords(painter, at, words);
+      break;
+    }
   }
   painter.setPen(QPen(t.ink, 1.3));
   painter.drawPath(ringPath(body, Length(), true));

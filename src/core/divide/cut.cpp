@@ -16,7 +16,7 @@ Sentence cutName(const Cut& cut) {
         return {"%1 equal bands", {static_cast<long>(cut.count)}};
       }
       if (cut.by == CutBy::widths) return many("1 band", "%1 bands", cut.widths.size());
-      if (cut.by == CutBy::spacers) return {"stripes by tape and spacer", {}};
+      if (cut.by == CutBy::spacers) return {"tape and spacer", {}};
       return many("1 ring", "%1 rings", cut.places.size());
     case CutKind::uprights:
       if (cut.by == CutBy::equal) {

@@ -63,6 +63,8 @@ Cut usualCut(CutKind kind, const Region& zone, const Ground& ground, Unit unit) 
   const Length r = ground.body.radius(high);
   switch (kind) {
     case CutKind::rings:
+      cut.tape = unit == Unit::inch ? cut.tape : WrittenLength::mm(6);
+      cut.spacer = cut.tape;
       break;
     case CutKind::uprights:
       cut.at = ground.seamAt;

@@ -30,6 +30,7 @@ Cup newCup(const std::string& name, Unit unit) {
   cup.wrap.rimClearance = pick(0.125, 3);
   cup.wrap.overlap = pick(0.125, 3);
   cup.strip.width = pick(0.5, 12);
+  cup.division.tapeWidth = pick(0.25, 6);
   return cup;
 }
 

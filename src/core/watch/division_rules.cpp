@@ -23,9 +23,6 @@ const DivideLine* hardestRing(const Divided& divided, const Body& body, Length w
   return hardest;
 }
 
-/// What nothing decorative covers at rim and base: common practice, no published source.
-constexpr Length edge = Length::inches(1.0 / 8);
-
 void watchStripes(
     const Division& division, const Divided& divided, const std::vector<StripePlan>& stripes,
     const Body& body,
@@ -67,14 +64,14 @@ void watchStripes(
     }
     const Length under = low - stripe.width / 2;
     const Length over = body.wall() - high - stripe.width / 2;
-    if (std::min(under, over) >= edge - Length::mm(0.01)) continue;
+    if (std::min(under, over) >= bareEnough) continue;
     const bool rim = over < under;
     watch("stripe_over_edge", WatchLevel::warn, field + "width",
           {rim ? "The stripe on line %1 comes within %2 of the rim. Keep %3 of bare steel there: "
                  "lower the line or take a narrower stripe."
                : "The stripe on line %1 comes within %2 of the base edge, where it wears off. "
                  "Keep %3 clear there: raise the line or take a narrower stripe.",
-           {stripe.line, std::max(rim ? over : under, Length()), edge}});
+           {stripe.line, std::max(rim ? over : under, Length()), bareEdge}});
   }
 }
 
@@ -125,8 +122,8 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
   watchStripes(division, divided, stripes, body, watch);
   for (const LineMark& mark : divided.marks) {
     if (mark.what.pattern != "ring") continue;
-    const bool rim = mark.fromRim < edge - Length::mm(0.01);
-    if (!rim && mark.fromBase >= edge - Length::mm(0.01)) continue;
+    const bool rim = mark.fromRim < bareEnough;
+    if (!rim && mark.fromBase >= bareEnough) continue;
     watch("line_at_edge", WatchLevel::note, "divide.body",
           {rim ? "Line %1 is %2 from the rim, where the last coats have to seal onto bare steel."
                : "Line %1 is %2 from the base edge, where decoration wears off.",

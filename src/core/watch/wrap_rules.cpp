@@ -6,7 +6,6 @@
 namespace avrelt {
 
 std::vector<Watch> watchWrap(const WrapLayout& layout, const Wrap& wrap) {
-  constexpr Length rimLine = Length::inches(1.0 / 8);
   constexpr Length thinnest = Length::mm(0.5);
   constexpr Length wideSheet = Length::mm(600);
 
@@ -17,11 +16,11 @@ std::vector<Watch> watchWrap(const WrapLayout& layout, const Wrap& wrap) {
 
   const Length rim = wrap.rimClearance.length;
   // A hundredth of a millimetre of grace: 3.17 mm is meant as 1/8 in.
-  if (rim < rimLine - Length::mm(0.01)) {
+  if (rim < bareEnough) {
     watch("rim_line", WatchLevel::warn, "wrap.rim_clearance",
           {"The wrap comes within %1 of the rim, and the last coats have to seal onto bare steel "
            "there. Leave about %2.",
-           {rim, rimLine}});
+           {rim, bareEdge}});
   }
 
   const Angle offBack = abs((wrap.seamAt - Angle::halfTurn()).wrapped());
@@ -42,7 +41,7 @@ std::vector<Watch> watchWrap(const WrapLayout& layout, const Wrap& wrap) {
     watch("no_overlap", WatchLevel::note, "wrap.overlap",
           {"The edges only meet, so a tape read one mark short shows as a gap. Add an overlap of "
            "%1, or try the paper piece first.",
-           {rimLine}});
+           {bareEdge}});
   } else if (overlap < thinnest) {
     watch("thin_overlap", WatchLevel::warn, "wrap.overlap",
           {"An overlap of %1 is thinner than a blade can follow. Was %2 meant?",
