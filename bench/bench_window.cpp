@@ -89,6 +89,7 @@ int main(int argc, char** argv) {
   QApplication::processEvents();
   const auto line = [&] { return window.order().plan()->divided.marks.front().fromRim; };
   dragOn(window, window.flat().placeOfLine("1"), "a cut line's drag step to repaint", line);
+  window.order().history()->undo();
   cutZone(window.order(), CutKind::rings);
   editCut(window.order(), {}, {}, [](Cut& cut) { cut.count = 10; });
   for (int band = 0; band < 10; ++band) {

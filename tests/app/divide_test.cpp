@@ -129,8 +129,10 @@ TEST_CASE("tape moves, marks and stripes come of it, and a move shows its line")
   CHECK(work.moveList().item(0)->text().startsWith("1. Lay tape below line 1"));
   work.moveList().setCurrentRow(0);
   CHECK(open.order().line() == "1");
+  work.showPage(WorkPage::marks);
   CHECK(work.markTable().rowCount() == 1);
   CHECK(work.markTable().item(0, 2)->text() == "3 1/2 in");
+  work.showPage(WorkPage::stripes);
   addStripe(open.order(), "1");
   REQUIRE(work.stripePage().list().count() == 1);
   CHECK(work.stripePage().list().item(0)->text().contains("3 mm wide"));

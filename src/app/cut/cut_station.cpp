@@ -4,6 +4,7 @@
 #include <QHBoxLayout>
 
 #include "app/fields/card.h"
+#include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "sheet/tiling.h"
 
@@ -32,7 +33,8 @@ CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction
   row->addWidget(pieceCard(), 30);
   row->addWidget(sheetCard(), 42);
   row->addWidget(filesCard(saveSvg, savePdf, saveAll), 26);
-  connect(&order, &Order::changed, this, &CutStation::refresh);
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
   choose(PieceRole::wrap);
 }
 

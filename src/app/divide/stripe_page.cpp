@@ -8,6 +8,8 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/list_lines.h"
+#include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
 #include "divide/shaping.h"
@@ -27,7 +29,7 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
 
   auto* first = new QHBoxLayout;
   first->setSpacing(6);
-  lay_ = new QPushButton;
+  lay_ = new QPushButton(tr("+ On line 1"));
   take_ = new QPushButton(tr("−"));
   take_->setAccessibleName(tr("Take the stripe away"));
   colour_ = new QPushButton;
@@ -122,8 +124,9 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
     }
     refresh();
   });
-  connect(&order, &Order::changed, this, &StripePage::refresh);
-  connect(&order, &Order::thingPicked, this, &StripePage::refresh);
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
 }
 
 const Stripe* StripePage::inHand() const {
@@ -169,13 +172,13 @@ void StripePage::refreshList(const CupPlan& plan) {
   const Unit unit = order_.unit();
   const auto& all = order_.currentCup().division.stripes;
   const int row = list_->currentRow();
-  list_->clear();
+  QStringList lines;
   for (std::size_t i = 0; i < all.size(); ++i) {
     const auto made = std::find_if(
         plan.stripes.begin(), plan.stripes.end(),
         [&](const StripePlan& candidate) { return candidate.stripe == static_cast<int>(i); });
     if (made == plan.stripes.end()) {
-      list_->addItem(tr("on a line no longer cut"));
+      lines << tr("on a line no longer cut");
       continue;
     }
     const QString what = made->kind == StripeKind::tape ? tr("tape") : tr("film");
@@ -186,8 +189,9 @@ void StripePage::refreshList(const CupPlan& plan) {
                  width.text.empty() ? say(width.length, unit) : QString::fromStdString(width.text),
                  onTape(made->length, unit).mark, say(made->laying, unit));
     if (made->layer > 0) words += tr(" It lies on the wider one.");
-    list_->addItem(words);
+    lines << words;
   }
+  showLines(*list_, lines);
   list_->setCurrentRow(std::clamp(row, all.empty() ? -1 : 0, static_cast<int>(all.size()) - 1));
   QStringList cuts;
   for (const StripCut& cut : plan.cutList) {

@@ -37,6 +37,7 @@ Swatches::Swatches(QWidget* parent) : Canvas(parent) {
 }
 
 void Swatches::show(const QString& colour) {
+  if (colour == colour_) return;
   colour_ = colour;
   const int pot = static_cast<int>(colours().indexOf(colour.toUpper()));
   at_ = pot < 0 ? static_cast<int>(colours().size()) : pot;

@@ -6,6 +6,8 @@
 #include <QHeaderView>
 #include <QVBoxLayout>
 
+#include "app/fields/list_lines.h"
+#include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
 
@@ -26,7 +28,18 @@ WorkPage::WorkPage(Order& order, FieldSet& fields, QWidget* parent)
   pages_->addWidget(stripes_);
   showPage(moves);
   connect(page_, &Segments::picked, this, &WorkPage::showPage);
-  connect(&order, &Order::changed, this, &WorkPage::refresh);
+  const auto keep = [&](QWidget* page, void (WorkPage::*refill)(const CupPlan&)) {
+    auto* seen = new WhenSeen(page, [this, refill] {
+      const CupPlan* plan = order_.plan();
+      if (!order_.hasCup() || plan == nullptr) return;
+      filling_ = true;
+      (this->*refill)(*plan);
+      filling_ = false;
+    });
+    connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  };
+  keep(pages_->widget(moves), &WorkPage::refreshMoves);
+  keep(marks_, &WorkPage::refreshMarks);
 }
 
 QWidget* WorkPage::movePage(FieldSet& fields) {
@@ -126,28 +139,17 @@ void WorkPage::showPage(int page) {
   pages_->setCurrentIndex(page);
 }
 
-void WorkPage::refresh() {
-  const CupPlan* plan = order_.plan();
-  if (!order_.hasCup() || plan == nullptr) return;
-  filling_ = true;
-  refreshMoves(*plan);
-  refreshMarks(*plan);
-  filling_ = false;
-}
-
 void WorkPage::refreshMoves(const CupPlan& plan) {
   const Unit unit = order_.unit();
   const int move = moves_->currentRow();
-  moves_->clear();
+  QStringList words;
   for (const TapeMove& made : plan.tapeMoves) {
-    moves_->addItem(tr("%1. %2").arg(made.number).arg(say(made.words, unit)));
+    words << tr("%1. %2").arg(made.number).arg(say(made.words, unit));
   }
-  const bool any = !plan.tapeMoves.empty();
-  if (any) {
-    moves_->setCurrentRow(std::min(move, moves_->count() - 1));
-  } else {
-    moves_->addItem(tr("Nothing to do yet. Cut the body and give zones a finish."));
-  }
+  const bool any = !words.isEmpty();
+  if (!any) words << tr("Nothing to do yet. Cut the body and give zones a finish.");
+  showLines(*moves_, words);
+  moves_->setCurrentRow(any ? std::min(move, moves_->count() - 1) : -1);
   moves_->setEnabled(any);
   earlier_->setEnabled(any);
   later_->setEnabled(any);

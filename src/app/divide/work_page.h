@@ -34,7 +34,6 @@ class WorkPage : public QWidget {
  private:
   QWidget* movePage(FieldSet& fields);
   QWidget* markPage();
-  void refresh();
   void refreshMoves(const CupPlan& plan);
   void refreshMarks(const CupPlan& plan);
   void fill(int by);

@@ -13,7 +13,7 @@ Order::Order(QObject* parent) : QObject(parent) {}
 
 const CupPlan* Order::plan(int index) const {
   if (index < 0 || index >= static_cast<int>(planned_.size())) return nullptr;
-  const std::optional<CupPlan>& plan = planned_[static_cast<std::size_t>(index)].plan;
+  const std::shared_ptr<const CupPlan>& plan = planned_[static_cast<std::size_t>(index)].plan;
   return plan ? &*plan : nullptr;
 }
 
@@ -97,10 +97,10 @@ void Order::planAgain() {
       next.push_back(*same);
       continue;
     }
-    Planned fresh{cup, document_.units, std::nullopt, false, {}};
+    Planned fresh{cup, document_.units, nullptr, false, {}};
     CheckedAll<CupPlan> plan = planCup(cup, document_.units, stock_);
     if (plan) {
-      fresh.plan = std::move(*plan);
+      fresh.plan = std::make_shared<const CupPlan>(std::move(*plan));
       fresh.holds = true;
     } else {
       fresh.faults = std::move(plan.error());

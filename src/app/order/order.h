@@ -2,6 +2,7 @@
 #pragma once
 
 #include <functional>
+#include <memory>
 #include <optional>
 #include <QMap>
 #include <QObject>
@@ -104,7 +105,7 @@ class Order : public QObject {
   struct Planned {
     Cup cup;
     Unit unit;
-    std::optional<CupPlan> plan;
+    std::shared_ptr<const CupPlan> plan;  ///< shared: cups not touched keep theirs
     bool holds = false;
     Faults faults;
   };

@@ -24,15 +24,12 @@ bool areSiblings(const Zone& a, const Zone& b) {
          std::equal(a.path.begin(), a.path.end() - 1, b.path.begin());
 }
 
-/// Where a node lies on the wall: all its zones together.
+/// Where a node that is cut lies on the wall.
 Region regionOf(const CupPlan& plan, const ZonePath& path) {
-  Region region;
-  for (const Zone& zone : plan.divided.zones) {
-    const bool below =
-        zone.path.size() >= path.size() && std::equal(path.begin(), path.end(), zone.path.begin());
-    if (below) region = region | zone.region;
+  for (const CutGround& ground : plan.divided.grounds) {
+    if (ground.path == path) return ground.region;
   }
-  return region;
+  return {};
 }
 
 /// Stripes of lines that are not cut any more are taken away with their cut.

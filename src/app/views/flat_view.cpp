@@ -90,7 +90,7 @@ QPointF FlatView::placeOfZone(const std::string& id) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
   for (const Zone& zone : plan->divided.zones) {
-    if (zone.id == id) return fit_(plan->surface.toFlat(labelPlace(zone.region)));
+    if (zone.id == id) return fit_(plan->surface.toFlat(zone.label));
   }
   return {};
 }
@@ -192,7 +192,7 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
                         [&](const Zone* zone) { return zone == inHand; });
   for (const Zone* zone : zones) {
     const QString words = QString::fromStdString(zone->id);
-    const WallPoint middle = labelPlace(zone->region);
+    const WallPoint middle = zone->label;
     for (const double aside : {0.0, 12.0, -12.0, 24.0, -24.0}) {
       const WallPoint place{middle.theta + Angle::degrees(aside), middle.s};
       if (!zone->region.contains(place)) continue;

@@ -181,7 +181,13 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     }
     painter.setBrush(light);
     QPainterPath shape;
-    const Region visible = zone.region & seen;
+    // Cut to what is seen only where the wall's turning away goes through it.
+    const auto [from, to] = zone.region.span();
+    const Angle centre = (from + to) / 2;
+    const Angle reach = (to - from) / 2;
+    const Angle off = abs((centre - middle).wrapped());
+    if (off - reach > half) continue;
+    const Region visible = off + reach < half ? zone.region : zone.region & seen;
     for (const WallLine& outline : visible.outlines()) {
       QPolygonF polygon;
       for (std::size_t i = 0; i < outline.size(); ++i) {
@@ -244,7 +250,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const QFontMetricsF metrics(painter.font());
   WordRoom room;
   for (const Zone& zone : plan.divided.zones) {
-    const WallPoint label = labelPlace(zone.region);
+    const WallPoint label = zone.label;
     const QString words = QString::fromStdString(zone.id);
     for (const double aside : {0.0, 22.0, -22.0}) {
       const WallPoint place{label.theta + Angle::degrees(aside), label.s};
@@ -437,9 +443,12 @@ void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
 
   painter.setPen(Qt::NoPen);
   const Length low = std::max(plan.wrap.low(), Length());
-  paintBand(painter, body, Length(), low, t.metal);
-  paintBand(painter, body, low, plan.wrap.high(), t.film);
-  paintBand(painter, body, plan.wrap.high(), wall, t.metal);
+  // Zones cover the whole wall.
+  if (!zonesShown_) {
+    paintBand(painter, body, Length(), low, t.metal);
+    paintBand(painter, body, low, plan.wrap.high(), t.film);
+    paintBand(painter, body, plan.wrap.high(), wall, t.metal);
+  }
 
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.ink, 1.4));

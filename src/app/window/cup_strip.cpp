@@ -32,6 +32,12 @@ CupStrip::CupStrip(Order& order, QWidget* parent)
     if (order_.hasCup()) {
       setAccessibleDescription(QString::fromStdString(order_.currentCup().name));
     }
+    // Repainted for what it shows: in a drag nothing of it changes.
+    std::vector<std::pair<std::string, Blank>> shown;
+    for (const Cup& cup : order_.document().cups) shown.emplace_back(cup.name, cup.blank);
+    if (shown == shown_ && order_.currentIndex() == shownIndex_) return;
+    shown_ = std::move(shown);
+    shownIndex_ = order_.currentIndex();
     update();
   });
 }

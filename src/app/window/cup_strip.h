@@ -53,6 +53,8 @@ class CupStrip : public Canvas {
   int dragged_ = -1;
   QPointF pressed_;
   double dragX_ = 0;
+  std::vector<std::pair<std::string, Blank>> shown_;
+  int shownIndex_ = -1;
 };
 
 }  // namespace avrelt

@@ -5,6 +5,7 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <utility>
 
 #include "app/order/phrases.h"
 #include "app/window/theme.h"
@@ -24,7 +25,8 @@ WatchLine::WatchLine(Order& order, QWidget* parent) : Canvas(parent), order_(ord
 }
 
 void WatchLine::refresh() {
-  items_.clear();
+  const std::vector<Item> before = std::exchange(items_, {});
+  const std::size_t shownBefore = shown_;
   const Unit unit = order_.unit();
   for (const Fault& fault : order_.faults()) {
     items_.push_back(
@@ -38,6 +40,7 @@ void WatchLine::refresh() {
   }
   shown_ = std::min(shown_, items_.empty() ? 0 : items_.size() - 1);
   if (!items_.empty() && items_.front().level == WatchLevel::stop) shown_ = 0;
+  if (items_ == before && shown_ == shownBefore && sentence() == toolTip()) return;
   setAccessibleDescription(sentence());
   setToolTip(sentence());
   update();

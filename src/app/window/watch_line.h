@@ -36,6 +36,8 @@ class WatchLine : public Canvas {
     WatchLevel level;
     QString field;
     QString sentence;
+
+    friend bool operator==(const Item&, const Item&) = default;
   };
   void refresh();
   QString tally() const;

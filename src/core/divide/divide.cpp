@@ -37,6 +37,7 @@ class Divider {
       zone.path = path;
       zone.area = region.area(ground_.body);
       zone.region = region;
+      zone.label = labelPlace(region);
       zone.finish = node.finish;
       divided_.zones.push_back(std::move(zone));
       return;
@@ -46,6 +47,7 @@ class Divider {
       faults_.push_back({place + "cut." + cut.error().field, cut.error().sentence});
       return;
     }
+    divided_.grounds.push_back({path, region});
     for (std::size_t i = 0; i < cut->lines.size(); ++i) {
       DivideLine line;
       line.id = std::to_string(divided_.lines.size() + 1);

@@ -18,6 +18,7 @@ struct Zone {
   ZonePath path;
   Region region;
   Area area;
+  WallPoint label;  ///< well inside, for its letter
   Finish finish;
 };
 
@@ -43,8 +44,15 @@ struct LineMark {
   Length fromSeam;   ///< round at that height, the shorter way
 };
 
+/// A node that was cut, as it lay on the wall before.
+struct CutGround {
+  ZonePath path;
+  Region region;
+};
+
 struct Divided {
   std::vector<Zone> zones;
+  std::vector<CutGround> grounds;
   std::vector<DivideLine> lines;
   std::vector<LineMark> marks;
 };

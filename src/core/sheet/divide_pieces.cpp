@@ -42,7 +42,7 @@ void drawPicture(Piece& piece, const Divided& divided, const Development& flat, 
   };
   for (const Zone& zone : divided.zones) {
     for (const WallLine& outline : zone.region.outlines()) draw(outline, true);
-    const WallPoint middle = labelPlace(zone.region);
+    const WallPoint middle = zone.label;
     piece.letterings.push_back(
         {place(flat.toFlat(middle)), Length::mm(3.2), Angle(), {"%1", {zone.id}}});
   }
