@@ -103,7 +103,9 @@ QWidget* WorkPage::markPage() {
   marks_->setHorizontalHeaderLabels({tr("Line"), tr("Place"), tr("From base"), tr("From rim"),
                                      tr("From front"), tr("From seam")});
   marks_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-  marks_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::ResizeToContents);
+  for (const int column : {0, 1}) {
+    marks_->horizontalHeader()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
+  }
   marks_->verticalHeader()->hide();
   marks_->verticalHeader()->setDefaultSectionSize(22);
   marks_->setEditTriggers(QAbstractItemView::NoEditTriggers);
@@ -169,19 +171,24 @@ void WorkPage::refreshMarks(const CupPlan& plan) {
       return item;
     };
     const auto length = [&](int at, Length exact, const QString& side) {
-      put(at, onTape(exact, unit).mark + side)
+      put(at, side.arg(onTape(exact, unit).mark))
           ->setToolTip(tr("exactly %1").arg(QString::fromStdString(decimalText(exact, unit, 3))));
     };
+    const QString plain = QStringLiteral("%1");
     put(0, QString::fromStdString(mark.line));
     put(1, say(mark.what, unit));
-    length(2, mark.fromBase, {});
-    length(3, mark.fromRim, {});
+    length(2, mark.fromBase, plain);
+    length(3, mark.fromRim, plain);
     if (mark.what.pattern == "ring") {
       put(4, tr("all round"));
       put(5, {});
     } else {
-      length(4, abs(mark.fromFront), mark.fromFront < Length() ? tr(" left") : tr(" right"));
-      length(5, mark.fromSeam, {});
+      const bool ahead = abs(mark.fromFront) < Length::mm(0.005);
+      length(4, abs(mark.fromFront),
+             ahead                       ? plain
+             : mark.fromFront < Length() ? tr("← %1", "to the left")
+                                         : tr("%1 →", "to the right"));
+      length(5, mark.fromSeam, plain);
     }
     ++row;
   }
