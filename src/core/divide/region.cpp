@@ -80,6 +80,60 @@ Region Region::between(Angle from, Angle to, Length low, Length high) {
   return Region(std::move(outlines));
 }
 
+Region Region::folded(const WallLine& outline, Length low, Length high) {
+  double left = HUGE_VAL;
+  double right = -HUGE_VAL;
+  for (const WallPoint& p : outline) {
+    left = std::min(left, p.theta.radians());
+    right = std::max(right, p.theta.radians());
+  }
+  const Region frame = band(low, high);
+  Region whole;
+  for (const int turns : {-1, 0, 1}) {
+    const double by = 2 * pi * turns;
+    if (right + by <= -pi + onSeam || left + by >= pi - onSeam) continue;
+    WallLine moved = outline;
+    for (WallPoint& p : moved) p.theta = p.theta + Angle::radians(by);
+    const Region part = Region({std::move(moved)}) & frame;
+    whole = whole.empty() ? part : whole | part;
+  }
+  return whole;
+}
+
+Region Region::shrunkBy(Length by, Length radius) const {
+  if (by <= Length()) return *this;
+  // In millimetres both ways, so that the edge draws in alike everywhere.
+  const double across = radius.mm() / 100;
+  cl::ClipperOffset offset(4.0);
+  for (const WallLine& line : joined()) {
+    cl::Path path = toPath(line);
+    for (cl::IntPoint& p : path) {
+      p.X = static_cast<cl::cInt>(std::llround(static_cast<double>(p.X) * across));
+    }
+    offset.AddPath(path, cl::jtMiter, cl::etClosedPolygon);
+  }
+  cl::Paths paths;
+  offset.Execute(paths, -by.mm() * perMm);
+  Region result;
+  for (cl::Path& path : paths) {
+    if (std::abs(cl::Area(path)) < dust) continue;
+    for (cl::IntPoint& p : path) {
+      p.X = static_cast<cl::cInt>(std::llround(static_cast<double>(p.X) / across));
+    }
+    const WallLine line = fromPath(path);
+    const bool beyond = std::any_of(line.begin(), line.end(), [](const WallPoint& p) {
+      return abs(p.theta) > Angle::halfTurn() + Angle::radians(onSeam);
+    });
+    if (!beyond) {
+      result.outlines_.push_back(line);
+      continue;
+    }
+    const Region part = folded(line, lowest(), highest());
+    result.outlines_.insert(result.outlines_.end(), part.outlines_.begin(), part.outlines_.end());
+  }
+  return result;
+}
+
 Region Region::operator&(const Region& other) const {
   return combine(outlines_, other.outlines_, cl::ctIntersection);
 }

@@ -22,6 +22,8 @@ class Region {
   /// Between two heights, all round or between two angles, which may run on past the seam.
   static Region band(Length low, Length high);
   static Region between(Angle from, Angle to, Length low, Length high);
+  /// Inside an outline that may run past the seam on either side by up to a turn, folded back.
+  static Region folded(const WallLine& outline, Length low, Length high);
 
   const std::vector<WallLine>& outlines() const { return outlines_; }
   bool empty() const { return outlines_.empty(); }
@@ -29,6 +31,9 @@ class Region {
   Region operator&(const Region& other) const;  ///< what both have
   Region operator-(const Region& other) const;  ///< what the other leaves
   Region operator|(const Region& other) const;  ///< what either has
+  /// What is left when its edge draws in by so much, on a wall of this radius; corners stay sharp.
+  /// The seam is no edge to what lies on both its sides.
+  Region shrunkBy(Length by, Length radius) const;
   /// The stretches of a line that lie inside.
   std::vector<WallLine> stretchesOf(const WallLine& line) const;
 

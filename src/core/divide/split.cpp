@@ -35,17 +35,7 @@ WallLine moved(const WallLine& line, Angle by) {
   return result;
 }
 
-/// An outline that may run past the seam on either side, folded back into the frame.
-Region folded(const WallLine& outline, Length wall) {
-  const Region frame = Region::band(Length(), wall);
-  Region whole;
-  for (const double turns : {-1.0, 0.0, 1.0}) {
-    whole = whole | (Region({moved(outline, Angle::turn() * turns)}) & frame);
-  }
-  return whole;
-}
-
-/// The same for a line: what of it lies in the zone.
+/// What of a line that may run past the seam lies in the zone.
 std::vector<WallLine> clipped(const WallLine& line, const Region& zone) {
   std::vector<WallLine> all;
   for (const double turns : {-1.0, 0.0, 1.0}) {
@@ -268,7 +258,7 @@ Checked<Split> vees(const Region& zone, const Cut& cut, const Ground& ground) {
     WallLine outline = left;
     outline.insert(outline.end(), right.begin() + 1, right.end());
     if (!cut.opensAtRim) std::reverse(outline.begin(), outline.end());
-    const Region triangle = folded(outline, ground.body.wall()) & zone;
+    const Region triangle = Region::folded(outline, Length(), ground.body.wall()) & zone;
     result.parts.push_back(triangle);
     rest = rest - triangle;
     result.lines.push_back(clipped(left, zone));

@@ -1,0 +1,37 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <vector>
+
+#include "divide/split.h"
+#include "pattern/pattern.h"
+
+namespace avrelt {
+
+/// One shape of a pattern as it lies in a zone, lines and all: together the cells of a zone cover
+/// it once.
+struct RawCell {
+  Region region;
+  int row = 0;        ///< counted up the wall
+  bool seam = false;  ///< lies on both sides of the seam
+};
+
+/// Repeats round the cup that close at the seam, and what each costs.
+struct RepeatChoice {
+  int count = 0;
+  double stretch = 0;  ///< in width against `size`: 0.02 for 2 % wider
+};
+/// The whole numbers of repeats nearest to a pattern's size, the nearest first.
+std::vector<RepeatChoice> repeatChoices(const Pattern& pattern, const Body& body);
+
+/// The cells of a pattern in a zone. In the narrowing school they are laid out in wall coordinates,
+/// a whole number of repeats round the cup, so that the seam closes exactly; in the keeping school
+/// in the flat, cut off at the seam.
+///
+/// Refused, naming the member: a size under 2 mm or over 600 mm, a line as wide as a cell, a ratio
+/// out of its family's range, more than 500 repeats or 6000 cells, the keeping school on a wall
+/// that is no cone.
+Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone,
+                                      const Ground& ground);
+
+}  // namespace avrelt

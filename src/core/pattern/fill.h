@@ -1,0 +1,111 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "divide/divide.h"
+#include "measure/duration.h"
+#include "measure/fault.h"
+#include "measure/mass.h"
+#include "measure/volume.h"
+#include "pattern/cells.h"
+#include "pattern/colouring.h"
+
+namespace avrelt {
+
+/// What colours lean to, besides no two neighbours being alike.
+enum class ColourStyle {
+  scatter,    ///< evenly over the zone
+  rows,       ///< in turn along each row
+  gradient,   ///< in order from the top down
+  symmetric,  ///< alike to the left and right of the front
+  random,     ///< by seed alone
+};
+
+/// One of a pattern's colours.
+struct CellColour {
+  Finish finish;
+  double share = 1;  ///< of the zone, against the others'
+
+  friend bool operator==(const CellColour&, const CellColour&) = default;
+};
+
+/// A cell the maker has given a colour: the one at this place on the wall.
+struct Pin {
+  Angle onCup;
+  WrittenLength up;
+  int colour = 0;
+
+  friend bool operator==(const Pin&, const Pin&) = default;
+};
+
+/// A zone filled with a pattern.
+struct Fill {
+  ZonePath zone;
+  Pattern pattern;
+  std::vector<CellColour> colours;
+  ColourStyle style = ColourStyle::scatter;
+  bool corners = false;  ///< whether cells that meet only in a point count as neighbours
+  int seed = 1;
+  std::vector<Pin> pins;
+  int coats = 2;  ///< of glitter on each cell
+  std::string kept{};
+
+  friend bool operator==(const Fill&, const Fill&) = default;
+};
+
+/// A pattern as it is before anyone changes it, with four colours.
+Fill usualFill(const ZonePath& zone, Unit unit);
+
+/// One cell, worked out.
+struct Cell {
+  std::string label;  ///< row letter and number from the seam: "B12"; unique on the cup
+  Region whole;       ///< with half of the lines round it
+  Region region;      ///< without
+  Area area;          ///< of that, on the cup
+  WallPoint middle;
+  int row = 0;  ///< from the top down
+  bool onSeam = false;
+  int colour = 0;
+};
+
+/// What one colour takes.
+struct ColourNeed {
+  int colour = 0;
+  std::vector<std::size_t> cells;  ///< row by row, as they are lifted
+  Area area;
+  Mass glitter;  ///< for all its coats
+  Volume paint;  ///< for paint, and under glitter
+};
+
+/// Cautious guesses, common practice with no published source: grams of glitter and ml of paint for
+/// a cm², a coat; time for a colour (four took 45 to 75 on a 600 ml cup).
+inline constexpr double gramsPerCm2 = 0.025;
+inline constexpr double mlPerCm2 = 0.012;
+inline constexpr Duration perColour = Duration::minutes(15);
+
+struct FillPlan {
+  int fill = 0;      ///< which of the document's
+  std::string zone;  ///< its id
+  Area zoneArea;
+  int repeats = 0;
+  double stretch = 0;  ///< in width, to close at the seam
+  std::vector<Cell> cells;
+  std::vector<std::pair<std::size_t, std::size_t>> neighbours;
+  Colouring colouring;
+  std::vector<ColourNeed> needs;  ///< in the order colours are filled: dark to light, film last
+  int merged = 0;                 ///< slivers that went to the neighbour they share most edge with
+  int dropped = 0;                ///< slivers without a neighbour
+  Length thinnest;                ///< mean width of the narrowest cell
+  Length cutLength;               ///< of all cells' edges
+  Duration work;                  ///< of all its glitter colours
+};
+
+/// Works out the fills of a cup. A cell is a sliver, too small to weed, where it is under 1 mm wide
+/// on average once its lines are off (twice its area over its edge). Faults name the member:
+/// "fills[0].pattern.size".
+CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
+                                            const Ground& ground);
+
+}  // namespace avrelt

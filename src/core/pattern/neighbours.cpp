@@ -1,0 +1,137 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pattern/neighbours.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <numbers>
+#include <unordered_map>
+
+#include "shape/point.h"
+
+namespace avrelt {
+namespace {
+
+using std::numbers::pi;
+
+constexpr double touch = 1e-3;  // mm, under which two edges lie on each other
+constexpr double enough = 0.5;  // mm of edge that make neighbours
+
+struct Side {
+  Point a;
+  Point b;
+  std::size_t owner;
+};
+
+/// A grid over the wall, rolled out and closed at the seam, of what lies where.
+class Grid {
+ public:
+  Grid(double cell, double around) : around_(around) {
+    columns_ = std::max(1, static_cast<int>(std::floor(around / cell)));
+    wide_ = around / columns_;
+    tall_ = cell;
+  }
+
+  /// Calls with the number of every grid cell a side passes near.
+  template <typename Call>
+  void at(const Side& side, const Call& call) const {
+    const int left = static_cast<int>(std::floor((std::min(side.a.x, side.b.x) - touch) / wide_));
+    const int right = static_cast<int>(std::floor((std::max(side.a.x, side.b.x) + touch) / wide_));
+    const int low = static_cast<int>(std::floor((std::min(side.a.y, side.b.y) - touch) / tall_));
+    const int high = static_cast<int>(std::floor((std::max(side.a.y, side.b.y) + touch) / tall_));
+    for (int y = low; y <= high; ++y) {
+      for (int x = left; x <= std::min(right, left + columns_ - 1); ++x) {
+        call(static_cast<long>(y) * columns_ + (x % columns_ + columns_) % columns_);
+      }
+    }
+  }
+
+ private:
+  double around_;
+  int columns_ = 1;
+  double wide_ = 1;
+  double tall_ = 1;
+};
+
+/// How much of their lines two sides share, and whether they touch at all. The second is taken a
+/// turn round where that brings it nearer.
+struct Contact {
+  double length = 0;
+  bool touches = false;
+};
+Contact contactOf(const Side& one, Side other, double around) {
+  const double by = std::round((one.a.x - other.a.x) / around) * around;
+  other.a.x += by;
+  other.b.x += by;
+  const Point along = one.b - one.a;
+  const double length = norm(along);
+  if (length < 1e-9) return {};
+  const Point unit = along * (1 / length);
+  const auto place = [&](Point p) { return (p.x - one.a.x) * unit.x + (p.y - one.a.y) * unit.y; };
+  const auto off = [&](Point p) {
+    return std::abs((p.x - one.a.x) * unit.y - (p.y - one.a.y) * unit.x);
+  };
+  Contact contact;
+  const double offA = off(other.a);
+  const double offB = off(other.b);
+  const double from = std::min(place(other.a), place(other.b));
+  const double to = std::max(place(other.a), place(other.b));
+  if (offA < touch && offB < touch) {
+    contact.length = std::max(0.0, std::min(to, length) - std::max(from, 0.0));
+    contact.touches = from < length + touch && to > -touch;
+    return contact;
+  }
+  for (const Point p : {other.a, other.b}) {
+    if (off(p) < touch && place(p) > -touch && place(p) < length + touch) contact.touches = true;
+  }
+  return contact;
+}
+
+}  // namespace
+
+std::vector<SharedEdge> neighboursOf(const std::vector<const Region*>& regions, Length radius,
+                                     bool corners) {
+  const double around = 2 * pi * radius.mm();
+  std::vector<Side> sides;
+  double total = 0;
+  for (std::size_t i = 0; i < regions.size(); ++i) {
+    for (const WallLine& line : regions[i]->outlines()) {
+      for (std::size_t k = 0; k < line.size(); ++k) {
+        const auto flat = [&](const WallPoint& p) {
+          return Point{p.theta.radians() * radius.mm(), p.s.mm()};
+        };
+        sides.push_back({flat(line[k]), flat(line[(k + 1) % line.size()]), i});
+        total += norm(sides.back().b - sides.back().a);
+      }
+    }
+  }
+  if (sides.empty()) return {};
+  const Grid grid(std::max(1.0, total / static_cast<double>(sides.size())), around);
+  std::unordered_map<long, std::vector<std::size_t>> places;
+  for (std::size_t i = 0; i < sides.size(); ++i) {
+    grid.at(sides[i], [&](long place) { places[place].push_back(i); });
+  }
+  std::map<std::pair<std::size_t, std::size_t>, double> shared;
+  std::vector<std::size_t> met(sides.size(), sides.size());
+  for (std::size_t i = 0; i < sides.size(); ++i) {
+    grid.at(sides[i], [&](long place) {
+      for (const std::size_t j : places[place]) {
+        // Each pair once, though it may meet in several places of the grid.
+        if (j <= i || met[j] == i || sides[j].owner == sides[i].owner) continue;
+        met[j] = i;
+        const Contact contact = contactOf(sides[i], sides[j], around);
+        if (contact.length < touch && !(corners && contact.touches)) continue;
+        const auto [least, most] = std::minmax(sides[i].owner, sides[j].owner);
+        shared[{least, most}] += contact.length;
+      }
+    });
+  }
+  std::vector<SharedEdge> edges;
+  for (const auto& [pair, length] : shared) {
+    if (length < enough && !corners) continue;
+    edges.push_back({pair.first, pair.second, Length::mm(length)});
+  }
+  return edges;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,211 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pattern/tiles.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace avrelt {
+namespace {
+
+using std::numbers::pi;
+using std::numbers::sqrt2;
+using std::numbers::sqrt3;
+using Cell = std::vector<Point>;
+
+Cell box(double left, double low, double wide, double tall) {
+  return {{left, low}, {left + wide, low}, {left + wide, low + tall}, {left, low + tall}};
+}
+
+Cell moved(Cell cell, Point by) {
+  for (Point& p : cell) p = p + by;
+  return cell;
+}
+
+Tile bricks(double ratio) {
+  return {1, 2 * ratio, 2, {box(0, 0, 1, ratio), box(0.5, ratio, 1, ratio)}};
+}
+
+Tile diamonds(double ratio) {
+  const Cell one{{0.5, 0}, {1, ratio / 2}, {0.5, ratio}, {0, ratio / 2}};
+  return {1, ratio, 2, {one, moved(one, {0.5, ratio / 2})}};
+}
+
+Tile hexagons() {
+  const double a = 1 / sqrt3;  // a side
+  const Cell one{{0.5, 0}, {1, a / 2}, {1, 1.5 * a}, {0.5, 2 * a}, {0, 1.5 * a}, {0, a / 2}};
+  return {1, 3 * a, 2, {one, moved(one, {0.5, 1.5 * a})}};
+}
+
+Tile triangles() {
+  const double h = sqrt3 / 2;
+  return {1,
+          2 * h,
+          2,
+          {{{0, 0}, {1, 0}, {0.5, h}},
+           {{0.5, h}, {1, 0}, {1.5, h}},
+           {{0.5, h}, {1.5, h}, {1, 2 * h}},
+           {{1, 2 * h}, {1.5, h}, {2, 2 * h}}}};
+}
+
+/// Bricks n to 1 at right angles, standing on their corners: one lying to the right and one to the
+/// left; the lattice of (1, 1) and (n, −n), turned by half a right angle.
+Tile herringbone(double ratio) {
+  const double n = std::round(ratio);
+  const auto turned = [](Cell cell) {
+    for (Point& p : cell) p = {(p.x - p.y) / sqrt2, (p.x + p.y) / sqrt2};
+    return cell;
+  };
+  return {n * sqrt2, sqrt2, 1, {turned(box(0, 0, n, 1)), turned(box(0, 1, 1, n))}};
+}
+
+Tile chevrons(double ratio) {
+  const double rise = 0.5;
+  return {1,
+          ratio,
+          1,
+          {{{0, 0}, {0.5, rise}, {0.5, rise + ratio}, {0, ratio}},
+           {{0.5, rise}, {1, 0}, {1, ratio}, {0.5, rise + ratio}}}};
+}
+
+/// Strips going over and under: lying ones `ratio` of their pitch wide, standing ones two thirds of
+/// that, and what shows between them.
+Tile weave(double ratio) {
+  const double a = ratio;
+  const double b = ratio * 2 / 3;
+  Tile tile{2, 2, 2, {}};
+  for (int i = 0; i < 2; ++i) {
+    for (int j = 0; j < 2; ++j) {
+      if ((i + j) % 2 == 0) {
+        tile.cells.push_back(box(i - 1 + (1 + b) / 2, j + (1 - a) / 2, 2 - b, a));
+      } else {
+        tile.cells.push_back(box(i + (1 - b) / 2, j - 1 + (1 + a) / 2, b, 2 - a));
+      }
+      if (a < 1 - 1e-9) tile.cells.push_back(box(i + (1 + b) / 2, j + (1 + a) / 2, 1 - b, 1 - a));
+    }
+  }
+  return tile;
+}
+
+/// Half circles hanging, each row half a scale aside of the last.
+Tile scales() {
+  constexpr int steps = 8;
+  Cell one;
+  const auto arc = [&one](Point centre, double from, double to) {
+    for (int i = 0; i < steps; ++i) {
+      const double a = (from + (to - from) * i / steps) * pi / 2;
+      one.push_back(centre + Point{0.5 * std::cos(a), 0.5 * std::sin(a)});
+    }
+  };
+  arc({0.5, 0.5}, 2, 3);
+  arc({0.5, 0.5}, 3, 4);
+  arc({1, 1}, 3, 2);
+  arc({0, 1}, 4, 3);
+  return {1, 1, 2, {one, moved(one, {0.5, 0.5})}};
+}
+
+/// Five squares in a cross; the lattice of (2, 1) and (−1, 2), five crosses to five by five.
+Tile crosses() {
+  const Cell one{{1, 0}, {2, 0}, {2, 1}, {3, 1}, {3, 2}, {2, 2},
+                 {2, 3}, {1, 3}, {1, 2}, {0, 2}, {0, 1}, {1, 1}};
+  Tile tile{5, 5, 5, {}};
+  for (const Point at : {Point{0, 0}, Point{2, 1}, Point{4, 2}, Point{1, 3}, Point{3, 4}}) {
+    tile.cells.push_back(moved(one, at));
+  }
+  return tile;
+}
+
+/// Houses, every other row on its head.
+Tile pentagons(double ratio) {
+  const double wall = ratio;
+  const double roof = 0.4;
+  const Cell up{{0, 0}, {1, 0}, {1, wall}, {0.5, wall + roof}, {0, wall}};
+  const Cell down{{0.5, wall + roof},
+                  {1, wall},
+                  {1.5, wall + roof},
+                  {1.5, 2 * wall + roof},
+                  {0.5, 2 * wall + roof}};
+  const Point next{0.5, 2 * wall + roof};
+  return {1, 2 * next.y, 4, {up, down, moved(up, next), moved(down, next)}};
+}
+
+}  // namespace
+
+const char* familyName(Family family) {
+  static constexpr std::array<const char*, families.size()> names{
+      "bricks", "check",  "diamonds", "hexagons",  "triangles", "herringbone", "chevrons",
+      "weave",  "scales", "crosses",  "pentagons", "uprights",  "slants",      "pebbles"};
+  return names[static_cast<std::size_t>(family)];
+}
+
+Sentence familyTitle(Family family) {
+  static constexpr std::array<const char*, families.size()> titles{
+      "Bricks", "Check",  "Diamonds", "Hexagons",  "Triangles", "Herringbone", "Chevrons",
+      "Weave",  "Scales", "Crosses",  "Pentagons", "Uprights",  "Slants",      "Pebbles"};
+  return {titles[static_cast<std::size_t>(family)], {}};
+}
+
+RatioRange ratioOf(Family family) {
+  switch (family) {
+    case Family::bricks:
+      return {0.2, 0.5, 3, "height of a brick to its width"};
+    case Family::diamonds:
+      return {0.3, 1.6, 4, "height of a diamond to its width"};
+    case Family::check:
+      return {0.3, 1, 3, "height of a square to its width"};
+    case Family::herringbone:
+      return {2, 3, 6, "length of a brick to its width, whole"};
+    case Family::chevrons:
+      return {0.1, 0.4, 2, "height of a chevron to its width"};
+    case Family::weave:
+      return {0.3, 0.8, 1, "width of the lying strips to their pitch"};
+    case Family::pentagons:
+      return {0.2, 0.6, 2, "height of a wall to its width"};
+    case Family::slants:
+      return {-4, 1, 4, "how many repeats a stripe leans over the body"};
+    case Family::uprights:
+    case Family::hexagons:
+    case Family::triangles:
+    case Family::scales:
+    case Family::crosses:
+    case Family::pebbles:
+      break;
+  }
+  return {};
+}
+
+Tile tileOf(Family family, double ratio) {
+  switch (family) {
+    case Family::bricks:
+      return bricks(ratio);
+    case Family::check:
+      return {1, ratio, 1, {box(0, 0, 1, ratio)}};
+    case Family::diamonds:
+      return diamonds(ratio);
+    case Family::hexagons:
+      return hexagons();
+    case Family::triangles:
+      return triangles();
+    case Family::herringbone:
+      return herringbone(ratio);
+    case Family::chevrons:
+      return chevrons(ratio);
+    case Family::weave:
+      return weave(ratio);
+    case Family::scales:
+      return scales();
+    case Family::crosses:
+      return crosses();
+    case Family::pentagons:
+      return pentagons(ratio);
+    case Family::uprights:
+      return {1, 1, 1, {box(0, 0, 1, 1)}};
+    case Family::slants:
+      return {1, 1, 1, {{{0, 0}, {1, 0}, {1 + ratio, 1}, {ratio, 1}}}};
+    case Family::pebbles:
+      break;
+  }
+  return {};
+}
+
+}  // namespace avrelt

@@ -1,0 +1,201 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pattern/cells.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <map>
+
+#include "core/cups.h"
+#include "pattern/neighbours.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+struct Bench {
+  explicit Bench(const Blank& blank) : body(bodyOf(blank)), flat(flatOf(body)) {}
+  Body body;
+  Development flat;
+  Ground ground{body, flat, Angle::degrees(170)};
+
+  static Development flatOf(const Body& body) {
+    if (body.isCone()) return body.cone();
+    return Development::cone(body.radius(Length()), 0.05, body.wall());
+  }
+  std::vector<RawCell> cells(const Pattern& pattern, const Region& zone) const {
+    Checked<std::vector<RawCell>> made = cellsOf(pattern, zone, ground);
+    if (!made) FAIL(made.error().field << ": " << inWords(made.error().sentence, Unit::mm));
+    return std::move(*made);
+  }
+  Region whole() const { return Region::band(Length(), body.wall()); }
+};
+
+double areaOf(const std::vector<RawCell>& cells, const Body& body) {
+  double sum = 0;
+  for (const RawCell& cell : cells) sum += cell.region.area(body).mm2();
+  return sum;
+}
+
+const Blank& tapered() {
+  return all()[1].blank;
+}
+
+}  // namespace
+
+TEST_CASE("the cells of every family cover the wall once, straight, tapered or curved") {
+  std::vector<Named> shapes{all()[0], all()[1], all()[2]};
+  shapes.push_back(allCurved().front());
+  for (const Named& shape : shapes) {
+    const Bench bench(shape.blank);
+    for (const Family family : families) {
+      for (const bool turned : {false, true}) {
+        INFO(shape.name << ", " << familyName(family) << (turned ? ", turned" : ""));
+        Pattern pattern;
+        pattern.family = family;
+        pattern.turned = turned;
+        pattern.mirror = turned;
+        pattern.along = 0.3;
+        pattern.up = 0.2;
+        pattern.size = WrittenLength::mm(24);
+        const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
+        CHECK(cells.size() > 3);
+        // On a curved wall an edge's area is taken at three places, good to some
+        // hundred-thousandths.
+        const double within = bench.body.isCone() ? 1e-6 : 1e-4;
+        CHECK(areaOf(cells, bench.body) == Approx(bench.body.area().mm2()).epsilon(within));
+      }
+    }
+  }
+}
+
+TEST_CASE("cells that keep their size cover a cone's wall as well") {
+  const Bench bench(tapered());
+  for (const Family family : families) {
+    INFO(familyName(family));
+    Pattern pattern;
+    pattern.family = family;
+    pattern.school = School::keep;
+    pattern.size = WrittenLength::mm(24);
+    const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
+    CHECK(areaOf(cells, bench.body) == Approx(bench.body.area().mm2()).epsilon(2e-4));
+  }
+  Pattern pattern;
+  pattern.school = School::keep;
+  const Bench curved(allCurved().front().blank);
+  CHECK(cellsOf(pattern, curved.whole(), curved.ground).error().field == "school");
+}
+
+TEST_CASE("repeats are whole round the cup, and what that costs is said") {
+  const Bench bench(all()[0].blank);  // 9 1/4 in round
+  Pattern pattern;
+  pattern.size = {Length::inches(1), "1 in"};
+  const std::vector<RepeatChoice> choices = repeatChoices(pattern, bench.body);
+  REQUIRE(choices.size() == 3);
+  CHECK(choices[0].count == 9);
+  CHECK(choices[0].stretch == Approx(9.25 / 9 - 1));
+  CHECK(choices[1].count == 10);
+  CHECK(choices[1].stretch == Approx(9.25 / 10 - 1));
+  // As many bricks in every course, and the seam is no edge of a half one.
+  pattern.family = Family::bricks;
+  const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
+  std::map<int, int> courses;
+  int seams = 0;
+  for (const RawCell& cell : cells) {
+    ++courses[cell.row];
+    seams += cell.seam ? 1 : 0;
+  }
+  for (const auto& [row, count] : courses) CHECK(count == 9);
+  CHECK(seams == static_cast<int>(courses.size()) / 2);
+  pattern.repeats = 12;
+  CHECK(bench.cells(pattern, bench.whole()).size() % 12 == 0);
+}
+
+TEST_CASE("a pattern is cut to its zone, a V across the seam for one") {
+  const Bench bench(tapered());
+  Cut cut;
+  cut.kind = CutKind::vee;
+  cut.at = Angle::degrees(170);
+  cut.wide = WrittenLength::mm(90);
+  const Checked<Split> parts = split(bench.whole(), cut, bench.ground);
+  REQUIRE(parts.has_value());
+  Pattern pattern;
+  pattern.size = WrittenLength::mm(16);
+  for (const Region& zone : parts->parts) {
+    const std::vector<RawCell> cells = bench.cells(pattern, zone);
+    CHECK(areaOf(cells, bench.body) == Approx(zone.area(bench.body).mm2()).epsilon(1e-6));
+  }
+}
+
+TEST_CASE("hexagons have six neighbours, bricks six, squares four, over the seam too") {
+  const Bench bench(all()[0].blank);
+  const auto most = [&](Family family, bool corners) {
+    Pattern pattern;
+    pattern.family = family;
+    pattern.size = WrittenLength::mm(24);
+    const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
+    std::vector<const Region*> regions;
+    for (const RawCell& cell : cells) regions.push_back(&cell.region);
+    std::vector<int> count(cells.size(), 0);
+    for (const SharedEdge& edge : neighboursOf(regions, bench.body.radius(Length()), corners)) {
+      ++count[edge.first];
+      ++count[edge.second];
+    }
+    // In the middle of the wall, all the way round.
+    int least = 99;
+    int highest = 0;
+    for (std::size_t i = 0; i < cells.size(); ++i) {
+      const Length low = cells[i].region.lowest();
+      if (low < Length::mm(45) || low > bench.body.wall() - Length::mm(90)) continue;
+      least = std::min(least, count[i]);
+      highest = std::max(highest, count[i]);
+    }
+    CHECK(least == highest);
+    return highest;
+  };
+  CHECK(most(Family::hexagons, false) == 6);
+  CHECK(most(Family::bricks, false) == 6);
+  CHECK(most(Family::check, false) == 4);
+  CHECK(most(Family::check, true) == 8);
+  CHECK(most(Family::triangles, false) == 3);
+  CHECK(most(Family::diamonds, false) == 4);
+}
+
+TEST_CASE("pebbles are the same for a seed and others for another") {
+  const Bench bench(tapered());
+  Pattern pattern;
+  pattern.family = Family::pebbles;
+  const auto first = [&](int seed) {
+    pattern.seed = seed;
+    const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
+    double sum = 0;
+    for (const WallPoint& p : cells.front().region.outlines()[0]) {
+      sum += p.theta.radians() * 100 + p.s.mm();
+    }
+    return sum;
+  };
+  CHECK(first(1) == first(1));
+  CHECK(first(1) != first(2));
+}
+
+TEST_CASE("patterns that cannot be are refused at their member") {
+  const Bench bench(tapered());
+  const auto field = [&](const auto& change) {
+    Pattern pattern;
+    change(pattern);
+    const auto made = cellsOf(pattern, bench.whole(), bench.ground);
+    return made ? std::string("none") : made.error().field;
+  };
+  CHECK(field([](Pattern& p) { p.size = WrittenLength::mm(0); }) == "size");
+  CHECK(field([](Pattern& p) {
+          p.size = WrittenLength::mm(2);  // too many
+          p.line = WrittenLength::mm(0);
+        }) == "size");
+  CHECK(field([](Pattern& p) { p.line = WrittenLength::mm(20); }) == "line");
+  CHECK(field([](Pattern& p) { p.line = WrittenLength::mm(-1); }) == "line");
+  CHECK(field([](Pattern& p) { p.repeats = 501; }) == "repeats");
+  CHECK(field([](Pattern& p) {
+          p.family = Family::weave;
+          p.ratio = 1.5;
+        }) == "ratio");
+}

@@ -1,0 +1,209 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pattern/colouring.h"
+
+#include <algorithm>
+#include <catch2/catch.hpp>
+#include <cstdlib>
+
+#include "pattern/colour_difference.h"
+
+using namespace avrelt;
+
+namespace {
+
+using Graph = std::vector<std::vector<int>>;
+
+void join(Graph& graph, int a, int b) {
+  graph[static_cast<std::size_t>(a)].push_back(b);
+  graph[static_cast<std::size_t>(b)].push_back(a);
+}
+
+Graph ring(int count) {
+  Graph graph(static_cast<std::size_t>(count));
+  for (int i = 0; i < count; ++i) join(graph, i, (i + 1) % count);
+  return graph;
+}
+
+Graph complete(int count) {
+  Graph graph(static_cast<std::size_t>(count));
+  for (int i = 0; i < count; ++i) {
+    for (int j = i + 1; j < count; ++j) join(graph, i, j);
+  }
+  return graph;
+}
+
+/// Mycielski 1955, "Sur le coloriage des graphes": no triangles, one colour more than the last.
+Graph mycielski(const Graph& graph) {
+  const int count = static_cast<int>(graph.size());
+  Graph next(graph.size() * 2 + 1);
+  for (int v = 0; v < count; ++v) {
+    for (const int u : graph[static_cast<std::size_t>(v)]) {
+      if (u > v) join(next, v, u);
+      join(next, count + v, u);
+    }
+    join(next, count + v, 2 * count);
+  }
+  return next;
+}
+
+Graph queens(int n) {
+  Graph graph(static_cast<std::size_t>(n * n));
+  for (int a = 0; a < n * n; ++a) {
+    for (int b = a + 1; b < n * n; ++b) {
+      const int across = std::abs(a % n - b % n);
+      const int up = std::abs(a / n - b / n);
+      if (across == 0 || up == 0 || across == up) join(graph, a, b);
+    }
+  }
+  return graph;
+}
+
+ColourTask task(Graph graph, int colours) {
+  ColourTask made;
+  made.neighbours = std::move(graph);
+  made.shares.assign(static_cast<std::size_t>(colours), 1);
+  return made;
+}
+
+}  // namespace
+
+TEST_CASE("known chromatic numbers are found: rings, Mycielski's graphs, queens") {
+  CHECK(chromaticNumber({}) == 0);
+  CHECK(chromaticNumber(ring(8)) == 2);
+  CHECK(chromaticNumber(ring(9)) == 3);
+  Graph graph = ring(5);
+  int colours = 3;
+  for (int i = 0; i < 2; ++i) {
+    graph = mycielski(graph);
+    CHECK(chromaticNumber(graph) == ++colours);
+  }
+  // DIMACS colouring benchmarks queen5_5 (5), queen6_6 (7), queen7_7 (7); numbers from memory.
+  CHECK(chromaticNumber(queens(5)) == 5);
+  CHECK(chromaticNumber(queens(6)) == 7);
+  CHECK(chromaticNumber(queens(7)) == 7);
+}
+
+TEST_CASE("with enough colours nothing clashes and shares are kept") {
+  ColourTask even = task(ring(60), 3);
+  Colouring result = coloured(even);
+  CHECK(result.clashes.empty());
+  for (int c = 0; c < 3; ++c) {
+    CHECK(std::count(result.colours.begin(), result.colours.end(), c) == 20);
+  }
+  even.shares = {2, 1, 1};
+  result = coloured(even);
+  CHECK(result.clashes.empty());
+  // Half of a ring is every other one: only a whole ring of luck gets there.
+  CHECK(std::count(result.colours.begin(), result.colours.end(), 0) >= 28);
+  // The same task, the same colours; another seed, others.
+  CHECK(coloured(even).colours == result.colours);
+  even.seed = 7;
+  CHECK(coloured(even).colours != result.colours);
+  // Colours nobody wants are not used.
+  even.shares = {1, 1, 0, 1};
+  result = coloured(even);
+  CHECK(std::count(result.colours.begin(), result.colours.end(), 2) == 0);
+}
+
+TEST_CASE("too few colours are proved: all neighbours of each other, or an odd ring") {
+  Colouring result = coloured(task(complete(5), 4));
+  REQUIRE(result.proof.has_value());
+  CHECK(result.proof->why == Impossible::Why::clique);
+  CHECK(result.proof->members.size() == 5);
+  CHECK(result.clashes.size() == 1);
+  Graph graph = ring(9);
+  join(graph, 0, 3);
+  result = coloured(task(graph, 2));
+  REQUIRE(result.proof.has_value());
+  CHECK(result.proof->why == Impossible::Why::oddRing);
+  const std::vector<int>& members = result.proof->members;
+  CHECK(members.size() % 2 == 1);
+  for (std::size_t i = 0; i < members.size(); ++i) {
+    const auto& beside = graph[static_cast<std::size_t>(members[i])];
+    CHECK(std::count(beside.begin(), beside.end(), members[(i + 1) % members.size()]) == 1);
+  }
+  CHECK(result.clashes.size() == 1);
+  // Four colours where five are needed and no five are all neighbours: searched out, no clique.
+  graph = mycielski(mycielski(ring(5)));
+  result = coloured(task(graph, 4));
+  CHECK(result.searchedOut);
+  CHECK_FALSE(result.proof.has_value());
+  CHECK(result.clashes.size() == 1);
+}
+
+TEST_CASE("pins are kept, and said to be the cause where they are") {
+  ColourTask pinned = task(ring(6), 2);
+  pinned.pinned = {0, -1, -1, -1, -1, -1};
+  Colouring result = coloured(pinned);
+  CHECK(result.clashes.empty());
+  CHECK(result.colours[0] == 0);
+  CHECK(result.colours[3] == 1);
+  pinned.pinned[3] = 0;
+  result = coloured(pinned);
+  CHECK(result.colours[0] == 0);
+  CHECK(result.colours[3] == 0);
+  REQUIRE(result.proof.has_value());
+  CHECK(result.proof->why == Impossible::Why::pins);
+  CHECK(result.proof->members == std::vector<int>{0, 3});
+  CHECK(result.clashes.size() == 2);
+}
+
+TEST_CASE("a style's leaning is followed where neighbours allow") {
+  ColourTask leaning = task(ring(12), 3);
+  leaning.leaning.assign(12, {0, 0, 0});
+  for (std::size_t i = 0; i < 12; ++i) leaning.leaning[i][i % 3] = 1;
+  const Colouring result = coloured(leaning);
+  for (std::size_t i = 0; i < 12; ++i) CHECK(result.colours[i] == static_cast<int>(i % 3));
+}
+
+TEST_CASE("colour differences are those of the published pairs") {
+  // Sharma, Wu, Dalal 2005, "The CIEDE2000 color-difference formula", table 1; from memory.
+  struct Row {
+    LabColour one;
+    LabColour other;
+    double difference;
+  };
+  const Row rows[] = {
+      {{50, 2.6772, -79.7751}, {50, 0, -82.7485}, 2.0425},
+      {{50, 3.1571, -77.2803}, {50, 0, -82.7485}, 2.8615},
+      {{50, 2.8361, -74.0200}, {50, 0, -82.7485}, 3.4412},
+      {{50, -1.3802, -84.2814}, {50, 0, -82.7485}, 1.0000},
+      {{50, -1.1848, -84.8006}, {50, 0, -82.7485}, 1.0000},
+      {{50, -0.9009, -85.5211}, {50, 0, -82.7485}, 1.0000},
+      {{50, 0, 0}, {50, -1, 2}, 2.3669},
+      {{50, -1, 2}, {50, 0, 0}, 2.3669},
+      {{50, 2.4900, -0.0010}, {50, -2.4900, 0.0009}, 7.1792},
+      {{50, 2.4900, -0.0010}, {50, -2.4900, 0.0010}, 7.1792},
+      {{50, 2.4900, -0.0010}, {50, -2.4900, 0.0011}, 7.2195},
+      {{50, 2.4900, -0.0010}, {50, -2.4900, 0.0012}, 7.2195},
+      {{50, -0.0010, 2.4900}, {50, 0.0009, -2.4900}, 4.8045},
+      {{50, -0.0010, 2.4900}, {50, 0.0010, -2.4900}, 4.8045},
+      {{50, -0.0010, 2.4900}, {50, 0.0011, -2.4900}, 4.7461},
+      {{50, 2.5, 0}, {50, 0, -2.5}, 4.3065},
+      {{50, 2.5, 0}, {73, 25, -18}, 27.1492},
+      {{50, 2.5, 0}, {61, -5, 29}, 22.8977},
+      {{50, 2.5, 0}, {56, -27, -3}, 31.9030},
+      {{50, 2.5, 0}, {58, 24, 15}, 19.4535},
+      {{50, 2.5, 0}, {50, 3.1736, 0.5854}, 1.0000},
+      {{50, 2.5, 0}, {50, 3.2972, 0}, 1.0000},
+      {{50, 2.5, 0}, {50, 1.8634, 0.5757}, 1.0000},
+      {{50, 2.5, 0}, {50, 3.2592, 0.3350}, 1.0000},
+      {{60.2574, -34.0099, 36.2677}, {60.4626, -34.1751, 39.4387}, 1.2644},
+      {{63.0109, -31.0961, -5.8663}, {62.8187, -29.7946, -4.0864}, 1.2630},
+      {{61.2901, 3.7196, -5.3901}, {61.4292, 2.2480, -4.9620}, 1.8731},
+      {{35.0831, -44.1164, 3.7933}, {35.0232, -40.0716, 1.5901}, 1.8645},
+      {{22.7233, 20.0904, -46.6940}, {23.0331, 14.9730, -42.5619}, 2.0373},
+      {{36.4612, 47.8580, 18.3852}, {36.2715, 50.5065, 21.2231}, 1.4146},
+      {{90.8027, -2.0831, 1.4410}, {91.1528, -1.6435, 0.0447}, 1.4441},
+      {{90.9257, -0.5406, -0.9208}, {88.6381, -0.8985, -0.7239}, 1.5381},
+      {{6.7747, -0.2908, -2.4247}, {5.8714, -0.0985, -2.2286}, 0.6377},
+      {{2.0776, 0.0795, -1.1350}, {0.9033, -0.0636, -0.5514}, 0.9082},
+  };
+  for (const Row& row : rows) {
+    INFO(row.one.l << " " << row.one.a << " " << row.one.b);
+    CHECK(colourDifference(row.one, row.other) == Approx(row.difference).margin(0.00006));
+  }
+  // White and black of sRGB, IEC 61966-2-1 under D65.
+  CHECK(labOf("#FFFFFF").l == Approx(100).margin(1e-3));
+  CHECK(labOf("#000000").l == Approx(0).margin(1e-6));
+}

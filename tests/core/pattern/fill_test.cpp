@@ -1,0 +1,173 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pattern/fill.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <set>
+
+#include "core/cups.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+struct Bench {
+  Body body = bodyOf(all()[1].blank);
+  Development flat = body.cone();
+  Ground ground{body, flat, Angle::halfTurn()};
+  ZoneNode node;
+
+  Divided divided() const {
+    CheckedAll<Divided> made = divide(node, ground);
+    REQUIRE(made.has_value());
+    return std::move(*made);
+  }
+  FillPlan planned(const Fill& fill) const {
+    CheckedAll<std::vector<FillPlan>> made = planFills({fill}, divided(), ground);
+    if (!made) FAIL(made.error()[0].field << ": " << inWords(made.error()[0].sentence, Unit::mm));
+    return std::move(made->front());
+  }
+};
+
+Fill filled(Family family, double size = 18) {
+  Fill fill = usualFill({}, Unit::mm);
+  fill.pattern.family = family;
+  fill.pattern.size = WrittenLength::mm(size);
+  return fill;
+}
+
+}  // namespace
+
+TEST_CASE("every family is coloured with four, no neighbours alike, on a taper") {
+  // Four always do: Appel & Haken 1977, "Every planar map is four colorable".
+  const Bench bench;
+  for (const Family family : families) {
+    INFO(familyName(family));
+    const FillPlan plan = bench.planned(filled(family));
+    CHECK(plan.colouring.clashes.empty());
+    for (const auto& [a, b] : plan.neighbours) {
+      CHECK(plan.cells[a].colour != plan.cells[b].colour);
+    }
+    std::set<std::string> labels;
+    for (const Cell& cell : plan.cells) labels.insert(cell.label);
+    CHECK(labels.size() == plan.cells.size());
+    CHECK(plan.cells.front().label == "A1");
+  }
+}
+
+TEST_CASE("cells and lines are the zone: drawing lines takes half a line off each edge") {
+  const Bench bench;
+  Fill fill = filled(Family::check, 20);
+  fill.pattern.line = WrittenLength::mm(1.2);
+  const FillPlan plan = bench.planned(fill);
+  for (const Cell& cell : plan.cells) {
+    // A cell's edge grows with the cup; what is drawn in is 0.6 mm all round.
+    const double wide = cell.whole.area(bench.body).mm2();
+    const double tall = (cell.whole.highest() - cell.whole.lowest()).mm();
+    if (tall < 19) continue;
+    const double across = wide / tall;
+    CHECK(cell.area.mm2() == Approx((across - 1.2) * (tall - 1.2)).epsilon(0.01));
+  }
+}
+
+TEST_CASE("slivers go to a neighbour and are counted; none is thinner than a millimetre") {
+  const Bench bench;
+  Fill fill = filled(Family::bricks, 20);
+  fill.pattern.up = 0.985;  // a course a third of a millimetre tall at an end
+  const FillPlan plan = bench.planned(fill);
+  CHECK(plan.merged > 0);
+  CHECK(plan.dropped == 0);
+  CHECK(plan.thinnest >= Length::mm(0.9));
+  double sum = 0;
+  for (const Cell& cell : plan.cells) sum += cell.whole.area(bench.body).mm2();
+  CHECK(sum == Approx(bench.body.area().mm2()).epsilon(1e-6));
+}
+
+TEST_CASE("colours are filled dark to light, printed film last; peel lists go row by row") {
+  const Bench bench;
+  Fill fill = filled(Family::check);
+  fill.colours[0].finish.kind = FinishKind::film;
+  fill.colours[3].share = 2;
+  const FillPlan plan = bench.planned(fill);
+  REQUIRE(plan.needs.size() == 4);
+  CHECK(plan.needs.back().colour == 0);
+  CHECK(plan.needs.back().glitter == Mass());
+  double last = -1;
+  std::size_t cells = 0;
+  double area = 0;
+  for (const ColourNeed& need : plan.needs) {
+    CHECK(std::is_sorted(need.cells.begin(), need.cells.end()));
+    cells += need.cells.size();
+    area += need.area.mm2();
+    if (need.colour == 0) continue;
+    const double light =
+        luminanceOf(fill.colours[static_cast<std::size_t>(need.colour)].finish.colour);
+    CHECK(light > last);
+    last = light;
+    CHECK(need.glitter.grams() == Approx(need.area.mm2() / 100 * gramsPerCm2 * 2));
+  }
+  CHECK(cells == plan.cells.size());
+  // Two fifths of the area for the one with two shares of five.
+  for (const ColourNeed& need : plan.needs) {
+    if (need.colour == 3) CHECK(need.area.mm2() / area == Approx(0.4).margin(0.03));
+  }
+  // Three glitter colours: common practice, four took 45 to 75 min on a 600 ml cup.
+  CHECK(plan.work.minutes() == Approx(45));
+}
+
+TEST_CASE("a pinned place keeps its colour when the pattern is rolled again") {
+  const Bench bench;
+  Fill fill = filled(Family::diamonds);
+  const Length up = bench.body.wall() / 2;
+  for (const int colour : {0, 1, 2, 3}) {
+    fill.pins = {{Angle::degrees(20), {up, {}}, colour}};
+    for (const int seed : {1, 2}) {
+      fill.seed = seed;
+      const FillPlan plan = bench.planned(fill);
+      const WallPoint place{bench.ground.inFrame(Angle::degrees(20)), up};
+      for (const Cell& cell : plan.cells) {
+        if (cell.whole.contains(place)) CHECK(cell.colour == colour);
+      }
+      CHECK(plan.colouring.clashes.empty());
+    }
+  }
+}
+
+TEST_CASE("styles: by rows, from rim to base, alike on both sides of the front") {
+  const Bench bench;
+  Fill fill = filled(Family::check, 20);
+  fill.style = ColourStyle::gradient;
+  const FillPlan gradient = bench.planned(fill);
+  double above = 0;
+  double below = 0;
+  for (const Cell& cell : gradient.cells) {
+    (cell.middle.s > bench.body.wall() / 2 ? above : below) += cell.colour;
+  }
+  CHECK(above < below);
+  fill.style = ColourStyle::rows;
+  fill.pattern.repeats = 12;
+  const FillPlan rows = bench.planned(fill);
+  for (std::size_t i = 1; i < rows.cells.size(); ++i) {
+    if (rows.cells[i].row != rows.cells[i - 1].row) continue;
+    CHECK(rows.cells[i].colour == (rows.cells[i - 1].colour + 1) % 4);
+  }
+}
+
+TEST_CASE("fills that cannot be are refused with their number") {
+  const Bench bench;
+  const Divided divided = bench.divided();
+  const auto field = [&](const std::vector<Fill>& fills) {
+    return planFills(fills, divided, bench.ground).error()[0].field;
+  };
+  Fill fill = filled(Family::check);
+  CHECK(field({fill, fill}) == "fills[1].zone");
+  fill.zone = {3};
+  CHECK(field({fill}) == "fills[0].zone");
+  fill = filled(Family::check);
+  fill.colours.clear();
+  CHECK(field({fill}) == "fills[0].colours");
+  fill = filled(Family::check);
+  fill.pattern.size = WrittenLength::mm(1);
+  CHECK(field({fill}) == "fills[0].pattern.size");
+}
