@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <benchmark/benchmark.h>
 
+#include <boost/graph/adjacency_list.hpp>
+#include <boost/graph/sequential_vertex_coloring.hpp>
 #include <cmath>
 #include <cstdlib>
 #include <iostream>
@@ -132,6 +134,77 @@ void planSixtyZones(benchmark::State& state) {
 }
 BENCHMARK(planSixtyZones)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
+/// Some two thousand small hexagons on a cone: laid out, cut to the wall, neighboured, coloured.
+void fillTwoThousandCells(benchmark::State& state) {
+  Cup cup = comet();
+  Fill fill = usualFill({}, Unit::mm);
+  fill.pattern.size = WrittenLength::mm(4.1);
+  fill.pattern.line = WrittenLength::mm(0.3);
+  fill.pattern.family = Family::hexagons;
+  cup.fills = {fill};
+  Document document;
+  document.cups.push_back(cup);
+  const auto plan = planDocument(document);
+  if (!plan || plan->cups[0].fills[0].cells.size() < 1800) {
+    state.SkipWithError("not two thousand cells");
+    return;
+  }
+  const CupPlan& planned = plan->cups[0];
+  const Ground ground{planned.body, planned.surface, planned.wrap.seamAt()};
+  for (auto _ : state) {
+    auto fills = planFills(cup.fills, planned.divided, ground);
+    benchmark::DoNotOptimize(fills);
+  }
+  state.counters["cells"] = static_cast<double>(planned.fills[0].cells.size());
+}
+BENCHMARK(fillTwoThousandCells)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+/// The graph of those cells, coloured by Boost one after the other, and here with four colours.
+const FillPlan& bigFill() {
+  static const Plan plan = [] {
+    Cup cup = comet();
+    Fill fill = usualFill({}, Unit::mm);
+    fill.pattern.size = WrittenLength::mm(4.1);
+    fill.pattern.line = WrittenLength::mm(0.3);
+    cup.fills = {fill};
+    Document document;
+    document.cups.push_back(cup);
+    return *planDocument(document);
+  }();
+  return plan.cups[0].fills[0];
+}
+
+void colourByBoost(benchmark::State& state) {
+  using Graph = boost::adjacency_list<boost::vecS, boost::vecS, boost::undirectedS>;
+  const FillPlan& fill = bigFill();
+  Graph graph(fill.cells.size());
+  for (const auto& [a, b] : fill.neighbours) boost::add_edge(a, b, graph);
+  std::vector<std::size_t> colours(fill.cells.size());
+  for (auto _ : state) {
+    auto map =
+        boost::make_iterator_property_map(colours.begin(), boost::get(boost::vertex_index, graph));
+    auto count = boost::sequential_vertex_coloring(graph, map);
+    benchmark::DoNotOptimize(count);
+  }
+}
+BENCHMARK(colourByBoost)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+void colourCells(benchmark::State& state) {
+  const FillPlan& fill = bigFill();
+  ColourTask task;
+  task.neighbours.resize(fill.cells.size());
+  for (const auto& [a, b] : fill.neighbours) {
+    task.neighbours[a].push_back(static_cast<int>(b));
+    task.neighbours[b].push_back(static_cast<int>(a));
+  }
+  task.shares.assign(4, 1);
+  for (auto _ : state) {
+    auto result = coloured(task);
+    benchmark::DoNotOptimize(result);
+  }
+}
+BENCHMARK(colourCells)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
 void readOneCup(benchmark::State& state) {
   Document document;
   document.cups.push_back(comet());
@@ -173,7 +246,10 @@ class Ratios : public benchmark::ConsoleReporter {
               << " ms (under 10 wanted), " << of("planFourHundredStations") / of("planOneCup")
               << " times the one-cone plan\n"
               << "60 zones planned: " << of("planSixtyZones") / 1000 << " ms (under 5 wanted), "
-              << of("planSixtyZones") / of("planOneCup") << " times the uncut cup\n";
+              << of("planSixtyZones") / of("planOneCup") << " times the uncut cup\n"
+              << "2000 cells filled: " << of("fillTwoThousandCells") / 1000
+              << " ms (under 60 wanted); coloured in " << of("colourCells") / of("colourByBoost")
+              << " times Boost's sequential colouring (at most 5 wanted)\n";
   }
 
  private:

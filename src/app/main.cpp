@@ -73,6 +73,14 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   window.divideStation().workPage().showPage(avrelt::WorkPage::marks);
   picture("divide-marks");
   window.order().choose(0);
+  window.goToStation(avrelt::MainWindow::filling);
+  window.order().pickZone({2, 1});
+  picture("fill");
+  window.order().choose(cups > 2 ? 2 : 0);
+  window.fillStation().peelList().setCurrentRow(1);
+  picture("fill-lift");
+  window.order().pickPeel(-1);
+  window.order().choose(0);
   window.goToStation(avrelt::MainWindow::cut);
   picture("cut");
   window.order().choose(cups > 1 ? 1 : 0);

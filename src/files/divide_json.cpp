@@ -9,16 +9,6 @@ namespace {
 constexpr int mostParts = 500;
 constexpr int mostStripes = 1000;
 
-void truth(ObjectReader& object, const char* name, bool& value) {
-  const Json* given = object.find(name);
-  if (given == nullptr) return;
-  if (given->is_boolean()) {
-    value = given->get<bool>();
-  } else {
-    object.fault(object.pathOf(name), {"Here true or false is wanted.", {}});
-  }
-}
-
 Cut cutMembers(ObjectReader object, Unit unit) {
   Cut cut;
   object.choice("kind",
@@ -70,39 +60,9 @@ Cut cutMembers(ObjectReader object, Unit unit) {
   object.length("low", unit, cut.low);
   object.length("high", unit, cut.high);
   object.length("swing", unit, cut.swing);
-  truth(object, "zigzag", cut.zigzag);
+  object.truth("zigzag", cut.zigzag);
   cut.kept = object.kept();
   return cut;
-}
-
-Finish finishMembers(ObjectReader object) {
-  Finish finish;
-  object.choice("kind",
-                {{"none", FinishKind::none},
-                 {"paint", FinishKind::paint},
-                 {"glitter", FinishKind::glitter},
-                 {"film", FinishKind::film},
-                 {"bare", FinishKind::bare},
-                 {"ink", FinishKind::ink},
-                 {"dip", FinishKind::dip}},
-                finish.kind);
-  object.text("name", finish.name);
-  object.text("colour", finish.colour);
-  object.choice("stick",
-                {{"resin", Stick::resin},
-                 {"brush_glue", Stick::brushGlue},
-                 {"wet_paint", Stick::wetPaint},
-                 {"spray_clear", Stick::sprayClear},
-                 {"tacky_glue", Stick::tackyGlue},
-                 {"uv_resin", Stick::uvResin}},
-                finish.stick);
-  object.choice(
-      "grain",
-      {{"fine", GlitterCut::fine}, {"medium", GlitterCut::medium}, {"chunky", GlitterCut::chunky}},
-      finish.grain);
-  truth(object, "opaque", finish.opaque);
-  finish.kept = object.kept();
-  return finish;
 }
 
 ZoneNode nodeMembers(ObjectReader object, Unit unit) {
@@ -134,7 +94,7 @@ Stripe stripeMembers(ObjectReader object, Unit unit) {
   object.length("width", unit, stripe.width);
   object.length("overlap", unit, stripe.overlap);
   object.choice("join", {{"seam", StripeJoin::seam}, {"hidden", StripeJoin::hidden}}, stripe.join);
-  truth(object, "butt", stripe.butt);
+  object.truth("butt", stripe.butt);
   object.text("colour", stripe.colour);
   if (object.find("spares") != nullptr) {
     int spares = 0;
@@ -209,6 +169,65 @@ Json written(const Cut& cut) {
   return object;
 }
 
+Json written(const ZoneNode& node) {
+  Json object = Json::object();
+  if (node.cut) object["cut"] = written(*node.cut);
+  if (!node.parts.empty()) {
+    object["parts"] = Json::array();
+    for (const ZoneNode& part : node.parts) object["parts"].push_back(written(part));
+  }
+  if (!(node.finish == Finish())) object["finish"] = written(node.finish);
+  addKept(object, node.kept);
+  return object;
+}
+
+Json written(const Stripe& stripe) {
+  Json object = Json::object();
+  object["of"] = stripe.of;
+  object["line"] = stripe.line;
+  object["kind"] = stripe.kind == StripeKind::tape ? "tape" : "film";
+  object["width"] = written(stripe.width);
+  object["overlap"] = written(stripe.overlap);
+  if (stripe.join == StripeJoin::hidden) object["join"] = "hidden";
+  if (stripe.butt) object["butt"] = true;
+  if (stripe.colour != Stripe().colour) object["colour"] = stripe.colour;
+  if (stripe.spares) object["spares"] = *stripe.spares;
+  addKept(object, stripe.kept);
+  return object;
+}
+
+}  // namespace
+
+Finish finishMembers(ObjectReader object) {
+  Finish finish;
+  object.choice("kind",
+                {{"none", FinishKind::none},
+                 {"paint", FinishKind::paint},
+                 {"glitter", FinishKind::glitter},
+                 {"film", FinishKind::film},
+                 {"bare", FinishKind::bare},
+                 {"ink", FinishKind::ink},
+                 {"dip", FinishKind::dip}},
+                finish.kind);
+  object.text("name", finish.name);
+  object.text("colour", finish.colour);
+  object.choice("stick",
+                {{"resin", Stick::resin},
+                 {"brush_glue", Stick::brushGlue},
+                 {"wet_paint", Stick::wetPaint},
+                 {"spray_clear", Stick::sprayClear},
+                 {"tacky_glue", Stick::tackyGlue},
+                 {"uv_resin", Stick::uvResin}},
+                finish.stick);
+  object.choice(
+      "grain",
+      {{"fine", GlitterCut::fine}, {"medium", GlitterCut::medium}, {"chunky", GlitterCut::chunky}},
+      finish.grain);
+  object.truth("opaque", finish.opaque);
+  finish.kept = object.kept();
+  return finish;
+}
+
 Json written(const Finish& finish) {
   Json object = Json::object();
   switch (finish.kind) {
@@ -262,35 +281,6 @@ Json written(const Finish& finish) {
   addKept(object, finish.kept);
   return object;
 }
-
-Json written(const ZoneNode& node) {
-  Json object = Json::object();
-  if (node.cut) object["cut"] = written(*node.cut);
-  if (!node.parts.empty()) {
-    object["parts"] = Json::array();
-    for (const ZoneNode& part : node.parts) object["parts"].push_back(written(part));
-  }
-  if (!(node.finish == Finish())) object["finish"] = written(node.finish);
-  addKept(object, node.kept);
-  return object;
-}
-
-Json written(const Stripe& stripe) {
-  Json object = Json::object();
-  object["of"] = stripe.of;
-  object["line"] = stripe.line;
-  object["kind"] = stripe.kind == StripeKind::tape ? "tape" : "film";
-  object["width"] = written(stripe.width);
-  object["overlap"] = written(stripe.overlap);
-  if (stripe.join == StripeJoin::hidden) object["join"] = "hidden";
-  if (stripe.butt) object["butt"] = true;
-  if (stripe.colour != Stripe().colour) object["colour"] = stripe.colour;
-  if (stripe.spares) object["spares"] = *stripe.spares;
-  addKept(object, stripe.kept);
-  return object;
-}
-
-}  // namespace
 
 Division divisionMembers(ObjectReader object, Unit unit) {
   Division division;

@@ -9,6 +9,8 @@ namespace avrelt {
 /// How a cup is divided, as an order writes it (`docs/format.md`): the tree of cuts with the zones'
 /// finishes, the maker's order, the stripes.
 Division divisionMembers(ObjectReader object, Unit unit);
+Finish finishMembers(ObjectReader object);
+Json written(const Finish& finish);
 Json written(const Division& division);
 
 }  // namespace avrelt

@@ -5,6 +5,7 @@
 
 #include "files/blank_json.h"
 #include "files/divide_json.h"
+#include "files/fill_json.h"
 #include "files/json_writing.h"
 
 namespace avrelt {
@@ -101,6 +102,9 @@ class DocumentReader {
       members.length("disc_clearance", document_.units, cup.base.discClearance);
       cup.base.kept = members.kept();
     }
+    object.list("fills", [&](const Json& item, const std::string& place) {
+      cup.fills.push_back(fillMembers(on(item, place), document_.units));
+    });
     if (const Json* division = object.find("divide")) {
       cup.division = divisionMembers(on(*division, object.pathOf("divide")), document_.units);
     }
@@ -327,6 +331,10 @@ Json written(const Cup& cup) {
   if (!(cup.base == Base())) object["base"] = written(cup.base);
   object["strip"] = written(cup.strip);
   if (!(cup.division == Division())) object["divide"] = written(cup.division);
+  if (!cup.fills.empty()) {
+    object["fills"] = Json::array();
+    for (const Fill& fill : cup.fills) object["fills"].push_back(written(fill));
+  }
   if (cup.cut) object["cut"] = written(*cup.cut);
   addKept(object, cup.kept);
   return object;

@@ -131,6 +131,28 @@ class ObjectReader {
     }
   }
 
+  void real(const char* name, double least, double most, double& target) {
+    const Json* value = find(name);
+    if (value == nullptr) return;
+    const double read = value->is_number() ? value->get<double>() : HUGE_VAL;
+    if (read >= least && read <= most) {
+      target = read;
+    } else {
+      fault(pathOf(name), {"A number from %1 to %2 is wanted.",
+                           {static_cast<long>(least), static_cast<long>(most)}});
+    }
+  }
+
+  void truth(const char* name, bool& target) {
+    const Json* value = find(name);
+    if (value == nullptr) return;
+    if (value->is_boolean()) {
+      target = value->get<bool>();
+    } else {
+      fault(pathOf(name), {"Here true or false is wanted.", {}});
+    }
+  }
+
   void percent(const char* name, long most, double& target) {
     const Json* value = find(name);
     if (value == nullptr) return;

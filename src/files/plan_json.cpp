@@ -255,6 +255,53 @@ void addDivision(Json& json, const CupPlan& cup, Unit unit) {
   for (const StripCut& cut : cup.cutList) json["strips"].push_back(stripJson(cut));
 }
 
+Json cellJson(const Cell& cell, const FillPlan& fill, const CupPlan& cup) {
+  Json json = Json::object();
+  json["id"] = cell.label;
+  json["zone"] = fill.zone;
+  json["label"] = cell.label;
+  json["colour"] = cell.colour;
+  json["on_seam"] = cell.onSeam;
+  std::vector<WallLine> outlines = cell.region.joined();
+  json["outline_mm"] = Json::array();
+  json["others_mm"] = Json::array();
+  for (std::size_t i = 0; i < outlines.size(); ++i) {
+    Json points = pointsOf(inFlat(outlines[i], true, cup.surface, Length::mm(0.001)));
+    if (i == 0) {
+      json["outline_mm"] = std::move(points);
+    } else {
+      json["others_mm"].push_back(std::move(points));
+    }
+  }
+  json["area_mm2"] = rounded(cell.area.mm2());
+  return json;
+}
+
+/// Cells, neighbours, the order of colours, what is lifted for each and what each takes.
+void addFills(Json& json, const CupPlan& cup) {
+  for (const char* list : {"cells", "neighbours", "colour_order", "peel_lists", "quantities"}) {
+    json[list] = Json::array();
+  }
+  for (const FillPlan& fill : cup.fills) {
+    for (const Cell& cell : fill.cells) json["cells"].push_back(cellJson(cell, fill, cup));
+    for (const auto& [a, b] : fill.neighbours) {
+      json["neighbours"].push_back({fill.cells[a].label, fill.cells[b].label});
+    }
+    for (const ColourNeed& need : fill.needs) {
+      json["colour_order"].push_back({{"zone", fill.zone}, {"colour", need.colour}});
+      Json labels = Json::array();
+      for (const std::size_t cell : need.cells) labels.push_back(fill.cells[cell].label);
+      json["peel_lists"].push_back(
+          {{"zone", fill.zone}, {"colour", need.colour}, {"cells", std::move(labels)}});
+      json["quantities"].push_back({{"zone", fill.zone},
+                                    {"colour", need.colour},
+                                    {"area_mm2", rounded(need.area.mm2())},
+                                    {"glitter_g", rounded(need.glitter.grams())},
+                                    {"paint_ml", rounded(need.paint.ml())}});
+    }
+  }
+}
+
 Json pieceJson(const Piece& piece, const CupPlan& cup) {
   const Box bounds = piece.bounds();
   Json json = Json::object();
@@ -305,6 +352,7 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
                      {"depth_mm", rounded(cup.snips.depth.mm())},
                      {"each_mm", rounded(cup.snips.each.mm())}};
     addDivision(json, cup, plan.units);
+    addFills(json, cup);
     json["pieces"] = Json::array();
     for (const Piece& piece : cup.pieces) json["pieces"].push_back(pieceJson(piece, cup));
     json["watches"] = Json::array();

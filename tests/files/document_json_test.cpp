@@ -262,6 +262,48 @@ TEST_CASE("a division, its stripes and its order are read and come back") {
              Catch::Contains("divide.body.parts[0].cut.widths[0]"));
 }
 
+TEST_CASE("stripes by spacer, joins, ink and the tapes owned are read and come back") {
+  const Document document = readWell(cupWith(
+      R"("divide": {"tapes": ["1 mm", "1/4 in"], "body": {"cut": {"kind": "rings", "by": "spacers",
+      "tape": "4 mm", "spacer": "6 mm", "stripes": 3, "left_over": "both"}, "parts": [
+      {"finish": {"kind": "ink"}}, {"finish": {"kind": "glitter", "grain": "chunky"}}]},
+      "stripes": [{"of": [], "line": 0, "join": "hidden", "butt": true, "colour": "#112233"}]})"));
+  const Division& division = document.cups[0].division;
+  CHECK(division.tapes.size() == 2);
+  CHECK(division.body.cut->by == CutBy::spacers);
+  CHECK(division.body.cut->spacer.length == Length::mm(6));
+  CHECK(division.body.cut->leftover == Leftover::both);
+  CHECK(division.body.parts[0].finish.kind == FinishKind::ink);
+  CHECK(division.body.parts[1].finish.grain == GlitterCut::chunky);
+  CHECK(division.stripes[0].join == StripeJoin::hidden);
+  CHECK(division.stripes[0].butt);
+  CHECK_FALSE(division.stripes[0].spares.has_value());
+  CHECK(readWell(writeDocument(document)) == document);
+}
+
+TEST_CASE("patterns that fill zones are read and come back") {
+  const Document document = readWell(cupWith(
+      R"("fills": [{"zone": [0, 2], "style": "gradient", "seed": 9, "coats": 1, "corners": true,
+      "pattern": {"family": "herringbone", "size": "2 cm", "line": 0, "ratio": 4, "repeats": 11,
+      "along": 0.25, "mirror": true, "turned": true, "school": "keep", "seed": 3, "x": 1},
+      "colours": [{"finish": {"kind": "film", "colour": "#102030"}, "share": 2.5}],
+      "pins": [{"at": -20, "up": "3 in", "colour": 0}]}])"));
+  REQUIRE(document.cups[0].fills.size() == 1);
+  const Fill& fill = document.cups[0].fills[0];
+  CHECK(fill.zone == ZonePath{0, 2});
+  CHECK(fill.pattern.family == Family::herringbone);
+  CHECK(*fill.pattern.ratio == 4);
+  CHECK(fill.pattern.school == School::keep);
+  CHECK_THAT(fill.pattern.kept, Catch::Contains("x"));
+  CHECK(fill.colours[0].share == 2.5);
+  CHECK(fill.pins[0].up.length.inches() == Approx(3));
+  CHECK(readWell(writeDocument(document)) == document);
+  CHECK_THAT(oneFault(cupWith(R"("fills": [{"pattern": {"family": "tartan"}}])")),
+             Catch::Contains("fills[0].pattern.family"));
+  CHECK_THAT(oneFault(cupWith(R"("fills": [{"colours": [{"share": -1}]}])")),
+             Catch::Contains("fills[0].colours[0].share"));
+}
+
 TEST_CASE("a profile, a film or a feature that is none is refused at its place") {
   CHECK_THAT(oneFault(cupWith(R"("film": {"kind": "foil"})")),
              Catch::Contains("cups[0].film.kind"));

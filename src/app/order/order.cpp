@@ -51,6 +51,12 @@ void Order::pickZone(const ZonePath& zone) {
   emit thingPicked();
 }
 
+void Order::pickPeel(int colour) {
+  if (colour == peel_) return;
+  peel_ = colour;
+  emit thingPicked();
+}
+
 void Order::pickMove(int move) {
   if (move == move_) return;
   move_ = move;
@@ -71,6 +77,7 @@ void Order::load(const Document& document) {
   zone_.clear();
   line_.clear();
   move_ = 0;
+  peel_ = -1;
   const int first = document.cups.empty() ? -1 : 0;
   put(document, first);
 }
@@ -139,6 +146,7 @@ void Order::choose(int index) {
   zone_.clear();
   line_.clear();
   move_ = 0;
+  peel_ = -1;
   settle();
   emit cupTaken();
   emit changed();

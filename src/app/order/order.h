@@ -57,6 +57,9 @@ class Order : public QObject {
   void pickLine(const std::string& line);
   /// The number of the tape move being looked at; 0 for none.
   int move() const { return move_; }
+  /// The colour whose cells are being lifted; −1 for none.
+  int peel() const { return peel_; }
+  void pickPeel(int colour);
   void pickMove(int move);
 
   QUndoStack* history() { return &history_; }
@@ -120,6 +123,7 @@ class Order : public QObject {
   ZonePath zone_;
   std::string line_;
   int move_ = 0;
+  int peel_ = -1;
   std::vector<Planned> planned_;
   QMap<QString, Sentence> typing_;
   QUndoStack history_;

@@ -7,6 +7,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
@@ -95,6 +96,11 @@ QPointF FlatView::placeOfZone(const std::string& id) const {
   return {};
 }
 
+QPointF FlatView::placeOfWall(WallPoint place) const {
+  const CupPlan* plan = order_.plan();
+  return plan == nullptr ? QPointF() : fit_(plan->surface.toFlat(place));
+}
+
 QPointF FlatView::placeOfLine(const std::string& id) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
@@ -134,7 +140,8 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.ink, 1.3));
   painter.drawPath(painterPath(plan.surface.wallOutline(), fit_));
-  paintMove(painter, plan);
+  paintCells(painter, plan);
+  if (!cellsShown_) paintMove(painter, plan);
   for (const DivideLine& line : plan.divided.lines) {
     const bool inHandLine = line.id == order_.line();
     for (const WallLine& stretch : line.stretches) {
@@ -163,13 +170,63 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   paintNames(painter, plan);
 }
 
+/// The cells of patterns in their colours; while a colour is lifted, the others stand back.
+void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
+  const FillPlan* inHand = fillPlanInHand(order_);
+  for (const FillPlan& fill : plan.fills) {
+    const Fill& chosen = order_.currentCup().fills.at(static_cast<std::size_t>(fill.fill));
+    const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
+    for (const Cell& cell : fill.cells) {
+      if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
+      const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
+      QColor colour = look.colour;
+      if (lifting && cell.colour != order_.peel()) colour.setAlpha(60);
+      QPainterPath shape;
+      for (const WallLine& outline : cell.region.outlines()) shape.addPath(pathOf(outline, true));
+      painter.setPen(Qt::NoPen);
+      painter.setBrush(colour);
+      painter.drawPath(shape);
+      if (look.hatched) {
+        QColor hatch = lettersOn(look.colour);
+        hatch.setAlpha(90);
+        painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
+        painter.drawPath(shape);
+      }
+    }
+    if (!cellsShown_) continue;
+    painter.setFont(face(9, QFont::DemiBold));
+    const QFontMetricsF metrics(painter.font());
+    for (const Cell& cell : fill.cells) {
+      if (lifting && cell.colour != order_.peel()) continue;
+      const QString words = QString::fromStdString(cell.label);
+      const double room = std::sqrt(cell.area.mm2()) * fit_.scale();
+      if (metrics.horizontalAdvance(words) > room * 0.85) continue;
+      const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
+      painter.setPen(lettersOn(look.colour));
+      drawWords(painter, fit_(plan.surface.toFlat(cell.middle)), words);
+    }
+    // Where two neighbours had to be alike.
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(theme().stop, 2.5));
+    for (const auto& [a, b] : fill.colouring.clashes) {
+      const auto at = [&](int cell) {
+        return fit_(plan.surface.toFlat(fill.cells[static_cast<std::size_t>(cell)].middle));
+      };
+      painter.drawEllipse((at(a) + at(b)) / 2, 7, 7);
+    }
+  }
+  painter.setBrush(Qt::NoBrush);
+}
+
 /// Letters of zones and numbers of lines, the ones in hand first, as far as there is room.
 void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
   WordRoom room;
   painter.setFont(face(11, QFont::DemiBold));
   const QFontMetricsF small(painter.font());
   std::vector<const DivideLine*> lines;
-  for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
+  if (!cellsShown_) {
+    for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
+  }
   std::stable_partition(lines.begin(), lines.end(),
                         [&](const DivideLine* line) { return line->id == order_.line(); });
   for (const DivideLine* line : lines) {
@@ -187,7 +244,12 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
   const QFontMetricsF large(painter.font());
   const Zone* inHand = zoneInHand(order_);
   std::vector<const Zone*> zones;
-  for (const Zone& zone : plan.divided.zones) zones.push_back(&zone);
+  for (const Zone& zone : plan.divided.zones) {
+    // Where cells have labels of their own, the zone's letter would lie on them.
+    const bool filled = std::any_of(plan.fills.begin(), plan.fills.end(),
+                                    [&](const FillPlan& fill) { return fill.zone == zone.id; });
+    if (!cellsShown_ || !filled) zones.push_back(&zone);
+  }
   std::stable_partition(zones.begin(), zones.end(),
                         [&](const Zone* zone) { return zone == inHand; });
   for (const Zone* zone : zones) {
@@ -225,6 +287,11 @@ void FlatView::paintMove(QPainter& painter, const CupPlan& plan) const {
     for (const WallLine& stretch : line.stretches) painter.drawPath(pathOf(stretch, false));
   }
   painter.restore();
+}
+
+void FlatView::showCells(bool shown) {
+  cellsShown_ = shown;
+  update();
 }
 
 void FlatView::showStretch(bool shown) {
@@ -345,6 +412,10 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
     order_.settle();
     const CupPlan* plan = order_.plan();
     if (plan == nullptr) return;
+    if (cellsShown_) {
+      clickCell(event->position());
+      return;
+    }
     if (const DivideLine* line = lineNear(event->position())) {
       order_.pickLine(line->id);
       pulled_ = line->id;
@@ -362,7 +433,27 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
   dragged_ = order_.measureOf(thing) ? thing : Thing::none;
 }
 
+/// In another zone it takes that in hand; in the zone in hand it is told which cell.
+void FlatView::clickCell(QPointF p) {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  const WallPoint place = wallAt(p);
+  for (const Zone& zone : plan->divided.zones) {
+    if (!zone.region.contains(place)) continue;
+    if (zoneInHand(order_) != &zone) {
+      order_.pickZone(zone.path);
+    } else {
+      emit cellClicked(place);
+    }
+    return;
+  }
+}
+
 void FlatView::mouseMoveEvent(QMouseEvent* event) {
+  if (cellsShown_) {
+    setCursor(Qt::PointingHandCursor);
+    return;
+  }
   if (zonesShown_) {
     if (!pulled_.empty()) {
       dragLine(order_, pulled_, taken_, wallAt(event->position()));

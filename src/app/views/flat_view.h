@@ -24,13 +24,21 @@ class FlatView : public Canvas {
   void showStrip(bool shown);
   /// Whether zones and their lines are shown, and picked and pulled, instead of the wrap.
   void showZones(bool shown);
+  /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
+  void showCells(bool shown);
   /// Where a zone's letter stands on screen, and where a line's middle does.
   QPointF placeOfZone(const std::string& id) const;
   QPointF placeOfLine(const std::string& id) const;
+  /// Where a place on the wall is, from the seam's left edge.
+  QPointF placeOfWall(WallPoint place) const;
   /// Whether what the film has to bear is painted on it.
   void showStretch(bool shown);
   /// Where a thing's line is on screen, for pointing at it.
   QPointF placeOf(Thing thing) const;
+
+ signals:
+  /// A cell of the zone in hand was clicked, at this place of the wall.
+  void cellClicked(avrelt::WallPoint place);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -57,8 +65,10 @@ class FlatView : public Canvas {
   QPainterPath pathOf(const WallLine& line, bool closed) const;
   const DivideLine* lineNear(QPointF p) const;
   bool zoneKey(QKeyEvent& event);
+  void clickCell(QPointF p);
   void paintMove(QPainter& painter, const CupPlan& plan) const;
   void paintNames(QPainter& painter, const CupPlan& plan) const;
+  void paintCells(QPainter& painter, const CupPlan& plan) const;
   WallPoint wallAt(QPointF p) const;
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
   void paintStretchFigures(QPainter& painter, const CupPlan& plan) const;
@@ -70,6 +80,7 @@ class FlatView : public Canvas {
   Thing dragged_ = Thing::none;
   bool stripShown_ = false;
   bool zonesShown_ = false;
+  bool cellsShown_ = false;
   std::string pulled_;  ///< being dragged
   WallPoint taken_;     ///< where it was taken
   bool stretchShown_ = true;

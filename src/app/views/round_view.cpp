@@ -10,6 +10,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
@@ -213,6 +214,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     }
   }
   painter.setBrush(Qt::NoBrush);
+  paintCells(painter, plan, seen);
   if (!inHandShape.isEmpty()) {
     painter.save();
     painter.setClipPath(inHandShape);
@@ -246,6 +248,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
       painter.drawPath(linePath(plan, line));
     }
   }
+  if (cellsShown_) return finishZones(painter, body);
   painter.setFont(avrelt::face(14, QFont::Bold));
   const QFontMetricsF metrics(painter.font());
   WordRoom room;
@@ -263,8 +266,55 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
       break;
     }
   }
-  painter.setPen(QPen(t.ink, 1.3));
+  finishZones(painter, body);
+}
+
+void RoundView::finishZones(QPainter& painter, const Body& body) const {
+  painter.setPen(QPen(theme().ink, 1.3));
   painter.drawPath(ringPath(body, Length(), true));
+}
+
+/// The cells of patterns on the near side.
+void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region& seen) const {
+  const Body& body = plan.body;
+  const Angle turned = plan.wrap.seamAt() + Angle::halfTurn();
+  const FillPlan* inHand = fillPlanInHand(order_);
+  painter.setPen(Qt::NoPen);
+  for (const FillPlan& fill : plan.fills) {
+    const Fill& chosen = order_.currentCup().fills.at(static_cast<std::size_t>(fill.fill));
+    const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
+    for (const Cell& cell : fill.cells) {
+      if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
+      const double towards = std::cos((cell.middle.theta + turned - facing_).radians());
+      if (towards < -0.4) continue;
+      const QColor colour =
+          lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish).colour;
+      QColor shade = shaded(colour, 0.75 + 0.25 * std::max(0.0, towards));
+      if (lifting && cell.colour != order_.peel()) shade.setAlpha(60);
+      painter.setBrush(shade);
+      const Region visible = towards > 0.5 ? cell.region : cell.region & seen;
+      for (const WallLine& outline : visible.outlines()) {
+        QPolygonF polygon;
+        for (std::size_t i = 0; i < outline.size(); ++i) {
+          const WallPoint& a = outline[i];
+          const WallPoint& b = outline[(i + 1) % outline.size()];
+          const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 5));
+          for (int step = 0; step < steps; ++step) {
+            const double share = static_cast<double>(step) / steps;
+            polygon << project(body, a.theta + (b.theta - a.theta) * share + turned,
+                               a.s + (b.s - a.s) * share);
+          }
+        }
+        painter.drawPolygon(polygon);
+      }
+    }
+  }
+  painter.setBrush(Qt::NoBrush);
+}
+
+void RoundView::showCells(bool shown) {
+  cellsShown_ = shown;
+  update();
 }
 
 void RoundView::showStretch(bool shown) {
@@ -580,7 +630,7 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
 
 void RoundView::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
-  const DivideLine* line = lineNear(event->position());
+  const DivideLine* line = cellsShown_ ? nullptr : lineNear(event->position());
   const std::optional<WallPoint> place = wallAt(event->position());
   if (line != nullptr && place) {
     order_.settle();
@@ -647,7 +697,13 @@ void RoundView::pickZoneAt(QPointF p) {
   const std::optional<WallPoint> place = wallAt(p);
   if (plan == nullptr || !place) return;
   for (const Zone& zone : plan->divided.zones) {
-    if (zone.region.contains(*place)) order_.pickZone(zone.path);
+    if (!zone.region.contains(*place)) continue;
+    if (cellsShown_ && zoneInHand(order_) == &zone) {
+      emit cellClicked(*place);
+    } else {
+      order_.pickZone(zone.path);
+    }
+    return;
   }
 }
 

@@ -23,10 +23,16 @@ class RoundView : public Canvas {
   void showStrip(bool shown);
   void showStretch(bool shown);
   void showZones(bool shown);
+  /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
+  void showCells(bool shown);
   /// The place on the near side of the wall, from the seam's left edge; nothing beside the cup.
   std::optional<WallPoint> wallAt(QPointF p) const;
   /// Where a cut line's nearest place to the onlooker appears; nothing where none is seen.
   std::optional<QPointF> placeOfLine(const std::string& id) const;
+
+ signals:
+  /// A cell of the zone in hand was clicked, at this place of the wall.
+  void cellClicked(avrelt::WallPoint place);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -56,6 +62,8 @@ class RoundView : public Canvas {
   QPainterPath linePath(const CupPlan& plan, const DivideLine& line) const;
   const DivideLine* lineNear(QPointF p) const;
   void pickZoneAt(QPointF p);
+  void paintCells(QPainter& painter, const CupPlan& plan, const Region& seen) const;
+  void finishZones(QPainter& painter, const Body& body) const;
   void paintRimMarks(QPainter& painter, const CupPlan& plan) const;
   void paintBody(QPainter& painter, const CupPlan& plan) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;
@@ -71,6 +79,7 @@ class RoundView : public Canvas {
   bool stripShown_ = false;
   bool stretchShown_ = true;
   bool zonesShown_ = false;
+  bool cellsShown_ = false;
   std::string pulled_;  ///< a cut line being dragged
   WallPoint taken_;     ///< where it was taken
 };

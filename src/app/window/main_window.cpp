@@ -14,6 +14,7 @@
 #include <QStyle>
 #include <QVBoxLayout>
 
+#include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/shelf/shelf_dialog.h"
 #include "app/window/theme.h"
@@ -133,7 +134,8 @@ void MainWindow::makeActions() {
   QMenu* view = menuBar()->addMenu(tr("&View"));
   add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
   add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(dividing); });
-  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(cut); });
+  add(view, tr("&Fill"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(filling); });
+  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+4")), [this] { goToStation(cut); });
   view->addSeparator();
   add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
       [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });
@@ -173,7 +175,7 @@ void MainWindow::makeBench() {
   auto* columns = new QHBoxLayout(bench);
   columns->setContentsMargins(0, 0, 0, 0);
   columns->setSpacing(0);
-  rail_ = new TapeRail({tr("Gauge"), tr("Divide"), tr("Cut")});
+  rail_ = new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Cut")});
   connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
   columns->addWidget(rail_);
 
@@ -241,7 +243,15 @@ void MainWindow::makeBench() {
   divide_ = new DivideStation(order_);
   connect(divide_, &DivideStation::said, watch_, &WatchLine::say);
   stations_->addWidget(gauge_);
+  fill_ = new FillStation(order_);
+  // A click on a cell gives it the colour in hand.
+  const auto pin = [this](WallPoint place) {
+    pinCell(order_, place, fill_->colourPage().inHand());
+  };
+  connect(flat_, &FlatView::cellClicked, this, pin);
+  connect(round_, &RoundView::cellClicked, this, pin);
   stations_->addWidget(divide_);
+  stations_->addWidget(fill_);
   stations_->addWidget(cut_);
   column->addWidget(stations_);
   column->addWidget(watch_);
@@ -266,8 +276,10 @@ void MainWindow::goToStation(int station) {
   const bool strip = station == cut && cut_->role() == PieceRole::markingStrip;
   flat_->showStrip(strip);
   round_->showStrip(strip);
-  flat_->showZones(station == dividing);
-  round_->showZones(station == dividing);
+  flat_->showZones(station == dividing || station == filling);
+  round_->showZones(station == dividing || station == filling);
+  flat_->showCells(station == filling);
+  round_->showCells(station == filling);
 }
 
 void MainWindow::goToField(const QString& field) {
@@ -277,6 +289,9 @@ void MainWindow::goToField(const QString& field) {
   } else if (divide_->goTo(field)) {
     goToStation(dividing);
     divide_->goTo(field);
+  } else if (fill_->goTo(field)) {
+    goToStation(filling);
+    fill_->goTo(field);
   } else if (cut_->goTo(field)) {
     goToStation(cut);
     cut_->goTo(field);

@@ -9,6 +9,7 @@
 #include "app/cut/cut_station.h"
 #include "app/divide/divide_station.h"
 #include "app/fields/segments.h"
+#include "app/fill/fill_station.h"
 #include "app/gauge/gauge_station.h"
 #include "app/order/order.h"
 #include "app/shelf/shelf.h"
@@ -31,7 +32,7 @@ class MainWindow : public QMainWindow {
   explicit MainWindow(QWidget* parent = nullptr);
   ~MainWindow() override;
 
-  enum Station { gauge, dividing, cut };
+  enum Station { gauge, dividing, filling, cut };
 
   void goToStation(int station);
 
@@ -40,6 +41,7 @@ class MainWindow : public QMainWindow {
   RoundView& round() { return *round_; }
   GaugeStation& gaugeStation() { return *gauge_; }
   DivideStation& divideStation() { return *divide_; }
+  FillStation& fillStation() { return *fill_; }
   CutStation& cutStation() { return *cut_; }
   WatchLine& watchLine() { return *watch_; }
   CupStrip& cupStrip() { return *cups_; }
@@ -87,6 +89,7 @@ class MainWindow : public QMainWindow {
   QStackedWidget* stations_ = nullptr;
   GaugeStation* gauge_ = nullptr;
   DivideStation* divide_ = nullptr;
+  FillStation* fill_ = nullptr;
   CutStation* cut_ = nullptr;
   WatchLine* watch_ = nullptr;
 

@@ -12,6 +12,7 @@
 #include "cup/seam_doubt.h"
 #include "cup/wrap.h"
 #include "divide/division.h"
+#include "pattern/fill.h"
 #include "sheet/marking_strip.h"
 #include "sheet/paper.h"
 
@@ -36,6 +37,7 @@ struct Cup {
   Film film;
   Base base;
   Division division;
+  std::vector<Fill> fills;
   MarkingStrip strip;
   /// What the wrap was cut for, once it is cut.
   std::optional<CutRecord> cut;

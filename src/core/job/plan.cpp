@@ -5,12 +5,14 @@
 #include <stdexcept>
 
 #include "sheet/divide_pieces.h"
+#include "sheet/fill_pieces.h"
 #include "sheet/marking_strip.h"
 #include "sheet/wrap_pieces.h"
 #include "watch/build_up_rules.h"
 #include "watch/cut_rules.h"
 #include "watch/division_rules.h"
 #include "watch/feature_rules.h"
+#include "watch/fill_rules.h"
 #include "watch/laying_rules.h"
 #include "watch/wrap_rules.h"
 
@@ -95,6 +97,11 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
       faults.push_back({"divide.body." + fault.field, fault.sentence});
     }
   }
+  CheckedAll<std::vector<FillPlan>> fills = std::vector<FillPlan>();
+  if (divided && !cup.fills.empty()) {
+    fills = planFills(cup.fills, *divided, {body, surface, cup.wrap.seamAt});
+    take(fills);
+  }
   const Checked<Length> disc = baseDiscRadius(body, cup.base);
   if (!disc) faults.push_back(disc.error());
   if (!faults.empty()) return tl::unexpected(std::move(faults));
@@ -122,6 +129,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
                {},
                std::move(*stripes),
                {},
+               std::move(*fills),
                {},
                {}};
   plan.cutList = cutList(plan.stripes);
@@ -149,6 +157,9 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   add(ringStrips(plan.divided, plan.body, cup.wrap.seamAt, unit, cup.name));
   add(marksSheets(plan.divided, plan.surface, unit, cup.name));
   add(stripePieces(plan.cutList, cup.name));
+  add(stencilPieces(plan.fills, plan.divided, plan.surface));
+  add(keyPieces(plan.fills, cup.fills, plan.divided, plan.surface, cup.name));
+  add(filmCells(plan.fills, cup.fills, plan.surface));
 
   const auto watch = [&plan](std::vector<Watch> watches) {
     for (Watch& one : watches) plan.watches.push_back(std::move(one));
@@ -156,6 +167,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   watch(watchWrap(*wrap, cup.wrap));
   watch(watchLaying(plan.body, plan.layings, cup.wrap, made, cup.film));
   watch(watchDivision(cup.division, plan.divided, plan.stripes, plan.body));
+  watch(watchFills(cup.fills, plan.fills, plan.body));
   watch(watchFeatures(cup.blank, plan.body, plan.wrap));
   watch(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   if (cup.cut) {

@@ -40,6 +40,8 @@ struct CupPlan {
   std::vector<TapeMove> tapeMoves;
   std::vector<StripePlan> stripes;
   std::vector<StripCut> cutList;
+  /// The patterns that fill zones.
+  std::vector<FillPlan> fills;
   std::vector<Piece> pieces;  ///< wrap, test piece, marking strip, base disc
   std::vector<Watch> watches;
 

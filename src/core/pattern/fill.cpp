@@ -313,7 +313,11 @@ class Filler {
 Fill usualFill(const ZonePath& zone, Unit unit) {
   Fill fill;
   fill.zone = zone;
-  if (unit == Unit::mm) fill.pattern.size = WrittenLength::mm(25);
+  if (unit == Unit::mm) {
+    fill.pattern.size = WrittenLength::mm(25);
+  } else {
+    fill.pattern.line = {Length::inches(1.0 / 32), "1/32 in"};
+  }
   for (const auto& [name, colour] :
        {std::pair{"dark", "#26314F"}, std::pair{"deep", "#1E5A6B"}, std::pair{"bright", "#B08A3C"},
         std::pair{"pale", "#F4EFE3"}}) {

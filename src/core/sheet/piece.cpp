@@ -20,9 +20,15 @@ const char* roleName(PieceRole role) {
     case PieceRole::marksSheet:
       return "marks_sheet";
     case PieceRole::stripe:
+      return "stripe";
+    case PieceRole::stencil:
+      return "stencil";
+    case PieceRole::key:
+      return "key";
+    case PieceRole::filmCell:
       break;
   }
-  return "stripe";
+  return "film_cell";
 }
 
 Sentence roleTitle(PieceRole role) {
@@ -42,9 +48,15 @@ Sentence roleTitle(PieceRole role) {
     case PieceRole::marksSheet:
       return {"Marks sheet", {}};
     case PieceRole::stripe:
+      return {"Stripes", {}};
+    case PieceRole::stencil:
+      return {"Stencil", {}};
+    case PieceRole::key:
+      return {"Key", {}};
+    case PieceRole::filmCell:
       break;
   }
-  return {"Stripes", {}};
+  return {"Film cells", {}};
 }
 
 Area Piece::area() const {

@@ -21,15 +21,19 @@ enum class PieceRole {
   ringStrip,     ///< paper bands whose upper edges lie on the ring lines, where there are any
   marksSheet,    ///< a page that says where every line is marked
   stripe,        ///< film strips that cover lines, where any are laid
+  stencil,       ///< a pattern's cells and lines, to be laid and lifted, where a zone has one
+  key,           ///< the same on paper with every cell's colour
+  filmCell,      ///< cells that are film
 };
 
 /// All of them, in the order they are shown and written.
-inline constexpr std::array<PieceRole, 8> pieceRoles{
+inline constexpr std::array<PieceRole, 11> pieceRoles{
     PieceRole::wrap,         PieceRole::testPiece, PieceRole::markingStrip, PieceRole::baseDisc,
-    PieceRole::uprightGauge, PieceRole::ringStrip, PieceRole::marksSheet,   PieceRole::stripe};
+    PieceRole::uprightGauge, PieceRole::ringStrip, PieceRole::marksSheet,   PieceRole::stripe,
+    PieceRole::stencil,      PieceRole::key,       PieceRole::filmCell};
 
 /// "wrap", "test_piece", "marking_strip", "base_disc", "upright_gauge", "ring_strip",
-/// "marks_sheet", "stripe": the role as files write it.
+/// "marks_sheet", "stripe", "stencil", "key", "film_cell": the role as files write it.
 const char* roleName(PieceRole role);
 /// The role as a person says it.
 Sentence roleTitle(PieceRole role);

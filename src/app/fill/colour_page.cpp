@@ -1,0 +1,218 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fill/colour_page.h"
+
+#include <algorithm>
+#include <QAbstractItemView>
+#include <QHBoxLayout>
+#include <QPixmap>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/fields/when_seen.h"
+#include "app/order/fill_edits.h"
+#include "app/order/phrases.h"
+#include "sheet/fill_pieces.h"
+
+namespace avrelt {
+
+ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+  auto* row = new QHBoxLayout(this);
+  row->setContentsMargins(0, 0, 0, 0);
+  row->setSpacing(10);
+  auto* left = new QVBoxLayout;
+  left->setSpacing(6);
+  auto* right = new QVBoxLayout;
+  right->setSpacing(6);
+  row->addLayout(left, 1);
+  row->addLayout(right, 1);
+
+  list_ = new QListWidget;
+  list_->setAccessibleName(tr("Colours of the pattern"));
+  list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  left->addWidget(list_, 1);
+  auto* buttons = new QHBoxLayout;
+  buttons->setSpacing(6);
+  add_ = new QPushButton(tr("+"));
+  add_->setAccessibleName(tr("Add a colour"));
+  take_ = new QPushButton(tr("−"));
+  take_->setAccessibleName(tr("Take the colour away"));
+  swap_ = new QPushButton(tr("Swap with next"));
+  swap_->setToolTip(tr("Every cell of this colour gets the next one's, and the other way round"));
+  buttons->addWidget(add_);
+  buttons->addWidget(take_);
+  buttons->addWidget(swap_);
+  buttons->addStretch();
+  left->addLayout(buttons);
+
+  kind_ = new Segments(tr("Finish"), {tr("Paint"), tr("Glitter"), tr("Film")});
+  right->addWidget(kind_, 0, Qt::AlignLeft);
+  auto* named = new QHBoxLayout;
+  named->setSpacing(6);
+  name_ = new QLineEdit;
+  name_->setAccessibleName(tr("What the colour is called"));
+  share_ = new QDoubleSpinBox;
+  share_->setAccessibleName(tr("Share of the cells"));
+  share_->setToolTip(tr("Share of the cells, against the other colours'"));
+  share_->setRange(0, 100);
+  share_->setDecimals(1);
+  share_->setSingleStep(0.5);
+  share_->setPrefix(tr("share "));
+  share_->setButtonSymbols(QAbstractSpinBox::NoButtons);
+  named->addWidget(name_, 3);
+  named->addWidget(share_, 2);
+  right->addLayout(named);
+  swatches_ = new Swatches;
+  right->addWidget(swatches_);
+  auto* styled = new QHBoxLayout;
+  styled->setSpacing(6);
+  style_ = new QComboBox;
+  style_->setAccessibleName(tr("How colours are laid out"));
+  style_->view()->setAccessibleName(style_->accessibleName());
+  style_->addItems({tr("even scatter"), tr("in turn along rows"), tr("rim to base"),
+                    tr("alike beside the front"), tr("random")});
+  roll_ = new QPushButton(tr("Roll again"));
+  roll_->setShortcut(QKeySequence(QStringLiteral("Ctrl+R")));
+  roll_->setToolTip(tr("Another layout of the same colours (Ctrl+R)"));
+  styled->addWidget(style_, 1);
+  styled->addWidget(roll_);
+  right->addLayout(styled);
+  corners_ = new QCheckBox(tr("Corners count as touching"));
+  right->addWidget(corners_);
+  auto* tip = new QLabel(tr("A click on a cell gives it the colour in hand; again frees it."));
+  tip->setProperty("role", "label");
+  tip->setWordWrap(true);
+  right->addWidget(tip);
+  right->addStretch();
+
+  connect(list_, &QListWidget::currentRowChanged, this, [this] {
+    if (!filling_) refresh();
+  });
+  connect(add_, &QPushButton::clicked, this, [this] {
+    editFill(order_, tr("Add a colour"), {}, [](Fill& fill) {
+      CellColour colour;
+      colour.finish.kind = FinishKind::glitter;
+      // The first pot not in use yet.
+      for (const QString& pot : Swatches::colours()) {
+        const std::string wanted = pot.toStdString();
+        const bool used =
+            std::any_of(fill.colours.begin(), fill.colours.end(),
+                        [&](const CellColour& other) { return other.finish.colour == wanted; });
+        if (used) continue;
+        colour.finish.colour = wanted;
+        break;
+      }
+      fill.colours.push_back(std::move(colour));
+    });
+    list_->setCurrentRow(list_->count() - 1);
+  });
+  connect(take_, &QPushButton::clicked, this, [this] {
+    const int index = list_->currentRow();
+    editFill(order_, tr("Take a colour away"), {}, [index](Fill& fill) {
+      if (index < 0 || index >= static_cast<int>(fill.colours.size())) return;
+      fill.colours.erase(fill.colours.begin() + index);
+      std::erase_if(fill.pins, [index](const Pin& pin) { return pin.colour == index; });
+      for (Pin& pin : fill.pins) pin.colour -= pin.colour > index ? 1 : 0;
+    });
+  });
+  connect(swap_, &QPushButton::clicked, this, [this] {
+    const int index = list_->currentRow();
+    editFill(order_, tr("Swap two colours"), {}, [index](Fill& fill) {
+      const auto count = static_cast<int>(fill.colours.size());
+      if (index < 0 || count < 2) return;
+      std::swap(fill.colours[static_cast<std::size_t>(index)].finish,
+                fill.colours[static_cast<std::size_t>((index + 1) % count)].finish);
+    });
+  });
+  connect(kind_, &Segments::picked, this, [this](int i) {
+    static constexpr FinishKind kinds[] = {FinishKind::paint, FinishKind::glitter,
+                                           FinishKind::film};
+    change(tr("Choose what a colour is made of"), {},
+           [i](CellColour& colour) { colour.finish.kind = kinds[i]; });
+  });
+  connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
+    change(tr("Call it %1").arg(text), QStringLiteral("name"),
+           [&](CellColour& colour) { colour.finish.name = text.toStdString(); });
+  });
+  connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
+  connect(share_, &QDoubleSpinBox::valueChanged, this, [this](double share) {
+    change(tr("Set a colour's share"), QStringLiteral("share"),
+           [share](CellColour& colour) { colour.share = share; });
+  });
+  connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {
+    change(tr("Choose a colour"), {},
+           [&](CellColour& one) { one.finish.colour = colour.toStdString(); });
+  });
+  connect(style_, &QComboBox::activated, this, [this](int i) {
+    editFill(order_, tr("Lay colours out otherwise"), {},
+             [i](Fill& fill) { fill.style = static_cast<ColourStyle>(i); });
+  });
+  connect(roll_, &QPushButton::clicked, this, [this] {
+    editFill(order_, tr("Roll the colours again"), {}, [](Fill& fill) { ++fill.seed; });
+  });
+  connect(corners_, &QCheckBox::clicked, this, [this](bool on) {
+    editFill(order_, tr("Say whether corners touch"), {}, [on](Fill& fill) { fill.corners = on; });
+  });
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+}
+
+void ColourPage::change(const QString& text, const QString& key,
+                        const std::function<void(CellColour&)>& change) {
+  const int index = list_->currentRow();
+  editFill(order_, text, key.isEmpty() ? key : key + QString::number(index), [&](Fill& fill) {
+    if (index >= 0 && index < static_cast<int>(fill.colours.size())) {
+      change(fill.colours[static_cast<std::size_t>(index)]);
+    }
+  });
+}
+
+void ColourPage::refresh() {
+  const Fill* fill = fillInHand(order_);
+  const FillPlan* plan = fillPlanInHand(order_);
+  setEnabled(fill != nullptr);
+  filling_ = true;
+  const int row = list_->currentRow();
+  list_->clear();
+  if (fill != nullptr) {
+    for (std::size_t c = 0; c < fill->colours.size(); ++c) {
+      const Finish& finish = fill->colours[c].finish;
+      int cells = 0;
+      if (plan != nullptr) {
+        cells = static_cast<int>(
+            std::count_if(plan->cells.begin(), plan->cells.end(),
+                          [&](const Cell& cell) { return cell.colour == static_cast<int>(c); }));
+      }
+      const QString name =
+          QString::fromStdString(finish.name.empty() ? finish.colour : finish.name);
+      auto* item = new QListWidgetItem(
+          tr("%1  %2, %3 cells")
+              .arg(QString::fromStdString(colourLetter(static_cast<int>(c))), name)
+              .arg(cells));
+      QPixmap pot(16, 16);
+      pot.fill(QColor(QString::fromStdString(finish.colour)));
+      item->setIcon(pot);
+      list_->addItem(item);
+    }
+    list_->setCurrentRow(std::clamp(row, 0, list_->count() - 1));
+  }
+  const int index = list_->currentRow();
+  const bool any = fill != nullptr && index >= 0;
+  take_->setEnabled(fill != nullptr && fill->colours.size() > 1);
+  swap_->setEnabled(fill != nullptr && fill->colours.size() > 1);
+  if (any) {
+    const CellColour& colour = fill->colours[static_cast<std::size_t>(index)];
+    kind_->show(colour.finish.kind == FinishKind::paint  ? 0
+                : colour.finish.kind == FinishKind::film ? 2
+                                                         : 1);
+    if (!name_->hasFocus()) name_->setText(QString::fromStdString(colour.finish.name));
+    swatches_->show(QString::fromStdString(colour.finish.colour));
+    const QSignalBlocker quiet(share_);
+    share_->setValue(colour.share);
+    style_->setCurrentIndex(static_cast<int>(fill->style));
+    corners_->setChecked(fill->corners);
+  }
+  filling_ = false;
+}
+
+}  // namespace avrelt

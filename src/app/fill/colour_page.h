@@ -1,0 +1,57 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QWidget>
+
+#include "app/divide/swatches.h"
+#include "app/fields/segments.h"
+#include "app/order/order.h"
+
+namespace avrelt {
+
+/// The colours of the pattern in hand: which, how much of each, and how they are scattered.
+class ColourPage : public QWidget {
+  Q_OBJECT
+
+ public:
+  explicit ColourPage(Order& order, QWidget* parent = nullptr);
+
+  QListWidget& list() { return *list_; }
+  QComboBox& style() { return *style_; }
+  QDoubleSpinBox& share() { return *share_; }
+  QPushButton& rollButton() { return *roll_; }
+  QPushButton& addButton() { return *add_; }
+  QPushButton& takeButton() { return *take_; }
+  QPushButton& swapButton() { return *swap_; }
+  Swatches& swatches() { return *swatches_; }
+  /// The colour a click on a cell gives.
+  int inHand() const { return list_->currentRow(); }
+
+ private:
+  void refresh();
+  void change(const QString& text, const QString& key,
+              const std::function<void(CellColour&)>& change);
+
+  Order& order_;
+  QListWidget* list_ = nullptr;
+  QPushButton* add_ = nullptr;
+  QPushButton* take_ = nullptr;
+  QPushButton* swap_ = nullptr;
+  QLineEdit* name_ = nullptr;
+  QDoubleSpinBox* share_ = nullptr;
+  Segments* kind_ = nullptr;
+  Swatches* swatches_ = nullptr;
+  QComboBox* style_ = nullptr;
+  QPushButton* roll_ = nullptr;
+  QCheckBox* corners_ = nullptr;
+  bool filling_ = false;
+};
+
+}  // namespace avrelt

@@ -1,0 +1,142 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fill/gallery.h"
+
+#include <algorithm>
+#include <cmath>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+#include "pattern/pebbles.h"
+
+namespace avrelt {
+namespace {
+
+constexpr int perRow = 7;
+constexpr double tall = 54;
+
+/// The picture's own palette: three tones that tell cells apart.
+QColor toneOf(std::size_t index) {
+  const Theme& t = theme();
+  return index % 3 == 0 ? t.petrol : index % 3 == 1 ? t.tape : t.film;
+}
+
+void paintPattern(QPainter& painter, Family family, const QRectF& room) {
+  painter.save();
+  painter.setClipRect(room);
+  painter.fillRect(room, theme().panel);
+  painter.setPen(QPen(theme().panel, 1.2));
+  Tile tile = tileOf(family, ratioOf(family).usual);
+  if (family == Family::pebbles) tile = {4, 3, 3, pebbles(4, 3, 5)};
+  const bool stripe = family == Family::uprights || family == Family::slants;
+  const double scale = family == Family::crosses       ? 7
+                       : family == Family::herringbone ? 9
+                       : family == Family::weave       ? 13
+                       : stripe                        ? 9
+                                                       : 15;
+  const double up = stripe ? room.height() : scale;
+  const int columns = static_cast<int>(room.width() / (tile.wide * scale)) + 4;
+  const int rows = stripe ? 1 : static_cast<int>(room.height() / (tile.tall * scale)) + 4;
+  for (int j = stripe ? 0 : -2; j < rows; ++j) {
+    for (int i = -3; i < columns; ++i) {
+      for (std::size_t k = 0; k < tile.cells.size(); ++k) {
+        QPolygonF polygon;
+        for (const Point& p : tile.cells[k]) {
+          polygon << QPointF(room.left() + (i * tile.wide + p.x) * scale,
+                             room.bottom() - (j * tile.tall + p.y) * up);
+        }
+        painter.setBrush(
+            toneOf(k + static_cast<std::size_t>(i + 3) + 2 * static_cast<std::size_t>(j + 2)));
+        painter.drawPolygon(polygon);
+      }
+    }
+  }
+  painter.restore();
+}
+
+}  // namespace
+
+Gallery::Gallery(QWidget* parent) : Canvas(parent) {
+  setFocusPolicy(Qt::StrongFocus);
+  setFixedHeight(static_cast<int>(2 * tall + 2));
+  setMinimumWidth(7 * 44);
+  setCursor(Qt::PointingHandCursor);
+  setAccessibleName(tr("Patterns"));
+  setAccessibleDescription(tr("Arrow keys go along the patterns, Return takes one."));
+}
+
+void Gallery::show(std::optional<Family> family) {
+  const int taken = family ? static_cast<int>(*family) : -1;
+  if (taken == taken_) return;
+  taken_ = taken;
+  if (taken >= 0) at_ = taken;
+  update();
+}
+
+QRectF Gallery::boxOf(int index) const {
+  const double wide = std::min(width() / static_cast<double>(perRow), 72.0);
+  return {index % perRow * wide + 2, index / perRow * tall + 1, wide - 5, tall - 4};
+}
+
+void Gallery::paintEvent(QPaintEvent* /*event*/) {
+  const Theme& t = theme();
+  QPainter painter(this);
+  painter.setRenderHint(QPainter::Antialiasing);
+  for (const Family family : families) {
+    const int index = static_cast<int>(family);
+    const QRectF box = boxOf(index);
+    paintPattern(painter, family, box.adjusted(1, 1, -1, -14));
+    const bool taken = index == taken_;
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(hasFocus() && index == at_ ? QPen(t.brass, 2.5)
+                   : taken                    ? QPen(t.ink, 2.2)
+                                              : QPen(t.rule, 1));
+    painter.drawRoundedRect(box.adjusted(0, 0, 0, -13), 3, 3);
+    painter.setPen(taken ? t.ink : t.muted);
+    painter.setFont(face(9, taken ? QFont::Bold : QFont::Normal));
+    painter.drawText(QRectF(box.left() - 4, box.bottom() - 13, box.width() + 8, 13),
+                     Qt::AlignCenter, say(familyTitle(family), Unit::mm));
+  }
+}
+
+void Gallery::mousePressEvent(QMouseEvent* event) {
+  for (const Family family : families) {
+    if (!boxOf(static_cast<int>(family)).contains(event->position())) continue;
+    at_ = static_cast<int>(family);
+    emit chosen(family);
+    return;
+  }
+}
+
+void Gallery::keyPressEvent(QKeyEvent* event) {
+  const int last = static_cast<int>(families.size()) - 1;
+  const auto go = [&](int by) {
+    at_ = std::clamp(at_ + by, 0, last);
+    update();
+  };
+  switch (event->key()) {
+    case Qt::Key_Left:
+      go(-1);
+      break;
+    case Qt::Key_Right:
+      go(1);
+      break;
+    case Qt::Key_Up:
+      go(-perRow);
+      break;
+    case Qt::Key_Down:
+      go(perRow);
+      break;
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+    case Qt::Key_Space:
+      emit chosen(families[static_cast<std::size_t>(at_)]);
+      break;
+    default:
+      Canvas::keyPressEvent(event);
+  }
+}
+
+}  // namespace avrelt

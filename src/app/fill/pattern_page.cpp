@@ -1,0 +1,192 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fill/pattern_page.h"
+
+#include <algorithm>
+#include <cmath>
+#include <QAbstractItemView>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/fields/when_seen.h"
+#include "app/order/fill_edits.h"
+#include "app/order/phrases.h"
+#include "app/order/zone_edits.h"
+
+namespace avrelt {
+
+PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
+    : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(6);
+  auto* head = new QHBoxLayout;
+  zone_ = new QLabel;
+  zone_->setProperty("role", "label");
+  away_ = new QPushButton(tr("Take it away"));
+  away_->setShortcut(QKeySequence(QStringLiteral("Alt+Backspace")));
+  away_->setToolTip(tr("Takes the pattern of this zone away (Alt+Backspace)"));
+  head->addWidget(zone_, 1);
+  head->addWidget(away_);
+  column->addLayout(head);
+  gallery_ = new Gallery;
+  column->addWidget(gallery_);
+
+  measures_ = new QWidget;
+  auto* grid = new QGridLayout(measures_);
+  grid->setContentsMargins(0, 0, 0, 0);
+  grid->setHorizontalSpacing(10);
+  grid->setVerticalSpacing(4);
+  size_ = field(fields, tr("One repeat, wide"), "size", &Pattern::size);
+  line_ = field(fields, tr("Line between"), "line", &Pattern::line);
+  const auto labelled = [](const QString& words, QWidget* widget, QLabel** made = nullptr) {
+    auto* box = new QWidget;
+    auto* boxed = new QVBoxLayout(box);
+    boxed->setContentsMargins(0, 0, 0, 0);
+    boxed->setSpacing(2);
+    auto* label = new QLabel(words);
+    label->setProperty("role", "label");
+    label->setBuddy(widget);
+    boxed->addWidget(label);
+    boxed->addWidget(widget);
+    boxed->addStretch();
+    if (made != nullptr) *made = label;
+    return box;
+  };
+  repeats_ = new QComboBox;
+  repeats_->setAccessibleName(tr("Repeats round the cup"));
+  repeats_->setToolTip(
+      tr("≈ takes the nearest whole number; what each costs in width is beside it"));
+  repeats_->view()->setAccessibleName(repeats_->accessibleName());
+  ratio_ = new QDoubleSpinBox;
+  ratio_->setAccessibleName(tr("Ratio"));
+  ratio_->setDecimals(2);
+  ratio_->setSingleStep(0.1);
+  ratio_->setButtonSymbols(QAbstractSpinBox::NoButtons);
+  grid->addWidget(size_, 0, 0);
+  grid->addWidget(line_, 0, 1);
+  grid->addWidget(labelled(tr("Repeats round"), repeats_), 0, 2);
+  grid->addWidget(labelled(tr("Ratio"), ratio_, &ratioLabel_), 0, 3);
+  for (const auto& [at, share] : {std::pair{0, 5}, {1, 5}, {2, 7}, {3, 3}}) {
+    grid->setColumnStretch(at, share);
+  }
+  school_ = new Segments(tr("On a taper cells"), {tr("Narrow"), tr("Keep size")});
+  turned_ = new QCheckBox(tr("Quarter turn"));
+  mirror_ = new QCheckBox(tr("Mirror"));
+  auto* row = new QHBoxLayout;
+  row->setSpacing(12);
+  row->addWidget(school_);
+  row->addWidget(turned_);
+  row->addWidget(mirror_);
+  row->addStretch();
+  grid->addLayout(row, 1, 0, 1, 4);
+  column->addWidget(measures_);
+  column->addStretch();
+
+  connect(away_, &QPushButton::clicked, this, [this] { unfillZone(order_); });
+  connect(gallery_, &Gallery::chosen, this, [this](Family family) { fillZone(order_, family); });
+  connect(repeats_, &QComboBox::activated, this, [this](int i) {
+    const int count = repeats_->itemData(i).toInt();
+    editFill(order_, tr("%1 repeats round the cup").arg(count), {},
+             [count](Fill& fill) { fill.pattern.repeats = count; });
+  });
+  connect(ratio_, &QDoubleSpinBox::valueChanged, this, [this](double ratio) {
+    editFill(order_, tr("Set the pattern's ratio"), QStringLiteral("ratio"),
+             [ratio](Fill& fill) { fill.pattern.ratio = ratio; });
+  });
+  connect(school_, &Segments::picked, this, [this](int i) {
+    editFill(order_, i == 0 ? tr("Let cells narrow with the cup") : tr("Let cells keep their size"),
+             {}, [i](Fill& fill) { fill.pattern.school = static_cast<School>(i); });
+  });
+  connect(turned_, &QCheckBox::clicked, this, [this](bool on) {
+    editFill(order_, tr("Turn the pattern"), {}, [on](Fill& fill) { fill.pattern.turned = on; });
+  });
+  connect(mirror_, &QCheckBox::clicked, this, [this](bool on) {
+    editFill(order_, tr("Mirror the pattern"), {}, [on](Fill& fill) { fill.pattern.mirror = on; });
+  });
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+}
+
+LengthField* PatternPage::field(FieldSet& fields, const QString& label, const char* member,
+                                WrittenLength Pattern::*length) {
+  const QString key = QLatin1String(member);
+  LengthField* made = fields.add(label, QStringLiteral("fill.pattern.") + key);
+  const auto set = [this, key, length](const WrittenLength& typed) {
+    editFill(order_, tr("Set the pattern to %1").arg(say(typed.length, order_.unit())), key,
+             [&](Fill& fill) { fill.pattern.*length = typed; });
+  };
+  connect(made, &LengthField::typed, this, set);
+  connect(made, &LengthField::stepped, this, [this, set, length](int marks) {
+    const Fill* fill = fillInHand(order_);
+    if (fill == nullptr) return;
+    const Graduation graduation = usualGraduation(order_.unit());
+    const Length next =
+        nearestMark((fill->pattern.*length).length, graduation) + step(graduation) * marks;
+    set(written(std::max(next, Length()), order_.unit()));
+  });
+  return made;
+}
+
+/// The whole numbers of repeats that come near, with what each costs.
+void PatternPage::showRepeats(const Fill& fill, const CupPlan& plan) {
+  const QSignalBlocker quiet(repeats_);
+  std::vector<RepeatChoice> choices = repeatChoices(fill.pattern, plan.body);
+  const auto words = [](double stretch) {
+    const double percent = std::round(stretch * 1000) / 10;
+    return percent > 0   ? tr("+%1 %").arg(percent)
+           : percent < 0 ? tr("−%1 %").arg(-percent)
+                         : tr("exact");
+  };
+  repeats_->clear();
+  repeats_->addItem(tr("≈ %1, %2").arg(choices[0].count).arg(words(choices[0].stretch)), 0);
+  const bool listed = std::any_of(choices.begin(), choices.end(), [&](const RepeatChoice& choice) {
+    return choice.count == fill.pattern.repeats;
+  });
+  if (fill.pattern.repeats > 0 && !listed) {
+    const double exact = (1 + choices[0].stretch) * choices[0].count;
+    choices.push_back({fill.pattern.repeats, exact / fill.pattern.repeats - 1});
+  }
+  for (const RepeatChoice& choice : choices) {
+    repeats_->addItem(tr("%1, %2").arg(choice.count).arg(words(choice.stretch)), choice.count);
+  }
+  repeats_->setCurrentIndex(std::max(0, repeats_->findData(fill.pattern.repeats)));
+}
+
+void PatternPage::refresh() {
+  const Zone* zone = zoneInHand(order_);
+  const CupPlan* plan = order_.plan();
+  const Fill* fill = fillInHand(order_);
+  setEnabled(zone != nullptr);
+  away_->setVisible(fill != nullptr);
+  measures_->setVisible(fill != nullptr);
+  gallery_->show(fill == nullptr ? std::nullopt : std::optional<Family>(fill->pattern.family));
+  if (zone == nullptr || plan == nullptr) return;
+  const QString id = QString::fromStdString(zone->id);
+  const Unit unit = order_.unit();
+  if (fill == nullptr) {
+    zone_->setText(tr("Zone %1 has no pattern. Take one.").arg(id));
+    return;
+  }
+  zone_->setText(tr("Zone %1: %2").arg(id, say(familyTitle(fill->pattern.family), unit)));
+  size_->show(fill->pattern.size.length, unit);
+  line_->show(fill->pattern.line.length, unit);
+  showRepeats(*fill, *plan);
+  const RatioRange range = ratioOf(fill->pattern.family);
+  const bool shaped = range.from < range.to;
+  ratio_->setEnabled(shaped);
+  ratioLabel_->setToolTip(tr(range.says));
+  ratio_->setToolTip(tr(range.says));
+  {
+    const QSignalBlocker quiet(ratio_);
+    ratio_->setRange(range.from, range.to);
+    ratio_->setValue(fill->pattern.ratio.value_or(range.usual));
+  }
+  school_->show(static_cast<int>(fill->pattern.school));
+  turned_->setChecked(fill->pattern.turned);
+  mirror_->setChecked(fill->pattern.mirror);
+}
+
+}  // namespace avrelt

@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "pattern/fill.h"
+#include "sheet/piece.h"
+
+namespace avrelt {
+
+/// The stencil of every filled zone: the zone's outline with a cut round every cell, and the cells'
+/// labels drawn. Laid whole; cells are lifted when their colour's turn comes, the lines last.
+std::vector<Piece> stencilPieces(const std::vector<FillPlan>& plans, const Divided& divided,
+                                 const Development& flat);
+
+/// The key of every filled zone on paper, true size: the stencil drawn, each cell with its label
+/// and its colour's letter, and hatched by its colour, so that it reads in black and white.
+std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vector<Fill>& fills,
+                             const Divided& divided, const Development& flat,
+                             const std::string& cupName);
+
+/// The cells of film colours as they lie in the flat, labelled and not turned: what is printed on
+/// the film keeps its direction.
+std::vector<Piece> filmCells(const std::vector<FillPlan>& plans, const std::vector<Fill>& fills,
+                             const Development& flat);
+
+/// The letter of a colour on a key: "a" for the first.
+std::string colourLetter(int colour);
+
+}  // namespace avrelt

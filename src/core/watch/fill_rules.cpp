@@ -1,0 +1,117 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "watch/fill_rules.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "pattern/colour_difference.h"
+
+namespace avrelt {
+namespace {
+
+std::string named(const FillPlan& plan, const std::vector<int>& cells) {
+  constexpr std::size_t most = 6;
+  std::string names;
+  for (std::size_t i = 0; i < cells.size() && i < most; ++i) {
+    names += (i == 0 ? "" : ", ") + plan.cells[static_cast<std::size_t>(cells[i])].label;
+  }
+  return cells.size() > most ? names + " …" : names;
+}
+
+std::string called(const Finish& finish) {
+  return finish.name.empty() ? finish.colour : finish.name;
+}
+
+Sentence clashWords(const Fill& fill, const FillPlan& plan) {
+  const auto count = static_cast<long>(plan.colouring.clashes.size());
+  const auto colours = static_cast<long>(fill.colours.size());
+  if (!plan.colouring.proof) {
+    const auto& [a, b] = plan.colouring.clashes.front();
+    return {
+        "In zone %1 %2 pairs of neighbours are alike, %3 for one. Add a colour, or even out "
+        "the shares.",
+        {plan.zone, count, named(plan, {a, b})}};
+  }
+  const std::string members = named(plan, plan.colouring.proof->members);
+  switch (plan.colouring.proof->why) {
+    case Impossible::Why::clique:
+      return {
+          "In zone %1 the cells %2 all touch each other: %3 colours cannot do. Add one; %4 "
+          "pairs are alike now.",
+          {plan.zone, members, colours, count}};
+    case Impossible::Why::oddRing:
+      return {
+          "In zone %1 the cells %2 stand in an odd ring: 2 colours cannot do. Add one; %3 pairs "
+          "are alike now.",
+          {plan.zone, members, count}};
+    case Impossible::Why::pins:
+      break;
+  }
+  return {
+      "In zone %1 the colours given by hand leave none for their neighbours: %2 pairs are "
+      "alike. Free one of %3, or add a colour.",
+      {plan.zone, count, members}};
+}
+
+}  // namespace
+
+std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<FillPlan>& plans,
+                              const Body& body) {
+  constexpr Length thin = Length::mm(1.5);
+  constexpr double muchStretch = 0.03;
+  std::vector<Watch> watches;
+  for (const FillPlan& plan : plans) {
+    const Fill& fill = fills[static_cast<std::size_t>(plan.fill)];
+    const std::string field = "fills[" + std::to_string(plan.fill) + "].";
+    const auto watch = [&](const char* rule, WatchLevel level, const char* member,
+                           Sentence sentence) {
+      watches.push_back({rule, level, field + member, std::move(sentence)});
+    };
+    if (!plan.colouring.clashes.empty()) {
+      watch("neighbours_alike", WatchLevel::warn, "colours", clashWords(fill, plan));
+    }
+    for (std::size_t i = 0; i < fill.colours.size(); ++i) {
+      for (std::size_t j = i + 1; j < fill.colours.size(); ++j) {
+        const Finish& one = fill.colours[i].finish;
+        const Finish& other = fill.colours[j].finish;
+        const bool kinds = one.kind == other.kind;
+        if (!kinds || colourDifference(labOf(one.colour), labOf(other.colour)) > alikeUnder) {
+          continue;
+        }
+        watch("colours_alike", WatchLevel::note, "colours",
+              {"“%1” and “%2” look alike on a cup. Choose one darker or lighter.",
+               {called(one), called(other)}});
+      }
+    }
+    if (plan.thinnest < thin) {
+      watch("thin_cells", WatchLevel::note, "pattern.size",
+            {"In zone %1 the narrowest cell is about %2 wide: hard to weed. Make cells larger or "
+             "the line thinner.",
+             {plan.zone, plan.thinnest}});
+    }
+    if (std::abs(plan.stretch) > muchStretch) {
+      watch("stretched_cells", WatchLevel::note, "pattern.repeats",
+            {plan.stretch > 0 ? "In zone %1 cells are %2 % wider than they should be, to close at "
+                                "the seam. Take another number of repeats."
+                              : "In zone %1 cells are %2 % narrower than they should be, to close "
+                                "at the seam. Take another number of repeats.",
+             {plan.zone, static_cast<long>(std::lround(std::abs(plan.stretch) * 100))}});
+    }
+    const bool straight = body.isCone() && body.cone().isCylinder();
+    if (fill.pattern.school == School::keep && !straight) {
+      watch("seam_meets", WatchLevel::note, "pattern.school",
+            {"In zone %1 cells keep their size, so the seam shows. Put it at the back, or under an "
+             "upright stripe.",
+             {plan.zone}});
+    }
+    if (!body.isCone()) {
+      watch("cells_on_curve", WatchLevel::note, "pattern.size",
+            {"The wall curves both ways: the stencil of zone %1 fits only nearly. Try its key on "
+             "paper, and cut it into strips where it wrinkles.",
+             {plan.zone}});
+    }
+  }
+  return watches;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,22 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "pattern/fill.h"
+#include "watch/watch.h"
+
+namespace avrelt {
+
+/// What a pattern risks. Rules, common practice with no published source unless said:
+///
+/// - `neighbours_alike`: cells side by side that had to get one colour, with the proof where there
+/// is
+///   one.
+/// - `colours_alike`: two colours that look alike (CIEDE2000).
+/// - `thin_cells`: cells under 1.5 mm wide, hard to weed.
+/// - `stretched_cells`: more than 3 % of width to close at the seam.
+/// - `seam_meets`: cells that keep their size on a taper do not close at the seam.
+/// - `cells_on_curve`: a stencil on a wall that curves both ways fits only nearly.
+std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<FillPlan>& plans,
+                              const Body& body);
+
+}  // namespace avrelt
