@@ -2,6 +2,7 @@
 #include "app/cut/cut_station.h"
 
 #include <QHBoxLayout>
+#include <QScrollArea>
 
 #include "app/fields/card.h"
 #include "app/fields/when_seen.h"
@@ -42,12 +43,28 @@ QWidget* CutStation::pieceCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard(tr("Piece"), body);
   body->setSpacing(5);
+  // A cup with everything on it has more kinds of piece than the card has room for.
+  auto* list = new QWidget;
+  auto* column = new QVBoxLayout(list);
+  column->setContentsMargins(0, 0, 4, 0);
+  column->setSpacing(5);
+  auto* scroll = new QScrollArea;
+  scroll->setWidgetResizable(true);
+  scroll->setFrameShape(QFrame::NoFrame);
+  scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  scroll->setFocusPolicy(Qt::NoFocus);
+  scroll->setWidget(list);
+  body->addWidget(scroll, 1);
   for (const PieceRole role : pieceRoles) {
     auto* choice = new PieceChoice(order_, role);
+    choice->setMinimumHeight(40);
     choices_.push_back(choice);
-    body->addWidget(choice);
+    column->addWidget(choice);
     connect(choice, &QAbstractButton::toggled, this, [this, role](bool on) {
       if (on) choose(role);
+    });
+    connect(choice, &QAbstractButton::toggled, scroll, [scroll, choice](bool on) {
+      if (on) scroll->ensureWidgetVisible(choice);
     });
   }
   stripAt_ = fields_.add(tr("Top edge up the wall"), Thing::strip);
@@ -57,7 +74,7 @@ QWidget* CutStation::pieceCard() {
   strip->addWidget(stripAt_, 3);
   strip->addWidget(stripWidth_, 2);
   body->addLayout(strip);
-  body->addStretch();
+  column->addStretch();
 
   connect(stripAt_, &LengthField::typed, this, [this](const WrittenLength& typed) {
     order_.editCup(

@@ -34,8 +34,7 @@ void PieceChoice::paintEvent(QPaintEvent* /*event*/) {
   if (plan != nullptr) {
     const PieceSet set = plan->set(role_);
     const Box box = set.bounds();
-    const double inset = height() < 38 ? 5 : 8;
-    const Fit fit(box, QRectF(14, inset, 62, height() - 2 * inset));
+    const Fit fit(box, QRectF(14, 8, 62, height() - 16.0));
     painter.setPen(QPen(isChecked() ? t.petrol : t.muted, 1.3));
     painter.setBrush(role_ == PieceRole::wrap || role_ == PieceRole::baseDisc ||
                              role_ == PieceRole::stripe
@@ -53,14 +52,12 @@ void PieceChoice::paintEvent(QPaintEvent* /*event*/) {
   painter.setPen(t.ink);
   painter.setFont(face(14, QFont::DemiBold));
   const QString title = say(roleTitle(role_), order_.unit());
-  // Two lines where there is room for them, else one after the other.
-  const bool low = height() < 38;
   const double middle = height() / 2.0;
-  painter.drawText(QPointF(92, low ? middle + 5 : middle - 3), title);
-  const double after = QFontMetricsF(painter.font()).horizontalAdvance(title) + 10;
+  painter.drawText(QPointF(92, middle - 3), title);
   painter.setPen(t.muted);
   painter.setFont(face(12));
-  painter.drawText(QPointF(low ? 92 + after : 92, low ? middle + 5 : middle + 15), size);
+  painter.drawText(QPointF(92, middle + 15),
+                   QFontMetricsF(painter.font()).elidedText(size, Qt::ElideRight, width() - 100));
 }
 
 }  // namespace avrelt

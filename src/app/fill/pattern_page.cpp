@@ -55,6 +55,7 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
     return box;
   };
   repeats_ = new QComboBox;
+  repeats_->setMinimumWidth(118);
   repeats_->setAccessibleName(tr("Repeats round the cup"));
   repeats_->setToolTip(
       tr("≈ takes the nearest whole number; what each costs in width is beside it"));
