@@ -86,30 +86,13 @@ void Swatches::mousePressEvent(QMouseEvent* event) {
 
 void Swatches::keyPressEvent(QKeyEvent* event) {
   const int last = static_cast<int>(colours().size());
-  const auto go = [&](int by) {
-    at_ = std::clamp(at_ + by, 0, last);
+  if (const std::optional<int> gone = goneInGrid(event->key(), at_, perRow, last)) {
+    at_ = *gone;
     update();
-  };
-  switch (event->key()) {
-    case Qt::Key_Left:
-      go(-1);
-      break;
-    case Qt::Key_Right:
-      go(1);
-      break;
-    case Qt::Key_Up:
-      go(-perRow);
-      break;
-    case Qt::Key_Down:
-      go(perRow);
-      break;
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-    case Qt::Key_Space:
-      take(at_);
-      break;
-    default:
-      Canvas::keyPressEvent(event);
+  } else if (takes(event->key())) {
+    take(at_);
+  } else {
+    Canvas::keyPressEvent(event);
   }
 }
 

@@ -23,8 +23,8 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   left->setSpacing(6);
   auto* right = new QVBoxLayout;
   right->setSpacing(6);
-  row->addLayout(left, 1);
-  row->addLayout(right, 1);
+  row->addLayout(left, 10);
+  row->addLayout(right, 13);
 
   list_ = new QListWidget;
   list_->setAccessibleName(tr("Colours of the pattern"));
@@ -36,7 +36,7 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   add_->setAccessibleName(tr("Add a colour"));
   take_ = new QPushButton(tr("−"));
   take_->setAccessibleName(tr("Take the colour away"));
-  swap_ = new QPushButton(tr("Swap with next"));
+  swap_ = new QPushButton(tr("Swap"));
   swap_->setToolTip(tr("Every cell of this colour gets the next one's, and the other way round"));
   buttons->addWidget(add_);
   buttons->addWidget(take_);

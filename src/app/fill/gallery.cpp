@@ -77,7 +77,9 @@ void Gallery::show(std::optional<Family> family) {
 
 QRectF Gallery::boxOf(int index) const {
   const double wide = std::min(width() / static_cast<double>(perRow), 72.0);
-  return {index % perRow * wide + 2, index / perRow * tall + 1, wide - 5, tall - 4};
+  const int row = index / perRow;
+  const int column = index % perRow;
+  return {column * wide + 2, row * tall + 1, wide - 5, tall - 4};
 }
 
 void Gallery::paintEvent(QPaintEvent* /*event*/) {
@@ -112,30 +114,13 @@ void Gallery::mousePressEvent(QMouseEvent* event) {
 
 void Gallery::keyPressEvent(QKeyEvent* event) {
   const int last = static_cast<int>(families.size()) - 1;
-  const auto go = [&](int by) {
-    at_ = std::clamp(at_ + by, 0, last);
+  if (const std::optional<int> gone = goneInGrid(event->key(), at_, perRow, last)) {
+    at_ = *gone;
     update();
-  };
-  switch (event->key()) {
-    case Qt::Key_Left:
-      go(-1);
-      break;
-    case Qt::Key_Right:
-      go(1);
-      break;
-    case Qt::Key_Up:
-      go(-perRow);
-      break;
-    case Qt::Key_Down:
-      go(perRow);
-      break;
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-    case Qt::Key_Space:
-      emit chosen(families[static_cast<std::size_t>(at_)]);
-      break;
-    default:
-      Canvas::keyPressEvent(event);
+  } else if (takes(event->key())) {
+    emit chosen(families[static_cast<std::size_t>(at_)]);
+  } else {
+    Canvas::keyPressEvent(event);
   }
 }
 

@@ -57,6 +57,20 @@ void drawWords(QPainter& painter, QPointF centre, const QString& words, double t
   painter.restore();
 }
 
+std::optional<int> goneInGrid(int key, int at, int perRow, int last) {
+  const int by = key == Qt::Key_Left    ? -1
+                 : key == Qt::Key_Right ? 1
+                 : key == Qt::Key_Up    ? -perRow
+                 : key == Qt::Key_Down  ? perRow
+                                        : 0;
+  if (by == 0) return std::nullopt;
+  return std::clamp(at + by, 0, last);
+}
+
+bool takes(int key) {
+  return key == Qt::Key_Return || key == Qt::Key_Enter || key == Qt::Key_Space;
+}
+
 bool WordRoom::take(QPointF centre, const QFontMetricsF& metrics, const QString& words) {
   QRectF room(0, 0, metrics.horizontalAdvance(words) + 8, metrics.ascent() + 2);
   room.moveCenter(centre);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
 #include <QFontMetricsF>
 #include <QPainterPath>
 #include <QPointF>
@@ -47,6 +48,11 @@ class WordRoom {
  private:
   QVector<QRectF> taken_;
 };
+
+/// Where an arrow key goes from a place in a grid that fills row by row; nothing for another key.
+std::optional<int> goneInGrid(int key, int at, int perRow, int last);
+/// Whether a key takes what it stands on: Return, Enter, Space.
+bool takes(int key);
 
 /// Words on a small plate of the panel's colour, so that they stand on any ground.
 void drawPlate(QPainter& painter, QPointF centre, const QString& words);

@@ -10,14 +10,6 @@ namespace {
 
 using std::numbers::pi;
 
-std::string letters(std::size_t index) {
-  std::string id;
-  for (std::size_t n = index + 1; n > 0; n = (n - 1) / 26) {
-    id.insert(id.begin(), static_cast<char>('A' + (n - 1) % 26));
-  }
-  return id;
-}
-
 class Divider {
  public:
   explicit Divider(const Ground& ground) : ground_(ground) {}
@@ -33,7 +25,7 @@ class Divider {
              const std::string& place) {
     if (!node.cut) {
       Zone zone;
-      zone.id = letters(divided_.zones.size());
+      zone.id = lettersOf(divided_.zones.size());
       zone.path = path;
       zone.area = region.area(ground_.body);
       zone.region = region;
@@ -127,6 +119,14 @@ class Divider {
 };
 
 }  // namespace
+
+std::string lettersOf(std::size_t index) {
+  std::string id;
+  for (std::size_t n = index + 1; n > 0; n = (n - 1) / 26) {
+    id.insert(id.begin(), static_cast<char>('A' + (n - 1) % 26));
+  }
+  return id;
+}
 
 CheckedAll<Divided> divide(const ZoneNode& body, const Ground& ground) {
   return Divider(ground)(body);

@@ -61,6 +61,9 @@ struct Divided {
 /// "parts[1].cut.places[0]".
 CheckedAll<Divided> divide(const ZoneNode& body, const Ground& ground);
 
+/// "A" … "Z", "AA" …: the letters of a zone or a row, from 0.
+std::string lettersOf(std::size_t index);
+
 /// The node at a path; nothing where the tree does not go so far.
 const ZoneNode* nodeAt(const ZoneNode& body, const ZonePath& path);
 /// The same, with the parts on the way made if they are missing.

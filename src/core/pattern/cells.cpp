@@ -283,6 +283,7 @@ Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone
     for (int i = left; i <= right; ++i) {
       for (const std::vector<Point>& cell : tile.cells) {
         std::vector<Point> placed;
+        placed.reserve(cell.size());
         for (const Point& p : cell) {
           placed.push_back({(i + pattern.along) * wide + p.x * scale,
                             base + j * flatTall + p.y * (oneTall ? unit : scale)});

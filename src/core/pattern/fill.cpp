@@ -16,14 +16,6 @@ using std::numbers::pi;
 
 constexpr Length sliver = Length::mm(1);
 
-std::string letters(std::size_t index) {
-  std::string id;
-  for (std::size_t n = index + 1; n > 0; n = (n - 1) / 26) {
-    id.insert(id.begin(), static_cast<char>('A' + (n - 1) % 26));
-  }
-  return id;
-}
-
 double edgeOf(const Region& region, Length radius) {
   double length = 0;
   for (const WallLine& line : region.outlines()) {
@@ -111,6 +103,7 @@ class Filler {
   /// Finds neighbours, and gives slivers to the one they share most edge with.
   void meet(std::vector<RawCell>& raw) {
     std::vector<const Region*> regions;
+    regions.reserve(raw.size());
     for (const RawCell& cell : raw) regions.push_back(&cell.region);
     std::map<std::pair<std::size_t, std::size_t>, double> shared;
     for (const SharedEdge& edge : neighboursOf(regions, radius_, fill_.corners)) {
@@ -177,7 +170,7 @@ class Filler {
         last = raw[i].row;
       }
       Cell cell;
-      cell.label = letters(rows + static_cast<std::size_t>(row)) + std::to_string(++number);
+      cell.label = lettersOf(rows + static_cast<std::size_t>(row)) + std::to_string(++number);
       cell.row = row;
       cell.onSeam = raw[i].seam;
       cell.whole = raw[i].region;
@@ -248,7 +241,7 @@ class Filler {
         case ColourStyle::symmetric: {
           // What lies at one angle from the front, either side, is drawn to one colour.
           const double off = std::abs(ground_.onCup(cell.middle.theta).degrees());
-          const auto ring = static_cast<std::size_t>(off / 360 * 2 * plan_.repeats + 0.5);
+          const auto ring = static_cast<std::size_t>(std::lround(off / 180 * plan_.repeats));
           leaning[i][(ring + static_cast<std::size_t>(cell.row)) % count] = 1;
           break;
         }

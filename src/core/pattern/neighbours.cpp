@@ -26,7 +26,7 @@ struct Side {
 /// A grid over the wall, rolled out and closed at the seam, of what lies where.
 class Grid {
  public:
-  Grid(double cell, double around) : around_(around) {
+  Grid(double cell, double around) {
     columns_ = std::max(1, static_cast<int>(std::floor(around / cell)));
     wide_ = around / columns_;
     tall_ = cell;
@@ -47,7 +47,6 @@ class Grid {
   }
 
  private:
-  double around_;
   int columns_ = 1;
   double wide_ = 1;
   double tall_ = 1;

@@ -56,11 +56,15 @@ std::vector<std::vector<Point>> pebbles(int columns, int rows, int seed) {
       sites.push_back({x, j + 0.1 + 0.8 * share()});
     }
   }
+  const auto at = [columns](int column, int row) {
+    return static_cast<std::size_t>(row) * static_cast<std::size_t>(columns) +
+           static_cast<std::size_t>(column);
+  };
   std::vector<Cell> cells(sites.size());
   for (int round = 0; round <= rounds; ++round) {
     for (int j = 0; j < rows; ++j) {
       for (int i = 0; i < columns; ++i) {
-        const auto own = static_cast<std::size_t>(j * columns + i);
+        const std::size_t own = at(i, j);
         const Point site = sites[own];
         Cell cell{{site.x - reach, 0},
                   {site.x + reach, 0},
@@ -71,8 +75,8 @@ std::vector<std::vector<Point>> pebbles(int columns, int rows, int seed) {
             if (u == i && v == j) continue;
             const int turns = u < 0 ? -((columns - 1 - u) / columns) : u / columns;
             const int column = u - turns * columns;
-            const Point other = sites[static_cast<std::size_t>(v * columns + column)] +
-                                Point{static_cast<double>(turns * columns), 0};
+            const Point other =
+                sites[at(column, v)] + Point{static_cast<double>(turns * columns), 0};
             cell = nearer(cell, site, other);
           }
         }

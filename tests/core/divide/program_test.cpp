@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <catch2/catch.hpp>
 
-#include "core/cups.h"
+#include "core/divide/straight.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -12,18 +12,6 @@ using namespace avrelt::cups;
 // The order of work and the moments to pull tape are common practice, no published source.
 
 namespace {
-
-struct Straight {
-  Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
-  Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
-
-  Divided made(const ZoneNode& node) const {
-    CheckedAll<Divided> result = divide(node, ground);
-    REQUIRE(result.has_value());
-    return std::move(*result);
-  }
-};
 
 ZoneNode filled(FinishKind kind, const char* colour, Stick stick = Stick::resin) {
   ZoneNode node;

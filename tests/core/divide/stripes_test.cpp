@@ -4,7 +4,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
-#include "core/cups.h"
+#include "core/divide/straight.h"
 #include "divide/spacers.h"
 #include "divide/split.h"
 #include "sheet/divide_pieces.h"
@@ -14,18 +14,6 @@ using namespace avrelt;
 using namespace avrelt::cups;
 
 namespace {
-
-struct Straight {
-  Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
-  Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
-
-  Divided made(const ZoneNode& node) const {
-    CheckedAll<Divided> result = divide(node, ground);
-    REQUIRE(result.has_value());
-    return std::move(*result);
-  }
-};
 
 ZoneNode threeBands() {
   ZoneNode node;
