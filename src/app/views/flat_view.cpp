@@ -7,19 +7,15 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
-#include "app/views/zone_paint.h"
 #include "app/window/theme.h"
-#include "divide/flat_outline.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
 namespace {
 
-constexpr double reach = 7;      // px within which the mouse takes a line
 constexpr double tapeWide = 20;  // px
 
 }  // namespace
@@ -40,257 +36,6 @@ FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order
 
 void FlatView::showStrip(bool shown) {
   stripShown_ = shown;
-  update();
-}
-
-void FlatView::showZones(bool shown) {
-  zonesShown_ = shown;
-  setAccessibleDescription(
-      shown
-          ? tr("The wall rolled out. Left and right pick a zone, Page Up and Page Down a line; up "
-               "and down move the line by one mark, Alt with left and right along the cup.")
-          : tr("The wall rolled out. Left and right pick a line, up and down move it by one "
-               "mark."));
-  update();
-}
-
-QPainterPath FlatView::pathOf(const WallLine& line, bool closed) const {
-  const CupPlan* plan = order_.plan();
-  QPainterPath path;
-  if (plan == nullptr || line.empty()) return path;
-  const Length tolerance = Length::mm(0.25 / std::max(fit_.scale(), 1e-3));
-  const std::vector<Point> points = inFlat(line, closed, plan->surface, tolerance);
-  path.moveTo(fit_(points.front()));
-  for (std::size_t i = 1; i < points.size(); ++i) path.lineTo(fit_(points[i]));
-  if (closed) path.closeSubpath();
-  return path;
-}
-
-WallPoint FlatView::wallAt(QPointF p) const {
-  const CupPlan* plan = order_.plan();
-  return plan == nullptr ? WallPoint() : plan->surface.toWall(fit_.back(p));
-}
-
-const DivideLine* FlatView::lineNear(QPointF p) const {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr) return nullptr;
-  const DivideLine* nearest = nullptr;
-  double least = reach;
-  for (const DivideLine& line : plan->divided.lines) {
-    for (const WallLine& stretch : line.stretches) {
-      const double distance = distanceTo(pathOf(stretch, false), p);
-      if (distance >= least) continue;
-      least = distance;
-      nearest = &line;
-    }
-  }
-  return nearest;
-}
-
-QPointF FlatView::placeOfZone(const std::string& id) const {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr) return {};
-  for (const Zone& zone : plan->divided.zones) {
-    if (zone.id == id) return fit_(plan->surface.toFlat(zone.label));
-  }
-  return {};
-}
-
-QPointF FlatView::placeOfWall(WallPoint place) const {
-  const CupPlan* plan = order_.plan();
-  return plan == nullptr ? QPointF() : fit_(plan->surface.toFlat(place));
-}
-
-QPointF FlatView::placeOfLine(const std::string& id) const {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr) return {};
-  for (const DivideLine& line : plan->divided.lines) {
-    if (line.id != id || line.stretches.empty()) continue;
-    return pathOf(line.stretches.front(), false).pointAtPercent(0.3);
-  }
-  return {};
-}
-
-/// Zones in their finish's colours, with their letters; lines with their numbers.
-void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
-  const Theme& t = theme();
-  const Zone* inHand = zoneInHand(order_);
-  for (const Zone& zone : plan.divided.zones) {
-    QPainterPath shape;
-    for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
-    const ZoneLook look = lookOf(zone.finish);
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(look.colour);
-    painter.drawPath(shape);
-    if (look.hatched) {
-      QColor hatch = lettersOn(look.colour);
-      hatch.setAlpha(70);
-      painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
-      painter.drawPath(shape);
-    }
-    if (&zone == inHand) {
-      painter.save();
-      painter.setClipPath(shape);
-      painter.setPen(QPen(t.brass, 7));
-      painter.setBrush(Qt::NoBrush);
-      painter.drawPath(shape);
-      painter.restore();
-    }
-  }
-  painter.setBrush(Qt::NoBrush);
-  painter.setPen(QPen(t.ink, 1.3));
-  painter.drawPath(painterPath(plan.surface.wallOutline(), fit_));
-  paintCells(painter, plan);
-  if (!cellsShown_) paintMove(painter, plan);
-  for (const DivideLine& line : plan.divided.lines) {
-    const bool inHandLine = line.id == order_.line();
-    for (const WallLine& stretch : line.stretches) {
-      const QPainterPath path = pathOf(stretch, false);
-      if (inHandLine) {
-        painter.setPen(QPen(t.panel, 5.5));
-        painter.drawPath(path);
-        painter.setPen(QPen(t.brass, 3.5));
-        painter.drawPath(path);
-      } else {
-        painter.setPen(QPen(t.ink, 1.6));
-        painter.drawPath(path);
-      }
-    }
-  }
-  for (const StripePlan& stripe : plan.stripes) {
-    const auto line =
-        std::find_if(plan.divided.lines.begin(), plan.divided.lines.end(),
-                     [&](const DivideLine& candidate) { return candidate.id == stripe.line; });
-    if (line == plan.divided.lines.end()) continue;
-    const double wide = stripe.width.mm() * fit_.scale();
-    painter.setPen(QPen(QColor(QString::fromStdString(stripe.colour)), wide, Qt::SolidLine,
-                        Qt::FlatCap, Qt::RoundJoin));
-    for (const WallLine& stretch : line->stretches) painter.drawPath(pathOf(stretch, false));
-  }
-  paintNames(painter, plan);
-}
-
-/// The cells of patterns in their colours; while a colour is lifted, the others stand back.
-void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
-  const FillPlan* inHand = fillPlanInHand(order_);
-  for (const FillPlan& fill : plan.fills) {
-    const Fill& chosen = order_.currentCup().fills.at(static_cast<std::size_t>(fill.fill));
-    const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
-    for (const Cell& cell : fill.cells) {
-      if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
-      const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
-      QColor colour = look.colour;
-      if (lifting && cell.colour != order_.peel()) colour.setAlpha(60);
-      QPainterPath shape;
-      for (const WallLine& outline : cell.region.outlines()) shape.addPath(pathOf(outline, true));
-      painter.setPen(Qt::NoPen);
-      painter.setBrush(colour);
-      painter.drawPath(shape);
-      if (look.hatched) {
-        QColor hatch = lettersOn(look.colour);
-        hatch.setAlpha(90);
-        painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
-        painter.drawPath(shape);
-      }
-    }
-    if (!cellsShown_) continue;
-    painter.setFont(face(9, QFont::DemiBold));
-    const QFontMetricsF metrics(painter.font());
-    for (const Cell& cell : fill.cells) {
-      if (lifting && cell.colour != order_.peel()) continue;
-      const QString words = QString::fromStdString(cell.label);
-      const double room = std::sqrt(cell.area.mm2()) * fit_.scale();
-      if (metrics.horizontalAdvance(words) > room * 0.85) continue;
-      const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
-      painter.setPen(lettersOn(look.colour));
-      drawWords(painter, fit_(plan.surface.toFlat(cell.middle)), words);
-    }
-    // Where two neighbours had to be alike.
-    painter.setBrush(Qt::NoBrush);
-    painter.setPen(QPen(theme().stop, 2.5));
-    for (const auto& [a, b] : fill.colouring.clashes) {
-      const auto at = [&](int cell) {
-        return fit_(plan.surface.toFlat(fill.cells[static_cast<std::size_t>(cell)].middle));
-      };
-      painter.drawEllipse((at(a) + at(b)) / 2, 7, 7);
-    }
-  }
-  painter.setBrush(Qt::NoBrush);
-}
-
-/// Letters of zones and numbers of lines, the ones in hand first, as far as there is room.
-void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
-  WordRoom room;
-  painter.setFont(face(11, QFont::DemiBold));
-  const QFontMetricsF small(painter.font());
-  std::vector<const DivideLine*> lines;
-  if (!cellsShown_) {
-    for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
-  }
-  std::stable_partition(lines.begin(), lines.end(),
-                        [&](const DivideLine* line) { return line->id == order_.line(); });
-  for (const DivideLine* line : lines) {
-    if (line->stretches.empty()) continue;
-    const QString words = QString::fromStdString(line->id);
-    const QPainterPath path = pathOf(line->stretches.front(), false);
-    for (const double share : {0.3, 0.25, 0.2, 0.35}) {
-      const QPointF at = path.pointAtPercent(share);
-      if (!room.take(at, small, words)) continue;
-      drawPlate(painter, at, words);
-      break;
-    }
-  }
-  painter.setFont(face(15, QFont::Bold));
-  const QFontMetricsF large(painter.font());
-  const Zone* inHand = zoneInHand(order_);
-  std::vector<const Zone*> zones;
-  for (const Zone& zone : plan.divided.zones) {
-    // Where cells have labels of their own, the zone's letter would lie on them.
-    const bool filled = std::any_of(plan.fills.begin(), plan.fills.end(),
-                                    [&](const FillPlan& fill) { return fill.zone == zone.id; });
-    if (!cellsShown_ || !filled) zones.push_back(&zone);
-  }
-  std::stable_partition(zones.begin(), zones.end(),
-                        [&](const Zone* zone) { return zone == inHand; });
-  for (const Zone* zone : zones) {
-    const QString words = QString::fromStdString(zone->id);
-    const WallPoint middle = zone->label;
-    for (const double aside : {0.0, 12.0, -12.0, 24.0, -24.0}) {
-      const WallPoint place{middle.theta + Angle::degrees(aside), middle.s};
-      if (!zone->region.contains(place)) continue;
-      const QPointF at = fit_(plan.surface.toFlat(place));
-      if (!room.take(at, large, words)) continue;
-      painter.setPen(lettersOn(lookOf(zone->finish).colour));
-      drawWords(painter, at, words);
-      break;
-    }
-  }
-}
-
-/// The tape of the move being looked at, on its own side of the line and as wide as it is.
-void FlatView::paintMove(QPainter& painter, const CupPlan& plan) const {
-  const TapeMove* move = moveInHand(order_);
-  if (move == nullptr || move->lines.empty()) return;
-  QPainterPath room = painterPath(plan.surface.wallOutline(), fit_);
-  for (const Zone& zone : plan.divided.zones) {
-    if (std::find(move->zones.begin(), move->zones.end(), zone.id) == move->zones.end()) continue;
-    QPainterPath shape;
-    for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
-    room = room.subtracted(shape);
-  }
-  painter.save();
-  painter.setClipPath(room);
-  painter.setPen(QPen(theme().tape, std::max(4.0, 2 * move->width.mm() * fit_.scale()),
-                      Qt::SolidLine, Qt::FlatCap));
-  for (const DivideLine& line : plan.divided.lines) {
-    if (std::find(move->lines.begin(), move->lines.end(), line.id) == move->lines.end()) continue;
-    for (const WallLine& stretch : line.stretches) painter.drawPath(pathOf(stretch, false));
-  }
-  painter.restore();
-}
-
-void FlatView::showCells(bool shown) {
-  cellsShown_ = shown;
   update();
 }
 
@@ -353,7 +98,7 @@ QPointF FlatView::placeOf(Thing thing) const {
 
 Thing FlatView::thingAt(QPointF p) const {
   Thing nearest = Thing::none;
-  double least = reach;
+  double least = lineReach;
   for (const Thing thing : things()) {
     const double distance = distanceTo(painterPath(lineOf(thing), fit_), p);
     if (distance < least) {
@@ -433,22 +178,6 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
   dragged_ = order_.measureOf(thing) ? thing : Thing::none;
 }
 
-/// In another zone it takes that in hand; in the zone in hand it is told which cell.
-void FlatView::clickCell(QPointF p) {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr) return;
-  const WallPoint place = wallAt(p);
-  for (const Zone& zone : plan->divided.zones) {
-    if (!zone.region.contains(place)) continue;
-    if (zoneInHand(order_) != &zone) {
-      order_.pickZone(zone.path);
-    } else {
-      emit cellClicked(place);
-    }
-    return;
-  }
-}
-
 void FlatView::mouseMoveEvent(QMouseEvent* event) {
   if (cellsShown_) {
     setCursor(Qt::PointingHandCursor);
@@ -494,54 +223,6 @@ void FlatView::mouseReleaseEvent(QMouseEvent* /*event*/) {
 void FlatView::leaveEvent(QEvent* /*event*/) {
   hovered_ = Thing::none;
   update();
-}
-
-/// A key at the zones and their lines; false where it says nothing here.
-bool FlatView::zoneKey(QKeyEvent& event) {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr) return false;
-  const std::vector<Zone>& zones = plan->divided.zones;
-  const std::vector<DivideLine>& lines = plan->divided.lines;
-  const int marks = event.modifiers().testFlag(Qt::ShiftModifier) ? 8 : 1;
-  const bool along = event.modifiers().testFlag(Qt::AltModifier);
-  const auto pickZone = [&](std::size_t by) {
-    const auto here = static_cast<std::size_t>(zoneInHand(order_) - zones.data());
-    order_.pickZone(zones[(here + by) % zones.size()].path);
-  };
-  const auto pickLine = [&](std::size_t by) {
-    if (lines.empty()) return;
-    const auto now = std::find_if(lines.begin(), lines.end(),
-                                  [&](const DivideLine& line) { return line.id == order_.line(); });
-    const auto here = static_cast<std::size_t>(now - lines.begin());
-    const bool none = now == lines.end();
-    order_.pickLine(lines[none ? 0 : (here + by) % lines.size()].id);
-  };
-  switch (event.key()) {
-    case Qt::Key_Left:
-    case Qt::Key_Right: {
-      const bool right = event.key() == Qt::Key_Right;
-      if (along) {
-        nudgeLine(order_, right ? marks : -marks, 0);
-      } else {
-        pickZone(right ? 1 : zones.size() - 1);
-      }
-      return true;
-    }
-    case Qt::Key_PageDown:
-      pickLine(1);
-      return true;
-    case Qt::Key_PageUp:
-      pickLine(lines.empty() ? 0 : lines.size() - 1);
-      return true;
-    case Qt::Key_Up:
-      nudgeLine(order_, 0, marks);
-      return true;
-    case Qt::Key_Down:
-      nudgeLine(order_, 0, -marks);
-      return true;
-    default:
-      return false;
-  }
 }
 
 void FlatView::keyPressEvent(QKeyEvent* event) {

@@ -33,6 +33,9 @@ class Fit {
 /// A core path for the painter, no farther than a quarter of a pixel from the true curve.
 QPainterPath painterPath(const Path& path, const Fit& fit);
 
+/// Within so many pixels the mouse takes a line.
+inline constexpr double lineReach = 7;
+
 /// How far a place is from a path's nearest side, in pixels.
 double distanceTo(const QPainterPath& path, QPointF p);
 
