@@ -12,7 +12,8 @@
 namespace avrelt {
 namespace {
 constexpr int perRow = 9;
-constexpr double wide = 28;
+constexpr double widest = 28;
+constexpr double narrowest = 22;
 constexpr double tall = 26;
 }  // namespace
 
@@ -30,7 +31,7 @@ const QStringList& Swatches::colours() {
 Swatches::Swatches(QWidget* parent) : Canvas(parent) {
   setFocusPolicy(Qt::StrongFocus);
   setFixedHeight(static_cast<int>(2 * tall + 4));
-  setMinimumWidth(static_cast<int>(perRow * wide));
+  setMinimumWidth(static_cast<int>(perRow * narrowest));
   setCursor(Qt::PointingHandCursor);
   setAccessibleName(tr("Colour"));
   setAccessibleDescription(tr("Arrow keys go along the pots, Return takes one."));
@@ -47,6 +48,7 @@ void Swatches::show(const QString& colour) {
 QRectF Swatches::placeOf(int pot) const {
   const int row = pot / perRow;
   const int column = pot % perRow;
+  const double wide = std::clamp(width() / static_cast<double>(perRow), narrowest, widest);
   return {column * wide + 2, row * tall + 2, wide - 4, tall - 4};
 }
 
@@ -67,7 +69,8 @@ void Swatches::paintEvent(QPaintEvent* /*event*/) {
   for (int pot = 0; pot <= own; ++pot) {
     const bool taken = pot == at_;
     painter.setPen(taken ? QPen(hasFocus() ? t.brass : t.ink, 2.5) : QPen(t.rule, 1));
-    const bool known = pot < own || colours().indexOf(colour_.toUpper()) < 0;
+    const bool other = !colour_.isEmpty() && colours().indexOf(colour_.toUpper()) < 0;
+    const bool known = pot < own || other;
     painter.setBrush(pot < own ? QColor(colours().at(pot)) : known ? QColor(colour_) : t.panel);
     painter.drawRoundedRect(placeOf(pot), 4, 4);
     if (pot == own) {

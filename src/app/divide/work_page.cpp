@@ -54,7 +54,7 @@ QWidget* WorkPage::movePage(FieldSet& fields) {
   column->addWidget(moves_, 1);
   auto* row = new QHBoxLayout;
   row->setSpacing(6);
-  tape_ = fields.add(tr("Tape used, wide"), QStringLiteral("divide.tape_width"));
+  tape_ = fields.add(tr("Tape used"), QStringLiteral("divide.tape_width"));
   row->addWidget(tape_, 1);
   const auto button = [&](const QString& words, const QString& tip, const char* key) {
     auto* made = new QPushButton(words);
@@ -65,7 +65,7 @@ QWidget* WorkPage::movePage(FieldSet& fields) {
   };
   earlier_ = button(tr("Earlier"), tr("Fills the zones of this move earlier"), "Alt+Up");
   later_ = button(tr("Later"), tr("Fills the zones of this move later"), "Alt+Down");
-  asUsual_ = button(tr("Usual order"), tr("Dark before light, film last"), "");
+  asUsual_ = button(tr("Usual"), tr("The usual order: dark before light, film last"), "");
   column->addLayout(row);
 
   connect(moves_, &QListWidget::currentRowChanged, this, [this](int at) {

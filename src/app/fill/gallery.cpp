@@ -97,7 +97,7 @@ void Gallery::paintEvent(QPaintEvent* /*event*/) {
                                               : QPen(t.rule, 1));
     painter.drawRoundedRect(box.adjusted(0, 0, 0, -13), 3, 3);
     painter.setPen(taken ? t.ink : t.muted);
-    painter.setFont(face(9, taken ? QFont::Bold : QFont::Normal));
+    painter.setFont(face(box.width() < 48 ? 8 : 9, taken ? QFont::Bold : QFont::Normal));
     painter.drawText(QRectF(box.left() - 4, box.bottom() - 13, box.width() + 8, 13),
                      Qt::AlignCenter, say(familyTitle(family), Unit::mm));
   }
