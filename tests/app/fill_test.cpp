@@ -140,3 +140,21 @@ TEST_CASE("stencil and key of a filled zone are among the pieces") {
                                              [](const Cell& cell) { return cell.colour == 1; }));
   CHECK(open.order().plan()->set(PieceRole::filmCell).pieces.size() == wanted);
 }
+
+TEST_CASE("a pattern stays with its zone's first part when that is cut, and comes back") {
+  FillWindow open;
+  open.take(Family::check);
+  cutZone(open.order(), CutKind::rings);
+  CHECK(open.order().planHolds());
+  REQUIRE(open.order().currentCup().fills.size() == 1);
+  CHECK(open.order().currentCup().fills[0].zone == ZonePath{0});
+  CHECK(open.plan().zone == "A");
+  uncutZone(open.order());
+  CHECK(open.order().currentCup().fills[0].zone.empty());
+  cutZone(open.order(), CutKind::rings);
+  // From the other part, which has none, the whole has none.
+  open.order().pickZone({1});
+  uncutZone(open.order());
+  CHECK(open.order().currentCup().fills.empty());
+  CHECK(open.order().planHolds());
+}

@@ -91,6 +91,10 @@ void cutZone(Order& order, CutKind kind) {
                   node.parts.assign(1, ZoneNode());
                   node.parts[0].finish = node.finish;
                   node.finish = Finish();
+                  // A pattern stays with the part that keeps the finish.
+                  for (Fill& fill : cup.fills) {
+                    if (fill.zone == path) fill.zone.push_back(0);
+                  }
                 });
   ZonePath first = path;
   first.push_back(0);
@@ -101,6 +105,7 @@ void uncutZone(Order& order) {
   const Zone* zone = zoneInHand(order);
   if (zone == nullptr || zone->path.empty()) return;
   const ZonePath parent = parentOf(zone->path);
+  const ZonePath own = zone->path;
   const Finish finish = zone->finish;
   order.editCup(Order::tr("Take a cut back"), [&](Cup& cup) {
     ZoneNode& node = nodeAt(cup.division.body, parent);
@@ -108,6 +113,14 @@ void uncutZone(Order& order) {
     node.parts.clear();
     node.finish = finish;
     dropStripesBelow(cup.division, parent);
+    // The whole keeps the zone's pattern; those of its other parts go with them.
+    for (Fill& fill : cup.fills) {
+      if (fill.zone == own) fill.zone = parent;
+    }
+    std::erase_if(cup.fills, [&](const Fill& fill) {
+      return fill.zone.size() > parent.size() &&
+             std::equal(parent.begin(), parent.end(), fill.zone.begin());
+    });
   });
   order.pickZone(parent);
 }

@@ -96,8 +96,11 @@ class Filler {
 
  private:
   double meanWidth(const Region& region) const {
+    // That of the rectangle with its area and edge, or of the square where it is rounder than any.
     const double edge = edgeOf(region, radius_);
-    return edge > 0 ? 2 * region.area(ground_.body).mm2() / edge : 0;
+    const double area = region.area(ground_.body).mm2();
+    const double left = edge * edge - 16 * area;
+    return left <= 0 ? std::sqrt(std::max(area, 0.0)) : (edge - std::sqrt(left)) / 4;
   }
 
   /// Finds neighbours, and gives slivers to the one they share most edge with.
@@ -335,13 +338,7 @@ CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, cons
     const auto zone =
         std::find_if(divided.zones.begin(), divided.zones.end(),
                      [&](const Zone& candidate) { return candidate.path == fills[i].zone; });
-    if (zone == divided.zones.end()) {
-      faults.push_back({place + "zone",
-                        {"This pattern fills a zone that is not there any more. Take it away, or "
-                         "fill another.",
-                         {}}});
-      continue;
-    }
+    if (zone == divided.zones.end()) continue;
     if (!taken.insert(zone->id).second) {
       faults.push_back(
           {place + "zone", {"Zone %1 is filled twice. Keep one pattern.", {zone->id}}});

@@ -102,9 +102,10 @@ struct FillPlan {
   Duration work;                  ///< of all its glitter colours
 };
 
-/// Works out the fills of a cup. A cell is a sliver, too small to weed, where it is under 1 mm wide
-/// on average once its lines are off (twice its area over its edge). Faults name the member:
-/// "fills[0].pattern.size".
+/// Works out the fills of a cup; one whose zone is not there, cut further or not cut any more,
+/// waits for it and gives no plan. A cell is a sliver, too small to weed, where it is under 1 mm
+/// wide on average once its lines are off (the rectangle with its area and edge). Faults name the
+/// member: "fills[0].pattern.size".
 CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
                                             const Ground& ground);
 

@@ -60,6 +60,18 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
   constexpr Length thin = Length::mm(1.5);
   constexpr double muchStretch = 0.03;
   std::vector<Watch> watches;
+  for (std::size_t i = 0; i < fills.size(); ++i) {
+    const bool planned = std::any_of(plans.begin(), plans.end(), [&](const FillPlan& plan) {
+      return plan.fill == static_cast<int>(i);
+    });
+    if (planned) continue;
+    watches.push_back({"pattern_waits",
+                       WatchLevel::note,
+                       "fills[" + std::to_string(i) + "].zone",
+                       {"The pattern “%1” waits for a zone that is not there. Cut the wall as it "
+                        "was, or fill another zone.",
+                        {inWords(familyTitle(fills[i].pattern.family), Unit::mm)}}});
+  }
   for (const FillPlan& plan : plans) {
     const Fill& fill = fills[static_cast<std::size_t>(plan.fill)];
     const std::string field = "fills[" + std::to_string(plan.fill) + "].";

@@ -8,6 +8,7 @@ namespace avrelt {
 
 /// What a pattern risks. Rules, common practice with no published source unless said:
 ///
+/// - `pattern_waits`: a pattern whose zone is not there.
 /// - `neighbours_alike`: cells side by side that had to get one colour, with the proof where there
 /// is
 ///   one.

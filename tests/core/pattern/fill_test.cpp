@@ -6,6 +6,7 @@
 #include <set>
 
 #include "core/cups.h"
+#include "watch/fill_rules.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -162,12 +163,53 @@ TEST_CASE("fills that cannot be are refused with their number") {
   };
   Fill fill = filled(Family::check);
   CHECK(field({fill, fill}) == "fills[1].zone");
+  // One whose zone is not there waits for it.
   fill.zone = {3};
-  CHECK(field({fill}) == "fills[0].zone");
+  const auto waiting = planFills({fill}, divided, bench.ground);
+  REQUIRE(waiting.has_value());
+  CHECK(waiting->empty());
+  const std::vector<Watch> watches = watchFills({fill}, *waiting, bench.body);
+  REQUIRE(watches.size() == 1);
+  CHECK(watches[0].rule == "pattern_waits");
   fill = filled(Family::check);
   fill.colours.clear();
   CHECK(field({fill}) == "fills[0].colours");
   fill = filled(Family::check);
   fill.pattern.size = WrittenLength::mm(1);
   CHECK(field({fill}) == "fills[0].pattern.size");
+}
+
+TEST_CASE("alike colours, thin cells, stretch and a showing seam are asked about") {
+  const Bench bench;
+  const auto rules = [&](const Fill& fill) {
+    std::set<std::string> names;
+    for (const Watch& watch : watchFills({fill}, {bench.planned(fill)}, bench.body)) {
+      names.insert(watch.rule);
+    }
+    return names;
+  };
+  using Rules = std::set<std::string>;
+  Fill fill = filled(Family::check, 20);
+  const std::vector<RepeatChoice> choices = repeatChoices(fill.pattern, bench.body);
+  fill.pattern.size = WrittenLength::mm(20 * (1 + choices[0].stretch));  // closes of itself
+  fill.pattern.up = 0.5;
+  CHECK(rules(fill) == Rules{});
+  fill.colours[1].finish.colour = "#273250";
+  CHECK(rules(fill) == Rules{"colours_alike"});
+  fill.colours[1].finish.kind = FinishKind::film;
+  CHECK(rules(fill) == Rules{});
+  fill.pattern.repeats = choices[0].count + 1;
+  CHECK(rules(fill) == Rules{"stretched_cells"});
+  fill.pattern.repeats = 0;
+  fill.pattern.school = School::keep;
+  CHECK(rules(fill).count("seam_meets") == 1);
+  // Bricks 3 mm tall with 1.6 mm between them leave 1.4 mm.
+  fill = filled(Family::bricks, 6);
+  fill.pattern.line = WrittenLength::mm(1.6);
+  const FillPlan thin = bench.planned(fill);
+  CHECK(thin.thinnest.mm() == Approx(1.4).margin(0.2));
+  CHECK(rules(fill).count("thin_cells") == 1);
+  // Three bricks always touch each other.
+  fill.colours.resize(2);
+  CHECK(rules(fill).count("neighbours_alike") == 1);
 }
