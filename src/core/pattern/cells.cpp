@@ -109,12 +109,39 @@ class Collector {
       };
       cell.seam = touches(pi) && touches(-pi);
     }
-    cells.push_back(std::move(cell));
+    keep(std::move(cell));
   }
 
   std::vector<RawCell> cells;
 
  private:
+  /// What the zone's edge parts is several cells: they could not be lifted as one.
+  void keep(RawCell cell) {
+    if (cell.region.outlines().size() > 1) {
+      const std::vector<WallLine> parts = cell.region.joined();
+      const bool holes = std::any_of(parts.begin(), parts.end(), [](const WallLine& part) {
+        double area = 0;
+        for (std::size_t i = 0; i < part.size(); ++i) {
+          const WallPoint& a = part[i];
+          const WallPoint& b = part[(i + 1) % part.size()];
+          area += a.theta.radians() * b.s.mm() - b.theta.radians() * a.s.mm();
+        }
+        return area < 0;
+      });
+      if (parts.size() > 1 && !holes) {
+        for (const WallLine& part : parts) {
+          RawCell one;
+          one.region = Region::folded(part, Length(), wall_);
+          one.row = cell.row;
+          one.seam = one.region.outlines().size() > 1;
+          cells.push_back(std::move(one));
+        }
+        return;
+      }
+    }
+    cells.push_back(std::move(cell));
+  }
+
   const Region& zone_;
   Length wall_;
   Length low_;
