@@ -158,3 +158,40 @@ TEST_CASE("a pattern stays with its zone's first part when that is cut, and come
   CHECK(open.order().currentCup().fills.empty());
   CHECK(open.order().planHolds());
 }
+
+TEST_CASE("what a pattern has no use for cannot be set, and whole ratios stay whole") {
+  FillWindow open;
+  const auto turn = [&] {
+    for (QCheckBox* box : open.station().patternPage().findChildren<QCheckBox*>()) {
+      if (box->text() == "Quarter turn") return box;
+    }
+    return static_cast<QCheckBox*>(nullptr);
+  };
+  open.take(Family::slants);
+  REQUIRE(turn() != nullptr);
+  CHECK_FALSE(turn()->isEnabled());
+  CHECK(open.station().patternPage().ratio().isEnabled());
+  open.take(Family::hexagons);
+  CHECK(turn()->isEnabled());
+  CHECK_FALSE(open.station().patternPage().ratio().isEnabled());
+  const double across = open.plan().cells[0].area.mm2();
+  turn()->click();
+  CHECK(fillInHand(open.order())->pattern.turned);
+  CHECK(open.plan().cells[0].area.mm2() != Approx(across));
+  open.take(Family::herringbone);
+  CHECK(open.station().patternPage().ratio().decimals() == 0);
+}
+
+TEST_CASE("a cell is given its colour on the cup in the round too, and tape is not shown there") {
+  FillWindow open;
+  open.take(Family::check);
+  open.station().colourPage().list().setCurrentRow(1);
+  RoundView& cup = open.window.round();
+  QTest::mouseClick(&cup, Qt::LeftButton, {}, cup.rect().center());
+  REQUIRE(fillInHand(open.order())->pins.size() == 1);
+  CHECK(fillInHand(open.order())->pins[0].colour == 1);
+  CHECK(abs(fillInHand(open.order())->pins[0].onCup) < Angle::degrees(30));
+  const QImage before = cup.grab().toImage();
+  open.order().pickMove(1);
+  CHECK(cup.grab().toImage() == before);
+}

@@ -19,13 +19,12 @@ Path closed(const std::vector<Point>& points) {
   return path;
 }
 
-/// The outlines of a region in the flat; what lies over the seam is carried on past it.
-std::vector<std::vector<Point>> outlinesOf(const Region& region, const Development& flat) {
-  std::vector<std::vector<Point>> outlines;
-  for (const WallLine& line : region.outlines().size() > 1 ? region.joined() : region.outlines()) {
-    outlines.push_back(inFlat(line, true, flat, fine));
+double signedArea(const std::vector<Point>& points) {
+  double sum = 0;
+  for (std::size_t i = 0; i < points.size(); ++i) {
+    sum += cross(points[i], points[(i + 1) % points.size()]);
   }
-  return outlines;
+  return sum / 2;
 }
 
 const Zone& zoneOf(const FillPlan& plan, const Divided& divided) {
@@ -33,51 +32,103 @@ const Zone& zoneOf(const FillPlan& plan, const Divided& divided) {
                        [&](const Zone& zone) { return zone.id == plan.zone; });
 }
 
-Piece bare(const FillPlan& plan, const Divided& divided, const Development& flat, PieceRole role,
-           const std::string& id) {
-  Piece piece;
-  piece.role = role;
-  piece.id = id + "-" + plan.zone;
-  std::vector<std::vector<Point>> outlines = outlinesOf(zoneOf(plan, divided).region, flat);
-  const auto area = [](const std::vector<Point>& points) {
-    double sum = 0;
-    for (std::size_t i = 0; i < points.size(); ++i) {
-      sum += cross(points[i], points[(i + 1) % points.size()]);
+/// A zone rolled out, and what lies in it where it lies: a zone across the seam is carried on past
+/// it, and one that goes all round is cut there with everything in it.
+class Sheet {
+ public:
+  Sheet(const Zone& zone, const Development& flat)
+      : zone_(zone), flat_(flat), all_(zone.region.allRound()), from_(zone.region.span().first) {}
+
+  std::vector<std::vector<Point>> outlines(const Region& region) const {
+    std::vector<std::vector<Point>> outlines;
+    for (WallLine line : all_ ? region.outlines() : region.joined()) {
+      const bool before = std::all_of(line.begin(), line.end(),
+                                      [this](const WallPoint& p) { return isBefore(p.theta); });
+      for (WallPoint& p : line) p.theta = before ? p.theta + Angle::turn() : p.theta;
+      outlines.push_back(inFlat(line, true, flat_, fine));
     }
-    return sum;
-  };
-  std::stable_sort(outlines.begin(), outlines.end(),
-                   [&](const auto& a, const auto& b) { return area(a) > area(b); });
-  piece.outline = closed(outlines.front());
-  for (std::size_t i = 1; i < outlines.size(); ++i) {
-    if (area(outlines[i]) < 0) piece.holes.push_back(closed(outlines[i]));
+    return outlines;
   }
-  return piece;
-}
+  /// Where a cell's label stands, and how much room it has across and up: in its middle, or in each
+  /// part where the seam cuts it.
+  struct Spot {
+    Point at;
+    double across = 0;
+    double tall = 0;
+  };
+  std::vector<Spot> spots(const Cell& cell) const {
+    const auto spot = [this](WallPoint at, const Region& region) {
+      const double tall = std::max((region.highest() - region.lowest()).mm(), 0.1);
+      double area = 0;
+      for (const std::vector<Point>& outline : outlines(region)) area += signedArea(outline);
+      if (isBefore(at.theta)) at.theta = at.theta + Angle::turn();
+      return Spot{flat_.toFlat(at), area / tall, tall};
+    };
+    if (!all_ || cell.region.outlines().size() < 2) return {spot(cell.middle, cell.region)};
+    std::vector<Spot> spots;
+    for (const WallLine& line : cell.region.outlines()) {
+      const Region part({line});
+      spots.push_back(spot(labelPlace(part), part));
+    }
+    return spots;
+  }
 
-/// Room for words round a place: the smaller of a cell's sides.
-Length roomIn(const Cell& cell) {
-  const double tall = (cell.region.highest() - cell.region.lowest()).mm();
-  return Length::mm(std::max(0.1, std::min(tall, cell.area.mm2() / std::max(tall, 0.1)) * 0.8));
-}
+  /// The zone's edge to be cut. Where it is in several parts, the piece is the sheet round them.
+  Piece piece(PieceRole role, const std::string& id) const {
+    Piece piece;
+    piece.role = role;
+    piece.id = id + "-" + zone_.id;
+    const std::vector<std::vector<Point>> edges = outlines(zone_.region);
+    const auto parts = std::count_if(edges.begin(), edges.end(),
+                                     [](const auto& edge) { return signedArea(edge) > 0; });
+    Box box;
+    for (const std::vector<Point>& edge : edges) {
+      for (const Point& p : edge) box.add(p);
+      if (signedArea(edge) < 0) {
+        piece.holes.push_back(closed(edge));
+      } else if (parts > 1) {
+        piece.slits.push_back(closed(edge));
+      } else {
+        piece.outline = closed(edge);
+      }
+    }
+    if (parts > 1) piece.outline = sheetRound(box, 3, 3);
+    return piece;
+  }
 
-void label(Piece& piece, const Cell& cell, const Development& flat, const std::string& words,
-           double lift) {
-  const Length tall = letterHeight(words.size(), roomIn(cell), Length::mm(3));
-  if (tall <= Length()) return;
-  piece.letterings.push_back(
-      {flat.toFlat(cell.middle) + Point{0, lift * tall.mm()}, tall, Angle(), {"%1", {words}}});
+  static Path sheetRound(const Box& box, double around, double below) {
+    const Box sheet{{box.low.x - around, box.low.y - below},
+                    {box.high.x + around, box.high.y + around}};
+    return closed(
+        {sheet.low, {sheet.high.x, sheet.low.y}, sheet.high, {sheet.low.x, sheet.high.y}});
+  }
+
+ private:
+  bool isBefore(Angle theta) const { return !all_ && theta < from_ - Angle::radians(1e-7); }
+
+  const Zone& zone_;
+  const Development& flat_;
+  bool all_;
+  Angle from_;
+};
+
+void label(Piece& piece, const std::vector<Sheet::Spot>& spots, const std::string& words) {
+  for (const Sheet::Spot& spot : spots) {
+    const Length tallest = std::min(Length::mm(3), Length::mm(spot.tall * 0.75));
+    const Length tall = letterHeight(words.size(), Length::mm(spot.across * 0.8), tallest);
+    if (tall > Length()) piece.letterings.push_back({spot.at, tall, Angle(), {"%1", {words}}});
+  }
 }
 
 /// Lines across a cell, of a slope and a distance that tell its colour.
-void hatch(Piece& piece, const Cell& cell, const Development& flat, int colour) {
+void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int colour) {
   if (colour == 0) return;  // plain
   static constexpr double slopes[] = {45, -45, 0, 90};
   const double apart = 2.2 + 1.4 * ((colour - 1) / 4 % 3);
   const double slope = slopes[(colour - 1) % 4] / 180 * M_PI;
   const Point along{std::cos(slope), std::sin(slope)};
   const Point across = turnedLeft(along);
-  for (const std::vector<Point>& outline : outlinesOf(cell.region, flat)) {
+  for (const std::vector<Point>& outline : outlines) {
     double least = HUGE_VAL;
     double most = -HUGE_VAL;
     for (const Point& p : outline) {
@@ -114,13 +165,14 @@ std::vector<Piece> stencilPieces(const std::vector<FillPlan>& plans, const Divid
                                  const Development& flat) {
   std::vector<Piece> pieces;
   for (const FillPlan& plan : plans) {
-    Piece piece = bare(plan, divided, flat, PieceRole::stencil, "stencil");
+    const Sheet sheet(zoneOf(plan, divided), flat);
+    Piece piece = sheet.piece(PieceRole::stencil, "stencil");
     for (const Cell& cell : plan.cells) {
-      for (std::vector<Point>& outline : outlinesOf(cell.region, flat)) {
+      for (std::vector<Point>& outline : sheet.outlines(cell.region)) {
         std::reverse(outline.begin(), outline.end());  // as a hole runs
         piece.slits.push_back(closed(outline));
       }
-      label(piece, cell, flat, cell.label, 0);
+      label(piece, sheet.spots(cell), cell.label);
     }
     pieces.push_back(std::move(piece));
   }
@@ -132,13 +184,23 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
                              const std::string& cupName) {
   std::vector<Piece> pieces;
   for (const FillPlan& plan : plans) {
-    Piece piece = bare(plan, divided, flat, PieceRole::key, "key");
+    const Sheet sheet(zoneOf(plan, divided), flat);
+    Piece piece = sheet.piece(PieceRole::key, "key");
+    // Nothing of the zone is cut: the sheet is a little larger, with the colours' names below.
+    const Box box = piece.bounds();
+    for (std::vector<Path>* edges : {&piece.holes, &piece.slits}) {
+      for (Path& edge : *edges) piece.guides.push_back({GuideKind::front, std::move(edge)});
+      edges->clear();
+    }
+    piece.guides.push_back({GuideKind::front, std::move(piece.outline)});
+    piece.outline = Sheet::sheetRound(box, 3, 9);
     for (const Cell& cell : plan.cells) {
-      for (const std::vector<Point>& outline : outlinesOf(cell.region, flat)) {
+      const std::vector<std::vector<Point>> outlines = sheet.outlines(cell.region);
+      for (const std::vector<Point>& outline : outlines) {
         piece.guides.push_back({GuideKind::seam, closed(outline)});
       }
-      hatch(piece, cell, flat, cell.colour);
-      label(piece, cell, flat, cell.label + colourLetter(cell.colour), 0);
+      hatch(piece, outlines, cell.colour);
+      label(piece, sheet.spots(cell), cell.label + colourLetter(cell.colour));
     }
     std::string colours;
     const std::vector<CellColour>& all = fills[static_cast<std::size_t>(plan.fill)].colours;
@@ -147,14 +209,6 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
       colours += (c == 0 ? "" : ", ") + colourLetter(static_cast<int>(c)) + " " +
                  (finish.name.empty() ? finish.colour : finish.name);
     }
-    // The sheet is a little larger than the zone, with the colours' names below it.
-    const Box box = piece.bounds();
-    const Box sheet{{box.low.x - 3, box.low.y - 9}, {box.high.x + 3, box.high.y + 3}};
-    piece.guides.push_back({GuideKind::front, piece.outline});
-    for (Path& hole : piece.holes) piece.guides.push_back({GuideKind::front, std::move(hole)});
-    piece.holes.clear();
-    piece.outline =
-        closed({sheet.low, {sheet.high.x, sheet.low.y}, sheet.high, {sheet.low.x, sheet.high.y}});
     const Length tall =
         letterHeight(cupName.size() + colours.size() + 12, Length::mm(box.width()), Length::mm(3));
     if (tall > Length()) {
@@ -175,12 +229,13 @@ std::vector<Piece> filmCells(const std::vector<FillPlan>& plans, const std::vect
     const std::vector<CellColour>& all = fills[static_cast<std::size_t>(plan.fill)].colours;
     for (const Cell& cell : plan.cells) {
       if (all[static_cast<std::size_t>(cell.colour)].finish.kind != FinishKind::film) continue;
-      for (const std::vector<Point>& outline : outlinesOf(cell.region, flat)) {
+      for (const WallLine& line : cell.region.joined()) {
         Piece piece;
         piece.role = PieceRole::filmCell;
         piece.id = "cell-" + cell.label;
-        piece.outline = closed(outline);
-        label(piece, cell, flat, cell.label, 0);
+        piece.outline = closed(inFlat(line, true, flat, fine));
+        const Box box = piece.bounds();
+        label(piece, {{box.centre(), box.width() * 0.8, box.height()}}, cell.label);
         pieces.push_back(std::move(piece));
       }
     }

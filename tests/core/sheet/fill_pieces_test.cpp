@@ -1,0 +1,169 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "sheet/fill_pieces.h"
+
+#include <algorithm>
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "core/cups.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+/// A tapered cup whose wall is cut into V's, and a pattern in one part.
+struct Patterned {
+  Body body = bodyOf(all()[1].blank);
+  Development flat = body.cone();
+  Ground ground{body, flat, Angle::halfTurn()};
+  Divided divided;
+  std::vector<Fill> fills;
+  std::vector<FillPlan> plans;
+
+  Patterned(const ZoneNode& node, const ZonePath& zone, Family family = Family::hexagons) {
+    CheckedAll<Divided> cut = divide(node, ground);
+    REQUIRE(cut.has_value());
+    divided = std::move(*cut);
+    fills = {usualFill(zone, Unit::mm)};
+    fills[0].pattern.family = family;
+    fills[0].pattern.size = WrittenLength::mm(14);
+    CheckedAll<std::vector<FillPlan>> made = planFills(fills, divided, ground);
+    REQUIRE(made.has_value());
+    plans = std::move(*made);
+  }
+};
+
+ZoneNode vees(int repeat, Angle at) {
+  ZoneNode node;
+  node.cut.emplace();
+  node.cut->kind = CutKind::vee;
+  node.cut->repeat = repeat;
+  node.cut->at = at;
+  node.cut->wide = WrittenLength::mm(60);
+  return node;
+}
+
+Box boundsOfAll(const std::vector<Path>& paths) {
+  Box box;
+  for (const Path& path : paths) box.add(boundsOf(path));
+  return box;
+}
+
+void checkWithin(const Box& inner, const Box& outer) {
+  CHECK(inner.low.x >= outer.low.x - 0.05);
+  CHECK(inner.low.y >= outer.low.y - 0.05);
+  CHECK(inner.high.x <= outer.high.x + 0.05);
+  CHECK(inner.high.y <= outer.high.y + 0.05);
+}
+
+}  // namespace
+
+TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the seam, in parts") {
+  const Angle back = Angle::halfTurn();
+  const std::pair<ZoneNode, ZonePath> zones[] = {
+      {ZoneNode(), {}},         // all round
+      {vees(1, back), {0}},     // over the seam
+      {vees(1, Angle()), {0}},  // at the front
+      {vees(1, back), {1}},     // all but a V at the seam
+      {vees(3, back), {3}},     // three parts, one of them over the seam
+  };
+  for (const auto& [node, zone] : zones) {
+    for (const Family family : {Family::hexagons, Family::crosses, Family::bricks}) {
+      const Patterned cup(node, zone, family);
+      INFO(familyName(family) << " in zone " << cup.plans[0].zone);
+      const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
+      const std::vector<Piece> keys =
+          keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
+      REQUIRE(stencils.size() == 1);
+      REQUIRE(keys.size() == 1);
+      checkWithin(boundsOfAll(stencils[0].slits), stencils[0].bounds());
+      for (const Piece* piece : {&stencils[0], &keys[0]}) {
+        for (const Lettering& lettering : piece->letterings) {
+          CHECK(piece->bounds().contains(lettering.at));
+        }
+      }
+      for (const Guide& guide : keys[0].guides) {
+        checkWithin(boundsOf(guide.path), keys[0].bounds());
+      }
+      CHECK(keys[0].slits.empty());
+      CHECK(keys[0].holes.empty());
+    }
+  }
+}
+
+TEST_CASE("a stencil's holes add to the area of its cells") {
+  const Patterned cup(vees(1, Angle::halfTurn()), {0});
+  const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
+  double cut = 0;
+  for (const Path& slit : stencils[0].slits) cut -= areaOf(slit).mm2();
+  double cells = 0;
+  for (const Cell& cell : cup.plans[0].cells) cells += cell.area.mm2();
+  CHECK(cut == Approx(cells).epsilon(1e-3));
+}
+
+TEST_CASE("every colour has its own hatch on the key, and its letter") {
+  const Patterned cup(ZoneNode(), {});
+  const std::vector<Piece> keys = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
+  std::string words;
+  for (const Lettering& lettering : keys[0].letterings) {
+    words += inWords(lettering.words, Unit::mm) + "\n";
+  }
+  for (const Cell& cell : cup.plans[0].cells) {
+    // Letters under 0.9 mm would not be read: the thinnest go without.
+    if (cell.area < Area::mm2(25)) continue;
+    CHECK_THAT(words, Catch::Contains(cell.label + colourLetter(cell.colour)));
+  }
+  CHECK_THAT(words, Catch::Contains("a dark, b deep, c bright, d pale"));
+  // Lines of three slopes: the first colour stays plain.
+  int rising = 0;
+  int falling = 0;
+  int level = 0;
+  for (const Guide& guide : keys[0].guides) {
+    if (guide.kind != GuideKind::graduation) continue;
+    const Point along = guide.path.end() - guide.path.start;
+    if (norm(along) < 0.5) continue;
+    const double slope = std::atan2(along.y, along.x) * 180 / M_PI;
+    rising += std::abs(slope - 45) < 1 ? 1 : 0;
+    falling += std::abs(slope + 45) < 1 ? 1 : 0;
+    level += std::abs(slope) < 1 ? 1 : 0;
+  }
+  CHECK(rising > 10);
+  CHECK(falling > 10);
+  CHECK(level > 10);
+}
+
+TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
+  Patterned cup(ZoneNode(), {}, Family::bricks);
+  for (CellColour& colour : cup.fills[0].colours) colour.finish.kind = FinishKind::film;
+  const std::vector<Piece> cells = filmCells(cup.plans, cup.fills, cup.flat);
+  REQUIRE(cells.size() == cup.plans[0].cells.size());
+  for (std::size_t i = 0; i < cells.size(); ++i) {
+    CHECK(cells[i].id == "cell-" + cup.plans[0].cells[i].label);
+    CHECK(cells[i].area().mm2() == Approx(cup.plans[0].cells[i].area.mm2()).epsilon(1e-3));
+  }
+}
+
+TEST_CASE("a cell the seam cuts has its label on both parts, and neither on the cut") {
+  const Patterned cup(ZoneNode(), {}, Family::bricks);
+  const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
+  int seams = 0;
+  for (const Cell& cell : cup.plans[0].cells) {
+    std::vector<Point> places;
+    for (const Lettering& lettering : stencils[0].letterings) {
+      if (inWords(lettering.words, Unit::mm) == cell.label) places.push_back(lettering.at);
+    }
+    const std::vector<WallLine>& parts = cell.region.outlines();
+    const bool readable = std::all_of(parts.begin(), parts.end(), [&](const WallLine& part) {
+      return Region({part}).area(cup.body) > Area::mm2(25);
+    });
+    if (!cell.onSeam || !readable) continue;
+    ++seams;
+    REQUIRE(places.size() == 2);
+    for (const Point& place : places) {
+      const Angle theta = cup.flat.toWall(place).theta;
+      CHECK(Angle::halfTurn() - abs(theta) > Angle::degrees(1));
+    }
+  }
+  CHECK(seams > 3);
+}
