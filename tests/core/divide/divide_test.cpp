@@ -5,7 +5,7 @@
 #include <cmath>
 #include <numbers>
 
-#include "core/cups.h"
+#include "core/divide/straight.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -21,18 +21,6 @@ ZoneNode cutInto(CutKind kind, int count, std::vector<ZoneNode> parts = {}) {
   node.parts = std::move(parts);
   return node;
 }
-
-struct Straight {
-  Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
-  Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
-
-  Divided made(const ZoneNode& node) const {
-    CheckedAll<Divided> result = divide(node, ground);
-    REQUIRE(result.has_value());
-    return std::move(*result);
-  }
-};
 
 }  // namespace
 
