@@ -28,9 +28,7 @@ QPushButton* buttonFor(QAction* action, bool primary) {
 CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
                        QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
-  auto* row = new QHBoxLayout(this);
-  row->setContentsMargins(14, 12, 14, 12);
-  row->setSpacing(12);
+  QHBoxLayout* row = makeDrawer(this);
   row->addWidget(pieceCard(), 30);
   row->addWidget(sheetCard(), 42);
   row->addWidget(filesCard(saveSvg, savePdf, saveAll), 26);

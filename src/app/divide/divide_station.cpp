@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/divide/divide_station.h"
 
-#include <QHBoxLayout>
 #include <QRegularExpression>
 
 #include "app/fields/card.h"
@@ -10,21 +9,13 @@ namespace avrelt {
 
 DivideStation::DivideStation(Order& order, QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
-  auto* row = new QHBoxLayout(this);
-  row->setContentsMargins(14, 12, 14, 12);
-  row->setSpacing(12);
-  const auto card = [&](const QString& title, QWidget* page, int stretch) {
-    QVBoxLayout* body = nullptr;
-    QFrame* made = makeCard(title, body);
-    body->addWidget(page, 1);
-    row->addWidget(made, stretch);
-  };
+  QHBoxLayout* drawer = makeDrawer(this);
   cut_ = new CutPage(order, fields_);
   finish_ = new FinishPage(order);
   work_ = new WorkPage(order, fields_);
-  card(tr("Cut the zone in hand"), cut_, 38);
-  card(tr("Its finish"), finish_, 27);
-  card({}, work_, 40);
+  addCard(drawer, tr("Cut the zone in hand"), cut_, 38);
+  addCard(drawer, tr("Its finish"), finish_, 27);
+  addCard(drawer, {}, work_, 40);
   connect(cut_, &CutPage::said, this, &DivideStation::said);
   connect(&order, &Order::changed, this, &DivideStation::refresh);
 }

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QFrame>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QVBoxLayout>
 
@@ -20,6 +21,23 @@ inline QFrame* makeCard(const QString& title, QVBoxLayout*& body) {
   heading->setProperty("role", "title");
   body->addWidget(heading);
   return card;
+}
+
+/// The row of cards a station is laid out in.
+inline QHBoxLayout* makeDrawer(QWidget* station) {
+  auto* row = new QHBoxLayout(station);
+  row->setContentsMargins(14, 12, 14, 12);
+  row->setSpacing(12);
+  return row;
+}
+
+/// Adds a card with one page in it; gives what may be added to below the page.
+inline QVBoxLayout* addCard(QHBoxLayout* drawer, const QString& title, QWidget* page, int stretch) {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(title, body);
+  body->addWidget(page, 1);
+  drawer->addWidget(card, stretch);
+  return body;
 }
 
 }  // namespace avrelt

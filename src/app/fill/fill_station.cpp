@@ -3,7 +3,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <QHBoxLayout>
 
 #include "app/fields/card.h"
 #include "app/fields/list_lines.h"
@@ -17,25 +16,16 @@ namespace avrelt {
 
 FillStation::FillStation(Order& order, QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
-  auto* row = new QHBoxLayout(this);
-  row->setContentsMargins(14, 12, 14, 12);
-  row->setSpacing(12);
-  const auto card = [&](const QString& title, QWidget* page, int stretch) {
-    QVBoxLayout* body = nullptr;
-    QFrame* made = makeCard(title, body);
-    body->addWidget(page, 1);
-    row->addWidget(made, stretch);
-    return body;
-  };
+  QHBoxLayout* drawer = makeDrawer(this);
   pattern_ = new PatternPage(order, fields_);
   colours_ = new ColourPage(order);
-  card(tr("Pattern"), pattern_, 36);
-  card(tr("Colours"), colours_, 42);
+  addCard(drawer, tr("Pattern"), pattern_, 36);
+  addCard(drawer, tr("Colours"), colours_, 42);
   peels_ = new QListWidget;
   peels_->setAccessibleName(tr("What is lifted, colour by colour"));
   peels_->setWordWrap(true);
   peels_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-  QVBoxLayout* work = card(tr("Lift and glitter, in this order"), peels_, 30);
+  QVBoxLayout* work = addCard(drawer, tr("Lift and glitter, in this order"), peels_, 30);
   sums_ = new QLabel;
   sums_->setProperty("role", "label");
   sums_->setWordWrap(true);
