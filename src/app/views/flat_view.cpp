@@ -14,11 +14,6 @@
 #include "sheet/round_marks.h"
 
 namespace avrelt {
-namespace {
-
-constexpr double tapeWide = 20;  // px
-
-}  // namespace
 
 FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setMouseTracking(true);
@@ -311,85 +306,6 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
               tr("The last plan that could be made. Put the marked field right."));
   }
   drawFocus(painter);
-}
-
-/// The tape laid along the seam's left edge, from the base up.
-void FlatView::paintTape(QPainter& painter, const WrapLayout& wrap) const {
-  const Theme& t = theme();
-  const Development& body = wrap.body();
-  const Length wide = Length::mm(tapeWide / fit_.scale());
-  const auto out = [&](Length s, Length away) {
-    const Angle aside = Angle::radians(away / body.radius(s));
-    return fit_(body.toFlat({-Angle::halfTurn() - aside, s}));
-  };
-  const Length zero;
-  QPainterPath band;
-  band.moveTo(out(zero, zero));
-  band.lineTo(out(body.wall(), zero));
-  band.lineTo(out(body.wall(), wide));
-  band.lineTo(out(zero, wide));
-  band.closeSubpath();
-  painter.setPen(Qt::NoPen);
-  painter.setBrush(t.tape);
-  painter.drawPath(band);
-
-  const bool inches = order_.unit() == Unit::inch;
-  // The finest marks that still stand apart on screen.
-  const Graduation graduation = usualGraduation(order_.unit());
-  const int perNumber = inches ? 16 : 10;
-  int every = 1;
-  while (step(graduation).mm() * every * fit_.scale() < 3 && every < perNumber) {
-    every = inches ? every * 2 : every == 1 ? 5 : 10;
-  }
-  int numberEvery = perNumber;
-  while (step(graduation).mm() * numberEvery * fit_.scale() < 14) numberEvery *= 2;
-  painter.setFont(face(10, QFont::DemiBold));
-  const double lean = -body.flatAngle(-Angle::halfTurn()).degrees();
-  for (int mark = 0; step(graduation) * mark <= body.wall() + Length::mm(1e-9); mark += every) {
-    const Length s = step(graduation) * mark;
-    const double share = mark % perNumber == 0         ? 0.55
-                         : mark % (perNumber / 2) == 0 ? 0.42
-                         : inches && mark % 4 == 0     ? 0.32
-                                                       : 0.2;
-    painter.setPen(QPen(t.tapeTick, 0.8));
-    painter.drawLine(out(s, zero), out(s, wide * share));
-    if (mark > 0 && mark % numberEvery == 0 && s < body.wall() - Length::mm(5 / fit_.scale())) {
-      drawWords(painter, out(s, wide * 0.76), QString::number(mark / perNumber), -lean);
-    }
-  }
-}
-
-/// Degrees and the four directions along the rim.
-void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const {
-  const Theme& t = theme();
-  const Development& body = wrap.body();
-  const auto above = [&](Angle theta, double pixels) {
-    return fit_(body.toFlat({theta, body.wall() + Length::mm(pixels / fit_.scale())}));
-  };
-  painter.setPen(QPen(t.ink, 0.8));
-  for (int degrees = -180; degrees <= 180; degrees += 5) {
-    const Angle theta = wrap.inPiece(Angle::degrees(degrees));
-    const double tick = degrees % 90 == 0 ? 10 : degrees % 45 == 0 ? 8 : 4.5;
-    painter.drawLine(above(theta, 0), above(theta, tick));
-  }
-  painter.drawLine(above(-Angle::halfTurn(), 0), above(-Angle::halfTurn(), 10));
-  painter.setFont(face(12, QFont::DemiBold));
-  painter.setPen(t.muted);
-  for (const RoundMark& mark : roundMarks()) {
-    const Angle theta = wrap.inPiece(mark.onCup);
-    // The seam's own name stands there.
-    if (Angle::halfTurn() - abs(theta) < Angle::degrees(25)) continue;
-    drawWords(painter, above(theta, 20), say(mark.name, order_.unit()),
-              body.flatAngle(theta).degrees());
-  }
-  // The seam is named by where it stands on the cup.
-  QString seam = tr("seam");
-  for (const RoundMark& mark : roundMarks()) {
-    if (onSeam(wrap, mark.onCup)) seam = tr("seam, %1").arg(say(mark.name, order_.unit()));
-  }
-  for (const Angle end : {-Angle::halfTurn(), Angle::halfTurn()}) {
-    drawWords(painter, above(end, 20), seam, body.flatAngle(end).degrees());
-  }
 }
 
 void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {

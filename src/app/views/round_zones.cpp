@@ -110,6 +110,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   QPainterPath whole;
   QPainterPath inHandShape;
   QPainterPath taped;  // the zones the move in hand fills
+  const TapeMove* move = cellsShown_ ? nullptr : moveInHand(order_);
   for (const Zone& zone : plan.divided.zones) {
     const QColor colour = lookOf(zone.finish).colour;
     QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
@@ -146,7 +147,6 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     painter.drawPath(shape);
     whole.addPath(shape);
     if (&zone == inHand) inHandShape = shape;
-    const TapeMove* move = moveInHand(order_);
     if (move != nullptr &&
         std::find(move->zones.begin(), move->zones.end(), zone.id) != move->zones.end()) {
       taped.addPath(shape);
@@ -161,7 +161,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     painter.drawPath(inHandShape);
     painter.restore();
   }
-  if (const TapeMove* move = moveInHand(order_); move != nullptr && !move->lines.empty()) {
+  if (move != nullptr && !move->lines.empty()) {
     painter.save();
     painter.setClipPath(whole.subtracted(taped));
     painter.setPen(
