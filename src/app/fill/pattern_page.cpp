@@ -182,10 +182,14 @@ void PatternPage::refresh() {
   ratio_->setToolTip(tr(range.says));
   {
     const QSignalBlocker quiet(ratio_);
+    ratio_->setDecimals(range.whole ? 0 : 2);
+    ratio_->setSingleStep(range.whole ? 1 : 0.1);
     ratio_->setRange(range.from, range.to);
     ratio_->setValue(fill->pattern.ratio.value_or(range.usual));
   }
   school_->show(static_cast<int>(fill->pattern.school));
+  // Stripes run the whole wall, and stones have no direction.
+  turned_->setEnabled(repeatsUp(fill->pattern.family));
   turned_->setChecked(fill->pattern.turned);
   mirror_->setChecked(fill->pattern.mirror);
 }

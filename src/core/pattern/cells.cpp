@@ -2,6 +2,8 @@
 #include "pattern/cells.h"
 
 #include <algorithm>
+#include <array>
+#include <charconv>
 #include <cmath>
 #include <numbers>
 
@@ -19,6 +21,12 @@ constexpr Length largest = Length::mm(600);
 
 bool isStripe(Family family) {
   return family == Family::uprights || family == Family::slants;
+}
+
+std::string shortText(double number) {
+  std::array<char, 32> text{};
+  const auto end = std::to_chars(text.data(), text.data() + text.size(), number);
+  return {text.data(), end.ptr};
 }
 
 /// Once round the cup half-way up its wall, in mm.
@@ -192,8 +200,8 @@ Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone
   const RatioRange range = ratioOf(pattern.family);
   const double ratio = pattern.ratio.value_or(range.usual);
   if (range.from < range.to && (ratio < range.from - 1e-9 || ratio > range.to + 1e-9)) {
-    return refuse("ratio", "This pattern has no such shape: its ratio goes from %1 to %2.",
-                  {std::to_string(range.from), std::to_string(range.to)});
+    return refuse("ratio", "This pattern has no such shape. Give its ratio from %1 to %2.",
+                  {shortText(range.from), shortText(range.to)});
   }
   const bool keep = pattern.school == School::keep;
   if (keep && !ground.body.isCone()) {
@@ -234,7 +242,7 @@ Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone
     if (pattern.mirror) tile = mirrored(tile);
   }
   const double tall = tile.tall * unit;
-  const bool oneTall = stripe || pattern.family == Family::pebbles;
+  const bool oneTall = !repeatsUp(pattern.family);
   const double up = oneTall ? 0 : pattern.up * tall;
   // Cells reach over into the repeats beside theirs; so many more are looked at.
   const Reach reach = reachOf(tile);

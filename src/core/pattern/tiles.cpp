@@ -154,7 +154,7 @@ RatioRange ratioOf(Family family) {
     case Family::check:
       return {0.3, 1, 3, "height of a square to its width"};
     case Family::herringbone:
-      return {2, 3, 6, "length of a brick to its width, whole"};
+      return {2, 3, 6, "length of a brick to its width, whole", true};
     case Family::chevrons:
       return {0.1, 0.4, 2, "height of a chevron to its width"};
     case Family::weave:
@@ -172,6 +172,10 @@ RatioRange ratioOf(Family family) {
       break;
   }
   return {};
+}
+
+bool repeatsUp(Family family) {
+  return family != Family::uprights && family != Family::slants && family != Family::pebbles;
 }
 
 Tile tileOf(Family family, double ratio) {

@@ -43,6 +43,7 @@ struct RatioRange {
   double usual = 1;
   double to = 1;
   const char* says = "";  ///< "height of a brick to its width"
+  bool whole = false;     ///< only whole numbers of it make a pattern
 };
 RatioRange ratioOf(Family family);
 
@@ -55,6 +56,9 @@ struct Tile {
   int rows = 1;  ///< of cells, one above the other
   std::vector<std::vector<Point>> cells;
 };
+
+/// Whether a family repeats up the wall: stripes run all of it, and pebbles never repeat.
+bool repeatsUp(Family family);
 
 /// A family's tile. Upright and slanted stripes are 1 tall and run on from tile to tile; pebbles
 /// have no tile and give an empty one.
