@@ -55,7 +55,7 @@ TEST_CASE("repeats are offered with what they cost, a wrong size is told at its 
   CHECK(repeats.itemText(0).contains("9, exact"));
   repeats.setCurrentIndex(2);
   emit repeats.activated(2);
-  CHECK(open.plan().repeats == repeats.itemData(2).toInt());
+  CHECK(open.plan().fit.around == repeats.itemData(2).toInt());
   open.type("fill.pattern.size", "1/32");
   CHECK_FALSE(open.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("cannot be laid"));

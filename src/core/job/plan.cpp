@@ -99,7 +99,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   }
   CheckedAll<std::vector<FillPlan>> fills = std::vector<FillPlan>();
   if (divided && !cup.fills.empty()) {
-    fills = planFills(cup.fills, *divided, {body, surface, cup.wrap.seamAt});
+    fills = planFills(cup.fills, *divided, {body, surface, cup.wrap.seamAt}, stock.filling);
     take(fills);
   }
   const Checked<Length> disc = baseDiscRadius(body, cup.base);
@@ -158,7 +158,12 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   add(marksSheets(plan.divided, plan.surface, unit, cup.name));
   add(stripePieces(plan.cutList, cup.name));
   add(stencilPieces(plan.fills, plan.divided, plan.surface));
-  add(keyPieces(plan.fills, cup.fills, plan.divided, plan.surface, cup.name));
+  add(furtherTemplates(plan.fills, cup.fills, plan.divided,
+                       {plan.body, plan.surface, cup.wrap.seamAt}));
+  std::vector<Piece> keys = keyPieces(plan.fills, cup.fills, plan.divided, plan.surface, cup.name);
+  std::vector<Piece> small = pageKeys(keys);
+  add(std::move(keys));
+  add(std::move(small));
   add(filmCells(plan.fills, cup.fills, plan.surface));
 
   const auto watch = [&plan](std::vector<Watch> watches) {

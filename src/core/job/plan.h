@@ -62,6 +62,7 @@ struct Plan {
 /// What the shop knows that a plan depends on.
 struct Stock {
   GrowthHabits growth;
+  FillRates filling;
 
   friend bool operator==(const Stock&, const Stock&) = default;
 };

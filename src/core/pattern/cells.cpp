@@ -6,6 +6,7 @@
 #include <charconv>
 #include <cmath>
 #include <numbers>
+#include <optional>
 
 #include "pattern/pebbles.h"
 
@@ -18,6 +19,7 @@ constexpr int mostRepeats = 500;
 constexpr std::size_t mostCells = 6000;
 constexpr Length smallest = Length::mm(2);
 constexpr Length largest = Length::mm(600);
+constexpr double mostSquash = 0.005;  // of a picture, that nobody sees
 
 bool isStripe(Family family) {
   return family == Family::uprights || family == Family::slants;
@@ -34,20 +36,45 @@ double roundAt(const Body& body) {
   return body.radius(body.wall() / 2).mm() * 2 * pi;
 }
 
-Tile quarterTurned(Tile tile) {
-  for (std::vector<Point>& cell : tile.cells) {
-    for (Point& p : cell) p = {tile.tall - p.y, p.x};
+template <typename Change>
+void eachOutline(Tile& tile, const Change& change) {
+  for (std::vector<Point>& cell : tile.cells) change(cell);
+  for (std::vector<std::vector<Point>>& holes : tile.holes) {
+    for (std::vector<Point>& hole : holes) change(hole);
   }
+}
+
+Tile quarterTurned(Tile tile) {
+  eachOutline(tile, [&](std::vector<Point>& outline) {
+    for (Point& p : outline) p = {tile.tall - p.y, p.x};
+  });
   std::swap(tile.wide, tile.tall);
   return tile;
 }
 
 Tile mirrored(Tile tile) {
-  for (std::vector<Point>& cell : tile.cells) {
-    for (Point& p : cell) p.x = tile.wide - p.x;
-    std::reverse(cell.begin(), cell.end());
-  }
+  eachOutline(tile, [&](std::vector<Point>& outline) {
+    for (Point& p : outline) p.x = tile.wide - p.x;
+    std::reverse(outline.begin(), outline.end());
+  });
   return tile;
+}
+
+/// One repeat as it is laid; pebbles, which never repeat, are as many as the room takes.
+Tile laidTile(const Pattern& pattern, int columns, int rows) {
+  if (pattern.family == Family::pebbles) {
+    Tile tile{static_cast<double>(columns),
+              static_cast<double>(rows),
+              rows,
+              pebbles(columns, rows, pattern.seed),
+              {}};
+    return pattern.mirror ? mirrored(std::move(tile)) : tile;
+  }
+  Tile tile = pattern.family == Family::artwork && pattern.artwork
+                  ? tileOf(*pattern.artwork)
+                  : tileOf(pattern.family, pattern.ratio.value_or(ratioOf(pattern.family).usual));
+  if (pattern.turned && repeatsUp(pattern.family)) tile = quarterTurned(std::move(tile));
+  return pattern.mirror ? mirrored(std::move(tile)) : tile;
 }
 
 /// How many repeats away a cell still reaches into one.
@@ -79,7 +106,7 @@ class Collector {
     plain_ = zone.allRound() && zone.outlines().size() == 1 && zone.outlines()[0].size() == 4;
   }
 
-  void add(const WallLine& outline, int row, bool foldsOver) {
+  void add(const WallLine& outline, const std::vector<WallLine>& holes, int row, bool foldsOver) {
     Length low = Length::mm(HUGE_VAL);
     Length high = Length::mm(-HUGE_VAL);
     double left = HUGE_VAL;
@@ -96,12 +123,20 @@ class Collector {
     RawCell cell;
     cell.row = row;
     if (within) {
-      cell.region = Region({outline});
+      std::vector<WallLine> outlines{outline};
+      outlines.insert(outlines.end(), holes.begin(), holes.end());
+      cell.region = Region(std::move(outlines));
     } else if (foldsOver) {
       cell.region = Region::folded(outline, Length(), wall_);
       cell.seam = cell.region.outlines().size() > 1;
     } else {
       cell.region = Region({outline}) & Region::band(Length(), wall_);
+    }
+    if (!within) {
+      for (WallLine hole : holes) {
+        std::reverse(hole.begin(), hole.end());
+        cell.region = cell.region - Region::folded(hole, Length(), wall_);
+      }
     }
     if (!plain_ || !between || (!within && !foldsOver)) cell.region = cell.region & zone_;
     if (cell.region.empty()) return;
@@ -185,156 +220,236 @@ std::vector<RepeatChoice> repeatChoices(const Pattern& pattern, const Body& body
   return choices;
 }
 
-Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone,
-                                      const Ground& ground) {
+PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body) {
+  const double exact = roundAt(body) / pattern.size.length.mm();
+  PatternFit fit;
+  if (pattern.school == School::keep) {
+    fit.around = static_cast<int>(std::floor(exact + 1e-9));
+    fit.seamRest = Length::mm(std::max(0.0, exact - fit.around) * pattern.size.length.mm());
+    return fit;
+  }
+  fit.around = pattern.repeats > 0 ? pattern.repeats : repeatChoices(pattern, body).front().count;
+  fit.stretchWide = exact / fit.around - 1;
+  const double middle = body.radius(body.wall() / 2).mm();
+  for (const Length at : {zone.lowest(), (zone.lowest() + zone.highest()) / 2, zone.highest()}) {
+    fit.narrowing = std::max(fit.narrowing, std::abs(body.radius(at).mm() / middle - 1));
+  }
+  fit.wideBy = fit.stretchWide * pattern.size.length;
+  if (!repeatsUp(pattern.family)) return fit;
+  const Tile tile = laidTile(pattern, 1, 1);
+  const double tall = tile.tall / tile.wide * pattern.size.length.mm();
+  if (pattern.rise == Rise::proportion) fit.stretchTall = fit.stretchWide;
+  if (pattern.rise == Rise::whole) {
+    const double up = (zone.highest() - zone.lowest()).mm() / tall;
+    fit.stretchTall = up / std::max(1.0, std::round(up)) - 1;
+  }
+  fit.tallBy = Length::mm(fit.stretchTall * tall);
+  return fit;
+}
+
+namespace {
+
+std::optional<Fault> refusedPattern(const Pattern& pattern, const Region& zone, const Body& body) {
+  const auto fault = [](const char* field, std::string words, std::vector<Sentence::Part> parts) {
+    return Fault{field, {std::move(words), std::move(parts)}};
+  };
   const Length size = pattern.size.length;
   if (size < smallest || size > largest) {
-    return refuse("size", "A pattern that repeats every %1 cannot be laid. Give %2 to %3.",
-                  {size, smallest, largest});
+    return fault("size", "A pattern that repeats every %1 cannot be laid. Give %2 to %3.",
+                 {size, smallest, largest});
   }
   const Length line = pattern.line.length;
   if (line < Length() || line > size / 3) {
-    return refuse("line", "A line of %1 leaves nothing of the cells. Give 0 to %2.",
-                  {line, size / 3});
+    return fault("line", "A line of %1 leaves nothing of the cells. Give 0 to %2.",
+                 {line, size / 3});
   }
   const RatioRange range = ratioOf(pattern.family);
   const double ratio = pattern.ratio.value_or(range.usual);
   if (range.from < range.to && (ratio < range.from - 1e-9 || ratio > range.to + 1e-9)) {
-    return refuse("ratio", "This pattern has no such shape. Give its ratio from %1 to %2.",
-                  {shortText(range.from), shortText(range.to)});
+    return fault("ratio", "This pattern has no such shape. Give its ratio from %1 to %2.",
+                 {shortText(range.from), shortText(range.to)});
   }
-  const bool keep = pattern.school == School::keep;
-  if (keep && !ground.body.isCone()) {
-    return refuse("school",
-                  "On a wall that curves both ways cells cannot keep their size. Let them narrow "
-                  "with the cup.");
+  if (pattern.school == School::keep && !body.isCone()) {
+    return fault("school",
+                 "On a wall that curves both ways cells cannot keep their size. Let them narrow "
+                 "with the cup.",
+                 {});
   }
   if (pattern.repeats < 0 || pattern.repeats > mostRepeats) {
-    return refuse("repeats", "%1 repeats are not meant. Give 0, for the nearest, to %2.",
-                  {static_cast<long>(pattern.repeats), long{mostRepeats}});
+    return fault("repeats", "%1 repeats are not meant. Give 0, for the nearest, to %2.",
+                 {static_cast<long>(pattern.repeats), long{mostRepeats}});
   }
-  const int repeats =
-      pattern.repeats > 0 ? pattern.repeats : repeatChoices(pattern, ground.body).front().count;
-  const bool stripe = isStripe(pattern.family);
-  const Length wall = ground.body.wall();
+  if (pattern.family != Family::artwork) return std::nullopt;
+  if (!pattern.artwork) return fault("artwork", "Choose the drawing to fill this zone with.", {});
+  const double squash = fitOf(pattern, zone, body).squash();
+  if (pattern.artwork->picture && std::abs(squash) > mostSquash) {
+    return fault("rise",
+                 "This would squash the picture by %1 %. Keep its proportion, or say that it is no "
+                 "picture.",
+                 {shortText(std::round(std::abs(squash) * 1000) / 10)});
+  }
+  return std::nullopt;
+}
 
-  Tile tile;
-  double unit = 0;  // mm up the wall for one unit of the tile
-  int across = repeats;
-  if (pattern.family == Family::pebbles) {
-    unit = size.mm();
-    const int rows = std::max(1, static_cast<int>(std::ceil(wall.mm() / unit)) + 1);
-    if (static_cast<std::size_t>(repeats) * static_cast<std::size_t>(rows) > mostCells) {
-      return refuse("size", "That makes more than %1 cells. Make them larger.",
-                    {static_cast<long>(mostCells)});
-    }
-    tile = {static_cast<double>(repeats), static_cast<double>(rows), rows,
-            pebbles(repeats, rows, pattern.seed)};
-    across = 1;
-  } else {
-    tile = tileOf(pattern.family, ratio);
-    if (stripe) {
-      unit = wall.mm();
-    } else {
-      if (pattern.turned) tile = quarterTurned(tile);
-      unit = size.mm() / tile.wide;
-    }
-    if (pattern.mirror) tile = mirrored(tile);
+/// Which row of cells one belongs to, in tile `j` from the bottom.
+int rowOf(const Tile& tile, const std::vector<Point>& cell, int j) {
+  const auto [low, high] = std::minmax_element(
+      cell.begin(), cell.end(), [](const Point& a, const Point& b) { return a.y < b.y; });
+  const double middle = (low->y + high->y) / 2 + j * tile.tall;
+  return static_cast<int>(std::floor(middle / tile.tall * tile.rows + 1e-9));
+}
+
+tl::unexpected<Fault> tooMany() {
+  return refuse("size", "That makes more than %1 cells. Make them larger.",
+                {static_cast<long>(mostCells)});
+}
+
+/// Tiles from one to another, each way.
+struct Tiles {
+  int left = 0;
+  int right = 0;
+  int low = 0;
+  int high = 0;
+
+  bool tooMany(const Tile& tile) const {
+    return static_cast<double>(right - left + 1) * (high - low + 1) *
+               static_cast<double>(tile.cells.size()) >
+           static_cast<double>(mostCells);
   }
+};
+
+/// Gives every outline of every tile to `place` and the cells they make to the collector.
+template <typename Place>
+void layTiles(const Tile& tile, const Tiles& tiles, bool stripe, bool foldsOver,
+              Collector& collector, const Place& place) {
+  for (int j = tiles.low; j <= tiles.high; ++j) {
+    for (int i = tiles.left; i <= tiles.right; ++i) {
+      for (std::size_t k = 0; k < tile.cells.size(); ++k) {
+        std::optional<WallLine> outline = place(tile.cells[k], i, j);
+        if (!outline) continue;
+        std::vector<WallLine> holes;
+        if (!tile.holes.empty()) {
+          for (const std::vector<Point>& hole : tile.holes[k]) {
+            if (std::optional<WallLine> placed = place(hole, i, j)) holes.push_back(*placed);
+          }
+        }
+        // Brought near the frame: a phase may have carried it past by more than half a turn.
+        if (foldsOver && outline->front().theta > Angle::turn()) {
+          for (WallPoint& p : *outline) p.theta = p.theta - Angle::turn();
+          for (WallLine& hole : holes) {
+            for (WallPoint& p : hole) p.theta = p.theta - Angle::turn();
+          }
+        }
+        collector.add(*outline, holes, stripe ? 0 : rowOf(tile, tile.cells[k], j), foldsOver);
+      }
+    }
+  }
+}
+
+/// θ and s straight from the tile: whole repeats close of themselves.
+Checked<std::vector<RawCell>> narrowing(const Pattern& pattern, const Region& zone,
+                                        const Ground& ground) {
+  const PatternFit fit = fitOf(pattern, zone, ground.body);
+  const Length wall = ground.body.wall();
+  const double size = pattern.size.length.mm();
+  const bool stripe = isStripe(pattern.family);
+  const bool stones = pattern.family == Family::pebbles;
+  const int rows = std::max(1, static_cast<int>(std::ceil(wall.mm() / size)) + 1);
+  if (stones && static_cast<std::size_t>(fit.around) * static_cast<std::size_t>(rows) > mostCells) {
+    return tooMany();
+  }
+  const Tile tile = laidTile(pattern, fit.around, rows);
+  const int across = stones ? 1 : fit.around;
+  const double unit = stripe ? wall.mm() : stones ? size : size / tile.wide * (1 + fit.stretchTall);
   const double tall = tile.tall * unit;
   const bool oneTall = !repeatsUp(pattern.family);
-  const double up = oneTall ? 0 : pattern.up * tall;
+  const double from = pattern.rise == Rise::whole && !oneTall ? zone.lowest().mm() : 0;
+  const double up = oneTall ? 0 : from + pattern.up * tall;
   // Cells reach over into the repeats beside theirs; so many more are looked at.
   const Reach reach = reachOf(tile);
-  const int firstRow =
-      oneTall ? 0 : static_cast<int>(std::floor((zone.lowest().mm() - up) / tall)) - reach.down;
-  const int lastRow =
-      oneTall ? 0 : static_cast<int>(std::ceil((zone.highest().mm() - up) / tall)) + reach.up;
-  const double count = static_cast<double>(across) * (lastRow - firstRow + 1) *
-                       static_cast<double>(tile.cells.size());
-  if (count > static_cast<double>(mostCells)) {
-    return refuse("size", "That makes more than %1 cells. Make them larger.",
-                  {static_cast<long>(mostCells)});
+  Tiles tiles{0, across - 1, 0, 0};
+  if (!oneTall) {
+    tiles.low = static_cast<int>(std::floor((zone.lowest().mm() - up) / tall)) - reach.down;
+    tiles.high = static_cast<int>(std::ceil((zone.highest().mm() - up) / tall)) + reach.up;
   }
-  const auto rowOf = [&](const std::vector<Point>& cell, int j) {
-    double low = HUGE_VAL;
-    double high = -HUGE_VAL;
-    for (const Point& p : cell) {
-      low = std::min(low, p.y);
-      high = std::max(high, p.y);
-    }
-    const double middle = (low + high) / 2 + j * tile.tall;
-    return stripe ? 0 : static_cast<int>(std::floor(middle / tile.tall * tile.rows + 1e-9));
-  };
-
+  if (tiles.tooMany(tile)) return tooMany();
+  const double perUnit = 2 * pi / (across * tile.wide);
   Collector collector(zone, wall);
-  if (!keep) {
-    // θ and s straight from the tile: whole repeats close of themselves.
-    const double perUnit = 2 * pi / (across * tile.wide);
-    for (int j = firstRow; j <= lastRow; ++j) {
-      for (int i = 0; i < across; ++i) {
-        for (const std::vector<Point>& cell : tile.cells) {
-          WallLine outline;
-          outline.reserve(cell.size());
-          for (const Point& p : cell) {
-            const double x = (i + pattern.along) * tile.wide + p.x;
-            outline.push_back(
-                {Angle::radians(-pi + x * perUnit), Length::mm(up + j * tall + p.y * unit)});
-          }
-          // Brought near the frame: a phase may have carried it past by more than half a turn.
-          if (outline.front().theta > Angle::radians(2 * pi)) {
-            for (WallPoint& p : outline) p.theta = p.theta - Angle::turn();
-          }
-          collector.add(outline, rowOf(cell, j), true);
-        }
-      }
-    }
-    return std::move(collector.cells);
-  }
-  // In the flat, true to size, from its front outwards; what lies beyond the seam is cut off.
-  const double scale = size.mm() / (pattern.family == Family::pebbles ? 1 : tile.wide);
-  const Box room = boundsOf(ground.flat.wallOutline());
-  if (oneTall) {
-    // From the lowest place of the sector to its highest, which a taper bows below and above.
-    unit = stripe ? room.height() + 2 : size.mm();
-    if (!stripe) {
-      const int columns = static_cast<int>(std::ceil(room.width() / unit)) + 1;
-      const int rows = static_cast<int>(std::ceil(room.height() / unit)) + 1;
-      tile = {static_cast<double>(columns), static_cast<double>(rows), rows,
-              pebbles(columns, rows, pattern.seed)};
-    }
-  }
-  const double base = oneTall ? room.low.y - 1 : up;
-  const double wide = tile.wide * scale;
-  const double flatTall = tile.tall * (oneTall ? unit : scale);
-  const int left = static_cast<int>(std::floor(room.low.x / wide)) - 1 - reach.left;
-  const int right = static_cast<int>(std::ceil(room.high.x / wide)) + reach.right;
-  const int low =
-      oneTall ? 0 : static_cast<int>(std::floor((room.low.y - up) / flatTall)) - reach.down;
-  const int high =
-      oneTall ? 0 : static_cast<int>(std::ceil((room.high.y - up) / flatTall)) + reach.up;
-  const double longest = ground.flat.isCylinder() ? 1e9 : 4;
-  for (int j = low; j <= high; ++j) {
-    for (int i = left; i <= right; ++i) {
-      for (const std::vector<Point>& cell : tile.cells) {
-        std::vector<Point> placed;
-        placed.reserve(cell.size());
-        for (const Point& p : cell) {
-          placed.push_back({(i + pattern.along) * wide + p.x * scale,
-                            base + j * flatTall + p.y * (oneTall ? unit : scale)});
-        }
-        WallLine outline;
-        for (const Point& p : inSteps(placed, longest)) outline.push_back(ground.flat.toWall(p));
-        // Far outside a sector the wall wraps round behind: such cells are none of it.
-        const auto [least, most] = std::minmax_element(
-            outline.begin(), outline.end(),
-            [](const WallPoint& a, const WallPoint& b) { return a.theta < b.theta; });
-        if (most->theta - least->theta > Angle::halfTurn()) continue;
-        collector.add(outline, rowOf(cell, j), false);
-      }
-    }
-  }
+  layTiles(tile, tiles, stripe, true, collector,
+           [&](const std::vector<Point>& points, int i, int j) -> std::optional<WallLine> {
+             WallLine outline;
+             outline.reserve(points.size());
+             for (const Point& p : points) {
+               const double x = (i + pattern.along) * tile.wide + p.x;
+               outline.push_back(
+                   {Angle::radians(-pi + x * perUnit), Length::mm(up + j * tall + p.y * unit)});
+             }
+             return outline;
+           });
   return std::move(collector.cells);
+}
+
+/// In the flat, true to size, from its front outwards; what lies beyond the seam is cut off.
+Checked<std::vector<RawCell>> keeping(const Pattern& pattern, const Region& zone,
+                                      const Ground& ground) {
+  const Box room = boundsOf(ground.flat.wallOutline());
+  const double size = pattern.size.length.mm();
+  const bool stripe = isStripe(pattern.family);
+  const bool stones = pattern.family == Family::pebbles;
+  const int columns = static_cast<int>(std::ceil(room.width() / size)) + 1;
+  const int rows = static_cast<int>(std::ceil(room.height() / size)) + 1;
+  if (stones && static_cast<std::size_t>(columns) * static_cast<std::size_t>(rows) > mostCells) {
+    return tooMany();
+  }
+  const Tile tile = laidTile(pattern, columns, rows);
+  const bool oneTall = !repeatsUp(pattern.family);
+  const double scale = stones ? size : size / tile.wide;
+  // Stripes go from the lowest place of the sector to its highest, which a taper bows out.
+  const double unit = stripe ? room.height() + 2 : scale;
+  const double wide = tile.wide * scale;
+  const double tall = tile.tall * unit;
+  const double base = oneTall ? room.low.y - 1 : pattern.up * tall;
+  const Reach reach = reachOf(tile);
+  Tiles tiles{static_cast<int>(std::floor(room.low.x / wide)) - 1 - reach.left,
+              static_cast<int>(std::ceil(room.high.x / wide)) + reach.right, 0, 0};
+  if (!oneTall) {
+    tiles.low = static_cast<int>(std::floor((room.low.y - base) / tall)) - reach.down;
+    tiles.high = static_cast<int>(std::ceil((room.high.y - base) / tall)) + reach.up;
+  }
+  if (tiles.tooMany(tile) && !stones) return tooMany();
+  const double longest = ground.flat.isCylinder() ? 1e9 : 4;
+  Collector collector(zone, ground.body.wall());
+  layTiles(tile, tiles, stripe, false, collector,
+           [&](const std::vector<Point>& points, int i, int j) -> std::optional<WallLine> {
+             std::vector<Point> placed;
+             placed.reserve(points.size());
+             for (const Point& p : points) {
+               placed.push_back(
+                   {(i + pattern.along) * wide + p.x * scale, base + j * tall + p.y * unit});
+             }
+             WallLine outline;
+             for (const Point& p : inSteps(placed, longest)) {
+               outline.push_back(ground.flat.toWall(p));
+             }
+             // Far outside a sector the wall wraps round behind: such cells are none of it.
+             const auto [least, most] = std::minmax_element(
+                 outline.begin(), outline.end(),
+                 [](const WallPoint& a, const WallPoint& b) { return a.theta < b.theta; });
+             if (most->theta - least->theta > Angle::halfTurn()) return std::nullopt;
+             return outline;
+           });
+  return std::move(collector.cells);
+}
+
+}  // namespace
+
+Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone,
+                                      const Ground& ground) {
+  if (std::optional<Fault> fault = refusedPattern(pattern, zone, ground.body)) {
+    return tl::unexpected(std::move(*fault));
+  }
+  return pattern.school == School::narrow ? narrowing(pattern, zone, ground)
+                                          : keeping(pattern, zone, ground);
 }
 
 }  // namespace avrelt

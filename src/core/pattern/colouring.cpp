@@ -9,6 +9,8 @@
 #include <set>
 #include <tuple>
 
+#include "pattern/quick_colouring.h"
+
 namespace avrelt {
 namespace {
 
@@ -29,6 +31,16 @@ class State {
         colour_(graph.size(), -1),
         beside_(graph.size() * at(colours), 0),
         distinct_(graph.size(), 0) {}
+
+  /// As if one more neighbour had each of these colours.
+  void bar(const std::vector<std::uint32_t>& barred) {
+    for (std::size_t v = 0; v < barred.size(); ++v) {
+      for (int c = 0; c < std::min(colours_, 32); ++c) {
+        if ((barred[v] >> static_cast<unsigned>(c) & 1U) == 0) continue;
+        if (beside_[v * at(colours_) + at(c)]++ == 0) ++distinct_[v];
+      }
+    }
+  }
 
   int colour(int v) const { return colour_[at(v)]; }
   int beside(int v, int c) const { return beside_[at(v) * at(colours_) + at(c)]; }
@@ -221,6 +233,22 @@ std::vector<int> oddRing(const Graph& graph) {
   return {};
 }
 
+/// Neighbours of one colour, and things of a colour barred to them.
+void noteClashes(const ColourTask& task, Colouring& result) {
+  for (std::size_t v = 0; v < task.neighbours.size(); ++v) {
+    const int c = result.colours[v];
+    for (const int u : task.neighbours[v]) {
+      if (at(u) > v && result.colours[at(u)] == c) {
+        result.clashes.emplace_back(static_cast<int>(v), u);
+      }
+    }
+    const bool barred =
+        !task.barred.empty() && c < 32 && (task.barred[v] >> static_cast<unsigned>(c) & 1U) != 0;
+    if (barred) result.misplaced.push_back(static_cast<int>(v));
+  }
+  std::sort(result.clashes.begin(), result.clashes.end());
+}
+
 class Solver {
  public:
   explicit Solver(const ColourTask& task)
@@ -231,6 +259,7 @@ class Solver {
         state_(graph_, colours_),
         used_(task.shares.size(), 0),
         random_(task.seed) {
+    state_.bar(task.barred);
     double shares = 0;
     for (const double share : task.shares) shares += std::max(share, 0.0);
     double total = 0;
@@ -250,8 +279,11 @@ class Solver {
     }
     if (!greedy()) {
       const bool pins =
-          std::any_of(task_.pinned.begin(), task_.pinned.end(), [](int c) { return c >= 0; });
+          std::any_of(task_.pinned.begin(), task_.pinned.end(), [](int c) { return c >= 0; }) ||
+          std::any_of(task_.barred.begin(), task_.barred.end(),
+                      [](std::uint32_t colours) { return colours != 0; });
       State fresh(graph_, colours_);
+      fresh.bar(task_.barred);
       bool pinsClash = false;
       for (int v = 0; v < count_; ++v) {
         if (pin(v) < 0) continue;
@@ -270,13 +302,8 @@ class Solver {
     }
     improve();
     result.colours = state_.all();
-    for (int v = 0; v < count_; ++v) {
-      for (const int u : graph_[at(v)]) {
-        if (u > v && state_.colour(u) == state_.colour(v)) result.clashes.emplace_back(v, u);
-      }
-    }
-    std::sort(result.clashes.begin(), result.clashes.end());
-    if (result.clashes.empty()) {
+    noteClashes(task_, result);
+    if (result.clashes.empty() && result.misplaced.empty()) {
       result.proof.reset();
       result.searchedOut = true;
     }
@@ -336,7 +363,9 @@ class Solver {
     if (searchedOut && pins) {
       std::vector<int> members;
       for (int v = 0; v < count_; ++v) {
-        if (pin(v) >= 0) members.push_back(v);
+        if (pin(v) >= 0 || (!task_.barred.empty() && task_.barred[at(v)] != 0)) {
+          members.push_back(v);
+        }
       }
       return Impossible{Impossible::Why::pins, std::move(members)};
     }
@@ -477,7 +506,29 @@ class Solver {
 }  // namespace
 
 Colouring coloured(const ColourTask& task) {
-  return Solver(task).solve();
+  const bool pins =
+      std::any_of(task.pinned.begin(), task.pinned.end(), [](int c) { return c >= 0; });
+  if (!pins) {
+    if (task.leaning.empty()) {
+      if (std::optional<std::vector<int>> quick = quicklyColoured(task)) {
+        Colouring result;
+        result.colours = std::move(*quick);
+        return result;
+      }
+    }
+    return Solver(task).solve();
+  }
+  ColourTask free = task;
+  free.pinned.clear();
+  Colouring result = coloured(free);
+  bool clean = result.clashes.empty() && result.misplaced.empty();
+  std::vector<bool> held(task.neighbours.size(), false);
+  for (std::size_t v = 0; clean && v < held.size(); ++v) {
+    if (task.pinned[v] < 0) continue;
+    clean = recolour(task, held, static_cast<int>(v), task.pinned[v], result.colours);
+    held[v] = true;
+  }
+  return clean ? result : Solver(task).solve();
 }
 
 std::optional<int> chromaticNumber(const std::vector<std::vector<int>>& neighbours) {

@@ -7,6 +7,7 @@
 #include <numbers>
 #include <set>
 
+#include "pattern/line_tape.h"
 #include "pattern/neighbours.h"
 
 namespace avrelt {
@@ -60,14 +61,31 @@ WallPoint middleOf(const Region& region) {
   return region.contains(middle) ? middle : labelPlace(region);
 }
 
+bool turnsRight(const WallLine& outline) {
+  double area = 0;
+  for (std::size_t i = 0; i < outline.size(); ++i) {
+    const WallPoint& a = outline[i];
+    const WallPoint& b = outline[(i + 1) % outline.size()];
+    area += a.theta.radians() * b.s.mm() - b.theta.radians() * a.s.mm();
+  }
+  return area < 0;
+}
+
 bool isLast(const Finish& finish) {
   return finish.kind == FinishKind::film;
 }
 
+/// A cell of a zone filled before, with its colour.
+struct Beyond {
+  const Region* region;
+  std::string colour;
+};
+
 class Filler {
  public:
-  Filler(const Fill& fill, const Zone& zone, const Ground& ground)
-      : fill_(fill), zone_(zone), ground_(ground) {
+  Filler(const Fill& fill, const Zone& zone, const Ground& ground, const FillRates& rates,
+         std::vector<Beyond> beyond)
+      : fill_(fill), zone_(zone), ground_(ground), rates_(rates), beyond_(std::move(beyond)) {
     radius_ = ground.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
   }
 
@@ -82,11 +100,7 @@ class Filler {
       return refuse("pattern.size", "No cell lies in this zone. Make them smaller.");
     plan_.zone = zone_.id;
     plan_.zoneArea = zone_.area;
-    const std::vector<RepeatChoice> choices = repeatChoices(fill_.pattern, ground_.body);
-    plan_.repeats = fill_.pattern.repeats > 0 ? fill_.pattern.repeats : choices.front().count;
-    const double exact =
-        2 * pi * ground_.body.radius(ground_.body.wall() / 2).mm() / fill_.pattern.size.length.mm();
-    plan_.stretch = fill_.pattern.school == School::keep ? 0 : exact / plan_.repeats - 1;
+    plan_.fit = fitOf(fill_.pattern, zone_.region, ground_.body);
     meet(*raw);
     order(*raw, rows);
     colour();
@@ -109,7 +123,9 @@ class Filler {
     regions.reserve(raw.size());
     for (const RawCell& cell : raw) regions.push_back(&cell.region);
     std::map<std::pair<std::size_t, std::size_t>, double> shared;
-    for (const SharedEdge& edge : neighboursOf(regions, radius_, fill_.corners)) {
+    const bool apart = fill_.pattern.family == Family::artwork;
+    for (const SharedEdge& edge : apart ? facingNeighbours(regions, radius_)
+                                        : neighboursOf(regions, radius_, fill_.corners)) {
       shared[{edge.first, edge.second}] = edge.length.mm();
     }
     const double needed = (sliver + fill_.pattern.line.length).mm();
@@ -203,18 +219,52 @@ class Filler {
     for (const CellColour& one : fill_.colours) task.shares.push_back(one.share);
     task.seed = static_cast<unsigned>(fill_.seed);
     task.pinned.assign(plan_.cells.size(), -1);
+    const std::vector<std::uint32_t> edge = barredBeyond();
+    task.barred = edge;
     for (const Pin& pin : fill_.pins) {
       if (pin.colour < 0 || pin.colour >= static_cast<int>(fill_.colours.size())) continue;
       const WallPoint place{ground_.inFrame(pin.onCup), pin.up.length};
       for (std::size_t i = 0; i < plan_.cells.size(); ++i) {
-        if (plan_.cells[i].whole.contains(place)) task.pinned[i] = pin.colour;
+        if (!plan_.cells[i].whole.contains(place)) continue;
+        if (!pin.bar) {
+          task.pinned[i] = pin.colour;
+          continue;
+        }
+        task.barred.resize(plan_.cells.size(), 0);
+        task.barred[i] |= std::uint32_t{1} << static_cast<unsigned>(pin.colour);
       }
+    }
+    if (std::all_of(task.pinned.begin(), task.pinned.end(), [](int c) { return c < 0; })) {
+      task.pinned.clear();
     }
     task.leaning = leanings();
     plan_.colouring = coloured(task);
+    for (const int i : plan_.colouring.misplaced) {
+      const auto c = static_cast<unsigned>(plan_.colouring.colours[static_cast<std::size_t>(i)]);
+      const bool outside = !edge.empty() && (edge[static_cast<std::size_t>(i)] >> c & 1U) != 0;
+      if (outside) plan_.alikeBeyond.push_back(static_cast<std::size_t>(i));
+    }
     for (std::size_t i = 0; i < plan_.cells.size(); ++i) {
       plan_.cells[i].colour = plan_.colouring.colours[i];
     }
+  }
+
+  /// The colours that cells across the zone's edge have, for each cell beside them.
+  std::vector<std::uint32_t> barredBeyond() const {
+    if (!fill_.beyond || beyond_.empty()) return {};
+    std::vector<const Region*> regions;
+    regions.reserve(plan_.cells.size() + beyond_.size());
+    for (const Cell& cell : plan_.cells) regions.push_back(&cell.whole);
+    for (const Beyond& other : beyond_) regions.push_back(other.region);
+    std::vector<std::uint32_t> barred(plan_.cells.size(), 0);
+    for (const SharedEdge& edge : neighboursOf(regions, radius_, fill_.corners)) {
+      if (edge.first >= plan_.cells.size() || edge.second < plan_.cells.size()) continue;
+      const std::string& colour = beyond_[edge.second - plan_.cells.size()].colour;
+      for (std::size_t c = 0; c < fill_.colours.size(); ++c) {
+        if (fill_.colours[c].finish.colour == colour) barred[edge.first] |= std::uint32_t{1} << c;
+      }
+    }
+    return barred;
   }
 
   std::vector<std::vector<double>> leanings() const {
@@ -244,7 +294,7 @@ class Filler {
         case ColourStyle::symmetric: {
           // What lies at one angle from the front, either side, is drawn to one colour.
           const double off = std::abs(ground_.onCup(cell.middle.theta).degrees());
-          const auto ring = static_cast<std::size_t>(std::lround(off / 180 * plan_.repeats));
+          const auto ring = static_cast<std::size_t>(std::lround(off / 180 * plan_.fit.around));
           leaning[i][(ring + static_cast<std::size_t>(cell.row)) % count] = 1;
           break;
         }
@@ -268,6 +318,12 @@ class Filler {
     for (const Cell& cell : plan_.cells) {
       plan_.thinnest = std::min(plan_.thinnest, Length::mm(meanWidth(cell.region)));
       plan_.cutLength += Length::mm(edgeOf(cell.region, radius_));
+      for (const WallLine& outline : cell.region.outlines()) {
+        plan_.islands += turnsRight(outline) ? 1 : 0;
+      }
+    }
+    if (fill_.cutting.lines == LineWork::tape) {
+      plan_.tape = lineTape(plan_.cells, fill_.pattern.line.length, ground_.body);
     }
     std::vector<std::size_t> order;
     for (std::size_t c = 0; c < fill_.colours.size(); ++c) order.push_back(c);
@@ -287,10 +343,15 @@ class Filler {
       }
       const FinishKind kind = fill_.colours[c].finish.kind;
       const double cm2 = need.area.mm2() / 100;
-      if (kind == FinishKind::glitter) need.glitter = Mass::grams(cm2 * gramsPerCm2 * fill_.coats);
-      if (kind == FinishKind::glitter || kind == FinishKind::paint)
-        need.paint = Volume::ml(cm2 * mlPerCm2);
-      if (kind == FinishKind::glitter && !need.cells.empty()) plan_.work = plan_.work + perColour;
+      if (kind == FinishKind::glitter) {
+        need.glitter = rates_.glitterPerCm2 * (cm2 * fill_.coats);
+      }
+      if (kind == FinishKind::glitter || kind == FinishKind::paint) {
+        need.paint = rates_.paintPerCm2 * cm2;
+      }
+      if (kind == FinishKind::glitter && !need.cells.empty()) {
+        plan_.work = plan_.work + rates_.perColour;
+      }
       plan_.needs.push_back(std::move(need));
     }
   }
@@ -298,6 +359,8 @@ class Filler {
   const Fill& fill_;
   const Zone& zone_;
   const Ground& ground_;
+  FillRates rates_;
+  std::vector<Beyond> beyond_;
   Length radius_;
   FillPlan plan_;
   std::vector<std::size_t> kept_;
@@ -327,7 +390,7 @@ Fill usualFill(const ZonePath& zone, Unit unit) {
 }
 
 CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
-                                            const Ground& ground) {
+                                            const Ground& ground, const FillRates& rates) {
   constexpr std::size_t mostColours = 24;
   Faults faults;
   std::vector<FillPlan> plans;
@@ -351,7 +414,18 @@ CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, cons
             {static_cast<long>(fills[i].colours.size()), static_cast<long>(mostColours)}}});
       continue;
     }
-    Checked<FillPlan> plan = Filler(fills[i], *zone, ground)(rows);
+    std::vector<Beyond> beyond;
+    if (fills[i].beyond) {
+      for (const FillPlan& other : plans) {
+        const std::vector<CellColour>& colours =
+            fills[static_cast<std::size_t>(other.fill)].colours;
+        for (const Cell& cell : other.cells) {
+          beyond.push_back(
+              {&cell.whole, colours[static_cast<std::size_t>(cell.colour)].finish.colour});
+        }
+      }
+    }
+    Checked<FillPlan> plan = Filler(fills[i], *zone, ground, rates, std::move(beyond))(rows);
     if (!plan) {
       faults.push_back({place + plan.error().field, plan.error().sentence});
       continue;

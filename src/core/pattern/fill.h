@@ -31,13 +31,33 @@ struct CellColour {
   friend bool operator==(const CellColour&, const CellColour&) = default;
 };
 
-/// A cell the maker has given a colour: the one at this place on the wall.
+/// A cell the maker has given a colour, or said a colour is not for: the one at this place on the
+/// wall.
 struct Pin {
   Angle onCup;
   WrittenLength up;
   int colour = 0;
+  bool bar = false;  ///< not this colour here
 
   friend bool operator==(const Pin&, const Pin&) = default;
+};
+
+/// What is made of the lines between cells.
+enum class LineWork {
+  leave,  ///< they are lifted last, and what was below stays bare
+  piece,  ///< one piece of film
+  tape,   ///< thin tape, laid line by line
+};
+
+/// What is cut for a pattern besides its stencil and its key.
+struct FillCutting {
+  int spares = 0;            ///< of every cell of film
+  bool filmWhole = false;    ///< the whole template again in film, not just its cells of film
+  bool doubleSided = false;  ///< the whole template again in double-sided sheet
+  bool straight = false;     ///< a straight version besides the curved, of the same height
+  LineWork lines = LineWork::leave;
+
+  friend bool operator==(const FillCutting&, const FillCutting&) = default;
 };
 
 /// A zone filled with a pattern.
@@ -47,9 +67,11 @@ struct Fill {
   std::vector<CellColour> colours;
   ColourStyle style = ColourStyle::scatter;
   bool corners = false;  ///< whether cells that meet only in a point count as neighbours
+  bool beyond = false;   ///< whether cells of a zone beside this one, filled before, count too
   int seed = 1;
   std::vector<Pin> pins;
   int coats = 2;  ///< of glitter on each cell
+  FillCutting cutting;
   std::string kept{};
 
   friend bool operator==(const Fill&, const Fill&) = default;
@@ -79,18 +101,34 @@ struct ColourNeed {
   Volume paint;  ///< for paint, and under glitter
 };
 
-/// Cautious guesses, common practice with no published source: grams of glitter and ml of paint for
-/// a cm², a coat; time for a colour (four took 45 to 75 on a 600 ml cup).
-inline constexpr double gramsPerCm2 = 0.025;
-inline constexpr double mlPerCm2 = 0.012;
-inline constexpr Duration perColour = Duration::minutes(15);
+/// What a workshop uses and how fast it is. The defaults are cautious guesses, common practice with
+/// no published source: glitter and paint for a cm², a coat; time for a colour (four took 45 to 75
+/// minutes on a 600 ml cup).
+struct FillRates {
+  Mass glitterPerCm2 = Mass::grams(0.025);
+  Volume paintPerCm2 = Volume::ml(0.012);
+  Duration perColour = Duration::minutes(15);
+
+  friend bool operator==(const FillRates&, const FillRates&) = default;
+};
+
+/// Thin tape for the lines between cells, where they are straight: so many of each length.
+struct LineRun {
+  Length length;
+  int count = 0;
+};
+struct LineTape {
+  Length width;
+  std::vector<LineRun> runs;  ///< the longest first, with what each needs to be lifted by
+  Length total;
+  bool bends = false;  ///< much of it runs in curves, which tape follows badly
+};
 
 struct FillPlan {
   int fill = 0;      ///< which of the document's
   std::string zone;  ///< its id
   Area zoneArea;
-  int repeats = 0;
-  double stretch = 0;  ///< in width, to close at the seam
+  PatternFit fit;
   std::vector<Cell> cells;
   std::vector<std::pair<std::size_t, std::size_t>> neighbours;
   Colouring colouring;
@@ -99,7 +137,10 @@ struct FillPlan {
   int dropped = 0;                ///< slivers without a neighbour
   Length thinnest;                ///< mean width of the narrowest cell
   Length cutLength;               ///< of all cells' edges
-  Duration work;                  ///< of all its glitter colours
+  int islands = 0;                ///< openings in cells, each round something that comes loose
+  LineTape tape;                  ///< empty where lines are not laid with tape
+  std::vector<std::size_t> alikeBeyond;  ///< cells left like one across the zone's edge
+  Duration work;                         ///< of all its glitter colours
 };
 
 /// Works out the fills of a cup; one whose zone is not there, cut further or not cut any more,
@@ -107,6 +148,6 @@ struct FillPlan {
 /// wide on average once its lines are off (the rectangle with its area and edge). Faults name the
 /// member: "fills[0].pattern.size".
 CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
-                                            const Ground& ground);
+                                            const Ground& ground, const FillRates& rates = {});
 
 }  // namespace avrelt

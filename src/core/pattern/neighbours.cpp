@@ -133,4 +133,100 @@ std::vector<SharedEdge> neighboursOf(const std::vector<const Region*>& regions, 
   return edges;
 }
 
+namespace {
+
+double distance(Point p, const Side& side, double around) {
+  // The nearer way round.
+  const double by = std::round((p.x - side.a.x) / around) * around;
+  const Point a{side.a.x + by, side.a.y};
+  const Point along = side.b - side.a;
+  const double square = dot(along, along);
+  const double share = square < 1e-12 ? 0 : std::clamp(dot(p - a, along) / square, 0.0, 1.0);
+  return norm(p - a - along * share);
+}
+
+}  // namespace
+
+std::vector<SharedEdge> facingNeighbours(const std::vector<const Region*>& regions, Length radius) {
+  constexpr std::size_t mostSamples = 30'000;
+  const double around = 2 * pi * radius.mm();
+  std::vector<Side> sides;
+  double total = 0;
+  double area = 0;
+  for (std::size_t i = 0; i < regions.size(); ++i) {
+    for (const WallLine& line : regions[i]->outlines()) {
+      for (std::size_t k = 0; k < line.size(); ++k) {
+        const auto flat = [&](const WallPoint& p) {
+          return Point{p.theta.radians() * radius.mm(), p.s.mm()};
+        };
+        const Side side{flat(line[k]), flat(line[(k + 1) % line.size()]), i};
+        // Where the seam parts a region is no edge of it.
+        const bool seam = std::abs(std::abs(side.a.x) - around / 2) < touch &&
+                          std::abs(side.a.x - side.b.x) < touch;
+        area += cross(side.a, side.b) / 2;
+        if (seam) continue;
+        sides.push_back(side);
+        total += norm(side.b - side.a);
+      }
+    }
+  }
+  if (sides.empty()) return {};
+  // As far as half a cell: what lies farther away does not face it.
+  const double reach = std::sqrt(std::abs(area) / static_cast<double>(regions.size())) / 2;
+  const Grid grid(std::max(reach / 2, 0.5), around);
+  std::unordered_map<long, std::vector<std::size_t>> places;
+  for (std::size_t i = 0; i < sides.size(); ++i) {
+    grid.at(sides[i], [&](long place) { places[place].push_back(i); });
+  }
+  struct Facing {
+    std::size_t owner;
+    std::size_t other;
+    double distance;
+    double length;
+  };
+  std::vector<Facing> facings;
+  const double step = std::max(0.4, total / static_cast<double>(mostSamples));
+  for (const Side& side : sides) {
+    const double length = norm(side.b - side.a);
+    const int count = std::max(1, static_cast<int>(std::lround(length / step)));
+    for (int n = 0; n < count; ++n) {
+      const Point p = side.a + (side.b - side.a) * ((n + 0.5) / count);
+      Facing facing{side.owner, side.owner, reach, length / count};
+      const Side room{{p.x - reach, p.y - reach}, {p.x + reach, p.y + reach}, side.owner};
+      grid.at(room, [&](long place) {
+        const auto here = places.find(place);
+        if (here == places.end()) return;
+        for (const std::size_t j : here->second) {
+          if (sides[j].owner == side.owner) continue;
+          const double off = distance(p, sides[j], around);
+          if (off > facing.distance || (off == facing.distance && sides[j].owner >= facing.other)) {
+            continue;
+          }
+          facing.distance = off;
+          facing.other = sides[j].owner;
+        }
+      });
+      if (facing.other != facing.owner) facings.push_back(facing);
+    }
+  }
+  if (facings.empty()) return {};
+  std::vector<double> gaps;
+  gaps.reserve(facings.size());
+  for (const Facing& facing : facings) gaps.push_back(facing.distance);
+  const auto middle = gaps.begin() + static_cast<long>(gaps.size() / 2);
+  std::nth_element(gaps.begin(), middle, gaps.end());
+  const double farthest = 2.5 * *middle + 0.2;
+  std::map<std::pair<std::size_t, std::size_t>, double> shared;
+  for (const Facing& facing : facings) {
+    if (facing.distance > farthest) continue;
+    // Seen from both sides, an edge is counted twice.
+    shared[std::minmax(facing.owner, facing.other)] += facing.length / 2;
+  }
+  std::vector<SharedEdge> edges;
+  for (const auto& [pair, length] : shared) {
+    if (length >= enough) edges.push_back({pair.first, pair.second, Length::mm(length)});
+  }
+  return edges;
+}
+
 }  // namespace avrelt

@@ -21,4 +21,9 @@ struct SharedEdge {
 std::vector<SharedEdge> neighboursOf(const std::vector<const Region*>& regions, Length radius,
                                      bool corners);
 
+/// The same where regions lie apart with lines between: those are neighbours that face each other
+/// across a line along at least half a millimetre, the nearest to each place of an edge, no farther
+/// than two and a half times the middle line. In order of the numbers.
+std::vector<SharedEdge> facingNeighbours(const std::vector<const Region*>& regions, Length radius);
+
 }  // namespace avrelt

@@ -15,6 +15,13 @@ enum class School {
   keep,    ///< cells keep their size and meet at the seam as they come
 };
 
+/// What becomes of the height of a repeat.
+enum class Rise {
+  sized,       ///< as `size` and the family's shape have it, whatever closing costs in width
+  proportion,  ///< in proportion to the width, when that is stretched to close
+  whole,       ///< stretched so that a whole number of repeats fills the zone's height
+};
+
 /// How a zone is filled with cells.
 struct Pattern {
   Family family = Family::hexagons;
@@ -28,7 +35,9 @@ struct Pattern {
   bool mirror = false;  ///< left to right
   bool turned = false;  ///< by a quarter
   School school = School::narrow;
-  int seed = 1;  ///< of pebbles
+  Rise rise = Rise::sized;
+  int seed = 1;             ///< of pebbles
+  SharedArtwork artwork{};  ///< of the family of that name
   std::string kept{};
 
   friend bool operator==(const Pattern&, const Pattern&) = default;

@@ -132,16 +132,17 @@ Tile pentagons(double ratio) {
 }  // namespace
 
 const char* familyName(Family family) {
-  static constexpr std::array<const char*, families.size()> names{
-      "bricks", "check",  "diamonds", "hexagons",  "triangles", "herringbone", "chevrons",
-      "weave",  "scales", "crosses",  "pentagons", "uprights",  "slants",      "pebbles"};
+  static constexpr std::array<const char*, families.size() + 1> names{
+      "bricks", "check",   "diamonds",  "hexagons", "triangles", "herringbone", "chevrons", "weave",
+      "scales", "crosses", "pentagons", "uprights", "slants",    "pebbles",     "artwork"};
   return names[static_cast<std::size_t>(family)];
 }
 
 Sentence familyTitle(Family family) {
-  static constexpr std::array<const char*, families.size()> titles{
-      "Bricks", "Check",  "Diamonds", "Hexagons",  "Triangles", "Herringbone", "Chevrons",
-      "Weave",  "Scales", "Crosses",  "Pentagons", "Uprights",  "Slants",      "Pebbles"};
+  static constexpr std::array<const char*, families.size() + 1> titles{
+      "Bricks",      "Check",    "Diamonds", "Hexagons", "Triangles",
+      "Herringbone", "Chevrons", "Weave",    "Scales",   "Crosses",
+      "Pentagons",   "Uprights", "Slants",   "Pebbles",  "Own artwork"};
   return {titles[static_cast<std::size_t>(family)], {}};
 }
 
@@ -169,6 +170,7 @@ RatioRange ratioOf(Family family) {
     case Family::scales:
     case Family::crosses:
     case Family::pebbles:
+    case Family::artwork:
       break;
   }
   return {};
@@ -207,9 +209,26 @@ Tile tileOf(Family family, double ratio) {
     case Family::slants:
       return {1, 1, 1, {{{0, 0}, {1, 0}, {1 + ratio, 1}, {ratio, 1}}}};
     case Family::pebbles:
+    case Family::artwork:
       break;
   }
   return {};
+}
+
+Tile tileOf(const Artwork& artwork) {
+  Tile tile{artwork.wide, artwork.tall, 1, {}, {}};
+  std::vector<double> heights;
+  for (const Polygon& cell : artwork.cells) {
+    tile.cells.push_back(cell.front());
+    tile.holes.emplace_back(cell.begin() + 1, cell.end());
+    heights.push_back(boundsOf(cell).height());
+  }
+  if (heights.empty()) return tile;
+  // As many rows as cells of the middle height go into it.
+  const auto middle = heights.begin() + static_cast<long>(heights.size() / 2);
+  std::nth_element(heights.begin(), middle, heights.end());
+  tile.rows = std::clamp(static_cast<int>(std::lround(tile.tall / std::max(*middle, 0.1))), 1, 200);
+  return tile;
 }
 
 }  // namespace avrelt

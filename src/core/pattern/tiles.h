@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "measure/sentence.h"
+#include "pattern/artwork.h"
 #include "shape/point.h"
 
 namespace avrelt {
@@ -25,7 +26,9 @@ enum class Family {
   uprights,
   slants,
   pebbles,
+  artwork,  ///< drawn elsewhere
 };
+/// Those that need no drawing.
 inline constexpr std::array<Family, 14> families{
     Family::bricks,      Family::check,    Family::diamonds, Family::hexagons, Family::triangles,
     Family::herringbone, Family::chevrons, Family::weave,    Family::scales,   Family::crosses,
@@ -55,13 +58,17 @@ struct Tile {
   double tall = 1;
   int rows = 1;  ///< of cells, one above the other
   std::vector<std::vector<Point>> cells;
+  /// Of each cell, clockwise; empty where no cell has any.
+  std::vector<std::vector<std::vector<Point>>> holes{};
 };
 
 /// Whether a family repeats up the wall: stripes run all of it, and pebbles never repeat.
 bool repeatsUp(Family family);
 
 /// A family's tile. Upright and slanted stripes are 1 tall and run on from tile to tile; pebbles
-/// have no tile and give an empty one.
+/// and artwork have none by rule and give an empty one.
 Tile tileOf(Family family, double ratio);
+/// An artwork's, in mm. Its cells leave the lines between them free.
+Tile tileOf(const Artwork& artwork);
 
 }  // namespace avrelt

@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "divide/flat_outline.h"
+#include "shape/polygon.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
@@ -17,14 +18,6 @@ Path closed(const std::vector<Point>& points) {
   for (std::size_t i = 1; i < points.size(); ++i) path.lineTo(points[i]);
   path.lineTo(path.start);
   return path;
-}
-
-double signedArea(const std::vector<Point>& points) {
-  double sum = 0;
-  for (std::size_t i = 0; i < points.size(); ++i) {
-    sum += cross(points[i], points[(i + 1) % points.size()]);
-  }
-  return sum / 2;
 }
 
 const Zone& zoneOf(const FillPlan& plan, const Divided& divided) {
@@ -155,6 +148,48 @@ void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int co
   }
 }
 
+/// A zone's template: its edge and every cell cut, the labels drawn.
+Piece templateOf(const FillPlan& plan, const Sheet& sheet, PieceRole role, const char* id) {
+  Piece piece = sheet.piece(role, id);
+  for (const Cell& cell : plan.cells) {
+    for (std::vector<Point>& outline : sheet.outlines(cell.region)) {
+      std::reverse(outline.begin(), outline.end());  // as a hole runs
+      piece.slits.push_back(closed(outline));
+    }
+    label(piece, sheet.spots(cell), cell.label);
+  }
+  return piece;
+}
+
+/// What is left of a zone when all its cells are weeded. Where lines end at the zone's edge and the
+/// piece would fall apart, it still is cut as one and laid by its transfer tape.
+Piece lineWork(const FillPlan& plan, const Sheet& sheet) {
+  Piece piece = sheet.piece(PieceRole::lineWork, "line-work");
+  for (const Cell& cell : plan.cells) {
+    for (std::vector<Point>& outline : sheet.outlines(cell.region)) {
+      std::reverse(outline.begin(), outline.end());
+      piece.holes.push_back(closed(outline));
+    }
+  }
+  return piece;
+}
+
+bool isFilm(const Cell& cell, const Fill& fill) {
+  return fill.colours[static_cast<std::size_t>(cell.colour)].finish.kind == FinishKind::film;
+}
+
+bool hasFilm(const FillPlan& plan, const std::vector<Fill>& fills) {
+  const Fill& fill = fills[static_cast<std::size_t>(plan.fill)];
+  return std::any_of(plan.cells.begin(), plan.cells.end(),
+                     [&](const Cell& cell) { return isFilm(cell, fill); });
+}
+
+Path scaled(Path path, double by) {
+  path.start = path.start * by;
+  for (Stretch& stretch : path.stretches) stretch.end = stretch.end * by;
+  return path;
+}
+
 }  // namespace
 
 std::string colourLetter(int colour) {
@@ -166,15 +201,32 @@ std::vector<Piece> stencilPieces(const std::vector<FillPlan>& plans, const Divid
   std::vector<Piece> pieces;
   for (const FillPlan& plan : plans) {
     const Sheet sheet(zoneOf(plan, divided), flat);
-    Piece piece = sheet.piece(PieceRole::stencil, "stencil");
-    for (const Cell& cell : plan.cells) {
-      for (std::vector<Point>& outline : sheet.outlines(cell.region)) {
-        std::reverse(outline.begin(), outline.end());  // as a hole runs
-        piece.slits.push_back(closed(outline));
-      }
-      label(piece, sheet.spots(cell), cell.label);
+    pieces.push_back(templateOf(plan, sheet, PieceRole::stencil, "stencil"));
+  }
+  return pieces;
+}
+
+std::vector<Piece> furtherTemplates(const std::vector<FillPlan>& plans,
+                                    const std::vector<Fill>& fills, const Divided& divided,
+                                    const Ground& ground) {
+  std::vector<Piece> pieces;
+  for (const FillPlan& plan : plans) {
+    const FillCutting& cutting = fills[static_cast<std::size_t>(plan.fill)].cutting;
+    const Zone& zone = zoneOf(plan, divided);
+    const Sheet sheet(zone, ground.flat);
+    if (cutting.straight && !ground.flat.isCylinder()) {
+      const Length radius = ground.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
+      const Development upright = Development::cone(radius, 0, ground.body.wall());
+      pieces.push_back(
+          templateOf(plan, Sheet(zone, upright), PieceRole::straight, "straight-stencil"));
     }
-    pieces.push_back(std::move(piece));
+    if (cutting.filmWhole && hasFilm(plan, fills)) {
+      pieces.push_back(templateOf(plan, sheet, PieceRole::filmWhole, "film-template"));
+    }
+    if (cutting.doubleSided) {
+      pieces.push_back(templateOf(plan, sheet, PieceRole::doubleSided, "double-sided"));
+    }
+    if (cutting.lines == LineWork::piece) pieces.push_back(lineWork(plan, sheet));
   }
   return pieces;
 }
@@ -222,21 +274,66 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
   return pieces;
 }
 
+std::vector<Piece> pageKeys(const std::vector<Piece>& keys) {
+  // Room on both papers, with a margin for the printer.
+  constexpr double shortSide = 190;
+  constexpr double longSide = 250;
+  std::vector<Piece> pieces;
+  for (const Piece& key : keys) {
+    const Box box = key.bounds();
+    const double shorter = std::min(box.width(), box.height());
+    const double longer = std::max(box.width(), box.height());
+    const double by = std::min(shortSide / shorter, longSide / longer);
+    if (by >= 1) continue;
+    Piece piece = key;
+    piece.role = PieceRole::pageKey;
+    piece.id = "page-" + key.id;
+    piece.outline = scaled(std::move(piece.outline), by);
+    for (Guide& guide : piece.guides) guide.path = scaled(std::move(guide.path), by);
+    for (Lettering& lettering : piece.letterings) {
+      lettering.at = lettering.at * by;
+      lettering.height = lettering.height * by;
+    }
+    const Box small = piece.bounds();
+    const Sentence words{"not true size: %1 % of it", {static_cast<long>(std::lround(by * 100))}};
+    const Length tall = letterHeight(26, Length::mm(small.width() / 2), Length::mm(2.5));
+    if (tall > Length()) {
+      piece.letterings.push_back({{small.centre().x, small.low.y + 1.5}, tall, Angle(), words});
+    }
+    pieces.push_back(std::move(piece));
+  }
+  return pieces;
+}
+
 std::vector<Piece> filmCells(const std::vector<FillPlan>& plans, const std::vector<Fill>& fills,
                              const Development& flat) {
   std::vector<Piece> pieces;
   for (const FillPlan& plan : plans) {
-    const std::vector<CellColour>& all = fills[static_cast<std::size_t>(plan.fill)].colours;
-    for (const Cell& cell : plan.cells) {
-      if (all[static_cast<std::size_t>(cell.colour)].finish.kind != FinishKind::film) continue;
-      for (const WallLine& line : cell.region.joined()) {
-        Piece piece;
-        piece.role = PieceRole::filmCell;
-        piece.id = "cell-" + cell.label;
-        piece.outline = closed(inFlat(line, true, flat, fine));
-        const Box box = piece.bounds();
-        label(piece, {{box.centre(), box.width() * 0.8, box.height()}}, cell.label);
-        pieces.push_back(std::move(piece));
+    const Fill& fill = fills[static_cast<std::size_t>(plan.fill)];
+    if (fill.cutting.filmWhole) continue;
+    const auto films = std::count_if(
+        fill.colours.begin(), fill.colours.end(),
+        [](const CellColour& colour) { return colour.finish.kind == FinishKind::film; });
+    for (const ColourNeed& need : plan.needs) {
+      for (const std::size_t index : need.cells) {
+        const Cell& cell = plan.cells[index];
+        if (!isFilm(cell, fill)) continue;
+        for (const WallLine& line : cell.region.joined()) {
+          Piece piece;
+          piece.role = PieceRole::filmCell;
+          piece.id = "cell-" + cell.label;
+          piece.outline = closed(inFlat(line, true, flat, fine));
+          const Box box = piece.bounds();
+          // With more than one film, the film's letter tells whose it is.
+          label(piece, {{box.centre(), box.width() * 0.8, box.height()}},
+                films > 1 ? cell.label + colourLetter(cell.colour) : cell.label);
+          for (int spare = 1; spare <= fill.cutting.spares; ++spare) {
+            Piece copy = piece;
+            copy.id += "-spare-" + std::to_string(spare);
+            pieces.push_back(std::move(copy));
+          }
+          pieces.push_back(std::move(piece));
+        }
       }
     }
   }

@@ -23,12 +23,22 @@ const char* roleName(PieceRole role) {
       return "stripe";
     case PieceRole::stencil:
       return "stencil";
+    case PieceRole::straight:
+      return "straight_stencil";
     case PieceRole::key:
       return "key";
+    case PieceRole::pageKey:
+      return "page_key";
     case PieceRole::filmCell:
+      return "film_cell";
+    case PieceRole::filmWhole:
+      return "film_template";
+    case PieceRole::doubleSided:
+      return "double_sided";
+    case PieceRole::lineWork:
       break;
   }
-  return "film_cell";
+  return "line_work";
 }
 
 Sentence roleTitle(PieceRole role) {
@@ -51,12 +61,22 @@ Sentence roleTitle(PieceRole role) {
       return {"Stripes", {}};
     case PieceRole::stencil:
       return {"Stencil", {}};
+    case PieceRole::straight:
+      return {"Straight stencil", {}};
     case PieceRole::key:
       return {"Key", {}};
+    case PieceRole::pageKey:
+      return {"Key on a page", {}};
     case PieceRole::filmCell:
+      return {"Film cells", {}};
+    case PieceRole::filmWhole:
+      return {"Film template", {}};
+    case PieceRole::doubleSided:
+      return {"Double-sided sheet", {}};
+    case PieceRole::lineWork:
       break;
   }
-  return {"Film cells", {}};
+  return {"Line work", {}};
 }
 
 Area Piece::area() const {

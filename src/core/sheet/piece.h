@@ -22,18 +22,25 @@ enum class PieceRole {
   marksSheet,    ///< a page that says where every line is marked
   stripe,        ///< film strips that cover lines, where any are laid
   stencil,       ///< a pattern's cells and lines, to be laid and lifted, where a zone has one
-  key,           ///< the same on paper with every cell's colour
-  filmCell,      ///< cells that are film
+  straight,     ///< the same as if the wall were upright, of the same height, where it is asked for
+  key,          ///< the same on paper with every cell's colour
+  pageKey,      ///< the key made small enough for one page, where it is larger
+  filmCell,     ///< cells that are film
+  filmWhole,    ///< the whole template again in film, where that is asked for
+  doubleSided,  ///< and in double-sided sheet
+  lineWork,     ///< the lines between cells in one piece of film, where they are asked for
 };
 
 /// All of them, in the order they are shown and written.
-inline constexpr std::array<PieceRole, 11> pieceRoles{
+inline constexpr std::array<PieceRole, 16> pieceRoles{
     PieceRole::wrap,         PieceRole::testPiece, PieceRole::markingStrip, PieceRole::baseDisc,
     PieceRole::uprightGauge, PieceRole::ringStrip, PieceRole::marksSheet,   PieceRole::stripe,
-    PieceRole::stencil,      PieceRole::key,       PieceRole::filmCell};
+    PieceRole::stencil,      PieceRole::straight,  PieceRole::key,          PieceRole::pageKey,
+    PieceRole::filmCell,     PieceRole::filmWhole, PieceRole::doubleSided,  PieceRole::lineWork};
 
 /// "wrap", "test_piece", "marking_strip", "base_disc", "upright_gauge", "ring_strip",
-/// "marks_sheet", "stripe", "stencil", "key", "film_cell": the role as files write it.
+/// "marks_sheet", "stripe", "stencil", "straight_stencil", "key", "page_key", "film_cell",
+/// "film_template", "double_sided", "line_work": the role as files write it.
 const char* roleName(PieceRole role);
 /// The role as a person says it.
 Sentence roleTitle(PieceRole role);

@@ -101,13 +101,14 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
              "the line thinner.",
              {plan.zone, plan.thinnest}});
     }
-    if (std::abs(plan.stretch) > muchStretch) {
+    if (std::abs(plan.fit.stretchWide) > muchStretch) {
       watch("stretched_cells", WatchLevel::note, "pattern.repeats",
-            {plan.stretch > 0 ? "In zone %1 cells are %2 % wider than they should be, to close at "
-                                "the seam. Take another number of repeats."
-                              : "In zone %1 cells are %2 % narrower than they should be, to close "
-                                "at the seam. Take another number of repeats.",
-             {plan.zone, static_cast<long>(std::lround(std::abs(plan.stretch) * 100))}});
+            {plan.fit.stretchWide > 0
+                 ? "In zone %1 cells are %2 % wider than they should be, to close at "
+                   "the seam. Take another number of repeats."
+                 : "In zone %1 cells are %2 % narrower than they should be, to close "
+                   "at the seam. Take another number of repeats.",
+             {plan.zone, static_cast<long>(std::lround(std::abs(plan.fit.stretchWide) * 100))}});
     }
     const bool straight = body.isCone() && body.cone().isCylinder();
     if (fill.pattern.school == School::keep && !straight) {

@@ -106,7 +106,8 @@ TEST_CASE("colours are filled dark to light, printed film last; peel lists go ro
         luminanceOf(fill.colours[static_cast<std::size_t>(need.colour)].finish.colour);
     CHECK(light > last);
     last = light;
-    CHECK(need.glitter.grams() == Approx(need.area.mm2() / 100 * gramsPerCm2 * 2));
+    CHECK(need.glitter.grams() ==
+          Approx(need.area.mm2() / 100 * FillRates().glitterPerCm2.grams() * 2));
   }
   CHECK(cells == plan.cells.size());
   // Two fifths of the area for the one with two shares of five.

@@ -136,12 +136,74 @@ TEST_CASE("every colour has its own hatch on the key, and its letter") {
 TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
   Patterned cup(ZoneNode(), {}, Family::bricks);
   for (CellColour& colour : cup.fills[0].colours) colour.finish.kind = FinishKind::film;
-  const std::vector<Piece> cells = filmCells(cup.plans, cup.fills, cup.flat);
-  REQUIRE(cells.size() == cup.plans[0].cells.size());
-  for (std::size_t i = 0; i < cells.size(); ++i) {
-    CHECK(cells[i].id == "cell-" + cup.plans[0].cells[i].label);
-    CHECK(cells[i].area().mm2() == Approx(cup.plans[0].cells[i].area.mm2()).epsilon(1e-3));
+  std::vector<Piece> cells = filmCells(cup.plans, cup.fills, cup.flat);
+  const FillPlan& plan = cup.plans[0];
+  REQUIRE(cells.size() == plan.cells.size());
+  // Film by film, in the order they are laid, each row by row; the label says which film.
+  std::size_t at = 0;
+  for (const ColourNeed& need : plan.needs) {
+    for (const std::size_t index : need.cells) {
+      const Piece& piece = cells[at++];
+      const Cell& cell = plan.cells[index];
+      CHECK(piece.id == "cell-" + cell.label);
+      CHECK(piece.area().mm2() == Approx(cell.area.mm2()).epsilon(1e-3));
+      if (piece.letterings.empty()) continue;
+      CHECK(inWords(piece.letterings[0].words, Unit::mm) == cell.label + colourLetter(need.colour));
+    }
   }
+  cup.fills[0].cutting.spares = 2;
+  cells = filmCells(cup.plans, cup.fills, cup.flat);
+  CHECK(cells.size() == 3 * plan.cells.size());
+  cup.fills[0].cutting.filmWhole = true;
+  CHECK(filmCells(cup.plans, cup.fills, cup.flat).empty());
+}
+
+TEST_CASE("the template is cut again as asked: straight, in film, double-sided, its lines") {
+  Patterned cup(ZoneNode(), {}, Family::hexagons);
+  const FillPlan& plan = cup.plans[0];
+  const auto further = [&] {
+    return furtherTemplates(cup.plans, cup.fills, cup.divided, cup.ground);
+  };
+  CHECK(further().empty());
+  FillCutting& cutting = cup.fills[0].cutting;
+  cutting = {0, true, true, true, LineWork::piece};
+  std::vector<Piece> pieces = further();
+  REQUIRE(pieces.size() == 3);  // no film in it, so none in film
+  cup.fills[0].colours[0].finish.kind = FinishKind::film;
+  pieces = further();
+  REQUIRE(pieces.size() == 4);
+  const Piece& straight = pieces[0];
+  CHECK(straight.role == PieceRole::straight);
+  // The straight and the curved version have the same height along the wall, and every cell.
+  const Piece curved = stencilPieces(cup.plans, cup.divided, cup.flat)[0];
+  CHECK(straight.bounds().height() == Approx(cup.flat.wall().mm()).epsilon(1e-9));
+  CHECK(norm(cup.flat.toFlat({Angle(), cup.flat.wall()}) - cup.flat.toFlat({Angle(), Length()})) ==
+        Approx(straight.bounds().height()).epsilon(1e-9));
+  CHECK(straight.slits.size() == curved.slits.size());
+  CHECK(straight.bounds().width() ==
+        Approx(cup.flat.around(cup.flat.wall() / 2).mm()).epsilon(1e-6));
+  CHECK(pieces[1].role == PieceRole::filmWhole);
+  CHECK(pieces[1].slits.size() == curved.slits.size());
+  CHECK(pieces[2].role == PieceRole::doubleSided);
+  // The lines are the zone less its cells.
+  double cells = 0;
+  for (const Cell& cell : plan.cells) cells += cell.area.mm2();
+  CHECK(pieces[3].role == PieceRole::lineWork);
+  CHECK(pieces[3].area().mm2() == Approx(plan.zoneArea.mm2() - cells).epsilon(2e-3));
+  CHECK(pieces[3].holes.size() >= plan.cells.size());
+}
+
+TEST_CASE("a key larger than a page is made small enough, and says it is not true") {
+  const Patterned cup(ZoneNode(), {}, Family::hexagons);
+  const std::vector<Piece> keys = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Cup");
+  const std::vector<Piece> small = pageKeys(keys);
+  REQUIRE(small.size() == 1);
+  const Box box = small[0].bounds();
+  CHECK(std::max(box.width(), box.height()) <= 250.001);
+  CHECK(std::min(box.width(), box.height()) <= 190.001);
+  CHECK(box.width() / box.height() == Approx(keys[0].bounds().width() / keys[0].bounds().height()));
+  CHECK(inWords(small[0].letterings.back().words, Unit::mm).find("not true size") == 0);
+  CHECK(pageKeys(small).empty());
 }
 
 TEST_CASE("a cell the seam cuts has its label on both parts, and neither on the cut") {

@@ -1,0 +1,240 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pattern/quick_colouring.h"
+
+#include <algorithm>
+#include <array>
+#include <bit>
+#include <cmath>
+#include <cstdint>
+
+namespace avrelt {
+namespace {
+
+constexpr std::size_t mostColours = 32;
+constexpr int rounds = 6;
+constexpr double nearEnough = 0.002;  // of all, that a share may be off
+
+using Mask = std::uint32_t;
+
+Mask bit(int colour) {
+  return Mask{1} << static_cast<unsigned>(colour);
+}
+
+/// The same for a seed and a place everywhere (splitmix32).
+std::uint32_t mixed(std::uint32_t seed, std::uint32_t place) {
+  std::uint32_t z = seed * 0x9E3779B9U + place * 0x85EBCA6BU + 0x6D2B79F5U;
+  z = (z ^ (z >> 16)) * 0x85EBCA6BU;
+  z = (z ^ (z >> 13)) * 0xC2B2AE35U;
+  return z ^ (z >> 16);
+}
+
+class Quick {
+ public:
+  explicit Quick(const ColourTask& task) : task_(task), count_(task.neighbours.size()) {
+    double shares = 0;
+    for (const double share : task.shares) shares += std::max(share, 0.0);
+    for (std::size_t v = 0; v < count_; ++v) total_ += sizeOf(v);
+    for (std::size_t c = 0; c < task.shares.size(); ++c) {
+      const double share = shares > 0 ? std::max(task.shares[c], 0.0) / shares
+                                      : 1.0 / static_cast<double>(task.shares.size());
+      wanted_[c] = total_ * share;
+      perWanted_[c] = share > 0 ? 1 / wanted_[c] : 0;
+      if (share > 0) useful_ |= bit(static_cast<int>(c));
+    }
+    colours_.assign(count_, -1);
+  }
+
+  std::optional<std::vector<int>> operator()() {
+    for (std::size_t v = 0; v < count_; ++v) {
+      Mask free = useful_ & ~besides(v);
+      if (free == 0) free = freed(v);
+      if (free == 0) return std::nullopt;
+      put(v, lacking(free, static_cast<std::uint32_t>(v)));
+    }
+    balance();
+    return std::move(colours_);
+  }
+
+ private:
+  double sizeOf(std::size_t v) const { return task_.sizes.empty() ? 1 : task_.sizes[v]; }
+
+  /// The colours that lie beside a thing, or are barred there.
+  Mask besides(std::size_t v) const {
+    Mask mask = task_.barred.empty() ? 0 : task_.barred[v];
+    for (const int u : task_.neighbours[v]) {
+      const int c = colours_[static_cast<std::size_t>(u)];
+      if (c >= 0) mask |= bit(c);
+    }
+    return mask;
+  }
+
+  /// Which of these its share lacks most, ties by the seed.
+  int lacking(Mask free, std::uint32_t place) const {
+    int best = -1;
+    double most = -HUGE_VAL;
+    std::uint32_t noise = mixed(task_.seed, place);
+    for (; free != 0; free &= free - 1) {
+      const int c = std::countr_zero(free);
+      const auto i = static_cast<std::size_t>(c);
+      const double score = -used_[i] * perWanted_[i] + 1e-3 * static_cast<double>(noise & 0xFFU);
+      noise = noise >> 8 | noise << 24;
+      if (score <= most) continue;
+      most = score;
+      best = c;
+    }
+    return best;
+  }
+
+  void put(std::size_t v, int c) {
+    if (colours_[v] >= 0) used_[static_cast<std::size_t>(colours_[v])] -= sizeOf(v);
+    used_[static_cast<std::size_t>(c)] += sizeOf(v);
+    colours_[v] = c;
+  }
+
+  /// A colour that recolouring its neighbours one by one frees at `v`; none is 0.
+  Mask freed(std::size_t v) {
+    const Mask barred = task_.barred.empty() ? 0 : task_.barred[v];
+    for (Mask left = useful_ & ~barred; left != 0; left &= left - 1) {
+      const int c = std::countr_zero(left);
+      std::vector<std::pair<std::size_t, int>> changes;
+      bool all = true;
+      for (const int u : task_.neighbours[v]) {
+        const auto other = static_cast<std::size_t>(u);
+        if (colours_[other] != c) continue;
+        const Mask free = useful_ & ~besides(other) & ~bit(c);
+        if (free == 0) {
+          all = false;
+          break;
+        }
+        changes.emplace_back(other, colours_[other]);
+        put(other, lacking(free, static_cast<std::uint32_t>(u)));
+      }
+      if (all) return bit(c);
+      for (const auto& [other, before] : changes) put(other, before);
+    }
+    return 0;
+  }
+
+  /// Single changes, from colours that have too much to those that have too little.
+  void balance() {
+    for (int round = 0; round < rounds; ++round) {
+      double off = 0;
+      for (std::size_t c = 0; c < task_.shares.size(); ++c) {
+        off = std::max(off, std::abs(used_[c] - wanted_[c]));
+      }
+      if (off <= nearEnough * total_) return;
+      bool moved = false;
+      for (std::size_t v = 0; v < count_; ++v) {
+        const auto c = static_cast<std::size_t>(colours_[v]);
+        const double size = sizeOf(v);
+        const double over = used_[c] - wanted_[c];
+        if (over < size / 2) continue;
+        double least = -size / 4;
+        int best = -1;
+        for (Mask free = useful_ & ~besides(v) & ~bit(colours_[v]); free != 0; free &= free - 1) {
+          const int d = std::countr_zero(free);
+          // Half the change of the squares of what both are off, per size.
+          const double change = used_[static_cast<std::size_t>(d)] -
+                                wanted_[static_cast<std::size_t>(d)] - over + size;
+          if (change >= least) continue;
+          least = change;
+          best = d;
+        }
+        if (best < 0) continue;
+        put(v, best);
+        moved = true;
+      }
+      if (!moved) return;
+    }
+  }
+
+  const ColourTask& task_;
+  std::size_t count_;
+  double total_ = 0;
+  std::array<double, mostColours> wanted_{};
+  std::array<double, mostColours> perWanted_{};
+  std::array<double, mostColours> used_{};
+  Mask useful_ = 0;
+  std::vector<int> colours_;
+};
+
+/// All that a change of one thing reaches, kept so that it can be taken back.
+class Trade {
+ public:
+  Trade(const ColourTask& task, const std::vector<bool>& held, std::vector<int>& colours)
+      : task_(task), held_(held), colours_(colours), before_(colours) {}
+
+  bool operator()(int thing, int colour) {
+    const int old = colours_[at(thing)];
+    if (!allowed(thing, colour)) return false;
+    if (old == colour) return true;
+    if (moveAside(thing, colour) || alongChain(thing, old, colour)) return true;
+    colours_ = before_;
+    return false;
+  }
+
+ private:
+  static std::size_t at(int i) { return static_cast<std::size_t>(i); }
+  bool allowed(int v, int c) const {
+    return task_.barred.empty() || (task_.barred[at(v)] & bit(c)) == 0;
+  }
+  bool isFree(int v, int c) const {
+    if (!allowed(v, c) || task_.shares[at(c)] <= 0) return false;
+    const std::vector<int>& beside = task_.neighbours[at(v)];
+    return std::none_of(beside.begin(), beside.end(), [&](int u) { return colours_[at(u)] == c; });
+  }
+
+  /// Each neighbour that has the colour takes another that is free.
+  bool moveAside(int thing, int colour) {
+    colours_[at(thing)] = colour;
+    for (const int u : task_.neighbours[at(thing)]) {
+      if (colours_[at(u)] != colour) continue;
+      int other = -1;
+      for (int c = 0; c < static_cast<int>(task_.shares.size()) && other < 0; ++c) {
+        if (c != colour && isFree(u, c)) other = c;
+      }
+      if (other < 0 || held_[at(u)]) {
+        colours_ = before_;
+        return false;
+      }
+      colours_[at(u)] = other;
+    }
+    return true;
+  }
+
+  bool alongChain(int thing, int old, int colour) {
+    std::vector<int> chain{thing};
+    std::vector<bool> seen(colours_.size(), false);
+    seen[at(thing)] = true;
+    for (std::size_t next = 0; next < chain.size(); ++next) {
+      for (const int u : task_.neighbours[at(chain[next])]) {
+        const bool along = colours_[at(u)] == old || colours_[at(u)] == colour;
+        if (!along || seen[at(u)]) continue;
+        if (held_[at(u)] || !allowed(u, colours_[at(u)] == old ? colour : old)) return false;
+        seen[at(u)] = true;
+        chain.push_back(u);
+      }
+    }
+    for (const int v : chain) colours_[at(v)] = colours_[at(v)] == old ? colour : old;
+    return true;
+  }
+
+  const ColourTask& task_;
+  const std::vector<bool>& held_;
+  std::vector<int>& colours_;
+  std::vector<int> before_;
+};
+
+}  // namespace
+
+std::optional<std::vector<int>> quicklyColoured(const ColourTask& task) {
+  if (task.shares.empty() || task.shares.size() > mostColours) return std::nullopt;
+  return Quick(task)();
+}
+
+bool recolour(const ColourTask& task, const std::vector<bool>& held, int thing, int colour,
+              std::vector<int>& colours) {
+  return Trade(task, held, colours)(thing, colour);
+}
+
+}  // namespace avrelt

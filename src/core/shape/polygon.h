@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <vector>
+
+#include "shape/box.h"
+#include "shape/polyline.h"
+
+namespace avrelt {
+
+/// A part of the flat with straight edges: closed outlines in mm, counter-clockwise, holes
+/// clockwise. Booleans by Clipper, in whole numbers of 1/10 000 mm.
+using Polygon = std::vector<std::vector<Point>>;
+
+/// Positive where an outline runs counter-clockwise, in mm².
+double signedArea(const std::vector<Point>& outline);
+double signedArea(const Polygon& polygon);
+Box boundsOf(const Polygon& polygon);
+/// The middle of its mass.
+Point centroidOf(const Polygon& polygon);
+/// Whether a place lies inside, by the even-odd rule.
+bool contains(const Polygon& polygon, Point p);
+Polygon movedBy(Polygon polygon, Point by);
+
+/// What closed lines enclose: every second crossing with `evenOdd`, else whatever is wound round.
+/// Self-crossings are resolved.
+Polygon enclosedBy(const std::vector<Polyline>& lines, bool evenOdd);
+/// The area lines cover when drawn this wide, with flat ends and sharp corners.
+Polygon drawnWide(const std::vector<Polyline>& lines, Length width);
+
+Polygon unionOf(const std::vector<Polygon>& polygons);
+Polygon operator&(const Polygon& a, const Polygon& b);
+Polygon operator-(const Polygon& a, const Polygon& b);
+/// Drawn in by so much, corners staying sharp.
+Polygon shrunkBy(const Polygon& polygon, Length by);
+
+/// Its separate parts, each one outline with the holes in it.
+std::vector<Polygon> partsOf(const Polygon& polygon);
+
+/// A line with those points left out that lie within `tolerance` of what is left (Douglas and
+/// Peucker 1973).
+std::vector<Point> simplified(const std::vector<Point>& outline, Length tolerance);
+
+}  // namespace avrelt

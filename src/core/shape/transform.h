@@ -1,0 +1,35 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <cmath>
+
+#include "shape/point.h"
+
+namespace avrelt {
+
+/// An affine map of the plane: x' = a x + c y + e, y' = b x + d y + f.
+struct Transform {
+  double a = 1;
+  double b = 0;
+  double c = 0;
+  double d = 1;
+  double e = 0;
+  double f = 0;
+
+  constexpr Point operator()(Point p) const {
+    return {a * p.x + c * p.y + e, b * p.x + d * p.y + f};
+  }
+  /// By how much areas grow; negative where left and right change places.
+  constexpr double determinant() const { return a * d - b * c; }
+  /// By how much lengths grow, on the whole.
+  double scale() const { return std::sqrt(std::abs(determinant())); }
+
+  /// First the right one, then the left one.
+  friend constexpr Transform operator*(const Transform& l, const Transform& r) {
+    return {l.a * r.a + l.c * r.b, l.b * r.a + l.d * r.b,       l.a * r.c + l.c * r.d,
+            l.b * r.c + l.d * r.d, l.a * r.e + l.c * r.f + l.e, l.b * r.e + l.d * r.f + l.f};
+  }
+  friend constexpr bool operator==(const Transform&, const Transform&) = default;
+};
+
+}  // namespace avrelt

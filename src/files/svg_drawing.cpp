@@ -1,0 +1,519 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/svg_drawing.h"
+
+#include <algorithm>
+#include <cmath>
+#include <cstring>
+#include <map>
+#include <pugixml.hpp>
+#include <set>
+
+#include "files/svg_style.h"
+#include "shape/path_text.h"
+
+namespace avrelt {
+namespace {
+
+constexpr int deepest = 200;
+constexpr std::size_t mostShapes = 20'000;
+constexpr std::size_t mostVisits = 400'000;
+constexpr std::size_t mostFaults = 20;
+constexpr std::size_t mostPoints = 1'000'000;
+constexpr Length fine = Length::mm(0.01);
+constexpr double pxPerInch = 96;
+constexpr double mmPerPx = 25.4 / pxPerInch;
+
+std::string_view localName(const char* name) {
+  const char* colon = std::strrchr(name, ':');
+  return colon == nullptr ? name : colon + 1;
+}
+
+/// "12mm", "3.5 in", "50%" in px; `whole` is what a per cent is of. Nothing where it is no length.
+std::optional<double> lengthIn(std::string_view text, double whole) {
+  skipBlanks(text);
+  const std::optional<double> number = takeNumber(text);
+  if (!number || std::abs(*number) > 1e7) return std::nullopt;
+  while (!text.empty() && std::isspace(static_cast<unsigned char>(text.back())) != 0) {
+    text.remove_suffix(1);
+  }
+  skipBlanks(text);
+  static const std::map<std::string_view, double> units{{"", 1},
+                                                        {"px", 1},
+                                                        {"mm", pxPerInch / 25.4},
+                                                        {"cm", pxPerInch / 2.54},
+                                                        {"in", 96},
+                                                        {"pt", 96.0 / 72},
+                                                        {"pc", 16},
+                                                        {"Q", pxPerInch / 101.6},
+                                                        {"em", 16},
+                                                        {"ex", 8}};
+  if (text == "%") return *number / 100 * whole;
+  const auto unit = units.find(text);
+  if (unit == units.end()) return std::nullopt;
+  return *number * unit->second;
+}
+
+/// "translate(3 4) rotate(30)"; nothing where it cannot be read.
+std::optional<Transform> transformIn(std::string_view text) {
+  Transform all;
+  for (skipBlanks(text); !text.empty(); skipBlanks(text)) {
+    const std::size_t open = text.find('(');
+    if (open == std::string_view::npos) return std::nullopt;
+    std::string_view name = text.substr(0, open);
+    while (!name.empty() && std::isspace(static_cast<unsigned char>(name.back())) != 0) {
+      name.remove_suffix(1);
+    }
+    text.remove_prefix(open + 1);
+    std::vector<double> n;
+    for (skipBlanks(text); !text.empty() && text.front() != ')'; skipBlanks(text)) {
+      const std::optional<double> number = takeNumber(text);
+      if (!number || n.size() == 6 || std::abs(*number) > 1e9) return std::nullopt;
+      n.push_back(*number);
+    }
+    if (text.empty()) return std::nullopt;
+    text.remove_prefix(1);
+    const auto given = [&](std::size_t least, std::size_t most) {
+      return n.size() >= least && n.size() <= most;
+    };
+    const auto turned = [](double degrees) {
+      const double angle = std::remainder(degrees, 360) / 180 * M_PI;
+      return Transform{std::cos(angle), std::sin(angle), -std::sin(angle), std::cos(angle), 0, 0};
+    };
+    if (name == "matrix" && given(6, 6)) {
+      all = all * Transform{n[0], n[1], n[2], n[3], n[4], n[5]};
+    } else if (name == "translate" && given(1, 2)) {
+      all = all * Transform{1, 0, 0, 1, n[0], n.size() > 1 ? n[1] : 0};
+    } else if (name == "scale" && given(1, 2)) {
+      all = all * Transform{n[0], 0, 0, n.size() > 1 ? n[1] : n[0], 0, 0};
+    } else if (name == "rotate" && given(1, 1)) {
+      all = all * turned(n[0]);
+    } else if (name == "rotate" && given(3, 3)) {
+      all = all * Transform{1, 0, 0, 1, n[1], n[2]} * turned(n[0]) *
+            Transform{1, 0, 0, 1, -n[1], -n[2]};
+    } else if (name == "skewX" && given(1, 1)) {
+      all = all * Transform{1, 0, std::tan(n[0] / 180 * M_PI), 1, 0, 0};
+    } else if (name == "skewY" && given(1, 1)) {
+      all = all * Transform{1, std::tan(n[0] / 180 * M_PI), 0, 1, 0, 0};
+    } else {
+      return std::nullopt;
+    }
+  }
+  return all;
+}
+
+/// What is handed down from group to group.
+struct Ink {
+  bool filled = true;
+  bool evenOdd = false;
+  bool stroked = false;
+  bool visible = true;
+  double width = 1;  // px
+};
+
+class Reader {
+ public:
+  Reader(std::string_view text, const std::string& name) : text_(text) { drawing_.name = name; }
+
+  tl::expected<Drawing, ReadFaults> operator()() {
+    if (text_.size() > 1 && text_[0] == '\x1f' && text_[1] == '\x8b') {
+      return alone(0, "The file is compressed. Save the drawing as plain SVG.", {});
+    }
+    // No entities of the file's own are expanded, so they cannot grow.
+    const pugi::xml_parse_result parsed =
+        document_.load_buffer(text_.data(), text_.size(), pugi::parse_default, pugi::encoding_auto);
+    const pugi::xml_node root = document_.document_element();
+    if (!root.empty() && localName(root.name()) != "svg") {
+      return alone(lineAt(root.offset_debug()),
+                   "The file begins with <%1>, so it is no drawing. Save the drawing as SVG.",
+                   {std::string(localName(root.name())).substr(0, 40)});
+    }
+    if (!parsed || root.empty()) {
+      return alone(lineAt(parsed.offset), "This is no whole SVG: %1. Save the drawing anew.",
+                   {std::string(parsed ? "nothing is in it" : parsed.description())});
+    }
+    page(root);
+    collect(root);
+    walk(root, top_, Ink(), 0);
+    leftOut();
+    if (!faults_.empty()) return tl::unexpected(std::move(faults_));
+    return std::move(drawing_);
+  }
+
+ private:
+  tl::unexpected<ReadFaults> alone(int line, std::string words, std::vector<Sentence::Part> parts) {
+    return tl::unexpected(ReadFaults{{line, {"", {std::move(words), std::move(parts)}}}});
+  }
+
+  int lineAt(std::ptrdiff_t offset) const {
+    if (offset < 0 || static_cast<std::size_t>(offset) > text_.size()) return 0;
+    return 1 + static_cast<int>(std::count(text_.begin(), text_.begin() + offset, '\n'));
+  }
+
+  void fault(const pugi::xml_node& node, std::string words, std::vector<Sentence::Part> parts) {
+    // A place used twice is wrong once.
+    if (faults_.size() >= mostFaults || !blamed_.insert(node.offset_debug()).second) return;
+    faults_.push_back(
+        {lineAt(node.offset_debug()), {nameOf(node), {std::move(words), std::move(parts)}}});
+  }
+
+  static std::string nameOf(const pugi::xml_node& node) {
+    const std::string_view id = node.attribute("id").value();
+    std::string name(localName(node.name()));
+    if (!id.empty()) name += "#" + std::string(id.substr(0, 60));
+    return name;
+  }
+
+  /// The page's size, and the map from its user units to mm with y up.
+  void page(const pugi::xml_node& root) {
+    std::vector<double> view;
+    std::string_view box = root.attribute("viewBox").value();
+    for (skipBlanks(box); !box.empty(); skipBlanks(box)) {
+      const std::optional<double> number = takeNumber(box);
+      if (!number || view.size() == 4) {
+        view.clear();
+        break;
+      }
+      view.push_back(*number);
+    }
+    const bool boxed =
+        view.size() == 4 && view[2] > 0 && view[3] > 0 && view[2] < 1e7 && view[3] < 1e7;
+    viewWide_ = boxed ? view[2] : 0;
+    viewTall_ = boxed ? view[3] : 0;
+    const auto size = [&](const char* name, double own) -> double {
+      const std::string_view written = root.attribute(name).value();
+      if (written.empty() || written == "auto") return own;
+      const std::optional<double> px = lengthIn(written, own);
+      if (px && *px > 0) return *px;
+      fault(root, "Its %1 is no length. Write it with a unit, such as 120 mm.",
+            {std::string(name)});
+      return own;
+    };
+    double wide = size("width", viewWide_);
+    double tall = size("height", viewTall_);
+    // One of the two alone keeps the view's proportion.
+    if (boxed && root.attribute("width").empty() && !root.attribute("height").empty())
+      wide = tall * view[2] / view[3];
+    if (boxed && root.attribute("height").empty() && !root.attribute("width").empty())
+      tall = wide * view[3] / view[2];
+    if (!boxed) {
+      viewWide_ = wide;
+      viewTall_ = tall;
+    }
+    drawing_.wide = Length::mm(wide * mmPerPx);
+    drawing_.tall = Length::mm(tall * mmPerPx);
+    Transform fit;
+    if (boxed && wide > 0 && tall > 0) {
+      const std::string_view aspect = root.attribute("preserveAspectRatio").value();
+      double sx = wide / view[2];
+      double sy = tall / view[3];
+      double shareX = 0.5;
+      double shareY = 0.5;
+      if (aspect.find("none") == std::string_view::npos) {
+        const bool slice = aspect.find("slice") != std::string_view::npos;
+        sx = sy = slice ? std::max(sx, sy) : std::min(sx, sy);
+        const auto share = [&](const char* least, const char* most) {
+          if (aspect.find(least) != std::string_view::npos) return 0.0;
+          return aspect.find(most) != std::string_view::npos ? 1.0 : 0.5;
+        };
+        shareX = share("xMin", "xMax");
+        shareY = share("YMin", "YMax");
+      }
+      fit = {sx,
+             0,
+             0,
+             sy,
+             (wide - view[2] * sx) * shareX - view[0] * sx,
+             (tall - view[3] * sy) * shareY - view[1] * sy};
+    }
+    top_ = Transform{mmPerPx, 0, 0, -mmPerPx, 0, tall * mmPerPx} * fit;
+  }
+
+  /// Ids and style sheets, without recursion.
+  void collect(const pugi::xml_node& root) {
+    pugi::xml_node node = root;
+    while (!node.empty()) {
+      const char* id = node.attribute("id").value();
+      if (*id != '\0') ids_.emplace(id, node);
+      if (localName(node.name()) == "style") {
+        for (const pugi::xml_node& part : node.children()) sheet_.add(part.value());
+      }
+      if (!node.first_child().empty()) {
+        node = node.first_child();
+        continue;
+      }
+      while (node != root && node.next_sibling().empty()) node = node.parent();
+      if (node == root) break;
+      node = node.next_sibling();
+    }
+  }
+
+  Ink inkOf(const pugi::xml_node& node, Ink ink, bool& shown) const {
+    Declarations all = sheet_.of(localName(node.name()), node.attribute("class").value(),
+                                 node.attribute("id").value());
+    const Declarations own = declarationsIn(node.attribute("style").value());
+    const auto value = [&](const char* name) -> std::string_view {
+      if (const auto found = own.find(name); found != own.end()) return found->second;
+      if (const auto found = all.find(name); found != all.end()) return found->second;
+      return node.attribute(name).value();
+    };
+    if (value("display") == "none") shown = false;
+    if (const auto seen = value("visibility"); !seen.empty()) ink.visible = seen == "visible";
+    const auto isInk = [](std::string_view paint) {
+      return paint != "none" && paint != "transparent";
+    };
+    if (const auto fill = value("fill"); !fill.empty() && fill != "inherit")
+      ink.filled = isInk(fill);
+    if (const auto line = value("stroke"); !line.empty() && line != "inherit")
+      ink.stroked = isInk(line);
+    if (const auto rule = value("fill-rule"); !rule.empty()) ink.evenOdd = rule == "evenodd";
+    if (const auto width = value("stroke-width"); !width.empty()) {
+      if (const std::optional<double> px = lengthIn(width, viewDiagonal()))
+        ink.width = std::max(0.0, *px);
+    }
+    if (const auto clear = value("fill-opacity"); clear == "0") ink.filled = false;
+    if (const auto clear = value("stroke-opacity"); clear == "0") ink.stroked = false;
+    return ink;
+  }
+
+  double viewDiagonal() const { return std::hypot(viewWide_, viewTall_) / std::sqrt(2.0); }
+
+  void walk(const pugi::xml_node& node, const Transform& outer, const Ink& outerInk, int depth) {
+    if (full_) return;
+    if (depth > deepest) {
+      return fault(node, "Groups are nested more than %1 deep. Ungroup some.", {long{deepest}});
+    }
+    if (++visits_ > mostVisits || drawing_.shapes.size() >= mostShapes) {
+      full_ = true;
+      return fault(node,
+                   "The drawing comes to more than %1 shapes. Draw fewer, or use fewer copies.",
+                   {static_cast<long>(mostShapes)});
+    }
+    const std::string_view kind = localName(node.name());
+    static const std::set<std::string_view> silent{
+        "defs",  "symbol", "clipPath", "mask",           "marker",         "pattern", "style",
+        "title", "desc",   "metadata", "linearGradient", "radialGradient", "filter",  "namedview"};
+    if (node.type() != pugi::node_element || (silent.count(kind) != 0 && depth > 0 && !asked_))
+      return;
+    asked_ = false;
+    bool shown = true;
+    const Ink ink = inkOf(node, outerInk, shown);
+    if (!shown) return;
+    Transform map = outer;
+    if (const std::string_view written = node.attribute("transform").value(); !written.empty()) {
+      const std::optional<Transform> own = transformIn(written);
+      if (!own) {
+        return fault(node, "Its transform \"%1\" cannot be read.",
+                     {std::string(written.substr(0, 60))});
+      }
+      map = map * *own;
+    }
+    if (!node.attribute("clip-path").empty() || !node.attribute("mask").empty())
+      ++left_["clip paths"];
+    if (kind == "svg" && depth > 0) {
+      map = map *
+            Transform{1, 0, 0, 1, number(node, "x", viewWide_), number(node, "y", viewTall_)} *
+            innerView(node);
+    }
+    if (kind == "svg" || kind == "g" || kind == "a" || kind == "symbol") {
+      for (const pugi::xml_node& child : node.children()) walk(child, map, ink, depth + 1);
+    } else if (kind == "switch") {
+      for (const pugi::xml_node& child : node.children()) {
+        if (child.type() != pugi::node_element || localName(child.name()) == "foreignObject")
+          continue;
+        walk(child, map, ink, depth + 1);
+        break;
+      }
+    } else if (kind == "use") {
+      use(node, map, ink, depth);
+    } else if (kind == "text" || kind == "flowRoot") {
+      ++left_["words"];
+    } else if (kind == "image") {
+      ++left_["pictures"];
+    } else if (kind == "script") {
+      ++left_["scripts"];
+    } else if (kind == "foreignObject") {
+      ++left_["foreign objects"];
+    } else {
+      shape(node, kind, map, ink);
+    }
+  }
+
+  static Transform innerView(const pugi::xml_node& node) {
+    std::string_view box = node.attribute("viewBox").value();
+    std::vector<double> view;
+    for (skipBlanks(box); !box.empty() && view.size() < 4; skipBlanks(box)) {
+      const std::optional<double> n = takeNumber(box);
+      if (!n) return {};
+      view.push_back(*n);
+    }
+    if (view.size() != 4 || view[2] <= 0 || view[3] <= 0) return {};
+    const double wide = lengthIn(node.attribute("width").value(), view[2]).value_or(view[2]);
+    const double tall = lengthIn(node.attribute("height").value(), view[3]).value_or(view[3]);
+    const double scale = std::min(wide / view[2], tall / view[3]);
+    return {scale,
+            0,
+            0,
+            scale,
+            (wide - view[2] * scale) / 2 - view[0] * scale,
+            (tall - view[3] * scale) / 2 - view[1] * scale};
+  }
+
+  void use(const pugi::xml_node& node, const Transform& map, const Ink& ink, int depth) {
+    std::string_view target = node.attribute("href").value();
+    if (target.empty()) target = node.attribute("xlink:href").value();
+    if (target.empty() || target.front() != '#') {
+      ++left_["references to other files"];
+      return;
+    }
+    const auto found = ids_.find(std::string(target.substr(1)));
+    if (found == ids_.end()) {
+      return fault(node, "It uses \"%1\", which is not in the drawing.",
+                   {std::string(target.substr(0, 60))});
+    }
+    const pugi::xml_node& used = found->second;
+    if (std::find(using_.begin(), using_.end(), used) != using_.end()) {
+      return fault(node, "It uses itself, by way of \"%1\".", {std::string(target.substr(0, 60))});
+    }
+    using_.push_back(used);
+    const Transform placed =
+        map * Transform{1, 0, 0, 1, number(node, "x", viewWide_), number(node, "y", viewTall_)};
+    asked_ = true;
+    walk(used, placed, ink, depth + 1);
+    asked_ = false;
+    using_.pop_back();
+  }
+
+  double number(const pugi::xml_node& node, const char* name, double whole) {
+    const std::string_view written = node.attribute(name).value();
+    if (written.empty()) return 0;
+    if (const std::optional<double> read = lengthIn(written, whole)) return *read;
+    fault(node, "Its %1 \"%2\" is no length.",
+          {std::string(name), std::string(written.substr(0, 40))});
+    return 0;
+  }
+
+  void shape(const pugi::xml_node& node, std::string_view kind, const Transform& map,
+             const Ink& ink) {
+    Pen pen(map, fine);
+    const auto x = [&](const char* name) { return number(node, name, viewWide_); };
+    const auto y = [&](const char* name) { return number(node, name, viewTall_); };
+    if (kind == "path") {
+      const std::string_view data = node.attribute("d").value();
+      if (const Checked<bool> drawn = drawPath(data, pen); !drawn) {
+        return fault(node, drawn.error().sentence.pattern, drawn.error().sentence.parts);
+      }
+    } else if (kind == "rect") {
+      rectangle(pen, node, {x("x"), y("y")}, {x("width"), y("height")});
+    } else if (kind == "circle") {
+      const double r = number(node, "r", viewDiagonal());
+      ellipse(pen, {x("cx"), y("cy")}, r, r);
+    } else if (kind == "ellipse") {
+      ellipse(pen, {x("cx"), y("cy")}, x("rx"), y("ry"));
+    } else if (kind == "line") {
+      pen.moveTo({x("x1"), y("y1")});
+      pen.lineTo({x("x2"), y("y2")});
+    } else if (kind == "polyline" || kind == "polygon") {
+      std::string_view points = node.attribute("points").value();
+      std::vector<double> numbers;
+      for (skipBlanks(points); !points.empty(); skipBlanks(points)) {
+        const std::optional<double> n = takeNumber(points);
+        if (!n || std::abs(*n) > 1e6) return fault(node, "Its points cannot be read.", {});
+        numbers.push_back(*n);
+      }
+      for (std::size_t i = 0; i + 1 < numbers.size(); i += 2) {
+        const Point p{numbers[i], numbers[i + 1]};
+        i == 0 ? pen.moveTo(p) : pen.lineTo(p);
+      }
+      if (kind == "polygon") pen.close();
+    } else {
+      return;  // of no matter to what is drawn
+    }
+    if (!ink.visible || (!ink.filled && !ink.stroked)) return;
+    DrawnShape drawn;
+    drawn.lines = pen.take();
+    if (drawn.lines.empty()) return;
+    points_ += pen.points();
+    if (points_ > mostPoints) {
+      full_ = true;
+      return fault(node, "The drawing comes to more than %1 points. Simplify its paths.",
+                   {static_cast<long>(mostPoints)});
+    }
+    drawn.filled = ink.filled && kind != "line";
+    drawn.evenOdd = ink.evenOdd;
+    drawn.stroke = ink.stroked ? Length::mm(ink.width * map.scale()) : Length();
+    drawn.name = nameOf(node);
+    drawing_.shapes.push_back(std::move(drawn));
+  }
+
+  void rectangle(Pen& pen, const pugi::xml_node& node, Point at, Point size) {
+    if (size.x <= 0 || size.y <= 0) return;
+    const bool roundX = !node.attribute("rx").empty();
+    const bool roundY = !node.attribute("ry").empty();
+    double rx = roundX ? number(node, "rx", viewWide_) : 0;
+    double ry = roundY ? number(node, "ry", viewTall_) : rx;
+    if (!roundX) rx = ry;
+    rx = std::clamp(rx, 0.0, size.x / 2);
+    ry = std::clamp(ry, 0.0, size.y / 2);
+    const Point far = at + size;
+    pen.moveTo({at.x + rx, at.y});
+    pen.lineTo({far.x - rx, at.y});
+    const auto corner = [&](Point p) {
+      if (rx > 0 && ry > 0) pen.arcTo(rx, ry, Angle(), false, true, p);
+    };
+    corner({far.x, at.y + ry});
+    pen.lineTo({far.x, far.y - ry});
+    corner({far.x - rx, far.y});
+    pen.lineTo({at.x + rx, far.y});
+    corner({at.x, far.y - ry});
+    pen.lineTo({at.x, at.y + ry});
+    corner({at.x + rx, at.y});
+    pen.close();
+  }
+
+  static void ellipse(Pen& pen, Point centre, double rx, double ry) {
+    if (rx <= 0 || ry <= 0) return;
+    pen.moveTo({centre.x + rx, centre.y});
+    pen.arcTo(rx, ry, Angle(), false, true, {centre.x - rx, centre.y});
+    pen.arcTo(rx, ry, Angle(), false, true, {centre.x + rx, centre.y});
+    pen.close();
+  }
+
+  /// One note for each kind of thing that was left out.
+  void leftOut() {
+    static const std::map<std::string, const char*> words{
+        {"words", "Words were left out (%1): turn them into paths first."},
+        {"pictures", "Pictures were left out (%1): only lines and shapes can be cut."},
+        {"scripts", "Scripts were left out (%1)."},
+        {"foreign objects", "Foreign objects were left out (%1)."},
+        {"clip paths", "Clips and masks were left out (%1): the shapes are taken whole."},
+        {"references to other files", "References to other files were left out (%1)."}};
+    for (const auto& [kind, count] : left_) {
+      drawing_.notes.push_back({words.at(kind), {static_cast<long>(count)}});
+    }
+  }
+
+  std::string_view text_;
+  pugi::xml_document document_;
+  Drawing drawing_;
+  ReadFaults faults_;
+  std::set<std::ptrdiff_t> blamed_;
+  std::map<std::string, pugi::xml_node> ids_;
+  StyleSheet sheet_;
+  Transform top_;
+  double viewWide_ = 0;
+  double viewTall_ = 0;
+  std::vector<pugi::xml_node> using_;
+  std::map<std::string, int> left_;
+  std::size_t visits_ = 0;
+  std::size_t points_ = 0;
+  bool full_ = false;
+  bool asked_ = false;  ///< a `use` asks for what is otherwise silent
+};
+
+}  // namespace
+
+tl::expected<Drawing, ReadFaults> readDrawing(std::string_view text, const std::string& name) {
+  return Reader(text, name)();
+}
+
+}  // namespace avrelt
