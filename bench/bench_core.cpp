@@ -1,15 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <benchmark/benchmark.h>
 
+#include <array>
 #include <boost/graph/adjacency_list.hpp>
 #include <boost/graph/sequential_vertex_coloring.hpp>
 #include <cmath>
 #include <cstdlib>
 #include <iostream>
+#include <pugixml.hpp>
 #include <vector>
 
 #include "files/document_json.h"
 #include "files/outputs.h"
+#include "files/svg_drawing.h"
 #include "job/plan.h"
 
 // Each bar stands beside its reference in the same run; the ratio is printed at the end.
@@ -205,6 +208,66 @@ void colourCells(benchmark::State& state) {
 }
 BENCHMARK(colourCells)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
+/// Line art of five megabytes: some 2500 cells with wavy edges.
+const std::string& fiveMegabytes() {
+  static const std::string text = [] {
+    std::string svg =
+        "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"600mm\" height=\"600mm\" "
+        "viewBox=\"0 0 600 600\">\n";
+    std::array<char, 200> buffer{};
+    for (int cell = 0; cell < 2500; ++cell) {
+      const double x = cell % 50 * 12 + 6;
+      const double y = cell / 50 * 12 + 6;
+      std::snprintf(buffer.data(), buffer.size(), "<path d=\"M%.6f,%.6f", x + 5, y);
+      svg += buffer.data();
+      constexpr int sides = 36;
+      for (int i = 1; i <= sides; ++i) {
+        const auto at = [&](double share, double r) {
+          const double angle = 2 * M_PI * (i - 1 + share) / sides;
+          return std::pair{x + r * std::cos(angle), y + r * std::sin(angle)};
+        };
+        const auto [ax, ay] = at(0.33, 5.4);
+        const auto [bx, by] = at(0.67, 4.7);
+        const auto [px, py] = at(1, 5);
+        std::snprintf(buffer.data(), buffer.size(), "C%.6f,%.6f %.6f,%.6f %.6f,%.6f", ax, ay, bx,
+                      by, px, py);
+        svg += buffer.data();
+      }
+      svg += "Z\"/>\n";
+    }
+    return svg + "</svg>\n";
+  }();
+  return text;
+}
+
+void parseFiveMegabytes(benchmark::State& state) {
+  for (auto _ : state) {
+    pugi::xml_document document;
+    auto parsed = document.load_buffer(fiveMegabytes().data(), fiveMegabytes().size());
+    benchmark::DoNotOptimize(parsed);
+  }
+}
+BENCHMARK(parseFiveMegabytes)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
+/// Read, cells found, repeat looked for.
+void importFiveMegabytes(benchmark::State& state) {
+  state.counters["MB"] = static_cast<double>(fiveMegabytes().size()) / 1e6;
+  for (auto _ : state) {
+    auto drawing = readDrawing(fiveMegabytes(), "bench.svg");
+    if (!drawing) {
+      state.SkipWithError("not read");
+      return;
+    }
+    auto found = findArtwork(*drawing);
+    if (!found) {
+      state.SkipWithError("no cells");
+      return;
+    }
+    benchmark::DoNotOptimize(found);
+  }
+}
+BENCHMARK(importFiveMegabytes)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
 void readOneCup(benchmark::State& state) {
   Document document;
   document.cups.push_back(comet());
@@ -249,7 +312,10 @@ class Ratios : public benchmark::ConsoleReporter {
               << of("planSixtyZones") / of("planOneCup") << " times the uncut cup\n"
               << "2000 cells filled: " << of("fillTwoThousandCells") / 1000
               << " ms (under 60 wanted); coloured in " << of("colourCells") / of("colourByBoost")
-              << " times Boost's sequential colouring (at most 5 wanted)\n";
+              << " times Boost's sequential colouring (at most 5 wanted)\n"
+              << "5 MB of line art imported: " << of("importFiveMegabytes") / 1e6
+              << " s (under 1 wanted), " << of("importFiveMegabytes") / of("parseFiveMegabytes")
+              << " times the parsing of its XML\n";
   }
 
  private:

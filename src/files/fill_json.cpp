@@ -3,6 +3,7 @@
 
 #include "files/divide_json.h"
 #include "files/json_writing.h"
+#include "shape/path_text.h"
 
 namespace avrelt {
 namespace {
@@ -10,7 +11,81 @@ namespace {
 constexpr int mostParts = 500;
 constexpr int mostSeed = 1'000'000;
 constexpr int mostColours = 24;
+constexpr int mostSpares = 20;
 constexpr std::size_t mostPins = 6000;
+
+constexpr double mostMm = 10'000;
+constexpr std::size_t mostArtCells = 6000;
+
+/// "M0 0 10 0 10 10Z": a cell's outlines in mm, the first round it, the others its openings.
+std::string pathText(const Polygon& cell) {
+  std::string text;
+  for (const std::vector<Point>& outline : cell) {
+    text += 'M';
+    bool first = true;
+    for (const Point& p : outline) {
+      for (const double v : {p.x, p.y}) {
+        if (!first) text += ' ';
+        first = false;
+        text += number(v).dump();
+      }
+    }
+    text += 'Z';
+  }
+  return text;
+}
+
+SharedArtwork artworkMembers(ObjectReader object) {
+  Artwork artwork;
+  object.text("name", artwork.name);
+  object.real("wide", 2, mostMm, artwork.wide);
+  object.real("tall", 2, mostMm, artwork.tall);
+  object.truth("picture", artwork.picture);
+  object.list("cells", [&](const Json& item, const std::string& path) {
+    if (!item.is_string() || artwork.cells.size() >= mostArtCells) {
+      object.fault(path, {"A cell is wanted as path data, such as \"M0 0 10 0 10 10Z\"; up to %1.",
+                          {static_cast<long>(mostArtCells)}});
+      return;
+    }
+    Pen pen(Transform(), Length::mm(0.01));
+    if (const Checked<bool> drawn = drawPath(item.get_ref<const std::string&>(), pen); !drawn) {
+      object.fault(path, drawn.error().sentence);
+      return;
+    }
+    Polygon cell;
+    for (Polyline& line : pen.take()) {
+      const bool hole = !cell.empty();
+      const double area = signedArea(line.points);
+      const bool far = std::any_of(line.points.begin(), line.points.end(), [](const Point& p) {
+        return std::abs(p.x) > 2 * mostMm || std::abs(p.y) > 2 * mostMm;
+      });
+      if (far || !line.closed || (hole ? area >= 0 : area <= 0)) {
+        object.fault(path, {"An outline has to be closed and run counter-clockwise, the openings "
+                            "after it clockwise.",
+                            {}});
+        return;
+      }
+      cell.push_back(std::move(line.points));
+    }
+    if (!cell.empty()) artwork.cells.push_back(std::move(cell));
+  });
+  if (artwork.cells.empty() || artwork.wide < 2 || artwork.tall < 2) {
+    object.fault(object.pathOf("cells"), {"An artwork wants its size and at least one cell.", {}});
+    return {};
+  }
+  return SharedArtwork(std::move(artwork));
+}
+
+Json written(const Artwork& artwork) {
+  Json object = Json::object();
+  object["name"] = artwork.name;
+  object["wide"] = number(artwork.wide);
+  object["tall"] = number(artwork.tall);
+  if (artwork.picture) object["picture"] = true;
+  object["cells"] = Json::array();
+  for (const Polygon& cell : artwork.cells) object["cells"].push_back(pathText(cell));
+  return object;
+}
 
 Pattern patternMembers(ObjectReader object, Unit unit) {
   Pattern pattern;
@@ -28,7 +103,8 @@ Pattern patternMembers(ObjectReader object, Unit unit) {
                  {"pentagons", Family::pentagons},
                  {"uprights", Family::uprights},
                  {"slants", Family::slants},
-                 {"pebbles", Family::pebbles}},
+                 {"pebbles", Family::pebbles},
+                 {"artwork", Family::artwork}},
                 pattern.family);
   object.length("size", unit, pattern.size);
   object.wholeNumber("repeats", mostParts, pattern.repeats);
@@ -43,7 +119,13 @@ Pattern patternMembers(ObjectReader object, Unit unit) {
   object.truth("mirror", pattern.mirror);
   object.truth("turned", pattern.turned);
   object.choice("school", {{"narrow", School::narrow}, {"keep", School::keep}}, pattern.school);
+  object.choice("rise",
+                {{"sized", Rise::sized}, {"proportion", Rise::proportion}, {"whole", Rise::whole}},
+                pattern.rise);
   object.wholeNumber("seed", mostSeed, pattern.seed);
+  if (const Json* artwork = object.find("artwork")) {
+    pattern.artwork = artworkMembers(object.on(*artwork, object.pathOf("artwork")));
+  }
   pattern.kept = object.kept();
   return pattern;
 }
@@ -61,7 +143,11 @@ Json written(const Pattern& pattern) {
   if (pattern.mirror) object["mirror"] = true;
   if (pattern.turned) object["turned"] = true;
   if (pattern.school == School::keep) object["school"] = "keep";
+  if (pattern.rise != usual.rise) {
+    object["rise"] = pattern.rise == Rise::whole ? "whole" : "proportion";
+  }
   if (pattern.seed != usual.seed) object["seed"] = pattern.seed;
+  if (pattern.artwork) object["artwork"] = written(*pattern.artwork);
   addKept(object, pattern.kept);
   return object;
 }
@@ -97,6 +183,7 @@ Fill fillMembers(ObjectReader object, Unit unit) {
                  {"random", ColourStyle::random}},
                 fill.style);
   object.truth("corners", fill.corners);
+  object.truth("beyond", fill.beyond);
   object.wholeNumber("seed", mostSeed, fill.seed);
   object.list("pins", [&](const Json& item, const std::string& path) {
     ObjectReader one = object.on(item, path);
@@ -104,9 +191,20 @@ Fill fillMembers(ObjectReader object, Unit unit) {
     one.degrees("at", -360, 360, pin.onCup);
     one.length("up", unit, pin.up);
     one.wholeNumber("colour", mostColours, pin.colour);
+    one.truth("not", pin.bar);
     if (fill.pins.size() < mostPins) fill.pins.push_back(pin);
   });
   object.wholeNumber("coats", 20, fill.coats);
+  if (const Json* cutting = object.find("cutting")) {
+    ObjectReader one = object.on(*cutting, object.pathOf("cutting"));
+    one.wholeNumber("spares", mostSpares, fill.cutting.spares);
+    one.truth("film_whole", fill.cutting.filmWhole);
+    one.truth("double_sided", fill.cutting.doubleSided);
+    one.truth("straight", fill.cutting.straight);
+    one.choice("lines",
+               {{"leave", LineWork::leave}, {"piece", LineWork::piece}, {"tape", LineWork::tape}},
+               fill.cutting.lines);
+  }
   fill.kept = object.kept();
   return fill;
 }
@@ -125,15 +223,28 @@ Json written(const Fill& fill) {
     object["style"] = styles[static_cast<std::size_t>(fill.style)];
   }
   if (fill.corners) object["corners"] = true;
+  if (fill.beyond) object["beyond"] = true;
   if (fill.seed != 1) object["seed"] = fill.seed;
   if (!fill.pins.empty()) {
     object["pins"] = Json::array();
     for (const Pin& pin : fill.pins) {
       object["pins"].push_back(
           {{"at", number(degreesOf(pin.onCup))}, {"up", written(pin.up)}, {"colour", pin.colour}});
+      if (pin.bar) object["pins"].back()["not"] = true;
     }
   }
   if (fill.coats != 2) object["coats"] = fill.coats;
+  if (const FillCutting& cutting = fill.cutting; cutting != FillCutting()) {
+    static constexpr const char* lines[] = {"leave", "piece", "tape"};
+    Json& one = object["cutting"] = Json::object();
+    if (cutting.spares > 0) one["spares"] = cutting.spares;
+    if (cutting.filmWhole) one["film_whole"] = true;
+    if (cutting.doubleSided) one["double_sided"] = true;
+    if (cutting.straight) one["straight"] = true;
+    if (cutting.lines != LineWork::leave) {
+      one["lines"] = lines[static_cast<std::size_t>(cutting.lines)];
+    }
+  }
   addKept(object, fill.kept);
   return object;
 }

@@ -277,12 +277,42 @@ Json cellJson(const Cell& cell, const FillPlan& fill, const CupPlan& cup) {
   return json;
 }
 
+/// How a pattern is fitted and what is to be weeded.
+Json fillJson(const FillPlan& fill) {
+  Json json = Json::object();
+  json["zone"] = fill.zone;
+  json["pattern"] = familyName(fill.family);
+  json["repeats"] = fill.fit.around;
+  json["wider_percent"] = rounded(fill.fit.stretchWide * 100);
+  json["taller_percent"] = rounded(fill.fit.stretchTall * 100);
+  json["narrowing_percent"] = rounded(fill.fit.narrowing * 100);
+  json["seam_rest_mm"] = rounded(fill.fit.seamRest.mm());
+  json["cells"] = fill.cells.size();
+  json["clashes"] = fill.colouring.clashes.size();
+  json["merged"] = fill.merged;
+  json["dropped"] = fill.dropped;
+  json["thinnest_mm"] = rounded(fill.thinnest.mm());
+  json["islands"] = fill.islands;
+  json["cut_length_mm"] = rounded(fill.cutLength.mm());
+  json["work_min"] = rounded(fill.work.minutes());
+  json["line_tape"] = {{"width_mm", rounded(fill.tape.width.mm())},
+                       {"total_mm", rounded(fill.tape.total.mm())},
+                       {"runs", Json::array()}};
+  for (const LineRun& run : fill.tape.runs) {
+    json["line_tape"]["runs"].push_back(
+        {{"length_mm", rounded(run.length.mm())}, {"count", run.count}});
+  }
+  return json;
+}
+
 /// Cells, neighbours, the order of colours, what is lifted for each and what each takes.
 void addFills(Json& json, const CupPlan& cup) {
-  for (const char* list : {"cells", "neighbours", "colour_order", "peel_lists", "quantities"}) {
+  for (const char* list :
+       {"fills", "cells", "neighbours", "colour_order", "peel_lists", "quantities"}) {
     json[list] = Json::array();
   }
   for (const FillPlan& fill : cup.fills) {
+    json["fills"].push_back(fillJson(fill));
     for (const Cell& cell : fill.cells) json["cells"].push_back(cellJson(cell, fill, cup));
     for (const auto& [a, b] : fill.neighbours) {
       json["neighbours"].push_back({fill.cells[a].label, fill.cells[b].label});

@@ -304,6 +304,39 @@ TEST_CASE("patterns that fill zones are read and come back") {
              Catch::Contains("fills[0].colours[0].share"));
 }
 
+TEST_CASE("artwork, colours not wanted and what is cut besides are read and come back") {
+  const Document document = readWell(cupWith(
+      R"("fills": [{"zone": [], "beyond": true, "pattern": {"family": "artwork", "rise": "whole",
+      "artwork": {"name": "moons.svg", "wide": 36.5, "tall": 24, "picture": true, "cells":
+      ["M0 0 10 0 10 10.125 0 10Z", "M12 0 20 0 20 20 12 20ZM14 2 14 4 16 4 16 2Z"]}},
+      "pins": [{"at": 5, "up": 20, "colour": 1, "not": true}],
+      "cutting": {"spares": 2, "film_whole": true, "double_sided": true, "straight": true,
+      "lines": "tape"}}])"));
+  const Fill& fill = document.cups[0].fills[0];
+  CHECK(fill.beyond);
+  CHECK(fill.pattern.rise == Rise::whole);
+  REQUIRE(fill.pattern.artwork);
+  CHECK(fill.pattern.artwork->picture);
+  REQUIRE(fill.pattern.artwork->cells.size() == 2);
+  CHECK(fill.pattern.artwork->cells[0][0][2] == Point{10, 10.125});
+  CHECK(signedArea(fill.pattern.artwork->cells[1]) == Approx(156));
+  CHECK(fill.pins[0].bar);
+  CHECK(fill.cutting == FillCutting{2, true, true, true, LineWork::tape});
+  CHECK(readWell(writeDocument(document)) == document);
+
+  const auto artwork = [](const std::string& cells) {
+    return oneFault(
+        cupWith(R"("fills": [{"pattern": {"artwork": {"wide": 9, "tall": 9, "cells": [)" + cells +
+                "]}}}]"));
+  };
+  CHECK_THAT(artwork("\"M0 0 5\", \"M0 0 5 0 5 5Z\""),
+             Catch::Contains("artwork.cells[0]") && Catch::Contains("A number is wanted"));
+  // Clockwise, open, or none at all.
+  CHECK_THAT(artwork("\"M0 0 5 5 5 0Z\", \"M0 0 5 0 5 5Z\""), Catch::Contains("counter-clockwise"));
+  CHECK_THAT(artwork("\"M0 0 5 0 5 5\", \"M0 0 5 0 5 5Z\""), Catch::Contains("has to be closed"));
+  CHECK_THAT(artwork(""), Catch::Contains("at least one cell"));
+}
+
 TEST_CASE("a profile, a film or a feature that is none is refused at its place") {
   CHECK_THAT(oneFault(cupWith(R"("film": {"kind": "foil"})")),
              Catch::Contains("cups[0].film.kind"));

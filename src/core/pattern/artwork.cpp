@@ -19,7 +19,7 @@ constexpr double nearEdge = 0.05;      // mm from the page's edge that count as 
 constexpr double alike = 0.1;          // mm two repeats may differ by
 constexpr double hairline = 0.05;      // mm, under which a line has no width of its own
 constexpr Length detail = Length::mm(0.02);
-constexpr Length grid = Length::mm(0.001);
+constexpr double perMm = 1000;  // the grid files keep
 
 std::string quoted(const DrawnShape& shape) {
   return shape.name.empty() ? std::string("?") : shape.name;
@@ -484,6 +484,34 @@ class Finder {
     return 0;
   }
 
+  /// Where a window of one period begins, in the widest gap between the middles of cells; the
+  /// page's own edge where it does not repeat.
+  static double windowFrom(std::vector<double> middles, double low, double size, double period) {
+    if (period <= 0) return low;
+    for (double& m : middles) m = std::fmod(std::fmod(m - low, period) + period, period);
+    std::sort(middles.begin(), middles.end());
+    double widest = middles.front() + period - middles.back();
+    double at = (middles.front() + middles.back() - period) / 2;
+    for (std::size_t i = 1; i < middles.size(); ++i) {
+      if (middles[i] - middles[i - 1] <= widest) continue;
+      widest = middles[i] - middles[i - 1];
+      at = (middles[i] + middles[i - 1]) / 2;
+    }
+    return low + at + std::floor((size / period - 1) / 2 + 1e-6) * period;
+  }
+
+  /// Where in its window a middle lies, or nothing where that is outside. On a page of whole
+  /// periods what was carried over its edge is brought back first.
+  static std::optional<double> placeIn(double middle, double from, double size, double period) {
+    double at = middle - from;
+    if (period <= 0) return at;
+    if (std::abs(size - std::round(size / period) * period) < 2 * alike) {
+      at -= std::floor(at / size) * size;
+    }
+    if (at < 0 || at >= period) return std::nullopt;
+    return at;
+  }
+
   void findRepeat() {
     std::vector<Figure> figures;
     for (const Polygon& cell : cells_) {
@@ -502,15 +530,23 @@ class Finder {
       found_.up = std::max(1, static_cast<int>(std::lround(tall / up)));
       tall = up;
     }
-    // The cells whose middles lie in one repeat, as near the middle of the page as can be.
-    const Point low{page_.low.x + std::floor((page_.width() / wide - 1) / 2 + 1e-6) * wide,
-                    page_.low.y + std::floor((page_.height() / tall - 1) / 2 + 1e-6) * tall};
+    // The cells whose middles lie in one repeat, as near the middle of the page as can be, its
+    // edges kept off all middles.
+    std::vector<double> xs;
+    std::vector<double> ys;
+    for (const Figure& figure : figures) {
+      xs.push_back(figure.middle.x);
+      ys.push_back(figure.middle.y);
+    }
+    const double left = windowFrom(std::move(xs), page_.low.x, page_.width(), across);
+    const double low = windowFrom(std::move(ys), page_.low.y, page_.height(), up);
     std::vector<Polygon> kept;
     for (std::size_t i = 0; i < cells_.size(); ++i) {
-      const Point at = figures[i].middle - low;
-      const bool inX = across <= 0 || (at.x >= -1e-6 && at.x < wide - 1e-6);
-      const bool inY = up <= 0 || (at.y >= -1e-6 && at.y < tall - 1e-6);
-      if (inX && inY) kept.push_back(movedBy(std::move(cells_[i]), Point{} - low));
+      const std::optional<double> x = placeIn(figures[i].middle.x, left, page_.width(), across);
+      const std::optional<double> y = placeIn(figures[i].middle.y, low, page_.height(), up);
+      if (!x || !y) continue;
+      const Point by = Point{*x, *y} - figures[i].middle;
+      kept.push_back(movedBy(std::move(cells_[i]), by));
     }
     cells_ = std::move(kept);
     // What repeats in the drawing closes by itself.
@@ -522,7 +558,7 @@ class Finder {
 
   Checked<FoundArtwork> finish() {
     // On a grid of a thousandth, so that a file gives back what it was given.
-    const auto round = [](double v) { return std::round(v / grid.mm()) * grid.mm(); };
+    const auto round = [](double v) { return std::round(v * perMm) / perMm; };
     found_.artwork.wide = round(found_.artwork.wide);
     found_.artwork.tall = round(found_.artwork.tall);
     if (found_.artwork.wide < 2 || found_.artwork.tall < 2) {

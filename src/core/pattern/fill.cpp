@@ -99,6 +99,7 @@ class Filler {
     if (raw->empty())
       return refuse("pattern.size", "No cell lies in this zone. Make them smaller.");
     plan_.zone = zone_.id;
+    plan_.family = fill_.pattern.family;
     plan_.zoneArea = zone_.area;
     plan_.fit = fitOf(fill_.pattern, zone_.region, ground_.body);
     meet(*raw);

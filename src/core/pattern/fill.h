@@ -127,6 +127,7 @@ struct LineTape {
 struct FillPlan {
   int fill = 0;      ///< which of the document's
   std::string zone;  ///< its id
+  Family family = Family::hexagons;
   Area zoneArea;
   PatternFit fit;
   std::vector<Cell> cells;

@@ -168,9 +168,11 @@ class Trade {
     const int old = colours_[at(thing)];
     if (!allowed(thing, colour)) return false;
     if (old == colour) return true;
-    if (moveAside(thing, colour) || alongChain(thing, old, colour)) return true;
-    colours_ = before_;
-    return false;
+    constexpr int farthest = 4;
+    for (int steps = 1; steps <= farthest; ++steps) {
+      if (within(thing, colour, steps)) return true;
+    }
+    return alongChain(thing, old, colour);
   }
 
  private:
@@ -178,28 +180,93 @@ class Trade {
   bool allowed(int v, int c) const {
     return task_.barred.empty() || (task_.barred[at(v)] & bit(c)) == 0;
   }
-  bool isFree(int v, int c) const {
-    if (!allowed(v, c) || task_.shares[at(c)] <= 0) return false;
-    const std::vector<int>& beside = task_.neighbours[at(v)];
-    return std::none_of(beside.begin(), beside.end(), [&](int u) { return colours_[at(u)] == c; });
+
+  /// Gives the thing its colour and changes only what lies so many neighbours away at most, trying
+  /// for each its own colour first.
+  bool within(int thing, int colour, int steps) {
+    std::vector<int> room{thing};
+    std::vector<int> depth(colours_.size(), -1);
+    depth[at(thing)] = 0;
+    for (std::size_t next = 0; next < room.size(); ++next) {
+      for (const int u : task_.neighbours[at(room[next])]) {
+        if (depth[at(u)] >= 0 || depth[at(room[next])] == steps || held_[at(u)]) continue;
+        depth[at(u)] = depth[at(room[next])] + 1;
+        room.push_back(u);
+      }
+    }
+    // What is in the room waits for its turn as −1.
+    for (const int v : room) colours_[at(v)] = -1;
+    const auto isFree = [this](int v, int c) {
+      const std::vector<int>& beside = task_.neighbours[at(v)];
+      return task_.shares[at(c)] > 0 && allowed(v, c) &&
+             std::none_of(beside.begin(), beside.end(),
+                          [&](int u) { return colours_[at(u)] == c; });
+    };
+    bool found = false;
+    if (isFree(thing, colour)) {
+      colours_[at(thing)] = colour;
+      found = rest(room, isFree);
+    }
+    if (!found) {
+      for (const int v : room) colours_[at(v)] = before_[at(v)];
+    }
+    return found;
   }
 
-  /// Each neighbour that has the colour takes another that is free.
-  bool moveAside(int thing, int colour) {
-    colours_[at(thing)] = colour;
-    for (const int u : task_.neighbours[at(thing)]) {
-      if (colours_[at(u)] != colour) continue;
-      int other = -1;
-      for (int c = 0; c < static_cast<int>(task_.shares.size()) && other < 0; ++c) {
-        if (c != colour && isFree(u, c)) other = c;
+  /// Backtracking over the room, always where the fewest colours are free, its own colour first; of
+  /// what is found in so many steps that with the fewest changes.
+  template <typename IsFree>
+  bool rest(const std::vector<int>& room, const IsFree& isFree) {
+    constexpr long most = 3'000;
+    const int count = static_cast<int>(task_.shares.size());
+    struct Choice {
+      int v;
+      Mask left;
+      int changes;  ///< made before it
+    };
+    std::vector<Choice> stack;
+    std::vector<int> best;
+    int fewest = static_cast<int>(room.size()) + 1;
+    // Opens the next choice; false where all is coloured.
+    const auto open = [&](int changes) {
+      int least = count + 1;
+      Choice next{-1, 0, changes};
+      for (const int v : room) {
+        if (colours_[at(v)] >= 0) continue;
+        Mask free = 0;
+        for (int c = 0; c < count; ++c) free |= isFree(v, c) ? bit(c) : 0;
+        if (std::popcount(free) >= least) continue;
+        least = std::popcount(free);
+        next.v = v;
+        next.left = free;
       }
-      if (other < 0 || held_[at(u)]) {
-        colours_ = before_;
-        return false;
+      if (next.v < 0) return false;
+      stack.push_back(next);
+      return true;
+    };
+    const auto keep = [&](int changes) {
+      fewest = changes;
+      best.clear();
+      for (const int v : room) best.push_back(colours_[at(v)]);
+    };
+    if (!open(0)) keep(0);
+    for (long steps = 0; !stack.empty() && steps < most; ++steps) {
+      Choice& choice = stack.back();
+      colours_[at(choice.v)] = -1;
+      const int own = before_[at(choice.v)];
+      const bool ownLeft = (choice.left & bit(own)) != 0;
+      if (choice.left == 0 || choice.changes + (ownLeft ? 0 : 1) >= fewest) {
+        stack.pop_back();
+        continue;
       }
-      colours_[at(u)] = other;
+      const int c = ownLeft ? own : std::countr_zero(choice.left);
+      choice.left &= ~bit(c);
+      colours_[at(choice.v)] = c;
+      const int changes = choice.changes + (c == own ? 0 : 1);
+      if (!open(changes)) keep(changes);
     }
-    return true;
+    for (std::size_t i = 0; i < best.size(); ++i) colours_[at(room[i])] = best[i];
+    return !best.empty();
   }
 
   bool alongChain(int thing, int old, int colour) {

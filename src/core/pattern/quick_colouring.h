@@ -17,9 +17,9 @@ namespace avrelt {
 /// nearly always succeeds; it takes time in proportion to the neighbours.
 std::optional<std::vector<int>> quicklyColoured(const ColourTask& task);
 
-/// Gives one thing a colour and changes as few others as can be: neighbours that have it take
-/// another that is free, or trade along a chain of the two colours (Kempe 1879). What is `held`
-/// stays. False, with nothing changed, where that cannot be.
+/// Gives one thing a colour and changes few others: neighbours that have it take another, and
+/// theirs again, three steps out at most; else all along a chain of the two colours trade (Kempe
+/// 1879). What is `held` stays. False, with nothing changed, where that cannot be.
 bool recolour(const ColourTask& task, const std::vector<bool>& held, int thing, int colour,
               std::vector<int>& colours);
 

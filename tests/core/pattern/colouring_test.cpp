@@ -148,6 +148,55 @@ TEST_CASE("pins are kept, and said to be the cause where they are") {
   CHECK(result.clashes.size() == 2);
 }
 
+TEST_CASE("a pin changes little besides what it must") {
+  // A strip of squares two high: a ladder.
+  Graph ladder(80);
+  for (int i = 0; i < 40; ++i) {
+    join(ladder, i, i + 40);
+    if (i > 0) {
+      join(ladder, i - 1, i);
+      join(ladder, i + 39, i + 40);
+    }
+  }
+  ColourTask free = task(ladder, 4);
+  const std::vector<int> before = coloured(free).colours;
+  for (const int thing : {0, 17, 45, 79}) {
+    for (int c = 0; c < 4; ++c) {
+      ColourTask pinned = free;
+      pinned.pinned.assign(80, -1);
+      pinned.pinned[static_cast<std::size_t>(thing)] = c;
+      const Colouring after = coloured(pinned);
+      CHECK(after.clashes.empty());
+      CHECK(after.colours[static_cast<std::size_t>(thing)] == c);
+      int changed = 0;
+      for (std::size_t v = 0; v < before.size(); ++v) changed += before[v] != after.colours[v];
+      CHECK(changed <= 4);  // itself and its three neighbours
+    }
+  }
+}
+
+TEST_CASE("colours barred at a place are not used there; where that cannot be it is said") {
+  ColourTask barred = task(ring(6), 3);
+  barred.barred = {1U, 1U, 1U, 0, 0, 0};
+  Colouring result = coloured(barred);
+  CHECK(result.clashes.empty());
+  CHECK(result.misplaced.empty());
+  for (std::size_t v = 0; v < 3; ++v) CHECK(result.colours[v] != 0);
+  // With a pin that forces its neighbours.
+  barred.pinned = {1, -1, -1, -1, -1, -1};
+  result = coloured(barred);
+  CHECK(result.colours[0] == 1);
+  CHECK(result.colours[1] == 2);
+  CHECK(result.misplaced.empty());
+  // Two colours, both barred at one place.
+  ColourTask hopeless = task(ring(6), 2);
+  hopeless.barred = {3U, 0, 0, 0, 0, 0};
+  result = coloured(hopeless);
+  CHECK(result.clashes.size() + result.misplaced.size() == 1);
+  REQUIRE(result.proof.has_value());
+  CHECK(result.proof->why == Impossible::Why::pins);
+}
+
 TEST_CASE("a style's leaning is followed where neighbours allow") {
   ColourTask leaning = task(ring(12), 3);
   leaning.leaning.assign(12, {0, 0, 0});

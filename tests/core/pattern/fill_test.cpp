@@ -6,6 +6,7 @@
 #include <set>
 
 #include "core/cups.h"
+#include "pattern/neighbours.h"
 #include "watch/fill_rules.h"
 
 using namespace avrelt;
@@ -133,6 +134,82 @@ TEST_CASE("a pinned place keeps its colour when the pattern is rolled again") {
       }
       CHECK(plan.colouring.clashes.empty());
     }
+  }
+}
+
+TEST_CASE("a pin leaves the rest of the wall as it was") {
+  const Bench bench;
+  Fill fill = filled(Family::hexagons);
+  const FillPlan before = bench.planned(fill);
+  const Cell& cell = before.cells[before.cells.size() / 2];
+  for (int colour = 0; colour < 4; ++colour) {
+    fill.pins = {{bench.ground.onCup(cell.middle.theta), {cell.middle.s, {}}, colour}};
+    const FillPlan after = bench.planned(fill);
+    CHECK(after.colouring.clashes.empty());
+    int changed = 0;
+    for (std::size_t i = 0; i < after.cells.size(); ++i) {
+      changed += before.cells[i].colour != after.cells[i].colour;
+    }
+    CHECK(changed <= 26);
+    // And said not to be there, it is not.
+    fill.pins[0].bar = true;
+    CHECK(bench.planned(fill).cells[before.cells.size() / 2].colour != colour);
+  }
+}
+
+TEST_CASE("cells across a zone's edge count where that is asked for") {
+  const Bench bench;
+  ZoneNode node;
+  node.cut.emplace();
+  node.cut->count = 2;
+  const Divided halves = *divide(node, bench.ground);
+  Fill low = filled(Family::check, 20);
+  Fill high = low;
+  low.zone = {0};
+  high.zone = {1};
+  const auto alike = [&](bool beyond) {
+    high.beyond = beyond;
+    const auto plans = planFills({low, high}, halves, bench.ground);
+    REQUIRE(plans.has_value());
+    CHECK((*plans)[1].alikeBeyond.empty());
+    std::vector<const Region*> regions;
+    std::vector<int> colours;
+    for (const FillPlan& plan : *plans) {
+      for (const Cell& cell : plan.cells) {
+        regions.push_back(&cell.whole);
+        colours.push_back(cell.colour);
+      }
+    }
+    const std::size_t first = (*plans)[0].cells.size();
+    int count = 0;
+    int across = 0;
+    for (const SharedEdge& edge : neighboursOf(regions, bench.body.radius(Length()), false)) {
+      if (edge.first >= first || edge.second < first) continue;
+      ++across;
+      count += colours[edge.first] == colours[edge.second];
+    }
+    CHECK(across > 8);
+    return count;
+  };
+  CHECK(alike(false) > 0);
+  CHECK(alike(true) == 0);
+}
+
+TEST_CASE("what a workshop uses and how fast it is changes amounts and time") {
+  const Bench bench;
+  const Fill fill = filled(Family::hexagons);
+  FillRates rates;
+  const FillPlan usual = bench.planned(fill);
+  rates.glitterPerCm2 = rates.glitterPerCm2 * 2;
+  rates.paintPerCm2 = rates.paintPerCm2 * 3;
+  rates.perColour = Duration::minutes(10);
+  const auto plans = planFills({fill}, bench.divided(), bench.ground, rates);
+  REQUIRE(plans.has_value());
+  const FillPlan& other = plans->front();
+  CHECK(other.work.minutes() == Approx(40));
+  for (std::size_t i = 0; i < usual.needs.size(); ++i) {
+    CHECK(other.needs[i].glitter.grams() == Approx(2 * usual.needs[i].glitter.grams()));
+    CHECK(other.needs[i].paint.ml() == Approx(3 * usual.needs[i].paint.ml()));
   }
 }
 
