@@ -77,7 +77,7 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   window.order().pickZone({2, 1});
   picture("fill");
   window.order().choose(cups > 2 ? 2 : 0);
-  window.fillStation().peelList().setCurrentRow(1);
+  window.fillStation().liftPage().list().setCurrentRow(1);
   picture("fill-lift");
   window.order().pickPeel(-1);
   window.order().choose(0);

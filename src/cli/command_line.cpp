@@ -52,6 +52,9 @@ int runPlan(const PlanOptions& options) {
     const auto records = shop->growthRecords();
     if (!records) return complain(inWords(records.error(), unit));
     stock.growth = habitsFrom(*records);
+    const auto rates = shop->fillRates();
+    if (!rates) return complain(inWords(rates.error(), unit));
+    stock.filling = *rates;
   }
   const CheckedAll<Plan> plan = planDocument(read->document, stock);
   if (!plan) {

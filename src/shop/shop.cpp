@@ -21,7 +21,13 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     " thickness_mm REAL NOT NULL, resin REAL NOT NULL, fine REAL NOT NULL, medium REAL NOT NULL,"
     " chunky REAL NOT NULL, paint REAL NOT NULL);",
     // 2: photos
-    "ALTER TABLE blanks ADD COLUMN photo BLOB;"};
+    "ALTER TABLE blanks ADD COLUMN photo BLOB;",
+    // 3: what patterns take
+    "CREATE TABLE rates (name TEXT PRIMARY KEY, value REAL NOT NULL);"};
+
+constexpr const char* glitterRate = "glitter_g_per_cm2";
+constexpr const char* paintRate = "paint_ml_per_cm2";
+constexpr const char* colourTime = "minutes_per_colour";
 
 constexpr const char* putSql =
     "INSERT INTO blanks (name, blank, capacity_ml, notes, photo) VALUES (?, ?, ?, ?, ?)"
@@ -241,6 +247,40 @@ tl::expected<std::vector<GrowthRecord>, Sentence> Shop::growthRecords() {
   }
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
   return found;
+}
+
+tl::expected<FillRates, Sentence> Shop::fillRates() {
+  FillRates rates;
+  {
+    Statement rows(*database_, "SELECT name, value FROM rates");
+    while (rows.step()) {
+      const std::string name = rows.text(0);
+      if (name == glitterRate) rates.glitterPerCm2 = Mass::grams(rows.number(1));
+      if (name == paintRate) rates.paintPerCm2 = Volume::ml(rows.number(1));
+      if (name == colourTime) rates.perColour = Duration::minutes(rows.number(1));
+    }
+  }
+  if (std::optional<Sentence> fault = database_->trouble()) return tl::unexpected(*fault);
+  return rates;
+}
+
+std::optional<Sentence> Shop::put(const FillRates& rates) {
+  constexpr double day = 24 * 60;
+  const auto within = [](double value, double most) { return value >= 0 && value <= most; };
+  if (!within(rates.glitterPerCm2.grams(), 1) || !within(rates.paintPerCm2.ml(), 1) ||
+      !within(rates.perColour.minutes(), day)) {
+    return Sentence{"Give amounts from 0 to 1 for a cm², and times up to a day.", {}};
+  }
+  database_->begin();
+  for (const auto& [name, value] : {std::pair{glitterRate, rates.glitterPerCm2.grams()},
+                                    std::pair{paintRate, rates.paintPerCm2.ml()},
+                                    std::pair{colourTime, rates.perColour.minutes()}}) {
+    Statement put(*database_,
+                  "INSERT INTO rates (name, value) VALUES (?, ?)"
+                  " ON CONFLICT (name) DO UPDATE SET value = excluded.value");
+    put.bind(name).bind(value).step();
+  }
+  return database_->end();
 }
 
 }  // namespace avrelt

@@ -9,21 +9,22 @@
 #include <vector>
 
 #include "measure/sentence.h"
+#include "pattern/fill.h"
 #include "shop/shelf_blank.h"
 
 namespace avrelt {
 
 class Database;
 
-/// What the workshop keeps between orders, in one SQLite file: the shelf of blanks, and the log of
-/// what they measured under coats.
+/// What the workshop keeps between orders, in one SQLite file: the shelf of blanks, the log of what
+/// they measured under coats, and what patterns take.
 ///
 /// The file carries its version (`PRAGMA user_version`). An older one is brought up step by step
 /// when it is opened, all steps or none; a newer one is left alone. Every change is one
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 2;
+  static constexpr int currentVersion = 3;
 
   /// Opens the shop, making it with the starter blanks where there is none.
   static tl::expected<Shop, Sentence> open(const std::filesystem::path& file);
@@ -47,6 +48,10 @@ class Shop {
   /// Logs a measurement of the blank with this name, which has to be on the shelf.
   std::optional<Sentence> log(const std::string& name, const ShelfMeasurement& measurement);
   tl::expected<std::vector<ShelfMeasurement>, Sentence> measurementsOf(const std::string& name);
+  /// What patterns take and how fast they go here; the usual guesses until something is put.
+  tl::expected<FillRates, Sentence> fillRates();
+  /// Refused: amounts under 0 or over 1 g or ml for a cm², times over a day.
+  std::optional<Sentence> put(const FillRates& rates);
   /// All that was ever logged, for calibrating growth.
   tl::expected<std::vector<GrowthRecord>, Sentence> growthRecords();
 

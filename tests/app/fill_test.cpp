@@ -35,7 +35,7 @@ TEST_CASE("a pattern is taken from the gallery, changed for another and taken aw
   open.take(Family::bricks);
   CHECK(open.plan().cells.size() > 20);
   CHECK(open.plan().colouring.clashes.empty());
-  CHECK(open.station().patternPage().words().contains("Bricks"));
+  CHECK(open.station().words().contains("Bricks"));
   Gallery& gallery = open.station().patternPage().gallery();
   gallery.setFocus();
   QTest::keyClick(&gallery, Qt::Key_Right);
@@ -114,10 +114,10 @@ TEST_CASE("colours are added, taken away, swapped and shared out") {
 TEST_CASE("what is lifted for a colour stands in the list and out on the flat") {
   FillWindow open;
   open.take(Family::check);
-  QListWidget& peels = open.station().peelList();
+  QListWidget& peels = open.station().liftPage().list();
   REQUIRE(peels.count() == 4);
   CHECK(peels.item(0)->text().startsWith("1. a dark"));
-  CHECK(open.station().sums().contains("60 min"));
+  CHECK(open.station().liftPage().sums().contains("60 min"));
   const QImage before = open.window.flat().grab().toImage();
   peels.setCurrentRow(0);
   CHECK(open.order().peel() == 0);
@@ -161,23 +161,21 @@ TEST_CASE("a pattern stays with its zone's first part when that is cut, and come
 
 TEST_CASE("what a pattern has no use for cannot be set, and whole ratios stay whole") {
   FillWindow open;
-  const auto turn = [&] {
-    for (QCheckBox* box : open.station().patternPage().findChildren<QCheckBox*>()) {
-      if (box->text() == "Quarter turn") return box;
-    }
-    return static_cast<QCheckBox*>(nullptr);
-  };
+  const auto turn = [&] { return &open.station().fitPage().turned(); };
   open.take(Family::slants);
-  REQUIRE(turn() != nullptr);
+  open.station().patternPages().show(FillStation::fit);
   CHECK_FALSE(turn()->isEnabled());
+  open.station().patternPages().show(FillStation::family);
   CHECK(open.station().patternPage().ratio().isEnabled());
   open.take(Family::hexagons);
-  CHECK(turn()->isEnabled());
   CHECK_FALSE(open.station().patternPage().ratio().isEnabled());
+  open.station().patternPages().show(FillStation::fit);
+  CHECK(turn()->isEnabled());
   const double across = open.plan().cells[0].area.mm2();
   turn()->click();
   CHECK(fillInHand(open.order())->pattern.turned);
   CHECK(open.plan().cells[0].area.mm2() != Approx(across));
+  open.station().patternPages().show(FillStation::family);
   open.take(Family::herringbone);
   CHECK(open.station().patternPage().ratio().decimals() == 0);
 }
@@ -194,4 +192,132 @@ TEST_CASE("a cell is given its colour on the cup in the round too, and tape is n
   const QImage before = cup.grab().toImage();
   open.order().pickMove(1);
   CHECK(cup.grab().toImage() == before);
+}
+
+TEST_CASE("ways to fit a pattern stand with what they cost, and are taken from the list") {
+  FillWindow open;
+  open.take(Family::check);
+  open.station().patternPages().show(FillStation::fit);
+  FitPage& fit = open.station().fitPage();
+  REQUIRE(fit.ways().count() == 4);
+  CHECK(fit.ways().item(0)->text().contains("9 round, wide exact"));
+  // 7 in of wall: seven repeats of an inch.
+  CHECK(fit.ways().item(2)->text().contains("tall exact"));
+  CHECK(fit.ways().currentRow() == 0);
+  fit.ways().setFocus();
+  QTest::keyClick(&fit.ways(), Qt::Key_Down);
+  CHECK(fillInHand(open.order())->pattern.rise == Rise::proportion);
+  fit.ways().setCurrentRow(3);
+  CHECK(fillInHand(open.order())->pattern.school == School::keep);
+  fit.along().setValue(25);
+  fit.up().setValue(50);
+  CHECK(fillInHand(open.order())->pattern.along == Approx(0.25));
+  CHECK(fillInHand(open.order())->pattern.up == Approx(0.5));
+  open.order().history()->undo();
+  CHECK(fit.up().value() == 0);
+  open.station().patternPages().show(FillStation::family);
+  open.take(Family::pebbles);
+  open.station().patternPages().show(FillStation::fit);
+  const double before = open.plan().cells[5].area.mm2();
+  fit.seed().setValue(77);
+  CHECK(fillInHand(open.order())->pattern.seed == 77);
+  CHECK(open.plan().cells[5].area.mm2() != Approx(before));
+}
+
+TEST_CASE("a drawing fills the zone in hand; one that is none changes nothing and says why") {
+  FillWindow open;
+  open.station().takeArtworkFrom(AVRELT_DATA "/demo/Moons and stars.svg");
+  REQUIRE(fillInHand(open.order()) != nullptr);
+  CHECK(fillInHand(open.order())->pattern.family == Family::artwork);
+  CHECK(fillInHand(open.order())->pattern.artwork->cells.size() == 3);
+  CHECK(open.plan().cells.size() > 50);
+  CHECK(open.plan().colouring.clashes.empty());
+  CHECK(open.station().patternPages().shown() == FillStation::fit);
+  FitPage& fit = open.station().fitPage();
+  CHECK(fit.told().contains("2 × 2 times"));
+  CHECK(fit.picture().isVisible());
+  // A picture is not squashed: the way is refused in words, and the last plan stands greyed.
+  fit.picture().click();
+  fit.ways().setCurrentRow(2);
+  CHECK_FALSE(open.order().planHolds());
+  CHECK(open.window.watchLine().sentence().contains("would squash the picture"));
+  fit.picture().click();
+  CHECK(open.order().planHolds());
+  fit.picture().click();
+  CHECK(fillInHand(open.order())->pattern.rise == Rise::proportion);
+
+  const Fill before = *fillInHand(open.order());
+  open.station().takeArtworkFrom(AVRELT_DATA "/demo/Moon from the side.jpg");
+  CHECK(*fillInHand(open.order()) == before);
+  CHECK(open.window.watchLine().sentence().contains("no whole SVG"));
+  open.station().takeArtworkFrom("/nowhere/at-all.svg");
+  CHECK(*fillInHand(open.order()) == before);
+  CHECK(open.window.watchLine().sentence().contains("at-all.svg"));
+}
+
+TEST_CASE("a cell is given a colour, or kept from one, by its label") {
+  FillWindow open;
+  open.take(Family::hexagons);
+  ColourPage& page = open.station().colourPage();
+  page.list().setCurrentRow(1);
+  const auto colourOf = [&](const std::string& label) {
+    for (const Cell& cell : open.plan().cells) {
+      if (cell.label == label) return cell.colour;
+    }
+    return -1;
+  };
+  page.cell().setText("c4");
+  QTest::keyClick(&page.cell(), Qt::Key_Return);
+  CHECK(colourOf("C4") == 1);
+  page.barButton().click();
+  REQUIRE(fillInHand(open.order())->pins.size() == 1);
+  CHECK(fillInHand(open.order())->pins[0].bar);
+  CHECK(colourOf("C4") != 1);
+  page.barButton().click();
+  CHECK(fillInHand(open.order())->pins.empty());
+  page.cell().setText("Z99");
+  QTest::keyClick(&page.cell(), Qt::Key_Return);
+  CHECK(open.window.watchLine().sentence().contains("no cell Z99"));
+}
+
+TEST_CASE("rates are the shop's: amounts and time follow, and stay for the next order") {
+  FillWindow open;
+  open.take(Family::check);
+  open.station().workPages().show(FillStation::amounts);
+  AmountsPage& amounts = open.station().amountsPage();
+  CHECK(amounts.words().contains("cautious guesses"));
+  const double before = open.plan().needs[0].glitter.grams();
+  amounts.glitter().setValue(amounts.glitter().value() * 2);
+  CHECK(open.plan().needs[0].glitter.grams() == Approx(2 * before).epsilon(0.01));
+  amounts.minutes().setValue(12);
+  CHECK(open.plan().work.minutes() == Approx(48));
+  CHECK_FALSE(amounts.words().contains("cautious guesses"));
+  amounts.coats().setValue(1);
+  CHECK(open.plan().needs[0].glitter.grams() == Approx(before).epsilon(0.01));
+  CHECK(fillInHand(open.order())->coats == 1);
+  CHECK(open.order().stock().filling.perColour.minutes() == Approx(12));
+}
+
+TEST_CASE("what is cut besides the stencil is chosen, and weeding is foretold") {
+  FillWindow open;
+  open.take(Family::check);
+  open.station().workPages().show(FillStation::pieces);
+  CuttingPage& cutting = open.station().cuttingPage();
+  CHECK(cutting.words().contains("cells, the narrowest about"));
+  CHECK_FALSE(cutting.straight().isEnabled());  // it is straight
+  CHECK_FALSE(cutting.spares().isEnabled());    // no film
+  cutting.lines().button(2)->click();
+  CHECK(cutting.words().contains("Tape 1/32 in wide"));
+  cutting.lines().button(1)->click();
+  CHECK(open.order().plan()->set(PieceRole::lineWork).pieces.size() == 1);
+  cutting.doubleSided().click();
+  CHECK(open.order().plan()->set(PieceRole::doubleSided).pieces.size() == 1);
+  editFill(open.order(), "film", {},
+           [](Fill& fill) { fill.colours[1].finish.kind = FinishKind::film; });
+  const std::size_t cells = open.order().plan()->set(PieceRole::filmCell).pieces.size();
+  cutting.spares().setValue(1);
+  CHECK(open.order().plan()->set(PieceRole::filmCell).pieces.size() == 2 * cells);
+  cutting.filmWhole().click();
+  CHECK(open.order().plan()->set(PieceRole::filmCell).pieces.empty());
+  CHECK(open.order().plan()->set(PieceRole::filmWhole).pieces.size() == 1);
 }

@@ -76,12 +76,31 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   styled->addWidget(style_, 1);
   styled->addWidget(roll_);
   right->addLayout(styled);
-  corners_ = new QCheckBox(tr("Corners count as touching"));
-  right->addWidget(corners_);
-  auto* tip = new QLabel(tr("A click on a cell gives it the colour in hand; again frees it."));
-  tip->setProperty("role", "label");
-  tip->setWordWrap(true);
-  right->addWidget(tip);
+  auto* checks = new QHBoxLayout;
+  checks->setSpacing(10);
+  corners_ = new QCheckBox(tr("Corners touch"));
+  corners_->setToolTip(tr("Cells that meet only in a point count as neighbours"));
+  beyond_ = new QCheckBox(tr("Zone edges too"));
+  beyond_->setToolTip(tr("Cells of a zone beside this one that was filled before count too"));
+  checks->addWidget(corners_);
+  checks->addWidget(beyond_);
+  checks->addStretch();
+  right->addLayout(checks);
+  auto* pinned = new QHBoxLayout;
+  pinned->setSpacing(6);
+  cell_ = new QLineEdit;
+  cell_->setPlaceholderText(tr("cell B3"));
+  cell_->setAccessibleName(tr("Label of a cell"));
+  give_ = new QPushButton(tr("Give colour"));
+  give_->setToolTip(
+      tr("Gives the cell the colour in hand; again frees it. A click does the same."));
+  bar_ = new QPushButton(tr("Not here"));
+  bar_->setToolTip(
+      tr("Keeps the colour in hand off the cell; again allows it. Shift and a click do the same."));
+  pinned->addWidget(cell_, 1);
+  pinned->addWidget(give_);
+  pinned->addWidget(bar_);
+  right->addLayout(pinned);
   right->addStretch();
 
   connect(list_, &QListWidget::currentRowChanged, this, [this] {
@@ -152,6 +171,13 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   connect(corners_, &QCheckBox::clicked, this, [this](bool on) {
     editFill(order_, tr("Say whether corners touch"), {}, [on](Fill& fill) { fill.corners = on; });
   });
+  connect(beyond_, &QCheckBox::clicked, this, [this](bool on) {
+    editFill(order_, tr("Say whether cells beyond the edge count"), {},
+             [on](Fill& fill) { fill.beyond = on; });
+  });
+  connect(cell_, &QLineEdit::returnPressed, this, [this] { pinTyped(false); });
+  connect(give_, &QPushButton::clicked, this, [this] { pinTyped(false); });
+  connect(bar_, &QPushButton::clicked, this, [this] { pinTyped(true); });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
@@ -165,6 +191,16 @@ void ColourPage::change(const QString& text, const QString& key,
       change(fill.colours[static_cast<std::size_t>(index)]);
     }
   });
+}
+
+void ColourPage::pinTyped(bool bar) {
+  const QString label = cell_->text().trimmed();
+  if (label.isEmpty()) {
+    emit said(tr("Type a cell's label first, such as B3; they stand on the key."));
+  } else if (!pinCell(order_, label, inHand(), bar)) {
+    emit said(tr("This pattern has no cell %1. Labels stand on the key.").arg(label));
+  }
+  cell_->selectAll();
 }
 
 void ColourPage::refresh() {
@@ -211,6 +247,7 @@ void ColourPage::refresh() {
     share_->setValue(colour.share);
     style_->setCurrentIndex(static_cast<int>(fill->style));
     corners_->setChecked(fill->corners);
+    beyond_->setChecked(fill->beyond);
   }
   filling_ = false;
 }

@@ -34,8 +34,16 @@ class ColourPage : public QWidget {
   /// The colour a click on a cell gives.
   int inHand() const { return list_->currentRow(); }
 
+  QLineEdit& cell() { return *cell_; }
+  QPushButton& barButton() { return *bar_; }
+  QCheckBox& beyond() { return *beyond_; }
+
+ signals:
+  void said(const QString& sentence);
+
  private:
   void refresh();
+  void pinTyped(bool bar);
   void change(const QString& text, const QString& key,
               const std::function<void(CellColour&)>& change);
 
@@ -51,6 +59,10 @@ class ColourPage : public QWidget {
   QComboBox* style_ = nullptr;
   QPushButton* roll_ = nullptr;
   QCheckBox* corners_ = nullptr;
+  QCheckBox* beyond_ = nullptr;
+  QLineEdit* cell_ = nullptr;
+  QPushButton* give_ = nullptr;
+  QPushButton* bar_ = nullptr;
   bool filling_ = false;
 };
 

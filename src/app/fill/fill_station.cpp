@@ -1,16 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/fill/fill_station.h"
 
-#include <algorithm>
-#include <cmath>
+#include <QFileDialog>
 
 #include "app/fields/card.h"
-#include "app/fields/list_lines.h"
 #include "app/fields/when_seen.h"
+#include "app/fill/artwork_file.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
-#include "sheet/fill_pieces.h"
 
 namespace avrelt {
 
@@ -18,27 +16,26 @@ FillStation::FillStation(Order& order, QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
   QHBoxLayout* drawer = makeDrawer(this);
   pattern_ = new PatternPage(order, fields_);
+  fit_ = new FitPage(order);
+  patternPages_ = new Pages(tr("Pattern"), {tr("Pattern"), tr("Fit")}, {pattern_, fit_});
+  zone_ = new QLabel;
+  zone_->setProperty("role", "label");
+  patternPages_->head()->addWidget(zone_, 1);
+  addCard(drawer, {}, patternPages_, 36);
   colours_ = new ColourPage(order);
-  addCard(drawer, tr("Pattern"), pattern_, 36);
   addCard(drawer, tr("Colours"), colours_, 42);
-  peels_ = new QListWidget;
-  peels_->setAccessibleName(tr("What is lifted, colour by colour"));
-  peels_->setWordWrap(true);
-  peels_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-  QVBoxLayout* work = addCard(drawer, tr("Lift and glitter, in this order"), peels_, 30);
-  sums_ = new QLabel;
-  sums_->setProperty("role", "label");
-  sums_->setWordWrap(true);
-  work->addWidget(sums_);
+  lift_ = new LiftPage(order);
+  amounts_ = new AmountsPage(order);
+  cutting_ = new CuttingPage(order);
+  workPages_ =
+      new Pages(tr("Work"), {tr("Lift"), tr("Amounts"), tr("Pieces")}, {lift_, amounts_, cutting_});
+  workPages_->head()->addStretch();
+  addCard(drawer, {}, workPages_, 30);
 
-  connect(peels_, &QListWidget::currentRowChanged, this, [this](int at) {
-    const FillPlan* plan = fillPlanInHand(order_);
-    if (filling_ || plan == nullptr) return;
-    const bool any = at >= 0 && at < static_cast<int>(plan->needs.size());
-    order_.pickPeel(any ? plan->needs[static_cast<std::size_t>(at)].colour : -1);
-  });
+  connect(pattern_, &PatternPage::artworkAsked, this, &FillStation::askForArtwork);
+  connect(colours_, &ColourPage::said, this, &FillStation::said);
   connect(&order, &Order::changed, this, &FillStation::refresh);
-  auto* seen = new WhenSeen(this, [this] { refreshPeels(); });
+  auto* seen = new WhenSeen(this, [this] { refreshHead(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
 }
@@ -48,57 +45,35 @@ void FillStation::refresh() {
   fields_.showFaults();
 }
 
-void FillStation::refreshPeels() {
+void FillStation::refreshHead() {
+  const Zone* zone = zoneInHand(order_);
   const Fill* fill = fillInHand(order_);
-  const FillPlan* plan = fillPlanInHand(order_);
-  const Unit unit = order_.unit();
-  filling_ = true;
-  QStringList lines;
-  if (fill != nullptr && plan != nullptr) {
-    const auto area = [unit](Area mm2) {
-      return unit == Unit::inch ? tr("%1 in²").arg(mm2.mm2() / 645.16, 0, 'f', 1)
-                                : tr("%1 cm²").arg(mm2.mm2() / 100, 0, 'f', 1);
-    };
-    for (const ColourNeed& need : plan->needs) {
-      const Finish& finish = fill->colours[static_cast<std::size_t>(need.colour)].finish;
-      QStringList cells;
-      for (const std::size_t cell : need.cells) {
-        const Cell& one = plan->cells[cell];
-        cells << QString::fromStdString(one.label) + (one.onSeam ? QStringLiteral("*") : QString());
-      }
-      QString words =
-          tr("%1. %2 %3: %4")
-              .arg(lines.size() + 1)
-              .arg(QString::fromStdString(colourLetter(need.colour)),
-                   QString::fromStdString(finish.name.empty() ? finish.colour : finish.name),
-                   area(need.area));
-      if (need.glitter > Mass()) {
-        words += tr(", about %1 g of glitter").arg(need.glitter.grams(), 0, 'f', 1);
-      }
-      lines << words + tr(". Lift %1").arg(cells.join(QStringLiteral(", ")));
-    }
-    QString sums = tr("%1 cells, %2 colours, about %3 min of glittering. A star is on the seam.")
-                       .arg(plan->cells.size())
-                       .arg(fill->colours.size())
-                       .arg(std::lround(plan->work.minutes()));
-    if (plan->merged + plan->dropped > 0) {
-      sums += tr(" %1 slivers under 1 mm went to a neighbour, %2 were dropped.")
-                  .arg(plan->merged)
-                  .arg(plan->dropped);
-    }
-    sums_->setText(sums + tr(" Amounts are guesses; the makers' data sheets go first."));
-  } else {
-    sums_->setText(tr("Take a pattern and this says which cells to lift for which colour."));
+  if (zone == nullptr) {
+    zone_->clear();
+    return;
   }
-  showLines(*peels_, lines);
-  int at = -1;
-  if (plan != nullptr) {
-    for (std::size_t i = 0; i < plan->needs.size(); ++i) {
-      if (plan->needs[i].colour == order_.peel()) at = static_cast<int>(i);
-    }
+  const QString id = QString::fromStdString(zone->id);
+  zone_->setText(
+      fill == nullptr
+          ? tr("Zone %1 has no pattern. Take one.").arg(id)
+          : tr("Zone %1: %2").arg(id, say(familyTitle(fill->pattern.family), order_.unit())));
+}
+
+void FillStation::askForArtwork() {
+  if (zoneInHand(order_) == nullptr) return;
+  const QString path = QFileDialog::getOpenFileName(
+      this, tr("Fill zone %1 with a drawing").arg(QString::fromStdString(zoneInHand(order_)->id)),
+      {}, tr("Line art (*.svg);;All files (*)"));
+  if (!path.isEmpty()) takeArtworkFrom(path);
+}
+
+void FillStation::takeArtworkFrom(const QString& path) {
+  const TakenArtwork taken = takeArtwork(order_, path);
+  if (taken.taken) {
+    fit_->tell(taken.words);
+    patternPages_->show(fit);
   }
-  peels_->setCurrentRow(at);
-  filling_ = false;
+  if (!taken.words.isEmpty()) emit said(taken.words.first());
 }
 
 bool FillStation::goTo(const QString& field) {
@@ -110,6 +85,22 @@ bool FillStation::goTo(const QString& field) {
       order_.pickZone(fills[static_cast<std::size_t>(index)].zone);
     }
   }
+  if (field.contains(QStringLiteral("].pattern.school")) ||
+      field.contains(QStringLiteral("].pattern.rise"))) {
+    patternPages_->show(fit);
+    fit_->ways().setFocus(Qt::OtherFocusReason);
+    return true;
+  }
+  if (field.contains(QStringLiteral("].colours"))) {
+    colours_->list().setFocus(Qt::OtherFocusReason);
+    return true;
+  }
+  if (field.contains(QStringLiteral("].cutting"))) {
+    workPages_->show(pieces);
+    cutting_->lines().setFocus(Qt::OtherFocusReason);
+    return true;
+  }
+  patternPages_->show(family);
   if (!fields_.goTo(field)) pattern_->gallery().setFocus(Qt::OtherFocusReason);
   return true;
 }

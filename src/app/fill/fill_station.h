@@ -1,18 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QLabel>
-#include <QListWidget>
 #include <QWidget>
 
 #include "app/fields/field_set.h"
+#include "app/fields/pages.h"
+#include "app/fill/amounts_page.h"
 #include "app/fill/colour_page.h"
+#include "app/fill/cutting_page.h"
+#include "app/fill/fit_page.h"
+#include "app/fill/lift_page.h"
 #include "app/fill/pattern_page.h"
 #include "app/order/order.h"
 
 namespace avrelt {
 
-/// Station 3: patterns that fill zones, their colours, and what is lifted for each.
+/// Station 3: patterns that fill zones, how they are fitted, their colours, and the work that comes
+/// of them.
 class FillStation : public QWidget {
   Q_OBJECT
 
@@ -22,22 +26,42 @@ class FillStation : public QWidget {
   /// Puts the keyboard to what the field names ("fills[0].pattern.size"); false where it is none of
   /// this station's.
   bool goTo(const QString& field);
+  /// Asks for a drawing and fills the zone in hand with it.
+  void askForArtwork();
+  /// The same without asking.
+  void takeArtworkFrom(const QString& path);
+
+  enum PatternPages { family, fit };
+  enum WorkPages { lift, amounts, pieces };
+  Pages& patternPages() { return *patternPages_; }
+  Pages& workPages() { return *workPages_; }
+  /// Which zone is in hand, and its pattern.
+  QString words() const { return zone_->text(); }
   PatternPage& patternPage() { return *pattern_; }
+  FitPage& fitPage() { return *fit_; }
   ColourPage& colourPage() { return *colours_; }
-  QListWidget& peelList() { return *peels_; }
-  QString sums() const { return sums_->text(); }
+  LiftPage& liftPage() { return *lift_; }
+  AmountsPage& amountsPage() { return *amounts_; }
+  CuttingPage& cuttingPage() { return *cutting_; }
+
+ signals:
+  void said(const QString& sentence);
 
  private:
   void refresh();
-  void refreshPeels();
+  void refreshHead();
 
   Order& order_;
   FieldSet fields_;
+  Pages* patternPages_ = nullptr;
+  Pages* workPages_ = nullptr;
+  QLabel* zone_ = nullptr;
   PatternPage* pattern_ = nullptr;
+  FitPage* fit_ = nullptr;
   ColourPage* colours_ = nullptr;
-  QListWidget* peels_ = nullptr;
-  QLabel* sums_ = nullptr;
-  bool filling_ = false;
+  LiftPage* lift_ = nullptr;
+  AmountsPage* amounts_ = nullptr;
+  CuttingPage* cutting_ = nullptr;
 };
 
 }  // namespace avrelt

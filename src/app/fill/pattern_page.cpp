@@ -21,15 +21,6 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);
-  auto* head = new QHBoxLayout;
-  zone_ = new QLabel;
-  zone_->setProperty("role", "label");
-  away_ = new QPushButton(tr("Take it away"));
-  away_->setShortcut(QKeySequence(QStringLiteral("Alt+Backspace")));
-  away_->setToolTip(tr("Takes the pattern of this zone away (Alt+Backspace)"));
-  head->addWidget(zone_, 1);
-  head->addWidget(away_);
-  column->addLayout(head);
   gallery_ = new Gallery;
   column->addWidget(gallery_);
 
@@ -73,18 +64,22 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
     grid->setColumnStretch(at, share);
   }
   school_ = new Segments(tr("On a taper cells"), {tr("Narrow"), tr("Keep size")});
-  turned_ = new QCheckBox(tr("Quarter turn"));
-  mirror_ = new QCheckBox(tr("Mirror"));
-  auto* row = new QHBoxLayout;
-  row->setSpacing(12);
-  row->addWidget(school_);
-  row->addWidget(turned_);
-  row->addWidget(mirror_);
-  row->addStretch();
-  grid->addLayout(row, 1, 0, 1, 4);
   column->addWidget(measures_);
+  auto* row = new QHBoxLayout;
+  row->setSpacing(8);
+  drawing_ = new QPushButton(tr("A drawing…"));
+  drawing_->setToolTip(tr("Fills the zone with line art from an SVG file (Ctrl+Shift+A)"));
+  away_ = new QPushButton(tr("Take it away"));
+  away_->setShortcut(QKeySequence(QStringLiteral("Alt+Backspace")));
+  away_->setToolTip(tr("Takes the pattern of this zone away (Alt+Backspace)"));
+  row->addWidget(school_);
+  row->addStretch();
+  row->addWidget(drawing_);
+  row->addWidget(away_);
+  column->addLayout(row);
   column->addStretch();
 
+  connect(drawing_, &QPushButton::clicked, this, &PatternPage::artworkAsked);
   connect(away_, &QPushButton::clicked, this, [this] { unfillZone(order_); });
   connect(gallery_, &Gallery::chosen, this, [this](Family family) { fillZone(order_, family); });
   connect(repeats_, &QComboBox::activated, this, [this](int i) {
@@ -99,12 +94,6 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(school_, &Segments::picked, this, [this](int i) {
     editFill(order_, i == 0 ? tr("Let cells narrow with the cup") : tr("Let cells keep their size"),
              {}, [i](Fill& fill) { fill.pattern.school = static_cast<School>(i); });
-  });
-  connect(turned_, &QCheckBox::clicked, this, [this](bool on) {
-    editFill(order_, tr("Turn the pattern"), {}, [on](Fill& fill) { fill.pattern.turned = on; });
-  });
-  connect(mirror_, &QCheckBox::clicked, this, [this](bool on) {
-    editFill(order_, tr("Mirror the pattern"), {}, [on](Fill& fill) { fill.pattern.mirror = on; });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
@@ -163,15 +152,11 @@ void PatternPage::refresh() {
   setEnabled(zone != nullptr);
   away_->setVisible(fill != nullptr);
   measures_->setVisible(fill != nullptr);
+  school_->setVisible(fill != nullptr);
   gallery_->show(fill == nullptr ? std::nullopt : std::optional<Family>(fill->pattern.family));
   if (zone == nullptr || plan == nullptr) return;
-  const QString id = QString::fromStdString(zone->id);
   const Unit unit = order_.unit();
-  if (fill == nullptr) {
-    zone_->setText(tr("Zone %1 has no pattern. Take one.").arg(id));
-    return;
-  }
-  zone_->setText(tr("Zone %1: %2").arg(id, say(familyTitle(fill->pattern.family), unit)));
+  if (fill == nullptr) return;
   size_->show(fill->pattern.size.length, unit);
   line_->show(fill->pattern.line.length, unit);
   showRepeats(*fill, *plan);
@@ -188,10 +173,6 @@ void PatternPage::refresh() {
     ratio_->setValue(fill->pattern.ratio.value_or(range.usual));
   }
   school_->show(static_cast<int>(fill->pattern.school));
-  // Stripes run the whole wall, and stones have no direction.
-  turned_->setEnabled(repeatsUp(fill->pattern.family));
-  turned_->setChecked(fill->pattern.turned);
-  mirror_->setChecked(fill->pattern.mirror);
 }
 
 }  // namespace avrelt

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QLabel>
@@ -27,7 +26,11 @@ class PatternPage : public QWidget {
   QDoubleSpinBox& ratio() { return *ratio_; }
   Segments& school() { return *school_; }
   QPushButton& awayButton() { return *away_; }
-  QString words() const { return zone_->text(); }
+  QPushButton& drawingButton() { return *drawing_; }
+
+ signals:
+  /// The zone in hand is to be filled with a drawing.
+  void artworkAsked();
 
  private:
   void refresh();
@@ -36,7 +39,7 @@ class PatternPage : public QWidget {
   void showRepeats(const Fill& fill, const CupPlan& plan);
 
   Order& order_;
-  QLabel* zone_ = nullptr;
+  QPushButton* drawing_ = nullptr;
   QPushButton* away_ = nullptr;
   Gallery* gallery_ = nullptr;
   LengthField* size_ = nullptr;
@@ -45,8 +48,6 @@ class PatternPage : public QWidget {
   QLabel* ratioLabel_ = nullptr;
   QDoubleSpinBox* ratio_ = nullptr;
   Segments* school_ = nullptr;
-  QCheckBox* turned_ = nullptr;
-  QCheckBox* mirror_ = nullptr;
   QWidget* measures_ = nullptr;
 };
 

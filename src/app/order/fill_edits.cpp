@@ -40,7 +40,13 @@ void fillZone(Order& order, Family family) {
   if (zone == nullptr) return;
   const QString title = say(familyTitle(family), order.unit());
   if (fillInHand(order) != nullptr) {
-    editFill(order, Order::tr("Take another pattern: %1").arg(title), {}, [family](Fill& fill) {
+    const Pattern usual = usualFill(zone->path, order.unit()).pattern;
+    editFill(order, Order::tr("Take another pattern: %1").arg(title), {}, [&](Fill& fill) {
+      // A drawing has lines of its own; a family's are set here.
+      if (fill.pattern.family == Family::artwork) {
+        fill.pattern.line = usual.line;
+        fill.pattern.artwork = {};
+      }
       fill.pattern.family = family;
       fill.pattern.ratio.reset();
     });
@@ -50,6 +56,48 @@ void fillZone(Order& order, Family family) {
   fill.pattern.family = family;
   order.editCup(Order::tr("Fill zone %1: %2").arg(QString::fromStdString(zone->id), title),
                 [&](Cup& cup) { cup.fills.push_back(fill); });
+}
+
+void fillWithArtwork(Order& order, const Artwork& artwork) {
+  const Zone* zone = zoneInHand(order);
+  if (zone == nullptr) return;
+  const SharedArtwork shared(artwork);
+  const auto change = [&](Fill& fill) {
+    fill.pattern.family = Family::artwork;
+    fill.pattern.artwork = shared;
+    fill.pattern.ratio.reset();
+    fill.pattern.repeats = 0;
+    fill.pattern.size = WrittenLength::mm(std::clamp(artwork.wide, 2.0, 600.0));
+    fill.pattern.line = WrittenLength::mm(0);  // its lines are drawn
+    fill.pattern.school = School::narrow;
+    fill.pattern.rise = Rise::proportion;
+    fill.pins.clear();
+  };
+  const QString words =
+      Order::tr("Fill zone %1 with %2")
+          .arg(QString::fromStdString(zone->id), QString::fromStdString(artwork.name));
+  if (fillInHand(order) != nullptr) {
+    editFill(order, words, {}, change);
+    return;
+  }
+  Fill fill = usualFill(zone->path, order.unit());
+  change(fill);
+  order.editCup(words, [&](Cup& cup) { cup.fills.push_back(fill); });
+}
+
+void callPicture(Order& order, bool picture) {
+  const Fill* fill = fillInHand(order);
+  if (fill == nullptr || !fill->pattern.artwork) return;
+  Artwork artwork = *fill->pattern.artwork;
+  artwork.picture = picture;
+  const SharedArtwork shared(std::move(artwork));
+  editFill(order, picture ? Order::tr("Call it a picture") : Order::tr("Call it no picture"), {},
+           [&](Fill& changed) {
+             changed.pattern.artwork = shared;
+             if (picture && changed.pattern.school == School::narrow) {
+               changed.pattern.rise = Rise::proportion;
+             }
+           });
 }
 
 void unfillZone(Order& order) {
@@ -68,28 +116,51 @@ void editFill(Order& order, const QString& text, const QString& key,
       key.isEmpty() ? key : QStringLiteral("fill %1 ").arg(index) + key);
 }
 
-void pinCell(Order& order, WallPoint place, int colour) {
+namespace {
+
+void pin(Order& order, const CupPlan& plan, const Cell& cell, int colour, bool bar) {
+  const Angle turned = plan.wrap.seamAt() + Angle::halfTurn();
+  const Pin pin{(cell.middle.theta + turned).wrapped(), {cell.middle.s, {}}, colour, bar};
+  const QString words =
+      bar ? Order::tr("Keep a colour off cell %1") : Order::tr("Give cell %1 a colour");
+  editFill(order, words.arg(QString::fromStdString(cell.label)), {}, [&](Fill& changed) {
+    // What was given to this cell before goes; what was kept off it stays, but for this colour.
+    bool same = false;
+    std::erase_if(changed.pins, [&](const Pin& other) {
+      const WallPoint at{(other.onCup - turned).wrapped(), other.up.length};
+      if (!cell.whole.contains(at)) return false;
+      const bool again = other.colour == colour && other.bar == bar;
+      same = same || again;
+      return again || other.colour == colour || (!other.bar && !bar);
+    });
+    if (!same) changed.pins.push_back(pin);
+  });
+}
+
+}  // namespace
+
+void pinCell(Order& order, WallPoint place, int colour, bool bar) {
   const CupPlan* plan = order.plan();
   const FillPlan* fill = fillPlanInHand(order);
   if (plan == nullptr || fill == nullptr) return;
-  const Angle turned = plan->wrap.seamAt() + Angle::halfTurn();
   for (const Cell& cell : fill->cells) {
     if (!cell.whole.contains(place)) continue;
-    const Pin pin{(cell.middle.theta + turned).wrapped(), {cell.middle.s, {}}, colour};
-    editFill(order, Order::tr("Give cell %1 a colour").arg(QString::fromStdString(cell.label)), {},
-             [&](Fill& changed) {
-               // What was given to this cell before goes.
-               bool same = false;
-               std::erase_if(changed.pins, [&](const Pin& other) {
-                 const WallPoint at{(other.onCup - turned).wrapped(), other.up.length};
-                 const bool here = cell.whole.contains(at);
-                 same = same || (here && other.colour == colour);
-                 return here;
-               });
-               if (!same) changed.pins.push_back(pin);
-             });
+    pin(order, *plan, cell, colour, bar);
     return;
   }
+}
+
+bool pinCell(Order& order, const QString& label, int colour, bool bar) {
+  const CupPlan* plan = order.plan();
+  const FillPlan* fill = fillPlanInHand(order);
+  if (plan == nullptr || fill == nullptr) return false;
+  const std::string wanted = label.trimmed().toUpper().toStdString();
+  for (const Cell& cell : fill->cells) {
+    if (cell.label != wanted) continue;
+    pin(order, *plan, cell, colour, bar);
+    return true;
+  }
+  return false;
 }
 
 }  // namespace avrelt

@@ -59,6 +59,7 @@ void Shelf::learn() {
   if (!shop_) return;
   Stock stock = order_.stock();
   stock.growth = habitsFrom(given(shop_->growthRecords()));
+  stock.filling = given(shop_->fillRates());
   order_.setStock(stock);
 }
 
@@ -79,6 +80,12 @@ std::string Shelf::photoOf(const QString& name) {
 
 bool Shelf::put(const ShelfBlank& shelved) {
   return open() && did(shop_->put({shelved}));
+}
+
+bool Shelf::put(const FillRates& rates) {
+  const bool done = open() && did(shop_->put(rates));
+  learn();
+  return done;
 }
 
 bool Shelf::remove(const QString& name) {

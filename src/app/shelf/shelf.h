@@ -37,6 +37,9 @@ class Shelf : public QObject {
   /// Logs the girth measured at the stage in hand; the blank goes to the shelf if it is not there.
   bool logMeasurement();
 
+  /// What patterns take here, for this order and all others.
+  bool put(const FillRates& rates);
+
   /// The sentence says what came of it.
   Sentence import(const QString& path);
   Sentence exportTo(const QString& path);

@@ -178,11 +178,11 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
     for (const Cell& cell : fill.cells) {
       if (lifting && cell.colour != order_.peel()) continue;
       const QString words = QString::fromStdString(cell.label);
-      const double room = std::sqrt(cell.area.mm2()) * fit_.scale();
+      const double room = std::sqrt(cell.area.mm2() * (cell.onSeam ? 0.5 : 1)) * fit_.scale();
       if (metrics.horizontalAdvance(words) > room * 0.85) continue;
       const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
       painter.setPen(lettersOn(look.colour));
-      drawWords(painter, fit_(plan.surface.toFlat(cell.middle)), words);
+      drawWords(painter, fit_(plan.surface.toFlat(cell.namedAt)), words);
     }
     // Where two neighbours had to be alike.
     painter.setBrush(Qt::NoBrush);

@@ -116,6 +116,11 @@ void MainWindow::makeActions() {
     goToStation(gauge);
     gauge_->traceAPhoto();
   }));
+  forCup(
+      add(cupMenu_, tr("&Fill the zone with a drawing…"), QKeySequence(tr("Ctrl+Shift+A")), [this] {
+        goToStation(filling);
+        fill_->askForArtwork();
+      }));
   forCup(add(cupMenu_, tr("Lo&g the girth measured"), QKeySequence(tr("Ctrl+L")),
              [this] { shelf_->logMeasurement(); }));
   forCup(add(cupMenu_, tr("Mark the wrap as &cut"), QKeySequence(tr("Ctrl+K")), [this] {
@@ -246,8 +251,12 @@ void MainWindow::makeBench() {
   fill_ = new FillStation(order_);
   // A click on a cell gives it the colour in hand.
   const auto pin = [this](WallPoint place) {
-    pinCell(order_, place, fill_->colourPage().inHand());
+    const bool bar = QApplication::keyboardModifiers().testFlag(Qt::ShiftModifier);
+    pinCell(order_, place, fill_->colourPage().inHand(), bar);
   };
+  connect(fill_, &FillStation::said, watch_, &WatchLine::say);
+  connect(&fill_->amountsPage(), &AmountsPage::ratesSet, this,
+          [this](const FillRates& rates) { shelf_->put(rates); });
   connect(flat_, &FlatView::cellClicked, this, pin);
   connect(round_, &RoundView::cellClicked, this, pin);
   stations_->addWidget(divide_);

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <optional>
 #include <polyclipping/clipper.hpp>
 
 namespace avrelt {
@@ -57,6 +58,45 @@ Region combine(const std::vector<WallLine>& subject, const std::vector<WallLine>
   return Region(std::move(outlines));
 }
 
+/// A convex outline off the seam drawn in by so much, every side kept; nothing where it is none, or
+/// where a side would vanish. What Clipper gives, sooner.
+std::optional<WallLine> drawnIn(const WallLine& line, Length by, Length radius) {
+  const std::size_t count = line.size();
+  if (count < 3) return std::nullopt;
+  std::vector<Point> points;
+  points.reserve(count);
+  for (const WallPoint& p : line) {
+    if (std::abs(p.theta.radians()) > pi - onSeam) return std::nullopt;
+    points.push_back({p.theta.radians() * radius.mm(), p.s.mm()});
+  }
+  std::vector<Point> sides;
+  sides.reserve(count);
+  for (std::size_t i = 0; i < count; ++i) {
+    const Point side = points[(i + 1) % count] - points[i];
+    const double length = norm(side);
+    if (length < 1e-3) return std::nullopt;
+    sides.push_back(side * (1 / length));
+  }
+  std::vector<Point> drawn;
+  drawn.reserve(count);
+  for (std::size_t i = 0; i < count; ++i) {
+    const Point& before = sides[(i + count - 1) % count];
+    const double turn = cross(before, sides[i]);
+    if (turn < 1e-6 || dot(before, sides[i]) < -0.99) return std::nullopt;
+    // Where the two sides, each moved to the left, meet.
+    const double along = by.mm() * (1 - dot(before, sides[i])) / turn;
+    drawn.push_back(points[i] + turnedLeft(sides[i]) * by.mm() + sides[i] * along);
+  }
+  WallLine result;
+  result.reserve(count);
+  for (std::size_t i = 0; i < count; ++i) {
+    if (dot(drawn[(i + 1) % count] - drawn[i], sides[i]) < 1e-3) return std::nullopt;
+    result.push_back(
+        fromWhole(toWhole({Angle::radians(drawn[i].x / radius.mm()), Length::mm(drawn[i].y)})));
+  }
+  return result;
+}
+
 WallLine rectangle(Angle from, Angle to, Length low, Length high) {
   return {{from, low}, {to, low}, {to, high}, {from, high}};
 }
@@ -102,6 +142,11 @@ Region Region::folded(const WallLine& outline, Length low, Length high) {
 
 Region Region::shrunkBy(Length by, Length radius) const {
   if (by <= Length()) return *this;
+  if (outlines_.size() == 1) {
+    if (std::optional<WallLine> drawn = drawnIn(outlines_.front(), by, radius)) {
+      return Region({std::move(*drawn)});
+    }
+  }
   // In millimetres both ways, so that the edge draws in alike everywhere.
   const double across = radius.mm() / 100;
   cl::ClipperOffset offset(4.0);

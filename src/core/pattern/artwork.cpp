@@ -10,7 +10,7 @@ namespace avrelt {
 namespace {
 
 constexpr std::size_t mostCells = 6000;
-constexpr std::size_t mostPoints = 400'000;
+constexpr std::size_t mostPoints = 1'000'000;
 constexpr double largest = 10'000;     // mm
 constexpr double leastArea = 0.25;     // mm² of a cell
 constexpr double nearlyClosed = 0.3;   // mm between the ends of a line that was meant closed

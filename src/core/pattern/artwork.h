@@ -79,7 +79,7 @@ struct FoundArtwork {
 /// away. A cell the page's edge cuts is joined with its other half where the two meet. Then the
 /// smallest part is sought that repeats in the drawing; without one the drawing is the repeat.
 ///
-/// Refused: nothing closed in it, more than 6000 cells or 400 000 points, wider than 10 m.
+/// Refused: nothing closed in it, more than 6000 cells or a million points, wider than 10 m.
 Checked<FoundArtwork> findArtwork(const Drawing& drawing);
 
 }  // namespace avrelt

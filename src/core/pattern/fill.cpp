@@ -61,6 +61,23 @@ WallPoint middleOf(const Region& region) {
   return region.contains(middle) ? middle : labelPlace(region);
 }
 
+/// A place inside a region's largest outline; `otherwise` where it has none.
+WallPoint middleOfLargest(const Region& region, WallPoint otherwise) {
+  double most = 0;
+  for (const WallLine& line : region.outlines()) {
+    double area = 0;
+    for (std::size_t i = 0; i < line.size(); ++i) {
+      const WallPoint& a = line[i];
+      const WallPoint& b = line[(i + 1) % line.size()];
+      area += a.theta.radians() * b.s.mm() - b.theta.radians() * a.s.mm();
+    }
+    if (area <= most) continue;
+    most = area;
+    otherwise = labelPlace(Region({line}));
+  }
+  return otherwise;
+}
+
 bool turnsRight(const WallLine& outline) {
   double area = 0;
   for (std::size_t i = 0; i < outline.size(); ++i) {
@@ -198,6 +215,7 @@ class Filler {
       cell.region =
           cell.whole.shrunkBy(fill_.pattern.line.length / 2, ground_.body.radius(cell.middle.s));
       cell.area = cell.region.area(ground_.body);
+      cell.namedAt = cell.onSeam ? middleOfLargest(cell.region, cell.middle) : cell.middle;
       placeOf[i] = plan_.cells.size();
       plan_.cells.push_back(std::move(cell));
     }

@@ -87,6 +87,8 @@ struct Cell {
   Region region;      ///< without
   Area area;          ///< of that, on the cup
   WallPoint middle;
+  WallPoint
+      namedAt;  ///< where its label stands on the flat: in its larger part if the seam cuts it
   int row = 0;  ///< from the top down
   bool onSeam = false;
   int colour = 0;

@@ -48,6 +48,7 @@ class Quick {
     for (std::size_t v = 0; v < count_; ++v) {
       Mask free = useful_ & ~besides(v);
       if (free == 0) free = freed(v);
+      if (free == 0) free = freedAlongChain(v);
       if (free == 0) return std::nullopt;
       put(v, lacking(free, static_cast<std::uint32_t>(v)));
     }
@@ -115,6 +116,53 @@ class Quick {
     return 0;
   }
 
+  /// A colour that trading it along a chain with another frees at `v`; none is 0.
+  Mask freedAlongChain(std::size_t v) {
+    const Mask usable = useful_ & ~(task_.barred.empty() ? 0 : task_.barred[v]);
+    std::vector<int> chain;
+    for (Mask ones = usable; ones != 0; ones &= ones - 1) {
+      const int one = std::countr_zero(ones);
+      for (Mask others = useful_ & ~bit(one); others != 0; others &= others - 1) {
+        const int other = std::countr_zero(others);
+        chain.clear();
+        if (++mark_ == 1) seen_.assign(count_, 0);
+        for (const int u : task_.neighbours[v]) {
+          if (colours_[static_cast<std::size_t>(u)] == one) reach(u, chain);
+        }
+        bool held = false;
+        for (std::size_t next = 0; next < chain.size() && !held; ++next) {
+          const auto w = static_cast<std::size_t>(chain[next]);
+          const int to = colours_[w] == one ? other : one;
+          held = !task_.barred.empty() && (task_.barred[w] & bit(to)) != 0;
+          for (const int u : task_.neighbours[w]) {
+            const int c = colours_[static_cast<std::size_t>(u)];
+            if (c == one || c == other) reach(u, chain);
+          }
+        }
+        // Where the chain comes back to another neighbour, that would take the colour freed.
+        const std::vector<int>& beside = task_.neighbours[v];
+        held = held || std::any_of(beside.begin(), beside.end(), [&](int u) {
+                 const auto w = static_cast<std::size_t>(u);
+                 return colours_[w] == other && seen_[w] == mark_;
+               });
+        if (held) continue;
+        for (const int u : chain) {
+          const auto w = static_cast<std::size_t>(u);
+          put(w, colours_[w] == one ? other : one);
+        }
+        return bit(one);
+      }
+    }
+    return 0;
+  }
+
+  void reach(int u, std::vector<int>& chain) {
+    int& seen = seen_[static_cast<std::size_t>(u)];
+    if (seen == mark_) return;
+    seen = mark_;
+    chain.push_back(u);
+  }
+
   /// Single changes, from colours that have too much to those that have too little.
   void balance() {
     for (int round = 0; round < rounds; ++round) {
@@ -156,6 +204,8 @@ class Quick {
   std::array<double, mostColours> used_{};
   Mask useful_ = 0;
   std::vector<int> colours_;
+  std::vector<int> seen_;  ///< which search came by last
+  int mark_ = 0;
 };
 
 /// All that a change of one thing reaches, kept so that it can be taken back.

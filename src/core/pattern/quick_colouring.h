@@ -10,8 +10,8 @@ namespace avrelt {
 
 /// Colours every thing of a task without pins and leanings one after the other, in their own order:
 /// each the free colour its share lacks most, and where none is free one is freed by recolouring a
-/// neighbour. Then single changes bring shares nearer. Nothing where somewhere no colour could be
-/// freed so: that takes a search.
+/// neighbour, or by trading two colours along a chain (Kempe 1879). Then single changes bring
+/// shares nearer. Nothing where somewhere no colour could be freed so: that takes a search.
 ///
 /// Patterns are numbered row by row, so few neighbours are coloured before their turn, and this
 /// nearly always succeeds; it takes time in proportion to the neighbours.

@@ -58,6 +58,7 @@ Sentence clashWords(const Fill& fill, const FillPlan& plan) {
 std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<FillPlan>& plans,
                               const Body& body) {
   constexpr Length thin = Length::mm(1.5);
+  constexpr Length finest = Length::mm(1);
   constexpr double muchStretch = 0.03;
   std::vector<Watch> watches;
   for (std::size_t i = 0; i < fills.size(); ++i) {
@@ -95,6 +96,21 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
                {called(one), called(other)}});
       }
     }
+    if (!plan.alikeBeyond.empty()) {
+      std::vector<int> members;
+      for (const std::size_t cell : plan.alikeBeyond) members.push_back(static_cast<int>(cell));
+      watch("alike_beyond", WatchLevel::warn, "colours",
+            {"In zone %1 the cells %2 are like one across the zone's edge. Add a colour, or give a "
+             "cell another.",
+             {plan.zone, named(plan, members)}});
+    }
+    const auto barred = plan.colouring.misplaced.size() - plan.alikeBeyond.size();
+    if (barred > 0) {
+      watch(
+          "colour_not_here", WatchLevel::warn, "colours",
+          {"In zone %1 %2 cells have a colour that is not to be there. Add a colour, or allow it.",
+           {plan.zone, static_cast<long>(barred)}});
+    }
     if (plan.thinnest < thin) {
       watch("thin_cells", WatchLevel::note, "pattern.size",
             {"In zone %1 the narrowest cell is about %2 wide: hard to weed. Make cells larger or "
@@ -109,6 +125,36 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
                  : "In zone %1 cells are %2 % narrower than they should be, to close "
                    "at the seam. Take another number of repeats.",
              {plan.zone, static_cast<long>(std::lround(std::abs(plan.fit.stretchWide) * 100))}});
+    }
+    const double squash = plan.fit.squash();
+    const double most = std::max(std::abs(squash), plan.fit.narrowing);
+    if (fill.pattern.artwork && fill.pattern.artwork->picture && most > muchStretch) {
+      watch("picture_narrowed", WatchLevel::note, "pattern.school",
+            {"In zone %1 the taper narrows or widens the picture by up to %2 %. Let it keep its "
+             "size, or put it where the cup is straight.",
+             {plan.zone, static_cast<long>(std::lround(most * 100))}});
+    }
+    if (std::abs(plan.fit.stretchTall) > muchStretch && fill.pattern.rise == Rise::whole) {
+      watch("stretched_tall", WatchLevel::note, "pattern.rise",
+            {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
+             {plan.zone, static_cast<long>(std::lround(std::abs(plan.fit.stretchTall) * 100))}});
+    }
+    if (fill.cutting.lines != LineWork::leave && fill.pattern.line.length == Length() &&
+        !fill.pattern.artwork) {
+      watch("no_lines", WatchLevel::note, "pattern.line",
+            {"In zone %1 there are no lines between cells to be made. Give the line a width, or "
+             "leave it.",
+             {plan.zone}});
+    } else if (fill.cutting.lines == LineWork::piece && fill.pattern.line.length < finest &&
+               !fill.pattern.artwork) {
+      watch("thin_lines", WatchLevel::note, "pattern.line",
+            {"In zone %1 lines of %2 tear when they are weeded. Give them 1 mm, or lay tape.",
+             {plan.zone, fill.pattern.line.length}});
+    }
+    if (plan.tape.bends) {
+      watch("tape_bends", WatchLevel::note, "cutting.lines",
+            {"In zone %1 the lines bend: tape follows them badly. Cut them as one piece.",
+             {plan.zone}});
     }
     const bool straight = body.isCone() && body.cone().isCylinder();
     if (fill.pattern.school == School::keep && !straight) {

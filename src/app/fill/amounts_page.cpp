@@ -1,0 +1,136 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fill/amounts_page.h"
+
+#include <cmath>
+#include <QGridLayout>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/fields/when_seen.h"
+#include "app/order/fill_edits.h"
+#include "app/order/phrases.h"
+#include "sheet/fill_pieces.h"
+
+namespace avrelt {
+namespace {
+
+/// Amounts are typed for a patch of the wall that a hand covers.
+double patchCm2(Unit unit) {
+  return unit == Unit::inch ? 64.516 : 100;
+}
+
+}  // namespace
+
+AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(8);
+  auto* grid = new QGridLayout;
+  grid->setHorizontalSpacing(8);
+  grid->setVerticalSpacing(6);
+  const auto amount = [this](const QString& prefix, const QString& name) {
+    auto* box = new QDoubleSpinBox;
+    box->setRange(0, 100);
+    box->setDecimals(2);
+    box->setSingleStep(0.1);
+    box->setPrefix(prefix);
+    box->setAccessibleName(name);
+    box->setToolTip(name);
+    box->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    box->setKeyboardTracking(false);
+    connect(box, &QDoubleSpinBox::valueChanged, this, [this] { setRates(); });
+    return box;
+  };
+  glitter_ = amount(tr("glitter "), tr("Grams of glitter for a coat; kept for the whole shop"));
+  paint_ = amount(tr("paint "), tr("Millilitres of paint for a coat; kept for the whole shop"));
+  minutes_ = new QSpinBox;
+  minutes_->setRange(0, 24 * 60);
+  minutes_->setSuffix(tr(" min a colour"));
+  minutes_->setAccessibleName(tr("Minutes a colour takes; kept for the whole shop"));
+  minutes_->setToolTip(minutes_->accessibleName());
+  minutes_->setButtonSymbols(QAbstractSpinBox::NoButtons);
+  minutes_->setKeyboardTracking(false);
+  coats_ = new QSpinBox;
+  coats_->setRange(1, 20);
+  coats_->setAccessibleName(tr("Coats of glitter on every cell"));
+  coats_->setToolTip(coats_->accessibleName());
+  coats_->setButtonSymbols(QAbstractSpinBox::NoButtons);
+  grid->addWidget(glitter_, 0, 0);
+  grid->addWidget(paint_, 0, 1);
+  grid->addWidget(minutes_, 1, 0);
+  grid->addWidget(coats_, 1, 1);
+  column->addLayout(grid);
+  words_ = new QLabel;
+  words_->setWordWrap(true);
+  words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+  column->addWidget(words_, 1);
+
+  connect(minutes_, &QSpinBox::valueChanged, this, [this] { setRates(); });
+  connect(coats_, &QSpinBox::valueChanged, this, [this](int coats) {
+    editFill(order_, tr("%1 coats of glitter").arg(coats), QStringLiteral("coats"),
+             [coats](Fill& fill) { fill.coats = coats; });
+  });
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+}
+
+void AmountsPage::setRates() {
+  const double patch = patchCm2(order_.unit());
+  FillRates rates;
+  rates.glitterPerCm2 = Mass::grams(glitter_->value() / patch);
+  rates.paintPerCm2 = Volume::ml(paint_->value() / patch);
+  rates.perColour = Duration::minutes(minutes_->value());
+  emit ratesSet(rates);
+}
+
+void AmountsPage::refresh() {
+  const Fill* fill = fillInHand(order_);
+  const FillPlan* plan = fillPlanInHand(order_);
+  const Unit unit = order_.unit();
+  setEnabled(order_.hasCup());
+  const FillRates& rates = order_.stock().filling;
+  {
+    const QSignalBlocker quiet[] = {QSignalBlocker(glitter_), QSignalBlocker(paint_),
+                                    QSignalBlocker(minutes_), QSignalBlocker(coats_)};
+    const double patch = patchCm2(unit);
+    const QString area = unit == Unit::inch ? tr("10 in²") : tr("100 cm²");
+    glitter_->setSuffix(tr(" g / %1").arg(area));
+    paint_->setSuffix(tr(" ml / %1").arg(area));
+    glitter_->setValue(rates.glitterPerCm2.grams() * patch);
+    paint_->setValue(rates.paintPerCm2.ml() * patch);
+    minutes_->setValue(static_cast<int>(std::lround(rates.perColour.minutes())));
+    coats_->setEnabled(fill != nullptr);
+    const int coats = fill == nullptr ? 2 : fill->coats;
+    coats_->setSuffix(coats == 1 ? tr(" coat") : tr(" coats"));
+    coats_->setValue(coats);
+  }
+  if (fill == nullptr || plan == nullptr) {
+    words_->setText(tr("Take a pattern and this says how much of each colour to have."));
+    return;
+  }
+  QStringList lines;
+  Mass glitter;
+  Volume paint;
+  for (const ColourNeed& need : plan->needs) {
+    const Finish& finish = fill->colours[static_cast<std::size_t>(need.colour)].finish;
+    QString line = QString::fromStdString(colourLetter(need.colour)) + QLatin1Char(' ') +
+                   QString::fromStdString(finish.name.empty() ? finish.colour : finish.name);
+    line += tr(": %1 cells").arg(need.cells.size());
+    if (need.glitter > Mass()) line += tr(", %1 g glitter").arg(need.glitter.grams(), 0, 'f', 1);
+    if (need.paint > Volume()) line += tr(", %1 ml paint").arg(need.paint.ml(), 0, 'f', 1);
+    lines << line;
+    glitter = glitter + need.glitter;
+    paint = paint + need.paint;
+  }
+  lines << tr("In all %1 g of glitter, %2 ml of paint, about %3 min.")
+               .arg(glitter.grams(), 0, 'f', 1)
+               .arg(paint.ml(), 0, 'f', 1)
+               .arg(std::lround(plan->work.minutes()));
+  if (rates == FillRates()) {
+    lines << tr("These rates are cautious guesses: put in your shop's own. Data sheets go first.");
+  }
+  words_->setText(lines.join(QLatin1Char('\n')));
+}
+
+}  // namespace avrelt

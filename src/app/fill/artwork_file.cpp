@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fill/artwork_file.h"
+
+#include <filesystem>
+#include <QFileInfo>
+
+#include "app/order/fill_edits.h"
+#include "app/order/phrases.h"
+#include "app/order/zone_edits.h"
+#include "files/disk.h"
+#include "files/svg_drawing.h"
+
+namespace avrelt {
+namespace {
+
+/// "12 cells, 36 by 36 mm, which the drawing shows 2 × 2 times. Its edges meet.": what was found.
+QString wordsFor(const FoundArtwork& found, Unit unit) {
+  const Artwork& artwork = found.artwork;
+  QString words =
+      Order::tr("%1: %2 cells in a repeat %3 wide and %4 tall")
+          .arg(QString::fromStdString(artwork.name))
+          .arg(artwork.cells.size())
+          .arg(say(Length::mm(artwork.wide), unit), say(Length::mm(artwork.tall), unit));
+  words +=
+      found.across * found.up > 1
+          ? Order::tr(", which the drawing shows %1 × %2 times.").arg(found.across).arg(found.up)
+          : Order::tr(".");
+  constexpr Length seen = Length::mm(0.05);
+  if (found.missAcross > seen) {
+    words += Order::tr(" Its left and right edges miss each other by %1.")
+                 .arg(say(found.missAcross, unit));
+  }
+  if (found.missUp > seen) {
+    words +=
+        Order::tr(" Its lower and upper edges miss each other by %1.").arg(say(found.missUp, unit));
+  }
+  if (found.lineWidth > Length::mm(0.01)) {
+    words += Order::tr(" Lines are about %1 wide.").arg(say(found.lineWidth, unit));
+  }
+  return words;
+}
+
+}  // namespace
+
+TakenArtwork takeArtwork(Order& order, const QString& path) {
+  const Unit unit = order.unit();
+  const QString name = QFileInfo(path).fileName();
+  if (zoneInHand(order) == nullptr) return {false, {Order::tr("Take a zone in hand first.")}};
+  const tl::expected<std::string, Sentence> text =
+      readFile(std::filesystem::path(path.toStdString()));
+  if (!text) return {false, {say(text.error(), unit)}};
+  const auto drawing = readDrawing(*text, name.toStdString());
+  if (!drawing) {
+    TakenArtwork refused;
+    for (const ReadFault& fault : drawing.error()) {
+      refused.words << QString::fromStdString(inWords(fault, name.toStdString(), unit));
+    }
+    return refused;
+  }
+  const Checked<FoundArtwork> found = findArtwork(*drawing);
+  if (!found) {
+    return {false,
+            {Order::tr("%1 cannot be taken. %2").arg(name, say(found.error().sentence, unit))}};
+  }
+  fillWithArtwork(order, found->artwork);
+  TakenArtwork taken{true, {wordsFor(*found, unit)}};
+  for (const Sentence& note : found->notes) taken.words << say(note, unit);
+  return taken;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,127 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fill/cutting_page.h"
+
+#include <algorithm>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/fields/when_seen.h"
+#include "app/order/fill_edits.h"
+#include "app/order/phrases.h"
+
+namespace avrelt {
+
+CuttingPage::CuttingPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(6);
+  straight_ = choice(tr("A straight version too"),
+                     tr("As if the wall were upright: as wide as the zone half-way up, and of the "
+                        "same height"),
+                     &FillCutting::straight);
+  filmWhole_ = choice(tr("The whole template in film"), tr("Instead of its film cells alone"),
+                      &FillCutting::filmWhole);
+  doubleSided_ = choice(tr("The whole template double-sided"),
+                        tr("In sheet that sticks on both sides"), &FillCutting::doubleSided);
+  column->addWidget(straight_);
+  column->addWidget(filmWhole_);
+  column->addWidget(doubleSided_);
+  auto* row = new QHBoxLayout;
+  row->setSpacing(8);
+  lines_ = new Segments(tr("Lines between cells"), {tr("Leave"), tr("One piece"), tr("Tape")});
+  spares_ = new QSpinBox;
+  spares_->setRange(0, 20);
+  spares_->setPrefix(tr("spares "));
+  spares_->setAccessibleName(tr("Spares of every cell of film"));
+  spares_->setToolTip(spares_->accessibleName());
+  spares_->setButtonSymbols(QAbstractSpinBox::NoButtons);
+  auto* label = new QLabel(tr("Lines between cells"));
+  label->setProperty("role", "label");
+  label->setBuddy(lines_);
+  column->addWidget(label);
+  row->addWidget(lines_);
+  row->addStretch();
+  column->addLayout(row);
+  column->addWidget(spares_, 0, Qt::AlignLeft);
+  words_ = new QLabel;
+  words_->setProperty("role", "label");
+  words_->setWordWrap(true);
+  words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+  column->addWidget(words_, 1);
+
+  connect(spares_, &QSpinBox::valueChanged, this, [this](int spares) {
+    editFill(order_, tr("%1 spares of every film cell").arg(spares), QStringLiteral("spares"),
+             [spares](Fill& fill) { fill.cutting.spares = spares; });
+  });
+  connect(lines_, &Segments::picked, this, [this](int i) {
+    editFill(order_, tr("Choose what becomes of the lines"), {},
+             [i](Fill& fill) { fill.cutting.lines = static_cast<LineWork>(i); });
+  });
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+}
+
+QCheckBox* CuttingPage::choice(const QString& words, const QString& tip,
+                               bool FillCutting::*member) {
+  auto* box = new QCheckBox(words);
+  box->setToolTip(tip);
+  connect(box, &QCheckBox::clicked, this, [this, words, member](bool on) {
+    editFill(order_, on ? tr("Cut: %1").arg(words) : tr("Do not cut: %1").arg(words), {},
+             [&](Fill& fill) { fill.cutting.*member = on; });
+  });
+  return box;
+}
+
+void CuttingPage::refresh() {
+  const Fill* fill = fillInHand(order_);
+  const FillPlan* plan = fillPlanInHand(order_);
+  const CupPlan* cup = order_.plan();
+  const Unit unit = order_.unit();
+  setEnabled(fill != nullptr);
+  if (fill == nullptr || plan == nullptr || cup == nullptr) {
+    words_->setText(tr("Take a pattern and this says what is cut for it."));
+    return;
+  }
+  const bool film =
+      std::any_of(fill->colours.begin(), fill->colours.end(),
+                  [](const CellColour& colour) { return colour.finish.kind == FinishKind::film; });
+  straight_->setEnabled(!cup->surface.isCylinder());
+  straight_->setChecked(fill->cutting.straight);
+  filmWhole_->setEnabled(film);
+  filmWhole_->setChecked(fill->cutting.filmWhole);
+  doubleSided_->setChecked(fill->cutting.doubleSided);
+  lines_->show(static_cast<int>(fill->cutting.lines));
+  const bool artwork = fill->pattern.family == Family::artwork;
+  lines_->button(static_cast<int>(LineWork::tape))->setEnabled(!artwork);
+  {
+    const QSignalBlocker quiet(spares_);
+    spares_->setEnabled(film && !fill->cutting.filmWhole);
+    spares_->setValue(fill->cutting.spares);
+  }
+  const double metres = plan->cutLength.mm() / 1000;
+  QString words = tr("To weed: %1 cells, the narrowest about %2, %3 of cuts.")
+                      .arg(plan->cells.size())
+                      .arg(say(plan->thinnest, unit),
+                           unit == Unit::inch ? tr("%1 ft").arg(metres / 0.3048, 0, 'f', 0)
+                                              : tr("%1 m").arg(metres, 0, 'f', 1));
+  if (plan->islands > 0) words += tr(" %1 islands come loose.").arg(plan->islands);
+  if (!plan->tape.runs.empty()) {
+    QStringList runs;
+    for (const LineRun& run : plan->tape.runs) {
+      if (runs.size() == 6) {
+        runs << tr("…");
+        break;
+      }
+      runs << tr("%1 × %2").arg(run.count).arg(say(run.length, unit));
+    }
+    words += tr(" Tape %1 wide, %2 in all: %3.")
+                 .arg(say(plan->tape.width, unit), say(plan->tape.total, unit),
+                      runs.join(QStringLiteral(", ")));
+  }
+  words_->setText(words);
+}
+
+}  // namespace avrelt
