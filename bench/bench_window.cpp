@@ -104,11 +104,11 @@ int main(int argc, char** argv) {
   dragOn(window, window.flat().placeOfLine("1"), "the same", line);
 
   // A pattern of four hundred cells, its size drawn to and fro.
-  window.order().choose(1);
+  window.order().choose(2);
   window.goToStation(MainWindow::filling);
   fillZone(window.order(), Family::hexagons);
   editFill(window.order(), {}, {}, [](Fill& fill) {
-    fill.pattern.size = WrittenLength::mm(10.5);
+    fill.pattern.size = WrittenLength::mm(9.6);
     fill.pattern.line = WrittenLength::mm(0.8);
   });
   QApplication::processEvents();
@@ -119,7 +119,7 @@ int main(int argc, char** argv) {
   for (int i = 0; i < 200; ++i) {
     clock.restart();
     editFill(window.order(), QStringLiteral("size"), QStringLiteral("size"),
-             [i](Fill& fill) { fill.pattern.size = WrittenLength::mm(10.4 + 0.02 * (i % 11)); });
+             [i](Fill& fill) { fill.pattern.size = WrittenLength::mm(9.5 + 0.02 * (i % 11)); });
     QApplication::processEvents();
     steps.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
   }

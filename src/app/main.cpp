@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <QApplication>
 #include <QDir>
+#include <QEventLoop>
 #include <QFileInfo>
 #include <QSettings>
 #include <QTimer>
@@ -25,8 +26,14 @@ void placeHandles(avrelt::TraceCanvas& canvas) {
 /// Takes a picture of every main view of the order in the window, then ends the program.
 void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir& data) {
   QDir().mkpath(folder);
+  // Lists catch up a moment after a change.
+  const auto rest = [] {
+    QEventLoop loop;
+    QTimer::singleShot(120, &loop, &QEventLoop::quit);
+    loop.exec();
+  };
   const auto pictureOf = [&](QWidget& seen, const char* name) {
-    QApplication::processEvents();
+    rest();
     seen.grab().save(folder + QLatin1Char('/') + QLatin1String(name) + QStringLiteral(".png"));
   };
   const auto picture = [&](const char* name) {
@@ -77,9 +84,18 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   window.order().pickZone({2, 1});
   picture("fill");
   window.order().choose(cups > 2 ? 2 : 0);
+  rest();
   window.fillStation().liftPage().list().setCurrentRow(1);
   picture("fill-lift");
   window.order().pickPeel(-1);
+  window.order().setUnit(avrelt::Unit::mm);
+  window.fillStation().takeArtworkFrom(data.filePath(QStringLiteral("Moons and stars.svg")));
+  window.fillStation().workPages().show(avrelt::FillStation::pieces);
+  picture("fill-drawing-mm");
+  while (window.order().history()->canUndo()) window.order().history()->undo();
+  window.fillStation().patternPages().show(avrelt::FillStation::family);
+  window.fillStation().workPages().show(avrelt::FillStation::lift);
+  window.order().setUnit(avrelt::Unit::inch);
   window.order().choose(0);
   window.goToStation(avrelt::MainWindow::cut);
   picture("cut");

@@ -115,6 +115,7 @@ TEST_CASE("what is lifted for a colour stands in the list and out on the flat") 
   FillWindow open;
   open.take(Family::check);
   QListWidget& peels = open.station().liftPage().list();
+  QTest::qWait(150);  // lists catch up when the hand rests
   REQUIRE(peels.count() == 4);
   CHECK(peels.item(0)->text().startsWith("1. a dark"));
   CHECK(open.station().liftPage().sums().contains("60 min"));

@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <chrono>
 #include <functional>
 #include <QEvent>
+#include <QTimer>
 #include <QWidget>
 
 namespace avrelt {
@@ -11,14 +13,21 @@ namespace avrelt {
 /// that is hidden catches up when it is shown.
 class WhenSeen : public QObject {
  public:
-  WhenSeen(QWidget* page, std::function<void()> refresh)
+  /// With `settled`, a page that takes long to lay out catches up once the hand rests so long.
+  WhenSeen(QWidget* page, std::function<void()> refresh, std::chrono::milliseconds settled = {})
       : QObject(page), page_(page), refresh_(std::move(refresh)) {
     page->installEventFilter(this);
+    rest_.setSingleShot(true);
+    rest_.setInterval(settled);
+    QObject::connect(&rest_, &QTimer::timeout, this, [this] { changedNow(); });
   }
 
   void changed() {
-    stale_ = !page_->isVisible();
-    if (!stale_) refresh_();
+    if (rest_.interval() > 0 && page_->isVisible()) {
+      rest_.start();
+    } else {
+      changedNow();
+    }
   }
 
  protected:
@@ -31,7 +40,13 @@ class WhenSeen : public QObject {
   }
 
  private:
+  void changedNow() {
+    stale_ = !page_->isVisible();
+    if (!stale_) refresh_();
+  }
+
   QWidget* page_;
+  QTimer rest_;
   std::function<void()> refresh_;
   bool stale_ = true;
 };

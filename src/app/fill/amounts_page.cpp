@@ -6,6 +6,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/list_lines.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -45,7 +46,7 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
   paint_ = amount(tr("paint "), tr("Millilitres of paint for a coat; kept for the whole shop"));
   minutes_ = new QSpinBox;
   minutes_->setRange(0, 24 * 60);
-  minutes_->setSuffix(tr(" min a colour"));
+  minutes_->setSuffix(tr(" min each"));
   minutes_->setAccessibleName(tr("Minutes a colour takes; kept for the whole shop"));
   minutes_->setToolTip(minutes_->accessibleName());
   minutes_->setButtonSymbols(QAbstractSpinBox::NoButtons);
@@ -55,15 +56,25 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
   coats_->setAccessibleName(tr("Coats of glitter on every cell"));
   coats_->setToolTip(coats_->accessibleName());
   coats_->setButtonSymbols(QAbstractSpinBox::NoButtons);
-  grid->addWidget(glitter_, 0, 0);
-  grid->addWidget(paint_, 0, 1);
-  grid->addWidget(minutes_, 1, 0);
-  grid->addWidget(coats_, 1, 1);
+  grid->addWidget(glitter_, 0, 0, 1, 2);
+  grid->addWidget(paint_, 1, 0, 1, 2);
+  grid->addWidget(minutes_, 2, 0);
+  grid->addWidget(coats_, 2, 1);
+  // The card keeps its width whatever stands in them.
+  for (QAbstractSpinBox* box :
+       std::initializer_list<QAbstractSpinBox*>{glitter_, paint_, minutes_, coats_}) {
+    box->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+  }
   column->addLayout(grid);
+  list_ = new QListWidget;
+  list_->setAccessibleName(tr("What every colour takes"));
+  list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  column->addWidget(list_, 1);
   words_ = new QLabel;
+  words_->setProperty("role", "label");
   words_->setWordWrap(true);
   words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-  column->addWidget(words_, 1);
+  column->addWidget(words_);
 
   connect(minutes_, &QSpinBox::valueChanged, this, [this] { setRates(); });
   connect(coats_, &QSpinBox::valueChanged, this, [this](int coats) {
@@ -106,6 +117,7 @@ void AmountsPage::refresh() {
     coats_->setValue(coats);
   }
   if (fill == nullptr || plan == nullptr) {
+    showLines(*list_, {});
     words_->setText(tr("Take a pattern and this says how much of each colour to have."));
     return;
   }
@@ -117,20 +129,21 @@ void AmountsPage::refresh() {
     QString line = QString::fromStdString(colourLetter(need.colour)) + QLatin1Char(' ') +
                    QString::fromStdString(finish.name.empty() ? finish.colour : finish.name);
     line += tr(": %1 cells").arg(need.cells.size());
-    if (need.glitter > Mass()) line += tr(", %1 g glitter").arg(need.glitter.grams(), 0, 'f', 1);
-    if (need.paint > Volume()) line += tr(", %1 ml paint").arg(need.paint.ml(), 0, 'f', 1);
+    if (need.glitter > Mass()) line += tr(", %1 g").arg(need.glitter.grams(), 0, 'f', 1);
+    if (need.paint > Volume()) line += tr(", %1 ml").arg(need.paint.ml(), 0, 'f', 1);
     lines << line;
     glitter = glitter + need.glitter;
     paint = paint + need.paint;
   }
-  lines << tr("In all %1 g of glitter, %2 ml of paint, about %3 min.")
-               .arg(glitter.grams(), 0, 'f', 1)
-               .arg(paint.ml(), 0, 'f', 1)
-               .arg(std::lround(plan->work.minutes()));
+  showLines(*list_, lines);
+  QString sums = tr("In all %1 g of glitter, %2 ml of paint, about %3 min.")
+                     .arg(glitter.grams(), 0, 'f', 1)
+                     .arg(paint.ml(), 0, 'f', 1)
+                     .arg(std::lround(plan->work.minutes()));
   if (rates == FillRates()) {
-    lines << tr("These rates are cautious guesses: put in your shop's own. Data sheets go first.");
+    sums += tr(" The rates are cautious guesses: put in your shop's own. Data sheets go first.");
   }
-  words_->setText(lines.join(QLatin1Char('\n')));
+  words_->setText(sums);
 }
 
 }  // namespace avrelt

@@ -3,6 +3,7 @@
 
 #include <QDoubleSpinBox>
 #include <QLabel>
+#include <QListWidget>
 #include <QSpinBox>
 #include <QWidget>
 
@@ -36,6 +37,7 @@ class AmountsPage : public QWidget {
   QDoubleSpinBox* glitter_ = nullptr;
   QDoubleSpinBox* paint_ = nullptr;
   QSpinBox* minutes_ = nullptr;
+  QListWidget* list_ = nullptr;
   QLabel* words_ = nullptr;
 };
 

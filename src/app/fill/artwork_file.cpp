@@ -11,10 +11,7 @@
 #include "files/svg_drawing.h"
 
 namespace avrelt {
-namespace {
-
-/// "12 cells, 36 by 36 mm, which the drawing shows 2 × 2 times. Its edges meet.": what was found.
-QString wordsFor(const FoundArtwork& found, Unit unit) {
+QString foundWords(const FoundArtwork& found, Unit unit) {
   const Artwork& artwork = found.artwork;
   QString words =
       Order::tr("%1: %2 cells in a repeat %3 wide and %4 tall")
@@ -37,35 +34,33 @@ QString wordsFor(const FoundArtwork& found, Unit unit) {
   if (found.lineWidth > Length::mm(0.01)) {
     words += Order::tr(" Lines are about %1 wide.").arg(say(found.lineWidth, unit));
   }
+  for (const Sentence& note : found.notes) words += QLatin1Char(' ') + say(note, unit);
   return words;
 }
 
-}  // namespace
-
-TakenArtwork takeArtwork(Order& order, const QString& path) {
+tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& path) {
   const Unit unit = order.unit();
   const QString name = QFileInfo(path).fileName();
-  if (zoneInHand(order) == nullptr) return {false, {Order::tr("Take a zone in hand first.")}};
+  if (zoneInHand(order) == nullptr) {
+    return tl::unexpected(Order::tr("Take a zone in hand first, then choose the drawing."));
+  }
   const tl::expected<std::string, Sentence> text =
       readFile(std::filesystem::path(path.toStdString()));
-  if (!text) return {false, {say(text.error(), unit)}};
+  if (!text) return tl::unexpected(say(text.error(), unit));
   const auto drawing = readDrawing(*text, name.toStdString());
   if (!drawing) {
-    TakenArtwork refused;
-    for (const ReadFault& fault : drawing.error()) {
-      refused.words << QString::fromStdString(inWords(fault, name.toStdString(), unit));
-    }
-    return refused;
+    const ReadFaults& faults = drawing.error();
+    QString words = QString::fromStdString(inWords(faults.front(), name.toStdString(), unit));
+    if (faults.size() > 1) words += Order::tr(" And %1 more like it.").arg(faults.size() - 1);
+    return tl::unexpected(words);
   }
-  const Checked<FoundArtwork> found = findArtwork(*drawing);
+  Checked<FoundArtwork> found = findArtwork(*drawing);
   if (!found) {
-    return {false,
-            {Order::tr("%1 cannot be taken. %2").arg(name, say(found.error().sentence, unit))}};
+    return tl::unexpected(
+        Order::tr("%1 cannot be taken. %2").arg(name, say(found.error().sentence, unit)));
   }
   fillWithArtwork(order, found->artwork);
-  TakenArtwork taken{true, {wordsFor(*found, unit)}};
-  for (const Sentence& note : found->notes) taken.words << say(note, unit);
-  return taken;
+  return std::move(*found);
 }
 
 }  // namespace avrelt

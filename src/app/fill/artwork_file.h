@@ -1,16 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <tl/expected.hpp>
+
 #include "app/order/order.h"
+#include "pattern/artwork.h"
 
 namespace avrelt {
 
 /// Fills the zone in hand with line art from an SVG file; what was found in it, or why it cannot be
 /// taken, in words. One that is refused changes nothing.
-struct TakenArtwork {
-  bool taken = false;
-  QStringList words;  ///< the first says it all, the others what was left out or mended
-};
-TakenArtwork takeArtwork(Order& order, const QString& path);
+tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& path);
+
+/// "moons.svg: 12 cells in a repeat 36 mm wide …": what was found, then what was left out or
+/// mended.
+QString foundWords(const FoundArtwork& found, Unit unit);
 
 }  // namespace avrelt

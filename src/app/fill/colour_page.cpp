@@ -22,7 +22,7 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   auto* left = new QVBoxLayout;
   left->setSpacing(6);
   auto* right = new QVBoxLayout;
-  right->setSpacing(6);
+  right->setSpacing(4);
   row->addLayout(left, 10);
   row->addLayout(right, 13);
 
@@ -76,25 +76,23 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   styled->addWidget(style_, 1);
   styled->addWidget(roll_);
   right->addLayout(styled);
-  auto* checks = new QHBoxLayout;
-  checks->setSpacing(10);
-  corners_ = new QCheckBox(tr("Corners touch"));
-  corners_->setToolTip(tr("Cells that meet only in a point count as neighbours"));
-  beyond_ = new QCheckBox(tr("Zone edges too"));
+  corners_ = new QCheckBox(tr("Corners count as touching"));
+  beyond_ = new QCheckBox(tr("So do cells over the zone's edge"));
   beyond_->setToolTip(tr("Cells of a zone beside this one that was filled before count too"));
-  checks->addWidget(corners_);
-  checks->addWidget(beyond_);
-  checks->addStretch();
-  right->addLayout(checks);
+  right->addWidget(corners_);
+  right->addWidget(beyond_);
   auto* pinned = new QHBoxLayout;
   pinned->setSpacing(6);
   cell_ = new QLineEdit;
   cell_->setPlaceholderText(tr("cell B3"));
+  cell_->setMinimumWidth(72);
   cell_->setAccessibleName(tr("Label of a cell"));
-  give_ = new QPushButton(tr("Give colour"));
+  give_ = new QPushButton(tr("Give"));
+  give_->setAccessibleName(tr("Give the cell the colour in hand"));
   give_->setToolTip(
       tr("Gives the cell the colour in hand; again frees it. A click does the same."));
   bar_ = new QPushButton(tr("Not here"));
+  bar_->setAccessibleName(tr("Keep the colour in hand off the cell"));
   bar_->setToolTip(
       tr("Keeps the colour in hand off the cell; again allows it. Shift and a click do the same."));
   pinned->addWidget(cell_, 1);

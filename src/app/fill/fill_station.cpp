@@ -68,12 +68,12 @@ void FillStation::askForArtwork() {
 }
 
 void FillStation::takeArtworkFrom(const QString& path) {
-  const TakenArtwork taken = takeArtwork(order_, path);
-  if (taken.taken) {
-    fit_->tell(taken.words);
+  const tl::expected<FoundArtwork, QString> taken = takeArtwork(order_, path);
+  if (taken) {
+    fit_->tell(*taken);
     patternPages_->show(fit);
   }
-  if (!taken.words.isEmpty()) emit said(taken.words.first());
+  emit said(taken ? foundWords(*taken, order_.unit()) : taken.error());
 }
 
 bool FillStation::goTo(const QString& field) {

@@ -8,6 +8,7 @@
 
 #include "app/fields/list_lines.h"
 #include "app/fields/when_seen.h"
+#include "app/fill/artwork_file.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
@@ -50,7 +51,7 @@ QString wordsFor(const Way& way, const PatternFit& fit, bool repeatsUp, Unit uni
   } else if (way.rise == Rise::proportion) {
     words = FitPage::tr("In proportion: %1 round, wide and tall %2").arg(fit.around).arg(wide);
   } else {
-    words = FitPage::tr("Whole both ways: wide %1, tall %2").arg(wide, tall);
+    words = FitPage::tr("Both ways: wide %1, tall %2").arg(wide, tall);
   }
   if (!repeatsUp && way.rise != Rise::sized) return words + FitPage::tr(" (runs all the way up)");
   return words;
@@ -145,11 +146,8 @@ void FitPage::take(int way) {
   });
 }
 
-void FitPage::tell(const QStringList& words) {
-  words_ = words.join(QLatin1Char(' '));
-  const Fill* fill = fillInHand(order_);
-  wordsFor_ =
-      fill != nullptr && fill->pattern.artwork ? fill->pattern.artwork->name : std::string();
+void FitPage::tell(const FoundArtwork& found) {
+  found_ = found;
   refresh();
 }
 
@@ -187,7 +185,9 @@ void FitPage::refresh() {
     picture_->setVisible(artwork);
     picture_->setChecked(artwork && fill->pattern.artwork->picture);
     QString words;
-    if (artwork && fill->pattern.artwork->name == wordsFor_) words = words_;
+    if (artwork && found_ && fill->pattern.artwork->name == found_->artwork.name) {
+      words = foundWords(*found_, order_.unit());
+    }
     const PatternFit fit = fitOf(fill->pattern, zone->region, plan->body);
     if (words.isEmpty() && fit.narrowing > 0.005) {
       words = tr("The taper itself narrows or widens cells by up to %1 % in this zone.")

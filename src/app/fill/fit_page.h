@@ -9,6 +9,7 @@
 #include <QWidget>
 
 #include "app/order/order.h"
+#include "pattern/artwork.h"
 
 namespace avrelt {
 
@@ -28,7 +29,7 @@ class FitPage : public QWidget {
   QCheckBox& mirror() { return *mirror_; }
   QCheckBox& picture() { return *picture_; }
   /// What was found in a drawing; shown while its pattern is in hand.
-  void tell(const QStringList& words);
+  void tell(const FoundArtwork& found);
   QString told() const { return told_->text(); }
 
  private:
@@ -45,8 +46,7 @@ class FitPage : public QWidget {
   QCheckBox* mirror_ = nullptr;
   QCheckBox* picture_ = nullptr;
   QLabel* told_ = nullptr;
-  QString words_;
-  std::string wordsFor_;
+  std::optional<FoundArtwork> found_;
   bool filling_ = false;
 };
 

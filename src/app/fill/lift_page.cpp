@@ -31,7 +31,9 @@ LiftPage::LiftPage(Order& order, QWidget* parent) : QWidget(parent), order_(orde
     const bool any = at >= 0 && at < static_cast<int>(plan->needs.size());
     order_.pickPeel(any ? plan->needs[static_cast<std::size_t>(at)].colour : -1);
   });
-  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  // Long lists in wrapped words: not at every step of a drag.
+  auto* seen = new WhenSeen(
+      this, [this] { refresh(); }, std::chrono::milliseconds(60));
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
 }

@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <algorithm>
 #include <cmath>
+#include <QHash>
 #include <QKeyEvent>
 #include <QPainter>
+#include <QStaticText>
 
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -149,6 +151,28 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   paintNames(painter, plan);
 }
 
+namespace {
+
+/// A cell's label laid out once: hundreds of them are drawn at every step of a drag.
+const QStaticText& laidOut(const std::string& label, const QFont& font) {
+  static QHash<QString, QStaticText> texts;
+  static QString drawnIn;
+  if (drawnIn != font.key()) {
+    texts.clear();
+    drawnIn = font.key();
+  }
+  const QString words = QString::fromStdString(label);
+  auto found = texts.find(words);
+  if (found == texts.end()) {
+    found = texts.insert(words, QStaticText(words));
+    found->setTextFormat(Qt::PlainText);
+    found->prepare(QTransform(), font);
+  }
+  return *found;
+}
+
+}  // namespace
+
 /// The cells of patterns in their colours; while a colour is lifted, the others stand back.
 void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
   const FillPlan* inHand = fillPlanInHand(order_);
@@ -174,15 +198,17 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
     }
     if (!cellsShown_) continue;
     painter.setFont(face(9, QFont::DemiBold));
-    const QFontMetricsF metrics(painter.font());
     for (const Cell& cell : fill.cells) {
       if (lifting && cell.colour != order_.peel()) continue;
-      const QString words = QString::fromStdString(cell.label);
+      const QStaticText& words = laidOut(cell.label, painter.font());
       const double room = std::sqrt(cell.area.mm2() * (cell.onSeam ? 0.5 : 1)) * fit_.scale();
-      if (metrics.horizontalAdvance(words) > room * 0.85) continue;
+      if (words.size().width() > room * 0.85) continue;
       const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
       painter.setPen(lettersOn(look.colour));
-      drawWords(painter, fit_(plan.surface.toFlat(cell.namedAt)), words);
+      const QSizeF size = words.size();
+      painter.drawStaticText(
+          fit_(plan.surface.toFlat(cell.namedAt)) - QPointF(size.width(), size.height()) / 2,
+          words);
     }
     // Where two neighbours had to be alike.
     painter.setBrush(Qt::NoBrush);

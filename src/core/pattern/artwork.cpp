@@ -119,8 +119,7 @@ class Finder {
             line.points.size() > 2 && norm(line.points.back() - line.points.front()) < nearlyClosed;
         if (line.closed || shape.filled || near) {
           closedUp += line.closed || shape.filled ? 0 : 1;
-          closed.push_back(line);
-          closed.back().closed = true;
+          closed.push_back({simplified(line.points, detail), true});
         } else {
           open.push_back(line);
         }
@@ -131,8 +130,8 @@ class Finder {
                       shape.filled};
         // A line that keeps off itself goes round what it encloses once.
         const double once = std::abs(signedArea(closed.front().points));
-        const double all = signedArea(enclosedBy(closed, false));
-        crossed += closed.size() == 1 && std::abs(once - all) > 0.01 ? 1 : 0;
+        const double all = signedArea(inside.polygon);
+        crossed += closed.size() == 1 && std::abs(once - all) > 0.05 ? 1 : 0;
         insides.push_back(std::move(inside));
         if (shape.stroke > Length()) ink.push_back(drawnWide(closed, width));
       }

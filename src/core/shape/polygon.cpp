@@ -161,6 +161,7 @@ Polygon shrunkBy(const Polygon& polygon, Length by) {
 }
 
 std::vector<Polygon> partsOf(const Polygon& polygon) {
+  if (polygon.size() == 1 && signedArea(polygon) > 0) return {polygon};
   cl::Clipper clipper;
   add(clipper, polygon, cl::ptSubject);
   cl::PolyTree tree;
@@ -181,29 +182,32 @@ std::vector<Point> simplified(const std::vector<Point>& outline, Length toleranc
   // Between the first point and the one farthest from it, each way round; without recursion.
   std::vector<bool> kept(outline.size() + 1, false);
   const auto at = [&](std::size_t i) { return outline[i % outline.size()]; };
+  const auto square = [](Point p) { return dot(p, p); };
   std::size_t far = 0;
   for (std::size_t i = 0; i < outline.size(); ++i) {
-    if (norm(outline[i] - outline[0]) > norm(outline[far] - outline[0])) far = i;
+    if (square(outline[i] - outline[0]) > square(outline[far] - outline[0])) far = i;
   }
   kept[0] = kept[far] = kept[outline.size()] = true;
+  const double enough = tolerance.mm() * tolerance.mm();
   std::vector<std::pair<std::size_t, std::size_t>> open{{0, far}, {far, outline.size()}};
   while (!open.empty()) {
     const auto [from, to] = open.back();
     open.pop_back();
-    const Point along = at(to) - at(from);
-    const double length = norm(along);
+    const Point start = at(from);
+    const Point along = at(to) - start;
+    const double length = square(along);
+    const double perLength = length < 1e-24 ? 0 : 1 / length;
     double most = 0;
     std::size_t worst = from;
     for (std::size_t i = from + 1; i < to; ++i) {
-      const Point off = at(i) - at(from);
-      const double share =
-          length < 1e-12 ? 0 : std::clamp(dot(off, along) / (length * length), 0.0, 1.0);
-      const double distance = norm(off - along * share);
+      const Point off = outline[i] - start;
+      const double share = std::clamp(dot(off, along) * perLength, 0.0, 1.0);
+      const double distance = square(off - along * share);
       if (distance <= most) continue;
       most = distance;
       worst = i;
     }
-    if (most <= tolerance.mm()) continue;
+    if (most <= enough) continue;
     kept[worst] = true;
     open.emplace_back(from, worst);
     open.emplace_back(worst, to);

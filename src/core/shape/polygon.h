@@ -34,7 +34,7 @@ Polygon operator-(const Polygon& a, const Polygon& b);
 /// Drawn in by so much, corners staying sharp.
 Polygon shrunkBy(const Polygon& polygon, Length by);
 
-/// Its separate parts, each one outline with the holes in it.
+/// Its separate parts, each one outline with the holes in it. Its outlines do not cross.
 std::vector<Polygon> partsOf(const Polygon& polygon);
 
 /// A line with those points left out that lie within `tolerance` of what is left (Douglas and
