@@ -61,3 +61,36 @@ TEST_CASE("neighbours on a tube are a planar graph, and never take more colours 
     }
   }
 }
+
+TEST_CASE("cells of an artwork that face each other across lines are a planar graph too") {
+  Artwork artwork;
+  artwork.name = "bricks and a lozenge";
+  artwork.wide = 40;
+  artwork.tall = 40;
+  const auto box = [](double left, double low, double wide, double tall) {
+    return Polygon{
+        {{left, low}, {left + wide, low}, {left + wide, low + tall}, {left, low + tall}}};
+  };
+  artwork.cells = {box(0.5, 0.5, 19, 12),   box(20.5, 0.5, 19, 12),
+                   box(10.5, 13.5, 19, 12), {{{40, 14}, {49, 19.5}, {40, 25}, {31, 19.5}}},
+                   box(0.5, 26.5, 24, 13),  box(25.5, 26.5, 14, 13)};
+  for (const std::size_t which : {std::size_t{0}, std::size_t{1}, std::size_t{2}}) {
+    const Body body = bodyOf(all()[which].blank);
+    const Development flat = body.cone();
+    const Ground ground{body, flat, Angle::halfTurn()};
+    Fill fill = usualFill({}, Unit::mm);
+    fill.pattern.family = Family::artwork;
+    fill.pattern.artwork = SharedArtwork(artwork);
+    fill.pattern.size = WrittenLength::mm(40);
+    fill.pattern.line = WrittenLength::mm(0);
+    const CheckedAll<std::vector<FillPlan>> plans =
+        planFills({fill}, *divide(ZoneNode(), ground), ground);
+    REQUIRE(plans.has_value());
+    const FillPlan& plan = plans->front();
+    Graph graph(plan.cells.size());
+    for (const auto& [a, b] : plan.neighbours) boost::add_edge(a, b, graph);
+    CHECK(plan.neighbours.size() > plan.cells.size());
+    CHECK(boost::boyer_myrvold_planarity_test(graph));
+    CHECK(plan.colouring.clashes.empty());
+  }
+}

@@ -252,3 +252,25 @@ TEST_CASE("the usual file lies under the data folder") {
   setenv("HOME", "/home/maker", 1);
   CHECK(Shop::usualFile() == "/home/maker/.local/share/avrelt/shop.sqlite");
 }
+
+TEST_CASE("what patterns take is kept; nonsense is refused") {
+  const Folder folder;
+  FillRates rates;
+  {
+    Shop shop = *Shop::open(folder.file());
+    CHECK(*shop.fillRates() == FillRates());
+    rates.glitterPerCm2 = Mass::grams(0.04);
+    rates.paintPerCm2 = Volume::ml(0.02);
+    rates.perColour = Duration::minutes(11);
+    CHECK_FALSE(shop.put(rates).has_value());
+  }
+  Shop shop = *Shop::open(folder.file());
+  CHECK(*shop.fillRates() == rates);
+  FillRates wrong = rates;
+  wrong.glitterPerCm2 = Mass::grams(-1);
+  CHECK(shop.put(wrong).has_value());
+  wrong = rates;
+  wrong.perColour = Duration::minutes(5000);
+  CHECK(shop.put(wrong).has_value());
+  CHECK(*shop.fillRates() == rates);
+}

@@ -5,6 +5,7 @@
 #include <catch2/catch.hpp>
 #include <cstdlib>
 
+#include "divide/cut.h"
 #include "pattern/colour_difference.h"
 
 using namespace avrelt;
@@ -255,4 +256,15 @@ TEST_CASE("colour differences are those of the published pairs") {
   // White and black of sRGB, IEC 61966-2-1 under D65.
   CHECK(labOf("#FFFFFF").l == Approx(100).margin(1e-3));
   CHECK(labOf("#000000").l == Approx(0).margin(1e-6));
+}
+
+TEST_CASE("luminance is WCAG 2's relative luminance") {
+  // WCAG 2.0, definition of relative luminance: black 0, white 1, the primaries their weights; the
+  // contrast (L1 + 0.05) / (L2 + 0.05) of #767676 on white is the familiar 4.54. From memory.
+  CHECK(luminanceOf("#000000") == Approx(0).margin(1e-12));
+  CHECK(luminanceOf("#FFFFFF") == Approx(1));
+  CHECK(luminanceOf("#FF0000") == Approx(0.2126));
+  CHECK(luminanceOf("#00FF00") == Approx(0.7152));
+  CHECK(luminanceOf("#0000FF") == Approx(0.0722));
+  CHECK(1.05 / (luminanceOf("#767676") + 0.05) == Approx(4.54).margin(0.005));
 }
