@@ -16,9 +16,12 @@
 namespace avrelt {
 
 ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
-  auto* row = new QHBoxLayout(this);
-  row->setContentsMargins(0, 0, 0, 0);
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(5);
+  auto* row = new QHBoxLayout;
   row->setSpacing(10);
+  column->addLayout(row, 1);
   auto* left = new QVBoxLayout;
   left->setSpacing(6);
   auto* right = new QVBoxLayout;
@@ -76,16 +79,21 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   styled->addWidget(style_, 1);
   styled->addWidget(roll_);
   right->addLayout(styled);
-  corners_ = new QCheckBox(tr("Corners count as touching"));
-  beyond_ = new QCheckBox(tr("So do cells over the zone's edge"));
+  auto* checks = new QHBoxLayout;
+  checks->setSpacing(12);
+  corners_ = new QCheckBox(tr("Corners touch"));
+  corners_->setToolTip(tr("Cells that meet only in a point count as neighbours"));
+  beyond_ = new QCheckBox(tr("Zone edges too"));
   beyond_->setToolTip(tr("Cells of a zone beside this one that was filled before count too"));
-  right->addWidget(corners_);
-  right->addWidget(beyond_);
+  checks->addWidget(corners_);
+  checks->addWidget(beyond_);
+  checks->addStretch();
+  column->addLayout(checks);
   auto* pinned = new QHBoxLayout;
   pinned->setSpacing(6);
   cell_ = new QLineEdit;
   cell_->setPlaceholderText(tr("cell B3"));
-  cell_->setMinimumWidth(72);
+  cell_->setFixedWidth(84);
   cell_->setAccessibleName(tr("Label of a cell"));
   give_ = new QPushButton(tr("Give"));
   give_->setAccessibleName(tr("Give the cell the colour in hand"));
@@ -95,10 +103,11 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   bar_->setAccessibleName(tr("Keep the colour in hand off the cell"));
   bar_->setToolTip(
       tr("Keeps the colour in hand off the cell; again allows it. Shift and a click do the same."));
-  pinned->addWidget(cell_, 1);
+  pinned->addWidget(cell_);
   pinned->addWidget(give_);
   pinned->addWidget(bar_);
-  right->addLayout(pinned);
+  pinned->addStretch();
+  column->addLayout(pinned);
   right->addStretch();
 
   connect(list_, &QListWidget::currentRowChanged, this, [this] {

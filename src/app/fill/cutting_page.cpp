@@ -17,14 +17,16 @@ CuttingPage::CuttingPage(Order& order, QWidget* parent) : QWidget(parent), order
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);
-  straight_ = choice(tr("A straight version too"),
+  straight_ = choice(tr("Straight version too"),
                      tr("As if the wall were upright: as wide as the zone half-way up, and of the "
                         "same height"),
                      &FillCutting::straight);
-  filmWhole_ = choice(tr("The whole template in film"), tr("Instead of its film cells alone"),
-                      &FillCutting::filmWhole);
-  doubleSided_ = choice(tr("The whole template double-sided"),
-                        tr("In sheet that sticks on both sides"), &FillCutting::doubleSided);
+  filmWhole_ =
+      choice(tr("Whole again in film"), tr("The whole template, instead of its film cells alone"),
+             &FillCutting::filmWhole);
+  doubleSided_ =
+      choice(tr("Whole, double-sided"), tr("The whole template in sheet that sticks on both sides"),
+             &FillCutting::doubleSided);
   column->addWidget(straight_);
   column->addWidget(filmWhole_);
   column->addWidget(doubleSided_);
@@ -121,7 +123,7 @@ void CuttingPage::refresh() {
                  .arg(say(plan->tape.width, unit), say(plan->tape.total, unit),
                       runs.join(QStringLiteral(", ")));
   }
-  words_->setText(words);
+  words_->setText(words + tr(" Hook and knife away from the hand."));
 }
 
 }  // namespace avrelt

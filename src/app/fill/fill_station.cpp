@@ -2,6 +2,7 @@
 #include "app/fill/fill_station.h"
 
 #include <QFileDialog>
+#include <QPushButton>
 
 #include "app/fields/card.h"
 #include "app/fields/when_seen.h"
@@ -21,7 +22,10 @@ FillStation::FillStation(Order& order, QWidget* parent)
   zone_ = new QLabel;
   zone_->setProperty("role", "label");
   patternPages_->head()->addWidget(zone_, 1);
-  addCard(drawer, {}, patternPages_, 36);
+  auto* drawing = new QPushButton(tr("Drawing…"));
+  drawing->setToolTip(tr("Fills the zone with line art from an SVG file (Ctrl+Shift+A)"));
+  patternPages_->head()->addWidget(drawing);
+  addCard(drawer, {}, patternPages_, 38);
   colours_ = new ColourPage(order);
   addCard(drawer, tr("Colours"), colours_, 42);
   lift_ = new LiftPage(order);
@@ -30,9 +34,9 @@ FillStation::FillStation(Order& order, QWidget* parent)
   workPages_ =
       new Pages(tr("Work"), {tr("Lift"), tr("Amounts"), tr("Pieces")}, {lift_, amounts_, cutting_});
   workPages_->head()->addStretch();
-  addCard(drawer, {}, workPages_, 30);
+  addCard(drawer, {}, workPages_, 28);
 
-  connect(pattern_, &PatternPage::artworkAsked, this, &FillStation::askForArtwork);
+  connect(drawing, &QPushButton::clicked, this, &FillStation::askForArtwork);
   connect(colours_, &ColourPage::said, this, &FillStation::said);
   connect(&order, &Order::changed, this, &FillStation::refresh);
   auto* seen = new WhenSeen(this, [this] { refreshHead(); });
@@ -55,7 +59,7 @@ void FillStation::refreshHead() {
   const QString id = QString::fromStdString(zone->id);
   zone_->setText(
       fill == nullptr
-          ? tr("Zone %1 has no pattern. Take one.").arg(id)
+          ? tr("Zone %1: take a pattern").arg(id)
           : tr("Zone %1: %2").arg(id, say(familyTitle(fill->pattern.family), order_.unit())));
 }
 

@@ -107,7 +107,8 @@ FitPage::FitPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
   checks->setSpacing(12);
   turned_ = new QCheckBox(tr("Quarter turn"));
   mirror_ = new QCheckBox(tr("Mirror"));
-  picture_ = new QCheckBox(tr("A picture: never squash it"));
+  picture_ = new QCheckBox(tr("A picture"));
+  picture_->setToolTip(tr("Its proportion is kept: ways that would squash it are refused"));
   checks->addWidget(turned_);
   checks->addWidget(mirror_);
   checks->addWidget(picture_);
@@ -196,6 +197,7 @@ void FitPage::refresh() {
     told_->setText(words);
   }
   showLines(*ways_, lines);
+  for (int i = 0; i < ways_->count(); ++i) ways_->item(i)->setToolTip(lines[i]);
   ways_->setCurrentRow(taken);
   filling_ = false;
 }

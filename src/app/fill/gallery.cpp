@@ -17,13 +17,8 @@ namespace {
 constexpr int perRow = 7;
 constexpr double tall = 54;
 
-/// The picture's own palette: three tones that tell cells apart.
-QColor toneOf(std::size_t index) {
-  const Theme& t = theme();
-  return index % 3 == 0 ? t.petrol : index % 3 == 1 ? t.tape : t.film;
-}
-
-void paintPattern(QPainter& painter, Family family, const QRectF& room) {
+void paintPattern(QPainter& painter, Family family, const QRectF& room,
+                  const std::vector<QColor>& colours, double larger) {
   painter.save();
   painter.setClipRect(room);
   painter.fillRect(room, theme().panel);
@@ -31,11 +26,12 @@ void paintPattern(QPainter& painter, Family family, const QRectF& room) {
   Tile tile = tileOf(family, ratioOf(family).usual);
   if (family == Family::pebbles) tile = {4, 3, 3, pebbles(4, 3, 5)};
   const bool stripe = family == Family::uprights || family == Family::slants;
-  const double scale = family == Family::crosses       ? 7
+  const double usual = family == Family::crosses       ? 7
                        : family == Family::herringbone ? 9
                        : family == Family::weave       ? 13
                        : stripe                        ? 9
                                                        : 15;
+  const double scale = usual * larger;
   const double up = stripe ? room.height() : scale;
   const int columns = static_cast<int>(room.width() / (tile.wide * scale)) + 4;
   const int rows = stripe ? 1 : static_cast<int>(room.height() / (tile.tall * scale)) + 4;
@@ -47,8 +43,9 @@ void paintPattern(QPainter& painter, Family family, const QRectF& room) {
           polygon << QPointF(room.left() + (i * tile.wide + p.x) * scale,
                              room.bottom() - (j * tile.tall + p.y) * up);
         }
-        painter.setBrush(
-            toneOf(k + static_cast<std::size_t>(i + 3) + 2 * static_cast<std::size_t>(j + 2)));
+        const std::size_t tone =
+            k + static_cast<std::size_t>(i + 3) + 2 * static_cast<std::size_t>(j + 2);
+        painter.setBrush(colours[tone % colours.size()]);
         painter.drawPolygon(polygon);
       }
     }
@@ -75,6 +72,14 @@ void Gallery::show(std::optional<Family> family) {
   update();
 }
 
+void Gallery::dress(const std::vector<QColor>& colours, Length size) {
+  const double larger = std::clamp(size.inches(), 0.6, 1.8);
+  if (colours == colours_ && larger == larger_) return;
+  colours_ = colours;
+  larger_ = larger;
+  update();
+}
+
 QRectF Gallery::boxOf(int index) const {
   const double wide = std::min(width() / static_cast<double>(perRow), 72.0);
   const int row = index / perRow;
@@ -89,7 +94,9 @@ void Gallery::paintEvent(QPaintEvent* /*event*/) {
   for (const Family family : families) {
     const int index = static_cast<int>(family);
     const QRectF box = boxOf(index);
-    paintPattern(painter, family, box.adjusted(1, 1, -1, -14));
+    paintPattern(painter, family, box.adjusted(1, 1, -1, -14),
+                 colours_.empty() ? std::vector<QColor>{t.petrol, t.tape, t.film} : colours_,
+                 larger_);
     const bool taken = index == taken_;
     painter.setBrush(Qt::NoBrush);
     painter.setPen(hasFocus() && index == at_ ? QPen(t.brass, 2.5)

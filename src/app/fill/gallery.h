@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <vector>
+
 #include "app/views/painting.h"
 #include "pattern/pattern.h"
 
@@ -15,6 +17,9 @@ class Gallery : public Canvas {
 
   /// Shows which is taken; none for nothing.
   void show(std::optional<Family> family);
+  /// Draws all of them as they would come on this cup: in these colours, none for the window's own,
+  /// and as much larger or smaller as a repeat is than an inch.
+  void dress(const std::vector<QColor>& colours, Length size);
   QPointF placeOf(Family family) const { return boxOf(static_cast<int>(family)).center(); }
 
  signals:
@@ -29,6 +34,8 @@ class Gallery : public Canvas {
   QRectF boxOf(int index) const;
   int at_ = 0;  ///< where the keyboard is
   int taken_ = -1;
+  std::vector<QColor> colours_;
+  double larger_ = 1;
 };
 
 }  // namespace avrelt

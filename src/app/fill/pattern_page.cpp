@@ -67,19 +67,15 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addWidget(measures_);
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
-  drawing_ = new QPushButton(tr("A drawing…"));
-  drawing_->setToolTip(tr("Fills the zone with line art from an SVG file (Ctrl+Shift+A)"));
   away_ = new QPushButton(tr("Take it away"));
   away_->setShortcut(QKeySequence(QStringLiteral("Alt+Backspace")));
   away_->setToolTip(tr("Takes the pattern of this zone away (Alt+Backspace)"));
   row->addWidget(school_);
   row->addStretch();
-  row->addWidget(drawing_);
   row->addWidget(away_);
   column->addLayout(row);
   column->addStretch();
 
-  connect(drawing_, &QPushButton::clicked, this, &PatternPage::artworkAsked);
   connect(away_, &QPushButton::clicked, this, [this] { unfillZone(order_); });
   connect(gallery_, &Gallery::chosen, this, [this](Family family) { fillZone(order_, family); });
   connect(repeats_, &QComboBox::activated, this, [this](int i) {
@@ -154,6 +150,13 @@ void PatternPage::refresh() {
   measures_->setVisible(fill != nullptr);
   school_->setVisible(fill != nullptr);
   gallery_->show(fill == nullptr ? std::nullopt : std::optional<Family>(fill->pattern.family));
+  std::vector<QColor> colours;
+  if (fill != nullptr) {
+    for (const CellColour& colour : fill->colours) {
+      colours.emplace_back(QString::fromStdString(colour.finish.colour));
+    }
+  }
+  gallery_->dress(colours, fill == nullptr ? Length::inches(1) : fill->pattern.size.length);
   if (zone == nullptr || plan == nullptr) return;
   const Unit unit = order_.unit();
   if (fill == nullptr) return;

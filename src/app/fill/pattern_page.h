@@ -26,11 +26,6 @@ class PatternPage : public QWidget {
   QDoubleSpinBox& ratio() { return *ratio_; }
   Segments& school() { return *school_; }
   QPushButton& awayButton() { return *away_; }
-  QPushButton& drawingButton() { return *drawing_; }
-
- signals:
-  /// The zone in hand is to be filled with a drawing.
-  void artworkAsked();
 
  private:
   void refresh();
@@ -39,7 +34,6 @@ class PatternPage : public QWidget {
   void showRepeats(const Fill& fill, const CupPlan& plan);
 
   Order& order_;
-  QPushButton* drawing_ = nullptr;
   QPushButton* away_ = nullptr;
   Gallery* gallery_ = nullptr;
   LengthField* size_ = nullptr;

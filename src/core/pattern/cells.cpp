@@ -44,6 +44,11 @@ void eachOutline(Tile& tile, const Change& change) {
   }
 }
 
+/// Repeats that go round the cup by their size, which may still be one that is refused.
+double exactRepeats(const Pattern& pattern, const Body& body) {
+  return roundAt(body) / std::max(pattern.size.length, smallest).mm();
+}
+
 Tile quarterTurned(Tile tile) {
   eachOutline(tile, [&](std::vector<Point>& outline) {
     for (Point& p : outline) p = {tile.tall - p.y, p.x};
@@ -209,7 +214,7 @@ std::vector<Point> inSteps(const std::vector<Point>& cell, double longest) {
 }  // namespace
 
 std::vector<RepeatChoice> repeatChoices(const Pattern& pattern, const Body& body) {
-  const double exact = roundAt(body) / pattern.size.length.mm();
+  const double exact = exactRepeats(pattern, body);
   std::vector<RepeatChoice> choices;
   const int low = std::max(1, static_cast<int>(std::floor(exact)) - 1);
   for (int count = low; count <= low + 3; ++count) choices.push_back({count, exact / count - 1});
@@ -221,7 +226,7 @@ std::vector<RepeatChoice> repeatChoices(const Pattern& pattern, const Body& body
 }
 
 PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body) {
-  const double exact = roundAt(body) / pattern.size.length.mm();
+  const double exact = exactRepeats(pattern, body);
   PatternFit fit;
   if (pattern.school == School::keep) {
     fit.around = static_cast<int>(std::floor(exact + 1e-9));
@@ -238,6 +243,7 @@ PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body) {
   if (!repeatsUp(pattern.family)) return fit;
   const Tile tile = laidTile(pattern, 1, 1);
   const double tall = tile.tall / tile.wide * pattern.size.length.mm();
+  if (!(tall > 0)) return fit;
   if (pattern.rise == Rise::proportion) fit.stretchTall = fit.stretchWide;
   if (pattern.rise == Rise::whole) {
     const double up = (zone.highest() - zone.lowest()).mm() / tall;

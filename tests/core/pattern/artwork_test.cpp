@@ -166,9 +166,6 @@ TEST_CASE("drawings that give no cells are refused in words") {
     return artwork ? std::string() : inWords(artwork.error().sentence, Unit::mm);
   };
   CHECK(refusal(page(10, 10)) == "Nothing is drawn in it. Draw closed shapes.");
-  Drawing line = page(40, 40);
-  line.shapes.push_back(stroked({{5, 20}, {35, 20}}, 1, false));
-  line.shapes.back().lines[0].points = {{5, 20}, {35, 20.0001}};
   // Far too large, or far away.
   Drawing large = page(40, 40);
   large.shapes.push_back(filled(box(0, 0, 12'000, 10)));
@@ -284,6 +281,11 @@ TEST_CASE("a picture is never squashed without a word") {
         std::string::npos);
   fill.pattern.rise = Rise::proportion;
   CHECK(cup.planned(fill).has_value());
+
+  // What is refused can still be asked what it would cost.
+  Pattern nothing = fill.pattern;
+  nothing.size = WrittenLength::mm(0);
+  CHECK(fitOf(nothing, Region::band(Length(), cup.body.wall()), cup.body).around > 0);
 
   fill.pattern.artwork = SharedArtwork();
   CHECK(cup.planned(fill).error()[0].field == "fills[0].pattern.artwork");
