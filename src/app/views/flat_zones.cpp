@@ -179,14 +179,16 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
   for (const FillPlan& fill : plan.fills) {
     const Fill& chosen = order_.currentCup().fills.at(static_cast<std::size_t>(fill.fill));
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
+    std::vector<ZoneLook> looks;
+    for (const CellColour& colour : chosen.colours) looks.push_back(lookOf(colour.finish));
+    painter.setPen(Qt::NoPen);
     for (const Cell& cell : fill.cells) {
-      if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
-      const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
+      if (static_cast<std::size_t>(cell.colour) >= looks.size()) continue;
+      const ZoneLook& look = looks[static_cast<std::size_t>(cell.colour)];
       QColor colour = look.colour;
       if (lifting && cell.colour != order_.peel()) colour.setAlpha(60);
       QPainterPath shape;
       for (const WallLine& outline : cell.region.outlines()) shape.addPath(pathOf(outline, true));
-      painter.setPen(Qt::NoPen);
       painter.setBrush(colour);
       painter.drawPath(shape);
       if (look.hatched) {
@@ -203,8 +205,8 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
       const QStaticText& words = laidOut(cell.label, painter.font());
       const double room = std::sqrt(cell.area.mm2() * (cell.onSeam ? 0.5 : 1)) * fit_.scale();
       if (words.size().width() > room * 0.85) continue;
-      const ZoneLook look = lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish);
-      painter.setPen(lettersOn(look.colour));
+      if (static_cast<std::size_t>(cell.colour) >= looks.size()) continue;
+      painter.setPen(lettersOn(looks[static_cast<std::size_t>(cell.colour)].colour));
       const QSizeF size = words.size();
       painter.drawStaticText(
           fit_(plan.surface.toFlat(cell.namedAt)) - QPointF(size.width(), size.height()) / 2,

@@ -222,16 +222,26 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region&
   for (const FillPlan& fill : plan.fills) {
     const Fill& chosen = order_.currentCup().fills.at(static_cast<std::size_t>(fill.fill));
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
+    std::vector<QColor> colours;
+    for (const CellColour& colour : chosen.colours) {
+      colours.push_back(lookOf(colour.finish).colour);
+    }
+    const auto faces = [&](const WallPoint& p) {
+      return std::cos((p.theta + turned - facing_).radians()) > 0.02;
+    };
     for (const Cell& cell : fill.cells) {
       if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
       const double towards = std::cos((cell.middle.theta + turned - facing_).radians());
       if (towards < -0.4) continue;
-      const QColor colour =
-          lookOf(chosen.colours[static_cast<std::size_t>(cell.colour)].finish).colour;
+      const QColor& colour = colours[static_cast<std::size_t>(cell.colour)];
       QColor shade = shaded(colour, 0.75 + 0.25 * std::max(0.0, towards));
       if (lifting && cell.colour != order_.peel()) shade.setAlpha(60);
       painter.setBrush(shade);
-      const Region visible = towards > 0.5 ? cell.region : cell.region & seen;
+      const std::vector<WallLine>& whole = cell.region.outlines();
+      const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
+        return std::all_of(outline.begin(), outline.end(), faces);
+      });
+      const Region visible = near ? cell.region : cell.region & seen;
       for (const WallLine& outline : visible.outlines()) {
         QPolygonF polygon;
         for (std::size_t i = 0; i < outline.size(); ++i) {
