@@ -17,17 +17,12 @@ WorkPage::WorkPage(Order& order, FieldSet& fields, QWidget* parent)
     : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
-  column->setSpacing(7);
-  page_ = new Segments(tr("Work"), {tr("Tape moves"), tr("Marks"), tr("Stripes")});
-  column->addWidget(page_, 0, Qt::AlignLeft);
-  pages_ = new QStackedWidget;
-  column->addWidget(pages_, 1);
   stripes_ = new StripePage(order, fields);
-  pages_->addWidget(movePage(fields));
-  pages_->addWidget(markPage());
-  pages_->addWidget(stripes_);
-  showPage(moves);
-  connect(page_, &Segments::picked, this, &WorkPage::showPage);
+  QWidget* movesPage = movePage(fields);
+  pages_ = new Pages(tr("Work"), {tr("Tape moves"), tr("Marks"), tr("Stripes")},
+                     {movesPage, markPage(), stripes_});
+  pages_->head()->addStretch();
+  column->addWidget(pages_);
   const auto keep = [&](QWidget* page, void (WorkPage::*refill)(const CupPlan&)) {
     auto* seen = new WhenSeen(page, [this, refill] {
       const CupPlan* plan = order_.plan();
@@ -38,7 +33,7 @@ WorkPage::WorkPage(Order& order, FieldSet& fields, QWidget* parent)
     });
     connect(&order, &Order::changed, seen, &WhenSeen::changed);
   };
-  keep(pages_->widget(moves), &WorkPage::refreshMoves);
+  keep(movesPage, &WorkPage::refreshMoves);
   keep(marks_, &WorkPage::refreshMarks);
 }
 
@@ -137,8 +132,7 @@ void WorkPage::fill(int by) {
 }
 
 void WorkPage::showPage(int page) {
-  page_->show(page);
-  pages_->setCurrentIndex(page);
+  pages_->show(page);
 }
 
 void WorkPage::refreshMoves(const CupPlan& plan) {

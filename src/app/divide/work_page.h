@@ -3,13 +3,12 @@
 
 #include <QListWidget>
 #include <QPushButton>
-#include <QStackedWidget>
 #include <QTableWidget>
 #include <QWidget>
 
 #include "app/divide/stripe_page.h"
 #include "app/fields/field_set.h"
-#include "app/fields/segments.h"
+#include "app/fields/pages.h"
 #include "app/order/order.h"
 
 namespace avrelt {
@@ -39,8 +38,7 @@ class WorkPage : public QWidget {
   void fill(int by);
 
   Order& order_;
-  Segments* page_ = nullptr;
-  QStackedWidget* pages_ = nullptr;
+  Pages* pages_ = nullptr;
   QListWidget* moves_ = nullptr;
   QPushButton* earlier_ = nullptr;
   QPushButton* later_ = nullptr;

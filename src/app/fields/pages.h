@@ -38,7 +38,6 @@ class Pages : public QWidget {
   int shown() const { return stack_->currentIndex(); }
   /// What stands to the right of the words.
   QHBoxLayout* head() { return head_; }
-  Segments& titles() { return *titles_; }
 
  private:
   QHBoxLayout* head_;
