@@ -297,6 +297,9 @@ TEST_CASE("rates are the shop's: amounts and time follow, and stay for the next 
   CHECK(open.plan().needs[0].glitter.grams() == Approx(before).epsilon(0.01));
   CHECK(fillInHand(open.order())->coats == 1);
   CHECK(open.order().stock().filling.perColour.minutes() == Approx(12));
+  // What is shown rounded is not stored rounded when another rate is typed.
+  const double paint = FillRates().paintPerCm2.ml();
+  CHECK(open.order().stock().filling.paintPerCm2.ml() == paint);
 }
 
 TEST_CASE("what is cut besides the stencil is chosen, and weeding is foretold") {

@@ -10,7 +10,6 @@
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
-#include "sheet/fill_pieces.h"
 
 namespace avrelt {
 namespace {
@@ -29,7 +28,7 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(8);
   grid->setVerticalSpacing(6);
-  const auto amount = [this](const QString& prefix, const QString& name) {
+  const auto amount = [this](const QString& prefix, const QString& name, const auto& set) {
     auto* box = new QDoubleSpinBox;
     box->setRange(0, 100);
     box->setDecimals(2);
@@ -39,11 +38,19 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
     box->setToolTip(name);
     box->setButtonSymbols(QAbstractSpinBox::NoButtons);
     box->setKeyboardTracking(false);
-    connect(box, &QDoubleSpinBox::valueChanged, this, [this] { setRates(); });
+    connect(box, &QDoubleSpinBox::valueChanged, this, [this, set](double value) {
+      // Only what was typed: the others are shown rounded.
+      FillRates rates = order_.stock().filling;
+      set(rates, value / patchCm2(order_.unit()));
+      emit ratesSet(rates);
+    });
     return box;
   };
-  glitter_ = amount(tr("glitter "), tr("Grams of glitter for a coat; kept for the whole shop"));
-  paint_ = amount(tr("paint "), tr("Millilitres of paint for a coat; kept for the whole shop"));
+  glitter_ =
+      amount(tr("glitter "), tr("Grams of glitter for a coat; kept for the whole shop"),
+             [](FillRates& rates, double perCm2) { rates.glitterPerCm2 = Mass::grams(perCm2); });
+  paint_ = amount(tr("paint "), tr("Millilitres of paint for a coat; kept for the whole shop"),
+                  [](FillRates& rates, double perCm2) { rates.paintPerCm2 = Volume::ml(perCm2); });
   minutes_ = new QSpinBox;
   minutes_->setRange(0, 24 * 60);
   minutes_->setSuffix(tr(" min each"));
@@ -76,7 +83,11 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
   words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
   column->addWidget(words_);
 
-  connect(minutes_, &QSpinBox::valueChanged, this, [this] { setRates(); });
+  connect(minutes_, &QSpinBox::valueChanged, this, [this](int minutes) {
+    FillRates rates = order_.stock().filling;
+    rates.perColour = Duration::minutes(minutes);
+    emit ratesSet(rates);
+  });
   connect(coats_, &QSpinBox::valueChanged, this, [this](int coats) {
     editFill(order_, tr("%1 coats of glitter").arg(coats), QStringLiteral("coats"),
              [coats](Fill& fill) { fill.coats = coats; });
@@ -84,15 +95,6 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
-}
-
-void AmountsPage::setRates() {
-  const double patch = patchCm2(order_.unit());
-  FillRates rates;
-  rates.glitterPerCm2 = Mass::grams(glitter_->value() / patch);
-  rates.paintPerCm2 = Volume::ml(paint_->value() / patch);
-  rates.perColour = Duration::minutes(minutes_->value());
-  emit ratesSet(rates);
 }
 
 void AmountsPage::refresh() {
@@ -125,9 +127,7 @@ void AmountsPage::refresh() {
   Mass glitter;
   Volume paint;
   for (const ColourNeed& need : plan->needs) {
-    const Finish& finish = fill->colours[static_cast<std::size_t>(need.colour)].finish;
-    QString line = QString::fromStdString(colourLetter(need.colour)) + QLatin1Char(' ') +
-                   QString::fromStdString(finish.name.empty() ? finish.colour : finish.name);
+    QString line = colourWords(*fill, need.colour);
     line += tr(": %1 cells").arg(need.cells.size());
     if (need.glitter > Mass()) line += tr(", %1 g").arg(need.glitter.grams(), 0, 'f', 1);
     if (need.paint > Volume()) line += tr(", %1 ml").arg(need.paint.ml(), 0, 'f', 1);

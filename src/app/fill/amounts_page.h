@@ -30,7 +30,6 @@ class AmountsPage : public QWidget {
 
  private:
   void refresh();
-  void setRates();
 
   Order& order_;
   QSpinBox* coats_ = nullptr;

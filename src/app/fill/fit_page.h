@@ -41,7 +41,6 @@ class FitPage : public QWidget {
   QDoubleSpinBox* along_ = nullptr;
   QDoubleSpinBox* up_ = nullptr;
   QSpinBox* seed_ = nullptr;
-  QWidget* seedBox_ = nullptr;
   QCheckBox* turned_ = nullptr;
   QCheckBox* mirror_ = nullptr;
   QCheckBox* picture_ = nullptr;

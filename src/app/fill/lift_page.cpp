@@ -8,7 +8,6 @@
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
-#include "sheet/fill_pieces.h"
 
 namespace avrelt {
 
@@ -50,18 +49,14 @@ void LiftPage::refresh() {
                                 : tr("%1 cm²").arg(mm2.mm2() / 100, 0, 'f', 1);
     };
     for (const ColourNeed& need : plan->needs) {
-      const Finish& finish = fill->colours[static_cast<std::size_t>(need.colour)].finish;
       QStringList cells;
       for (const std::size_t cell : need.cells) {
         const Cell& one = plan->cells[cell];
         cells << QString::fromStdString(one.label) + (one.onSeam ? QStringLiteral("*") : QString());
       }
-      QString words =
-          tr("%1. %2 %3: %4")
-              .arg(lines.size() + 1)
-              .arg(QString::fromStdString(colourLetter(need.colour)),
-                   QString::fromStdString(finish.name.empty() ? finish.colour : finish.name),
-                   area(need.area));
+      QString words = tr("%1. %2: %3")
+                          .arg(lines.size() + 1)
+                          .arg(colourWords(*fill, need.colour), area(need.area));
       if (need.glitter > Mass()) {
         words += tr(", about %1 g of glitter").arg(need.glitter.grams(), 0, 'f', 1);
       }

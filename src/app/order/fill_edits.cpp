@@ -5,6 +5,7 @@
 
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
+#include "sheet/fill_pieces.h"
 
 namespace avrelt {
 namespace {
@@ -161,6 +162,12 @@ bool pinCell(Order& order, const QString& label, int colour, bool bar) {
     return true;
   }
   return false;
+}
+
+QString colourWords(const Fill& fill, int colour) {
+  const Finish& finish = fill.colours.at(static_cast<std::size_t>(colour)).finish;
+  const std::string& name = finish.name.empty() ? finish.colour : finish.name;
+  return QString::fromStdString(colourLetter(colour) + " " + name);
 }
 
 }  // namespace avrelt

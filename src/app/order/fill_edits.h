@@ -26,6 +26,9 @@ void pinCell(Order& order, WallPoint place, int colour, bool bar = false);
 /// The same by the cell's label; false where no cell of the pattern in hand has it.
 bool pinCell(Order& order, const QString& label, int colour, bool bar = false);
 
+/// "a late dusk": a colour of a pattern by its letter and its name, or its code where it has none.
+QString colourWords(const Fill& fill, int colour);
+
 /// The pattern of the zone in hand, as it is in the document and worked out; nothing for none.
 const Fill* fillInHand(const Order& order);
 const FillPlan* fillPlanInHand(const Order& order);
