@@ -101,6 +101,20 @@ std::optional<Transform> transformIn(std::string_view text) {
   return all;
 }
 
+/// A view's left, top, width and height; empty where it has none that can be used.
+std::vector<double> viewBoxOf(const pugi::xml_node& node) {
+  std::vector<double> view;
+  std::string_view box = node.attribute("viewBox").value();
+  for (skipBlanks(box); !box.empty(); skipBlanks(box)) {
+    const std::optional<double> number = takeNumber(box);
+    if (!number || view.size() == 4) return {};
+    view.push_back(*number);
+  }
+  const bool usable =
+      view.size() == 4 && view[2] > 0 && view[3] > 0 && view[2] < 1e7 && view[3] < 1e7;
+  return usable ? view : std::vector<double>();
+}
+
 /// What is handed down from group to group.
 struct Ink {
   bool filled = true;
@@ -165,18 +179,8 @@ class Reader {
 
   /// The page's size, and the map from its user units to mm with y up.
   void page(const pugi::xml_node& root) {
-    std::vector<double> view;
-    std::string_view box = root.attribute("viewBox").value();
-    for (skipBlanks(box); !box.empty(); skipBlanks(box)) {
-      const std::optional<double> number = takeNumber(box);
-      if (!number || view.size() == 4) {
-        view.clear();
-        break;
-      }
-      view.push_back(*number);
-    }
-    const bool boxed =
-        view.size() == 4 && view[2] > 0 && view[3] > 0 && view[2] < 1e7 && view[3] < 1e7;
+    const std::vector<double> view = viewBoxOf(root);
+    const bool boxed = !view.empty();
     viewWide_ = boxed ? view[2] : 0;
     viewTall_ = boxed ? view[3] : 0;
     const auto size = [&](const char* name, double own) -> double {
@@ -339,14 +343,8 @@ class Reader {
   }
 
   static Transform innerView(const pugi::xml_node& node) {
-    std::string_view box = node.attribute("viewBox").value();
-    std::vector<double> view;
-    for (skipBlanks(box); !box.empty() && view.size() < 4; skipBlanks(box)) {
-      const std::optional<double> n = takeNumber(box);
-      if (!n) return {};
-      view.push_back(*n);
-    }
-    if (view.size() != 4 || view[2] <= 0 || view[3] <= 0) return {};
+    const std::vector<double> view = viewBoxOf(node);
+    if (view.empty()) return {};
     const double wide = lengthIn(node.attribute("width").value(), view[2]).value_or(view[2]);
     const double tall = lengthIn(node.attribute("height").value(), view[3]).value_or(view[3]);
     const double scale = std::min(wide / view[2], tall / view[3]);

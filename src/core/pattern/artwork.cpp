@@ -6,6 +6,8 @@
 #include <map>
 #include <optional>
 
+#include "shape/segment.h"
+
 namespace avrelt {
 namespace {
 
@@ -297,12 +299,8 @@ class Finder {
             if (j == i) continue;
             for (const std::vector<Point>& outline : cells_[j]) {
               for (std::size_t m = 0; m < outline.size(); ++m) {
-                const Point a = outline[m];
-                const Point along = outline[(m + 1) % outline.size()] - a;
-                const double length = dot(along, along);
-                const double share =
-                    length < 1e-12 ? 0 : std::clamp(dot(p - a, along) / length, 0.0, 1.0);
-                nearest = std::min(nearest, norm(p - a - along * share));
+                const Point& next = outline[(m + 1) % outline.size()];
+                nearest = std::min(nearest, std::sqrt(squareDistance(p, outline[m], next)));
               }
             }
           }

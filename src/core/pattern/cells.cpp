@@ -8,6 +8,7 @@
 #include <numbers>
 #include <optional>
 
+#include "divide/wall_line.h"
 #include "pattern/pebbles.h"
 
 namespace avrelt {
@@ -80,6 +81,16 @@ Tile laidTile(const Pattern& pattern, int columns, int rows) {
                   : tileOf(pattern.family, pattern.ratio.value_or(ratioOf(pattern.family).usual));
   if (pattern.turned && repeatsUp(pattern.family)) tile = quarterTurned(std::move(tile));
   return pattern.mirror ? mirrored(std::move(tile)) : tile;
+}
+
+/// How tall a repeat is for its width. A drawing says so without its cells being copied.
+double tallness(const Pattern& pattern) {
+  if (pattern.family == Family::artwork && pattern.artwork) {
+    const double tall = pattern.artwork->tall / pattern.artwork->wide;
+    return pattern.turned ? 1 / tall : tall;
+  }
+  const Tile tile = laidTile(pattern, 1, 1);
+  return tile.tall / tile.wide;
 }
 
 /// How many repeats away a cell still reaches into one.
@@ -167,15 +178,8 @@ class Collector {
   void keep(RawCell cell) {
     if (cell.region.outlines().size() > 1) {
       const std::vector<WallLine> parts = cell.region.joined();
-      const bool holes = std::any_of(parts.begin(), parts.end(), [](const WallLine& part) {
-        double area = 0;
-        for (std::size_t i = 0; i < part.size(); ++i) {
-          const WallPoint& a = part[i];
-          const WallPoint& b = part[(i + 1) % part.size()];
-          area += a.theta.radians() * b.s.mm() - b.theta.radians() * a.s.mm();
-        }
-        return area < 0;
-      });
+      const bool holes = std::any_of(parts.begin(), parts.end(),
+                                     [](const WallLine& part) { return turnOf(part) < 0; });
       if (parts.size() > 1 && !holes) {
         for (const WallLine& part : parts) {
           RawCell one;
@@ -241,8 +245,7 @@ PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body) {
   }
   fit.wideBy = fit.stretchWide * pattern.size.length;
   if (!repeatsUp(pattern.family)) return fit;
-  const Tile tile = laidTile(pattern, 1, 1);
-  const double tall = tile.tall / tile.wide * pattern.size.length.mm();
+  const double tall = tallness(pattern) * pattern.size.length.mm();
   if (!(tall > 0)) return fit;
   if (pattern.rise == Rise::proportion) fit.stretchTall = fit.stretchWide;
   if (pattern.rise == Rise::whole) {

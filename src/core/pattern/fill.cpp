@@ -4,16 +4,14 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
-#include <numbers>
 #include <set>
 
+#include "divide/wall_line.h"
 #include "pattern/line_tape.h"
 #include "pattern/neighbours.h"
 
 namespace avrelt {
 namespace {
-
-using std::numbers::pi;
 
 constexpr Length sliver = Length::mm(1);
 
@@ -24,10 +22,8 @@ double edgeOf(const Region& region, Length radius) {
       const WallPoint& a = line[i];
       const WallPoint& b = line[(i + 1) % line.size()];
       // Where the seam parts a cell is no edge of it.
-      const bool seam = std::abs(std::abs(a.theta.radians()) - pi) < 1e-7 &&
-                        std::abs(a.theta.radians() - b.theta.radians()) < 1e-7;
-      if (!seam)
-        length += std::hypot((b.theta - a.theta).radians() * radius.mm(), (b.s - a.s).mm());
+      if (alongSeam(a, b)) continue;
+      length += std::hypot((b.theta - a.theta).radians() * radius.mm(), (b.s - a.s).mm());
     }
   }
   return length;
@@ -65,27 +61,12 @@ WallPoint middleOf(const Region& region) {
 WallPoint middleOfLargest(const Region& region, WallPoint otherwise) {
   double most = 0;
   for (const WallLine& line : region.outlines()) {
-    double area = 0;
-    for (std::size_t i = 0; i < line.size(); ++i) {
-      const WallPoint& a = line[i];
-      const WallPoint& b = line[(i + 1) % line.size()];
-      area += a.theta.radians() * b.s.mm() - b.theta.radians() * a.s.mm();
-    }
-    if (area <= most) continue;
-    most = area;
+    const double turn = turnOf(line);
+    if (turn <= most) continue;
+    most = turn;
     otherwise = labelPlace(Region({line}));
   }
   return otherwise;
-}
-
-bool turnsRight(const WallLine& outline) {
-  double area = 0;
-  for (std::size_t i = 0; i < outline.size(); ++i) {
-    const WallPoint& a = outline[i];
-    const WallPoint& b = outline[(i + 1) % outline.size()];
-    area += a.theta.radians() * b.s.mm() - b.theta.radians() * a.s.mm();
-  }
-  return area < 0;
 }
 
 bool isLast(const Finish& finish) {
@@ -253,9 +234,6 @@ class Filler {
         task.barred[i] |= std::uint32_t{1} << static_cast<unsigned>(pin.colour);
       }
     }
-    if (std::all_of(task.pinned.begin(), task.pinned.end(), [](int c) { return c < 0; })) {
-      task.pinned.clear();
-    }
     task.leaning = leanings();
     plan_.colouring = coloured(task);
     for (const int i : plan_.colouring.misplaced) {
@@ -338,7 +316,7 @@ class Filler {
       plan_.thinnest = std::min(plan_.thinnest, Length::mm(meanWidth(cell.region)));
       plan_.cutLength += Length::mm(edgeOf(cell.region, radius_));
       for (const WallLine& outline : cell.region.outlines()) {
-        plan_.islands += turnsRight(outline) ? 1 : 0;
+        plan_.islands += turnOf(outline) < 0 ? 1 : 0;
       }
     }
     if (fill_.cutting.lines == LineWork::tape) {

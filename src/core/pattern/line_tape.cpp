@@ -7,6 +7,8 @@
 #include <numbers>
 #include <tuple>
 
+#include "divide/wall_line.h"
+
 namespace avrelt {
 namespace {
 
@@ -34,8 +36,7 @@ LineTape lineTape(const std::vector<Cell>& cells, Length width, const Body& body
       for (std::size_t i = 0; i < outline.size(); ++i) {
         const WallPoint& one = outline[i];
         const WallPoint& other = outline[(i + 1) % outline.size()];
-        const bool onSeam = std::abs(std::abs(one.theta.radians()) - pi) < 1e-7 &&
-                            std::abs((one.theta - other.theta).radians()) < 1e-7;
+        const bool onSeam = alongSeam(one, other);
         if (onSeam && cell.onSeam) continue;
         Point a{one.theta.radians() * radius, one.s.mm()};
         Point b{other.theta.radians() * radius, other.s.mm()};

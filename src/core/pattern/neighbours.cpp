@@ -7,7 +7,9 @@
 #include <numbers>
 #include <unordered_map>
 
+#include "divide/wall_line.h"
 #include "shape/point.h"
+#include "shape/segment.h"
 
 namespace avrelt {
 namespace {
@@ -52,6 +54,40 @@ class Grid {
   double tall_ = 1;
 };
 
+/// All sides of all regions, rolled out; those along the seam only where they count.
+std::vector<Side> sidesOf(const std::vector<const Region*>& regions, Length radius, bool seam) {
+  const auto flat = [radius](const WallPoint& p) {
+    return Point{p.theta.radians() * radius.mm(), p.s.mm()};
+  };
+  std::vector<Side> sides;
+  for (std::size_t i = 0; i < regions.size(); ++i) {
+    for (const WallLine& line : regions[i]->outlines()) {
+      for (std::size_t k = 0; k < line.size(); ++k) {
+        const WallPoint& a = line[k];
+        const WallPoint& b = line[(k + 1) % line.size()];
+        if (seam || !alongSeam(a, b)) sides.push_back({flat(a), flat(b), i});
+      }
+    }
+  }
+  return sides;
+}
+
+double lengthOf(const std::vector<Side>& sides) {
+  double total = 0;
+  for (const Side& side : sides) total += norm(side.b - side.a);
+  return total;
+}
+
+/// The numbers of the sides that pass near each place of a grid.
+using Places = std::unordered_map<long, std::vector<std::size_t>>;
+Places placesOf(const std::vector<Side>& sides, const Grid& grid) {
+  Places places;
+  for (std::size_t i = 0; i < sides.size(); ++i) {
+    grid.at(sides[i], [&](long place) { places[place].push_back(i); });
+  }
+  return places;
+}
+
 /// How much of their lines two sides share, and whether they touch at all. The second is taken a
 /// turn round where that brings it nearer.
 struct Contact {
@@ -91,30 +127,16 @@ Contact contactOf(const Side& one, Side other, double around) {
 std::vector<SharedEdge> neighboursOf(const std::vector<const Region*>& regions, Length radius,
                                      bool corners) {
   const double around = 2 * pi * radius.mm();
-  std::vector<Side> sides;
-  double total = 0;
-  for (std::size_t i = 0; i < regions.size(); ++i) {
-    for (const WallLine& line : regions[i]->outlines()) {
-      for (std::size_t k = 0; k < line.size(); ++k) {
-        const auto flat = [&](const WallPoint& p) {
-          return Point{p.theta.radians() * radius.mm(), p.s.mm()};
-        };
-        sides.push_back({flat(line[k]), flat(line[(k + 1) % line.size()]), i});
-        total += norm(sides.back().b - sides.back().a);
-      }
-    }
-  }
+  const std::vector<Side> sides = sidesOf(regions, radius, true);
+  const double total = lengthOf(sides);
   if (sides.empty()) return {};
   const Grid grid(std::max(1.0, total / static_cast<double>(sides.size())), around);
-  std::unordered_map<long, std::vector<std::size_t>> places;
-  for (std::size_t i = 0; i < sides.size(); ++i) {
-    grid.at(sides[i], [&](long place) { places[place].push_back(i); });
-  }
+  const Places places = placesOf(sides, grid);
   std::map<std::pair<std::size_t, std::size_t>, double> shared;
   std::vector<std::size_t> met(sides.size(), sides.size());
   for (std::size_t i = 0; i < sides.size(); ++i) {
     grid.at(sides[i], [&](long place) {
-      for (const std::size_t j : places[place]) {
+      for (const std::size_t j : places.at(place)) {
         // Each pair once, though it may meet in several places of the grid.
         if (j <= i || met[j] == i || sides[j].owner == sides[i].owner) continue;
         met[j] = i;
@@ -135,14 +157,10 @@ std::vector<SharedEdge> neighboursOf(const std::vector<const Region*>& regions, 
 
 namespace {
 
+/// How far a place lies from a side, the nearer way round.
 double distance(Point p, const Side& side, double around) {
-  // The nearer way round.
-  const double by = std::round((p.x - side.a.x) / around) * around;
-  const Point a{side.a.x + by, side.a.y};
-  const Point along = side.b - side.a;
-  const double square = dot(along, along);
-  const double share = square < 1e-12 ? 0 : std::clamp(dot(p - a, along) / square, 0.0, 1.0);
-  return norm(p - a - along * share);
+  const Point by{std::round((p.x - side.a.x) / around) * around, 0};
+  return std::sqrt(squareDistance(p, side.a + by, side.b + by));
 }
 
 }  // namespace
@@ -150,34 +168,17 @@ double distance(Point p, const Side& side, double around) {
 std::vector<SharedEdge> facingNeighbours(const std::vector<const Region*>& regions, Length radius) {
   constexpr std::size_t mostSamples = 30'000;
   const double around = 2 * pi * radius.mm();
-  std::vector<Side> sides;
-  double total = 0;
+  const std::vector<Side> sides = sidesOf(regions, radius, false);
+  const double total = lengthOf(sides);
   double area = 0;
-  for (std::size_t i = 0; i < regions.size(); ++i) {
-    for (const WallLine& line : regions[i]->outlines()) {
-      for (std::size_t k = 0; k < line.size(); ++k) {
-        const auto flat = [&](const WallPoint& p) {
-          return Point{p.theta.radians() * radius.mm(), p.s.mm()};
-        };
-        const Side side{flat(line[k]), flat(line[(k + 1) % line.size()]), i};
-        // Where the seam parts a region is no edge of it.
-        const bool seam = std::abs(std::abs(side.a.x) - around / 2) < touch &&
-                          std::abs(side.a.x - side.b.x) < touch;
-        area += cross(side.a, side.b) / 2;
-        if (seam) continue;
-        sides.push_back(side);
-        total += norm(side.b - side.a);
-      }
-    }
+  for (const Region* region : regions) {
+    for (const WallLine& line : region->outlines()) area += turnOf(line) / 2 * radius.mm();
   }
   if (sides.empty()) return {};
   // As far as half a cell: what lies farther away does not face it.
   const double reach = std::sqrt(std::abs(area) / static_cast<double>(regions.size())) / 2;
   const Grid grid(std::max(reach / 2, 0.5), around);
-  std::unordered_map<long, std::vector<std::size_t>> places;
-  for (std::size_t i = 0; i < sides.size(); ++i) {
-    grid.at(sides[i], [&](long place) { places[place].push_back(i); });
-  }
+  const Places places = placesOf(sides, grid);
   struct Facing {
     std::size_t owner;
     std::size_t other;

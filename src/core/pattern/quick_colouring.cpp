@@ -351,6 +351,7 @@ std::optional<std::vector<int>> quicklyColoured(const ColourTask& task) {
 
 bool recolour(const ColourTask& task, const std::vector<bool>& held, int thing, int colour,
               std::vector<int>& colours) {
+  if (task.shares.size() > mostColours) return false;
   return Trade(task, held, colours)(thing, colour);
 }
 

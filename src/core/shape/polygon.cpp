@@ -5,6 +5,8 @@
 #include <cmath>
 #include <polyclipping/clipper.hpp>
 
+#include "shape/segment.h"
+
 namespace avrelt {
 namespace {
 
@@ -193,16 +195,10 @@ std::vector<Point> simplified(const std::vector<Point>& outline, Length toleranc
   while (!open.empty()) {
     const auto [from, to] = open.back();
     open.pop_back();
-    const Point start = at(from);
-    const Point along = at(to) - start;
-    const double length = square(along);
-    const double perLength = length < 1e-24 ? 0 : 1 / length;
     double most = 0;
     std::size_t worst = from;
     for (std::size_t i = from + 1; i < to; ++i) {
-      const Point off = outline[i] - start;
-      const double share = std::clamp(dot(off, along) * perLength, 0.0, 1.0);
-      const double distance = square(off - along * share);
+      const double distance = squareDistance(outline[i], at(from), at(to));
       if (distance <= most) continue;
       most = distance;
       worst = i;
