@@ -153,9 +153,9 @@ void fillTwoThousandCells(benchmark::State& state) {
     return;
   }
   const CupPlan& planned = plan->cups[0];
-  const Ground ground{planned.body, planned.surface, planned.wrap.seamAt()};
+  const Wall wall{planned.body, planned.surface, planned.wrap.seamAt()};
   for (auto _ : state) {
-    auto fills = planFills(cup.fills, planned.divided, ground);
+    auto fills = planFills(cup.fills, planned.divided, wall);
     benchmark::DoNotOptimize(fills);
   }
   state.counters["cells"] = static_cast<double>(planned.fills[0].cells.size());

@@ -83,7 +83,7 @@ int main(int argc, char** argv) {
   window.order().choose(1);
   QApplication::processEvents();
   const auto rim = [&] { return window.order().currentCup().wrap.rimClearance.length; };
-  dragOn(window, window.flat().placeOf(Thing::rimClearance), "drag step to repaint", rim);
+  dragOn(window, window.flat().placeOf(GaugeLine::rimClearance), "drag step to repaint", rim);
 
   window.order().choose(0);
   window.goToStation(MainWindow::dividing);

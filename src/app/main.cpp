@@ -103,8 +103,8 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   window.cutStation().choose(avrelt::PieceRole::markingStrip);
   picture("cut-strip");
   window.goToStation(avrelt::MainWindow::gauge);
-  window.order().setMeasure(avrelt::Thing::overlap, avrelt::Length::inches(9));
-  window.gaugeStation().goTo(avrelt::fieldOf(avrelt::Thing::overlap));
+  window.order().setMeasure(avrelt::GaugeLine::overlap, avrelt::Length::inches(9));
+  window.gaugeStation().goTo(avrelt::fieldOf(avrelt::GaugeLine::overlap));
   picture("fault");
   window.order().history()->undo();
   window.order().choose(cups - 1);

@@ -118,10 +118,10 @@ Pattern patternMembers(ObjectReader object, Unit unit) {
   object.real("up", 0, 1, pattern.up);
   object.truth("mirror", pattern.mirror);
   object.truth("turned", pattern.turned);
-  object.choice("school", {{"narrow", School::narrow}, {"keep", School::keep}}, pattern.school);
+  object.choice("school", {{"narrow", TaperFit::narrow}, {"keep", TaperFit::keep}}, pattern.taperFit);
   object.choice("rise",
-                {{"sized", Rise::sized}, {"proportion", Rise::proportion}, {"whole", Rise::whole}},
-                pattern.rise);
+                {{"sized", HeightFit::sized}, {"proportion", HeightFit::proportion}, {"whole", HeightFit::whole}},
+                pattern.heightFit);
   object.wholeNumber("seed", mostSeed, pattern.seed);
   if (const Json* artwork = object.find("artwork")) {
     pattern.artwork = artworkMembers(object.on(*artwork, object.pathOf("artwork")));
@@ -142,9 +142,9 @@ Json written(const Pattern& pattern) {
   if (pattern.up != usual.up) object["up"] = number(pattern.up);
   if (pattern.mirror) object["mirror"] = true;
   if (pattern.turned) object["turned"] = true;
-  if (pattern.school == School::keep) object["school"] = "keep";
-  if (pattern.rise != usual.rise) {
-    object["rise"] = pattern.rise == Rise::whole ? "whole" : "proportion";
+  if (pattern.taperFit == TaperFit::keep) object["school"] = "keep";
+  if (pattern.heightFit != usual.heightFit) {
+    object["rise"] = pattern.heightFit == HeightFit::whole ? "whole" : "proportion";
   }
   if (pattern.seed != usual.seed) object["seed"] = pattern.seed;
   if (pattern.artwork) object["artwork"] = written(*pattern.artwork);

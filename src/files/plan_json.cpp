@@ -188,7 +188,7 @@ Json markJson(const LineMark& mark, Unit unit) {
   const Graduation graduation = usualGraduation(unit);
   Json json = Json::object();
   json["line"] = mark.line;
-  json["what"] = mark.what.pattern;
+  json["what"] = markName(mark.at);
   json["from_base_mm"] = rounded(mark.fromBase.mm());
   json["from_rim_mm"] = rounded(mark.fromRim.mm());
   json["on_cup_deg"] = rounded(mark.onCup.degrees());
@@ -262,17 +262,12 @@ Json cellJson(const Cell& cell, const FillPlan& fill, const CupPlan& cup) {
   json["label"] = cell.label;
   json["colour"] = cell.colour;
   json["on_seam"] = cell.onSeam;
-  std::vector<WallLine> outlines = cell.region.joined();
-  json["outline_mm"] = Json::array();
+  const auto points = [&cup](const WallLine& line) {
+    return pointsOf(inFlat(line, true, cup.surface, Length::mm(0.001)));
+  };
+  json["outline_mm"] = points(cell.drawn.outline);
   json["others_mm"] = Json::array();
-  for (std::size_t i = 0; i < outlines.size(); ++i) {
-    Json points = pointsOf(inFlat(outlines[i], true, cup.surface, Length::mm(0.001)));
-    if (i == 0) {
-      json["outline_mm"] = std::move(points);
-    } else {
-      json["others_mm"].push_back(std::move(points));
-    }
-  }
+  for (const WallLine& opening : cell.drawn.openings) json["others_mm"].push_back(points(opening));
   json["area_mm2"] = rounded(cell.area.mm2());
   return json;
 }
@@ -291,6 +286,8 @@ Json fillJson(const FillPlan& fill) {
   json["clashes"] = fill.colouring.clashes.size();
   json["merged"] = fill.merged;
   json["dropped"] = fill.dropped;
+  json["dropped_mm2"] = rounded(fill.droppedArea.mm2());
+  json["lines_mm2"] = rounded(fill.lineArea.mm2());
   json["thinnest_mm"] = rounded(fill.thinnest.mm());
   json["islands"] = fill.islands;
   json["cut_length_mm"] = rounded(fill.cutLength.mm());

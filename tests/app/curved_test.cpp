@@ -178,7 +178,7 @@ TEST_CASE("what hangs over the base is snipped, or refused at its field") {
   const CupPlan* plan = open.window.order().plan();
   CHECK(plan->snips.count > 8);
   CHECK(plan->wrap.low() == -Length::inches(0.375));
-  open.window.order().setMeasure(Thing::baseClearance, Length::inches(0.25));
+  open.window.order().setMeasure(GaugeLine::baseClearance, Length::inches(0.25));
   CHECK_FALSE(open.window.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("nothing hangs over"));
 }

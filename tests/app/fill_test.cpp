@@ -207,9 +207,9 @@ TEST_CASE("ways to fit a pattern stand with what they cost, and are taken from t
   CHECK(fit.ways().currentRow() == 0);
   fit.ways().setFocus();
   QTest::keyClick(&fit.ways(), Qt::Key_Down);
-  CHECK(fillInHand(open.order())->pattern.rise == Rise::proportion);
+  CHECK(fillInHand(open.order())->pattern.heightFit == HeightFit::proportion);
   fit.ways().setCurrentRow(3);
-  CHECK(fillInHand(open.order())->pattern.school == School::keep);
+  CHECK(fillInHand(open.order())->pattern.taperFit == TaperFit::keep);
   fit.along().setValue(25);
   fit.up().setValue(50);
   CHECK(fillInHand(open.order())->pattern.along == Approx(0.25));
@@ -245,7 +245,7 @@ TEST_CASE("a drawing fills the zone in hand; one that is none changes nothing an
   fit.picture().click();
   CHECK(open.order().planHolds());
   fit.picture().click();
-  CHECK(fillInHand(open.order())->pattern.rise == Rise::proportion);
+  CHECK(fillInHand(open.order())->pattern.heightFit == HeightFit::proportion);
 
   const Fill before = *fillInHand(open.order());
   open.station().takeArtworkFrom(AVRELT_DATA "/demo/Moon from the side.jpg");

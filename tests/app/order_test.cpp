@@ -25,7 +25,7 @@ TEST_CASE("every change can be undone and says its name") {
   TwoCups two;
   Order& order = two.order;
   const Document before = order.document();
-  order.setMeasure(Thing::overlap, Length::inches(0.25));
+  order.setMeasure(GaugeLine::overlap, Length::inches(0.25));
   CHECK(order.history()->undoText() == "Set overlap to 1/4 in");
   order.history()->undo();
   CHECK(order.document() == before);
@@ -36,19 +36,19 @@ TEST_CASE("every change can be undone and says its name") {
 TEST_CASE("a drag is one step of the history, two drags are two") {
   TwoCups two;
   Order& order = two.order;
-  for (int i = 1; i <= 20; ++i) order.setMeasure(Thing::overlap, Length::mm(3 + i));
+  for (int i = 1; i <= 20; ++i) order.setMeasure(GaugeLine::overlap, Length::mm(3 + i));
   CHECK(order.history()->count() == 1);
   order.settle();
-  order.setMeasure(Thing::overlap, Length::mm(9));
+  order.setMeasure(GaugeLine::overlap, Length::mm(9));
   CHECK(order.history()->count() == 2);
 }
 
 TEST_CASE("out and back again leaves nothing to undo") {
   TwoCups two;
   Order& order = two.order;
-  const Length before = *order.measureOf(Thing::rimClearance);
-  order.setMeasure(Thing::rimClearance, Length::inches(1));
-  order.setMeasure(Thing::rimClearance, before);
+  const Length before = *order.measureOf(GaugeLine::rimClearance);
+  order.setMeasure(GaugeLine::rimClearance, Length::inches(1));
+  order.setMeasure(GaugeLine::rimClearance, before);
   CHECK(order.history()->count() == 0);
 }
 
@@ -86,7 +86,7 @@ TEST_CASE("an order may lose its last cup and get another") {
   CHECK(order.plan() == nullptr);
   CHECK(order.faults().empty());
   order.copyCup();
-  order.nudge(Thing::overlap, 1);
+  order.nudge(GaugeLine::overlap, 1);
   CHECK_FALSE(order.hasCup());
   order.addCup();
   CHECK(order.planHolds());
@@ -132,15 +132,15 @@ TEST_CASE("switching the unit changes no length and is undone like anything else
 TEST_CASE("nudging goes to the next mark of the tape and not below nothing") {
   TwoCups two;
   Order& order = two.order;
-  order.setMeasure(Thing::overlap, Length::inches(0.13));
-  order.nudge(Thing::overlap, 1);
+  order.setMeasure(GaugeLine::overlap, Length::inches(0.13));
+  order.nudge(GaugeLine::overlap, 1);
   CHECK(order.currentCup().wrap.overlap.text == "3/16 in");
-  order.nudge(Thing::overlap, -100);
+  order.nudge(GaugeLine::overlap, -100);
   CHECK(order.currentCup().wrap.overlap.length == Length());
-  order.nudge(Thing::seam, -8);
+  order.nudge(GaugeLine::seam, -8);
   CHECK(order.currentCup().wrap.seamAt.degrees() == Approx(172));
   order.setUnit(Unit::mm);
-  order.nudge(Thing::overlap, 2);
+  order.nudge(GaugeLine::overlap, 2);
   CHECK(order.currentCup().wrap.overlap.length == Length::mm(2));
 }
 

@@ -18,22 +18,22 @@ TEST_CASE("the rim line is dragged on the flat, snaps, and is one step") {
   OpenWindow open;
   FlatView& flat = open.window.flat();
   const int steps = open.window.order().history()->count();
-  drag(flat, flat.placeOf(Thing::rimClearance).toPoint(), {0, 30});
+  drag(flat, flat.placeOf(GaugeLine::rimClearance).toPoint(), {0, 30});
   const Length clearance = open.cup().wrap.rimClearance.length;
   CHECK(clearance > Length::inches(0.3));
   CHECK(clearance.inches() * 16 == Approx(std::round(clearance.inches() * 16)));
   CHECK(open.window.order().history()->count() == steps + 1);
-  CHECK(open.window.order().thing() == Thing::rimClearance);
+  CHECK(open.window.order().gaugeLine() == GaugeLine::rimClearance);
 }
 
 TEST_CASE("a line cannot be dragged to where no wrap is left") {
   OpenWindow open;
   FlatView& flat = open.window.flat();
-  drag(flat, flat.placeOf(Thing::rimClearance).toPoint(), {0, 2000});
+  drag(flat, flat.placeOf(GaugeLine::rimClearance).toPoint(), {0, 2000});
   CHECK(open.window.order().planHolds());
-  drag(flat, flat.placeOf(Thing::baseClearance).toPoint(), {0, -2000});
+  drag(flat, flat.placeOf(GaugeLine::baseClearance).toPoint(), {0, -2000});
   CHECK(open.window.order().planHolds());
-  drag(flat, flat.placeOf(Thing::overlap).toPoint(), {2000, 0});
+  drag(flat, flat.placeOf(GaugeLine::overlap).toPoint(), {2000, 0});
   CHECK(open.window.order().planHolds());
 }
 
@@ -42,13 +42,13 @@ TEST_CASE("lines are picked and moved by keys alone") {
   FlatView& flat = open.window.flat();
   flat.setFocus();
   open.press(Qt::Key_Right);
-  CHECK(open.window.order().thing() == Thing::rimClearance);
+  CHECK(open.window.order().gaugeLine() == GaugeLine::rimClearance);
   open.press(Qt::Key_Down);
   CHECK(open.cup().wrap.rimClearance.text == "3/16 in");
   open.press(Qt::Key_Down, Qt::ShiftModifier);
   CHECK(open.cup().wrap.rimClearance.text == "11/16 in");
   open.press(Qt::Key_Right);
-  CHECK(open.window.order().thing() == Thing::baseClearance);
+  CHECK(open.window.order().gaugeLine() == GaugeLine::baseClearance);
   open.press(Qt::Key_Up);
   CHECK(open.cup().wrap.baseClearance.text == "1/16 in");
 }
@@ -56,9 +56,9 @@ TEST_CASE("lines are picked and moved by keys alone") {
 TEST_CASE("what is picked in a field is picked in both views") {
   OpenWindow open;
   open.field("wrap.overlap").edit()->setFocus();
-  CHECK(open.window.order().thing() == Thing::overlap);
+  CHECK(open.window.order().gaugeLine() == GaugeLine::overlap);
   open.field("wrap.rim_clearance").edit()->setFocus();
-  CHECK(open.window.order().thing() == Thing::rimClearance);
+  CHECK(open.window.order().gaugeLine() == GaugeLine::rimClearance);
 }
 
 TEST_CASE("the cup turns by dragging and by keys, and comes back to the front") {

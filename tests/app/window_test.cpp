@@ -27,7 +27,7 @@ TEST_CASE("type, drag, undo, save, reopen") {
     open.type("blank.stations[0].around", "9 3/8");
     open.press(Qt::Key_Return);
     FlatView& flat = open.window.flat();
-    const QPoint from = flat.placeOf(Thing::rimClearance).toPoint();
+    const QPoint from = flat.placeOf(GaugeLine::rimClearance).toPoint();
     QTest::mousePress(&flat, Qt::LeftButton, Qt::NoModifier, from);
     QTest::mouseMove(&flat, from + QPoint(0, 25));
     QTest::mouseRelease(&flat, Qt::LeftButton, Qt::NoModifier, from + QPoint(0, 25));
@@ -165,7 +165,7 @@ TEST_CASE("the chosen piece is saved as SVG and PDF; what cannot be planned is n
   }
   CHECK(readFile(folder.filePath("p.svg").toStdString())->find("viewBox") != std::string::npos);
   CHECK(readFile(folder.filePath("p.pdf").toStdString())->rfind("%PDF", 0) == 0);
-  open.window.order().setMeasure(Thing::overlap, Length::inches(300));
+  open.window.order().setMeasure(GaugeLine::overlap, Length::inches(300));
   CHECK(open.window.savePiece(OutputKind::svg, folder.filePath("q.svg")).has_value());
   CHECK_FALSE(QFile::exists(folder.filePath("q.svg")));
 }
@@ -185,7 +185,7 @@ TEST_CASE("the watch line shows the worst first, and goes to its field") {
 
 TEST_CASE("the strip's faults lead to the cut station") {
   OpenWindow open;
-  open.window.order().setMeasure(Thing::strip, Length::inches(30));
+  open.window.order().setMeasure(GaugeLine::strip, Length::inches(30));
   CHECK(open.window.watchLine().sentence().contains("does not lie on the wall"));
   open.press(Qt::Key_F7);
   CHECK(open.field("strip.at").isVisible());

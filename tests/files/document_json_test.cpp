@@ -293,7 +293,7 @@ TEST_CASE("patterns that fill zones are read and come back") {
   CHECK(fill.zone == ZonePath{0, 2});
   CHECK(fill.pattern.family == Family::herringbone);
   CHECK(*fill.pattern.ratio == 4);
-  CHECK(fill.pattern.school == School::keep);
+  CHECK(fill.pattern.taperFit == TaperFit::keep);
   CHECK_THAT(fill.pattern.kept, Catch::Contains("x"));
   CHECK(fill.colours[0].share == 2.5);
   CHECK(fill.pins[0].up.length.inches() == Approx(3));
@@ -314,7 +314,7 @@ TEST_CASE("artwork, colours not wanted and what is cut besides are read and come
       "lines": "tape"}}])"));
   const Fill& fill = document.cups[0].fills[0];
   CHECK(fill.beyond);
-  CHECK(fill.pattern.rise == Rise::whole);
+  CHECK(fill.pattern.heightFit == HeightFit::whole);
   REQUIRE(fill.pattern.artwork);
   CHECK(fill.pattern.artwork->picture);
   REQUIRE(fill.pattern.artwork->cells.size() == 2);

@@ -16,15 +16,15 @@ namespace {
 
 using Graph = boost::adjacency_list<boost::vecS, boost::vecS, boost::undirectedS>;
 
-FillPlan planned(const Body& body, const Development& flat, Family family, School school) {
-  const Ground ground{body, flat, Angle::halfTurn()};
-  const CheckedAll<Divided> divided = divide(ZoneNode(), ground);
+FillPlan planned(const Body& body, const Development& flat, Family family, TaperFit taperFit) {
+  const Wall wall{body, flat, Angle::halfTurn()};
+  const CheckedAll<Divided> divided = divide(ZoneNode(), wall);
   REQUIRE(divided.has_value());
   Fill fill = usualFill({}, Unit::mm);
   fill.pattern.family = family;
-  fill.pattern.school = school;
+  fill.pattern.taperFit = taperFit;
   fill.pattern.size = WrittenLength::mm(18);
-  const CheckedAll<std::vector<FillPlan>> plans = planFills({fill}, *divided, ground);
+  const CheckedAll<std::vector<FillPlan>> plans = planFills({fill}, *divided, wall);
   REQUIRE(plans.has_value());
   return plans->front();
 }
@@ -36,9 +36,9 @@ TEST_CASE("neighbours on a tube are a planar graph, and never take more colours 
     const Body body = bodyOf(all()[which].blank);
     const Development flat = body.cone();
     for (const Family family : families) {
-      for (const School school : {School::narrow, School::keep}) {
+      for (const TaperFit taperFit : {TaperFit::narrow, TaperFit::keep}) {
         INFO(all()[which].name << ", " << familyName(family));
-        const FillPlan plan = planned(body, flat, family, school);
+        const FillPlan plan = planned(body, flat, family, taperFit);
         Graph graph(plan.cells.size());
         std::vector<std::vector<int>> neighbours(plan.cells.size());
         for (const auto& [a, b] : plan.neighbours) {
@@ -77,14 +77,14 @@ TEST_CASE("cells of an artwork that face each other across lines are a planar gr
   for (const std::size_t which : {std::size_t{0}, std::size_t{1}, std::size_t{2}}) {
     const Body body = bodyOf(all()[which].blank);
     const Development flat = body.cone();
-    const Ground ground{body, flat, Angle::halfTurn()};
+    const Wall wall{body, flat, Angle::halfTurn()};
     Fill fill = usualFill({}, Unit::mm);
     fill.pattern.family = Family::artwork;
     fill.pattern.artwork = SharedArtwork(artwork);
     fill.pattern.size = WrittenLength::mm(40);
     fill.pattern.line = WrittenLength::mm(0);
     const CheckedAll<std::vector<FillPlan>> plans =
-        planFills({fill}, *divide(ZoneNode(), ground), ground);
+        planFills({fill}, *divide(ZoneNode(), wall), wall);
     REQUIRE(plans.has_value());
     const FillPlan& plan = plans->front();
     Graph graph(plan.cells.size());

@@ -67,19 +67,19 @@ class Geos {
 TEST_CASE("cells and lines are the zone, for every family in both schools") {
   const Body body = bodyOf(all()[1].blank);
   const Development flat = body.cone();
-  const Ground ground{body, flat, Angle::halfTurn()};
-  const CheckedAll<Divided> divided = divide(ZoneNode(), ground);
+  const Wall wall{body, flat, Angle::halfTurn()};
+  const CheckedAll<Divided> divided = divide(ZoneNode(), wall);
   REQUIRE(divided.has_value());
   constexpr Length fine = Length::mm(0.0005);
   for (const Family family : families) {
-    for (const School school : {School::narrow, School::keep}) {
-      INFO(familyName(family) << (school == School::keep ? ", keeping size" : ", narrowing"));
+    for (const TaperFit taperFit : {TaperFit::narrow, TaperFit::keep}) {
+      INFO(familyName(family) << (taperFit == TaperFit::keep ? ", keeping size" : ", narrowing"));
       Fill fill = usualFill({}, Unit::mm);
       fill.pattern.family = family;
-      fill.pattern.school = school;
+      fill.pattern.taperFit = taperFit;
       fill.pattern.size = WrittenLength::mm(30);
       fill.pattern.line = WrittenLength::mm(1);
-      const CheckedAll<std::vector<FillPlan>> plans = planFills({fill}, *divided, ground);
+      const CheckedAll<std::vector<FillPlan>> plans = planFills({fill}, *divided, wall);
       REQUIRE(plans.has_value());
       Geos geos;
       const GEOSGeometry* zone =

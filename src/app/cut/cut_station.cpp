@@ -65,7 +65,7 @@ QWidget* CutStation::pieceCard() {
       if (on) scroll->ensureWidgetVisible(choice);
     });
   }
-  stripAt_ = fields_.add(tr("Top edge up the wall"), Thing::strip);
+  stripAt_ = fields_.add(tr("Top edge up the wall"), GaugeLine::strip);
   stripWidth_ = fields_.add(tr("Width"), QStringLiteral("strip.width"));
   auto* strip = new QHBoxLayout;
   strip->setSpacing(10);
@@ -164,7 +164,7 @@ void CutStation::refresh() {
   }
   const Unit unit = order_.unit();
   const Cup& cup = order_.currentCup();
-  if (const std::optional<Length> at = order_.measureOf(Thing::strip)) stripAt_->show(*at, unit);
+  if (const std::optional<Length> at = order_.measureOf(GaugeLine::strip)) stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
   cut_->setChecked(cup.cut.has_value());
   fields_.showFaults();

@@ -170,10 +170,10 @@ void WorkPage::refreshMarks(const CupPlan& plan) {
     };
     const QString plain = QStringLiteral("%1");
     put(0, QString::fromStdString(mark.line));
-    put(1, say(mark.what, unit));
+    put(1, say(Sentence{markName(mark.at), {}}, unit));
     length(2, mark.fromBase, plain);
     length(3, mark.fromRim, plain);
-    if (mark.what.pattern == "ring") {
+    if (mark.at == MarkAt::ring) {
       put(4, tr("all round"));
       put(5, {});
     } else {

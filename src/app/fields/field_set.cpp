@@ -42,12 +42,12 @@ LengthField* FieldSet::add(const QString& label, const QString& field, LengthFie
   return made;
 }
 
-LengthField* FieldSet::add(const QString& label, Thing thing, LengthField::Kind kind) {
-  LengthField* made = add(label, fieldOf(thing), kind);
+LengthField* FieldSet::add(const QString& label, GaugeLine gaugeLine, LengthField::Kind kind) {
+  LengthField* made = add(label, fieldOf(gaugeLine), kind);
   QObject::connect(made, &LengthField::entered, &order_,
-                   [&order = order_, thing] { order.pick(thing); });
+                   [&order = order_, gaugeLine] { order.pick(gaugeLine); });
   QObject::connect(made, &LengthField::stepped, &order_,
-                   [&order = order_, thing](int marks) { order.nudge(thing, marks); });
+                   [&order = order_, gaugeLine](int marks) { order.nudge(gaugeLine, marks); });
   return made;
 }
 

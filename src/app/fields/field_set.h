@@ -16,8 +16,8 @@ class FieldSet {
 
   LengthField* add(const QString& label, const QString& field,
                    LengthField::Kind kind = LengthField::Kind::length);
-  /// A field for a thing of the views: entering it picks the thing, arrow keys nudge it.
-  LengthField* add(const QString& label, Thing thing,
+  /// A field for a line of the views: entering it picks the line, arrow keys nudge it.
+  LengthField* add(const QString& label, GaugeLine gaugeLine,
                    LengthField::Kind kind = LengthField::Kind::length);
 
   /// Shows at every field what the plan says against it.

@@ -89,8 +89,8 @@ bool FillStation::goTo(const QString& field) {
       order_.pickZone(fills[static_cast<std::size_t>(index)].zone);
     }
   }
-  if (field.contains(QStringLiteral("].pattern.school")) ||
-      field.contains(QStringLiteral("].pattern.rise"))) {
+  if (field.contains(QStringLiteral("].pattern.taperFit")) ||
+      field.contains(QStringLiteral("].pattern.heightFit"))) {
     patternPages_->show(fit);
     fit_->ways().setFocus(Qt::OtherFocusReason);
     return true;

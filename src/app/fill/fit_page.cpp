@@ -17,13 +17,13 @@ namespace avrelt {
 namespace {
 
 struct Way {
-  School school;
-  Rise rise;
+  TaperFit taperFit;
+  HeightFit heightFit;
 };
-constexpr Way waysToFit[] = {{School::narrow, Rise::sized},
-                             {School::narrow, Rise::proportion},
-                             {School::narrow, Rise::whole},
-                             {School::keep, Rise::sized}};
+constexpr Way waysToFit[] = {{TaperFit::narrow, HeightFit::sized},
+                             {TaperFit::narrow, HeightFit::proportion},
+                             {TaperFit::narrow, HeightFit::whole},
+                             {TaperFit::keep, HeightFit::sized}};
 
 /// "+2.1 % (0.5 mm)".
 QString more(double share, Length by, Unit unit) {
@@ -36,7 +36,7 @@ QString more(double share, Length by, Unit unit) {
 }
 
 QString wordsFor(const Way& way, const PatternFit& fit, bool repeatsUp, Unit unit) {
-  if (way.school == School::keep) {
+  if (way.taperFit == TaperFit::keep) {
     return fit.seamRest > Length::mm(0.05)
                ? FitPage::tr("True to size: %1 round, the seam cuts one after %2")
                      .arg(fit.around)
@@ -46,14 +46,14 @@ QString wordsFor(const Way& way, const PatternFit& fit, bool repeatsUp, Unit uni
   const QString wide = more(fit.stretchWide, fit.wideBy, unit);
   const QString tall = more(fit.stretchTall, fit.tallBy, unit);
   QString words;
-  if (way.rise == Rise::sized) {
+  if (way.heightFit == HeightFit::sized) {
     words = FitPage::tr("Close at the seam: %1 round, wide %2").arg(fit.around).arg(wide);
-  } else if (way.rise == Rise::proportion) {
+  } else if (way.heightFit == HeightFit::proportion) {
     words = FitPage::tr("In proportion: %1 round, wide and tall %2").arg(fit.around).arg(wide);
   } else {
     words = FitPage::tr("Both ways: wide %1, tall %2").arg(wide, tall);
   }
-  if (!repeatsUp && way.rise != Rise::sized) return words + FitPage::tr(" (runs all the way up)");
+  if (!repeatsUp && way.heightFit != HeightFit::sized) return words + FitPage::tr(" (runs all the way up)");
   return words;
 }
 
@@ -142,8 +142,8 @@ FitPage::FitPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
 void FitPage::take(int way) {
   if (way < 0 || way >= static_cast<int>(std::size(waysToFit))) return;
   editFill(order_, tr("Fit the pattern otherwise"), {}, [way](Fill& fill) {
-    fill.pattern.school = waysToFit[way].school;
-    fill.pattern.rise = waysToFit[way].rise;
+    fill.pattern.taperFit = waysToFit[way].taperFit;
+    fill.pattern.heightFit = waysToFit[way].heightFit;
   });
 }
 
@@ -164,11 +164,11 @@ void FitPage::refresh() {
     const bool up = repeatsUp(fill->pattern.family);
     for (int i = 0; i < static_cast<int>(std::size(waysToFit)); ++i) {
       Pattern other = fill->pattern;
-      other.school = waysToFit[i].school;
-      other.rise = waysToFit[i].rise;
+      other.taperFit = waysToFit[i].taperFit;
+      other.heightFit = waysToFit[i].heightFit;
       lines << wordsFor(waysToFit[i], fitOf(other, zone->region, plan->body), up, order_.unit());
-      const bool same = other.school == fill->pattern.school &&
-                        (other.school == School::keep || other.rise == fill->pattern.rise);
+      const bool same = other.taperFit == fill->pattern.taperFit &&
+                        (other.taperFit == TaperFit::keep || other.heightFit == fill->pattern.heightFit);
       if (same) taken = i;
     }
     const QSignalBlocker quiet[] = {QSignalBlocker(along_), QSignalBlocker(up_),

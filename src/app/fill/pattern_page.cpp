@@ -89,7 +89,7 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   });
   connect(school_, &Segments::picked, this, [this](int i) {
     editFill(order_, i == 0 ? tr("Let cells narrow with the cup") : tr("Let cells keep their size"),
-             {}, [i](Fill& fill) { fill.pattern.school = static_cast<School>(i); });
+             {}, [i](Fill& fill) { fill.pattern.taperFit = static_cast<TaperFit>(i); });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
@@ -175,7 +175,7 @@ void PatternPage::refresh() {
     ratio_->setRange(range.from, range.to);
     ratio_->setValue(fill->pattern.ratio.value_or(range.usual));
   }
-  school_->show(static_cast<int>(fill->pattern.school));
+  school_->show(static_cast<int>(fill->pattern.taperFit));
 }
 
 }  // namespace avrelt

@@ -86,7 +86,7 @@ DoubtPage::DoubtPage(Order& order, FieldSet& fields, QWidget* parent)
   });
   connect(take_, &QPushButton::clicked, this, [this] {
     if (const CupPlan* plan = order_.plan()) {
-      order_.setMeasure(Thing::overlap, plan->seamDoubt.cover);
+      order_.setMeasure(GaugeLine::overlap, plan->seamDoubt.cover);
       order_.settle();
     }
   });

@@ -116,7 +116,7 @@ QWidget* GaugeStation::measureCard() {
           [this](const WrittenLength& typed) { setHeight(order_, typed); });
   connect(height_, &LengthField::stepped, this, [this](int marks) { stepHeight(order_, marks); });
   for (LengthField* field : {rim_, base_, height_}) {
-    connect(field, &LengthField::entered, this, [this] { order_.pick(Thing::none); });
+    connect(field, &LengthField::entered, this, [this] { order_.pick(GaugeLine::none); });
   }
   return card;
 }
@@ -137,35 +137,35 @@ QWidget* GaugeStation::wrapCard() {
   wrapPages_->addWidget(basePage_);
   wrapPage_->show(wrap);
   connect(wrapPage_, &Segments::picked, this, &GaugeStation::showWrap);
-  const auto field = [&](const QString& label, Thing thing) {
+  const auto field = [&](const QString& label, GaugeLine gaugeLine) {
     LengthField* made =
-        fields_.add(label, thing,
-                    thing == Thing::seam ? LengthField::Kind::degrees : LengthField::Kind::length);
-    if (thing == Thing::seam) {
+        fields_.add(label, gaugeLine,
+                    gaugeLine == GaugeLine::seam ? LengthField::Kind::degrees : LengthField::Kind::length);
+    if (gaugeLine == GaugeLine::seam) {
       connect(made, &LengthField::typedAngle, this, [this](Angle angle) {
         order_.editCup(
             tr("Set seam to %1").arg(QString::fromStdString(angleText(angle))),
-            [angle](Cup& cup) { cup.wrap.seamAt = angle; }, fieldOf(Thing::seam));
+            [angle](Cup& cup) { cup.wrap.seamAt = angle; }, fieldOf(GaugeLine::seam));
       });
     } else {
-      connect(made, &LengthField::typed, this, [this, thing](const WrittenLength& typed) {
+      connect(made, &LengthField::typed, this, [this, gaugeLine](const WrittenLength& typed) {
         order_.editCup(
-            tr("Set %1 to %2").arg(nameOf(thing), say(typed.length, order_.unit())),
+            tr("Set %1 to %2").arg(nameOf(gaugeLine), say(typed.length, order_.unit())),
             [&](Cup& cup) {
-              WrittenLength& target = thing == Thing::rimClearance    ? cup.wrap.rimClearance
-                                      : thing == Thing::baseClearance ? cup.wrap.baseClearance
+              WrittenLength& target = gaugeLine == GaugeLine::rimClearance    ? cup.wrap.rimClearance
+                                      : gaugeLine == GaugeLine::baseClearance ? cup.wrap.baseClearance
                                                                       : cup.wrap.overlap;
               target = typed;
             },
-            fieldOf(thing));
+            fieldOf(gaugeLine));
       });
     }
     return made;
   };
-  rimClearance_ = field(tr("Bare at the rim"), Thing::rimClearance);
-  baseClearance_ = field(tr("Bare at the base"), Thing::baseClearance);
-  overlap_ = field(tr("Overlap at the seam"), Thing::overlap);
-  seam_ = field(tr("Seam at (180° is the back)"), Thing::seam);
+  rimClearance_ = field(tr("Bare at the rim"), GaugeLine::rimClearance);
+  baseClearance_ = field(tr("Bare at the base"), GaugeLine::baseClearance);
+  overlap_ = field(tr("Overlap at the seam"), GaugeLine::overlap);
+  seam_ = field(tr("Seam at (180° is the back)"), GaugeLine::seam);
   body->setSpacing(6);
   for (LengthField* made : {rimClearance_, baseClearance_, overlap_, seam_}) body->addWidget(made);
   body->addStretch();

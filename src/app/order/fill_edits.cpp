@@ -70,8 +70,8 @@ void fillWithArtwork(Order& order, const Artwork& artwork) {
     fill.pattern.repeats = 0;
     fill.pattern.size = WrittenLength::mm(std::clamp(artwork.wide, 2.0, 600.0));
     fill.pattern.line = WrittenLength::mm(0);  // its lines are drawn
-    fill.pattern.school = School::narrow;
-    fill.pattern.rise = Rise::proportion;
+    fill.pattern.taperFit = TaperFit::narrow;
+    fill.pattern.heightFit = HeightFit::proportion;
     fill.pins.clear();
   };
   const QString words =
@@ -95,8 +95,8 @@ void callPicture(Order& order, bool picture) {
   editFill(order, picture ? Order::tr("Call it a picture") : Order::tr("Call it no picture"), {},
            [&](Fill& changed) {
              changed.pattern.artwork = shared;
-             if (picture && changed.pattern.school == School::narrow) {
-               changed.pattern.rise = Rise::proportion;
+             if (picture && changed.pattern.taperFit == TaperFit::narrow) {
+               changed.pattern.heightFit = HeightFit::proportion;
              }
            });
 }
@@ -129,7 +129,7 @@ void pin(Order& order, const CupPlan& plan, const Cell& cell, int colour, bool b
     bool same = false;
     std::erase_if(changed.pins, [&](const Pin& other) {
       const WallPoint at{(other.onCup - turned).wrapped(), other.up.length};
-      if (!cell.whole.contains(at)) return false;
+      if (!contains(cell.whole, at)) return false;
       const bool again = other.colour == colour && other.bar == bar;
       same = same || again;
       return again || other.colour == colour || (!other.bar && !bar);
@@ -145,7 +145,7 @@ void pinCell(Order& order, WallPoint place, int colour, bool bar) {
   const FillPlan* fill = fillPlanInHand(order);
   if (plan == nullptr || fill == nullptr) return;
   for (const Cell& cell : fill->cells) {
-    if (!cell.whole.contains(place)) continue;
+    if (!contains(cell.whole, place)) continue;
     pin(order, *plan, cell, colour, bar);
     return;
   }

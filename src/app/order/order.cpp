@@ -38,9 +38,9 @@ void Order::setStock(const Stock& stock) {
   emit changed();
 }
 
-void Order::pick(Thing thing) {
-  if (thing == thing_) return;
-  thing_ = thing;
+void Order::pick(GaugeLine gaugeLine) {
+  if (gaugeLine == gaugeLine_) return;
+  gaugeLine_ = gaugeLine;
   emit thingPicked();
 }
 
@@ -73,7 +73,7 @@ void Order::load(const Document& document) {
   history_.clear();
   planned_.clear();
   current_ = -1;
-  thing_ = Thing::none;
+  gaugeLine_ = GaugeLine::none;
   zone_.clear();
   line_.clear();
   move_ = 0;
@@ -217,64 +217,64 @@ void Order::markCut(bool cut) {
   });
 }
 
-std::optional<Length> Order::measureOf(Thing thing) const {
+std::optional<Length> Order::measureOf(GaugeLine gaugeLine) const {
   if (!hasCup()) return std::nullopt;
   const Cup& cup = currentCup();
-  switch (thing) {
-    case Thing::rimClearance:
+  switch (gaugeLine) {
+    case GaugeLine::rimClearance:
       return cup.wrap.rimClearance.length;
-    case Thing::baseClearance:
+    case GaugeLine::baseClearance:
       return cup.wrap.baseClearance.length;
-    case Thing::overlap:
+    case GaugeLine::overlap:
       return cup.wrap.overlap.length;
-    case Thing::strip:
+    case GaugeLine::strip:
       if (const CupPlan* planned = plan()) return stripHeight(planned->body, cup.strip);
       return std::nullopt;
-    case Thing::seam:
-    case Thing::none:
+    case GaugeLine::seam:
+    case GaugeLine::none:
       break;
   }
   return std::nullopt;
 }
 
-void Order::setMeasure(Thing thing, Length length) {
+void Order::setMeasure(GaugeLine gaugeLine, Length length) {
   const WrittenLength value = written(std::max(length, Length()), unit());
   editCup(
-      tr("Set %1 to %2").arg(nameOf(thing), say(value.length, unit())),
+      tr("Set %1 to %2").arg(nameOf(gaugeLine), say(value.length, unit())),
       [&](Cup& cup) {
-        switch (thing) {
-          case Thing::rimClearance:
+        switch (gaugeLine) {
+          case GaugeLine::rimClearance:
             cup.wrap.rimClearance = value;
             break;
-          case Thing::baseClearance:
+          case GaugeLine::baseClearance:
             cup.wrap.baseClearance = value;
             break;
-          case Thing::overlap:
+          case GaugeLine::overlap:
             cup.wrap.overlap = value;
             break;
-          case Thing::strip:
+          case GaugeLine::strip:
             cup.strip.at = value;
             break;
-          case Thing::seam:
-          case Thing::none:
+          case GaugeLine::seam:
+          case GaugeLine::none:
             break;
         }
       },
-      fieldOf(thing));
+      fieldOf(gaugeLine));
 }
 
-void Order::nudge(Thing thing, int marks) {
-  if (thing == Thing::seam) {
+void Order::nudge(GaugeLine gaugeLine, int marks) {
+  if (gaugeLine == GaugeLine::seam) {
     editCup(
         tr("Turn the seam"),
         [&](Cup& cup) { cup.wrap.seamAt = (cup.wrap.seamAt + Angle::degrees(marks)).wrapped(); },
-        fieldOf(thing));
+        fieldOf(gaugeLine));
     return;
   }
-  const std::optional<Length> now = measureOf(thing);
+  const std::optional<Length> now = measureOf(gaugeLine);
   if (!now) return;
   const Graduation graduation = usualGraduation(unit());
-  setMeasure(thing, nearestMark(*now, graduation) + step(graduation) * marks);
+  setMeasure(gaugeLine, nearestMark(*now, graduation) + step(graduation) * marks);
 }
 
 void Order::setTyping(const QString& field, const std::optional<Sentence>& fault) {
@@ -288,37 +288,37 @@ void Order::setTyping(const QString& field, const std::optional<Sentence>& fault
   emit changed();
 }
 
-QString fieldOf(Thing thing) {
-  switch (thing) {
-    case Thing::rimClearance:
+QString fieldOf(GaugeLine gaugeLine) {
+  switch (gaugeLine) {
+    case GaugeLine::rimClearance:
       return QStringLiteral("wrap.rim_clearance");
-    case Thing::baseClearance:
+    case GaugeLine::baseClearance:
       return QStringLiteral("wrap.base_clearance");
-    case Thing::overlap:
+    case GaugeLine::overlap:
       return QStringLiteral("wrap.overlap");
-    case Thing::seam:
+    case GaugeLine::seam:
       return QStringLiteral("wrap.seam_at");
-    case Thing::strip:
+    case GaugeLine::strip:
       return QStringLiteral("strip.at");
-    case Thing::none:
+    case GaugeLine::none:
       break;
   }
   return {};
 }
 
-QString nameOf(Thing thing) {
-  switch (thing) {
-    case Thing::rimClearance:
+QString nameOf(GaugeLine gaugeLine) {
+  switch (gaugeLine) {
+    case GaugeLine::rimClearance:
       return Order::tr("rim clearance");
-    case Thing::baseClearance:
+    case GaugeLine::baseClearance:
       return Order::tr("base clearance");
-    case Thing::overlap:
+    case GaugeLine::overlap:
       return Order::tr("overlap");
-    case Thing::seam:
+    case GaugeLine::seam:
       return Order::tr("seam");
-    case Thing::strip:
+    case GaugeLine::strip:
       return Order::tr("strip height");
-    case Thing::none:
+    case GaugeLine::none:
       break;
   }
   return {};

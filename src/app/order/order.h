@@ -15,10 +15,10 @@
 namespace avrelt {
 
 /// What can be picked out in the flat and in the round, and in both at once.
-enum class Thing { none, rimClearance, baseClearance, overlap, seam, strip };
+enum class GaugeLine { none, rimClearance, baseClearance, overlap, seam, strip };
 
 /// The order on the bench: its document, what the plan makes of it, the history of changes, and
-/// which cup and which thing are in hand. Views and stations read it and change it only through
+/// which cup and which gauge line are in hand. Views and stations read it and change it only through
 /// `edit`, so that every change can be undone and is planned at once.
 class Order : public QObject {
   Q_OBJECT
@@ -46,8 +46,8 @@ class Order : public QObject {
   const Stock& stock() const { return stock_; }
   void setStock(const Stock& stock);
 
-  Thing thing() const { return thing_; }
-  void pick(Thing thing);
+  GaugeLine gaugeLine() const { return gaugeLine_; }
+  void pick(GaugeLine gaugeLine);
 
   /// The zone in hand, by its way through the tree of cuts.
   const ZonePath& zone() const { return zone_; }
@@ -87,11 +87,11 @@ class Order : public QObject {
   /// Notes the girths the wrap is cut for, or takes the note back.
   void markCut(bool cut);
 
-  /// A thing's measure, and a new one for it: what dragging and nudging work through.
-  std::optional<Length> measureOf(Thing thing) const;
-  void setMeasure(Thing thing, Length length);
+  /// A line's measure, and a new one for it: what dragging and nudging work through.
+  std::optional<Length> measureOf(GaugeLine gaugeLine) const;
+  void setMeasure(GaugeLine gaugeLine, Length length);
   /// By so many graduations of the tape.
-  void nudge(Thing thing, int marks);
+  void nudge(GaugeLine gaugeLine, int marks);
 
   /// Something typed that is no length yet; an empty sentence takes it back. Views grey the plan.
   void setTyping(const QString& field, const std::optional<Sentence>& fault);
@@ -119,7 +119,7 @@ class Order : public QObject {
   Document document_;
   Stock stock_;
   int current_ = -1;
-  Thing thing_ = Thing::none;
+  GaugeLine gaugeLine_ = GaugeLine::none;
   ZonePath zone_;
   std::string line_;
   int move_ = 0;
@@ -130,9 +130,9 @@ class Order : public QObject {
   int epoch_ = 0;
 };
 
-/// The field of a cup that a thing stands for.
-QString fieldOf(Thing thing);
-/// "rim clearance": a thing in the middle of a sentence.
-QString nameOf(Thing thing);
+/// The field of a cup that a line stands for.
+QString fieldOf(GaugeLine gaugeLine);
+/// "rim clearance": a line in the middle of a sentence.
+QString nameOf(GaugeLine gaugeLine);
 
 }  // namespace avrelt

@@ -14,7 +14,7 @@ ZonePath parentOf(const ZonePath& path) {
   return path.empty() ? path : ZonePath(path.begin(), path.end() - 1);
 }
 
-Ground groundOf(const CupPlan& plan) {
+Wall wallOf(const CupPlan& plan) {
   return {plan.body, plan.surface, plan.wrap.seamAt()};
 }
 
@@ -26,8 +26,8 @@ bool areSiblings(const Zone& a, const Zone& b) {
 
 /// Where a node that is cut lies on the wall.
 Region regionOf(const CupPlan& plan, const ZonePath& path) {
-  for (const CutGround& ground : plan.divided.grounds) {
-    if (ground.path == path) return ground.region;
+  for (const CutNode& wall : plan.divided.cutNodes) {
+    if (wall.path == path) return wall.region;
   }
   return {};
 }
@@ -82,7 +82,7 @@ void cutZone(Order& order, CutKind kind) {
   const Zone* zone = zoneInHand(order);
   if (plan == nullptr || zone == nullptr || !order.planHolds()) return;
   const ZonePath path = zone->path;
-  const Cut cut = usualCut(kind, zone->region, groundOf(*plan), order.unit());
+  const Cut cut = usualCut(kind, zone->region, wallOf(*plan), order.unit());
   order.editCup(Order::tr("Cut zone %1: %2")
                     .arg(QString::fromStdString(zone->id), say(cutName(cut), order.unit())),
                 [&](Cup& cup) {
@@ -185,15 +185,15 @@ void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint 
   const ZonePath of = found->of;
   const int index = found->index;
   const Region zone = regionOf(*plan, of);
-  const Ground ground = groundOf(*plan);
+  const Wall wall = wallOf(*plan);
   order.editCup(
       Order::tr("Move line %1").arg(QString::fromStdString(line)),
       [&](Cup& cup) {
         ZoneNode& node = nodeAt(cup.division.body, of);
         if (!node.cut) return;
-        const Cut moved = withLineAt(*node.cut, zone, ground, index, taken, to, order.unit());
+        const Cut moved = withLineAt(*node.cut, zone, wall, index, taken, to, order.unit());
         // The drag stops where the cut could not be made: a hand's slip makes no impossible zone.
-        if (split(zone, moved, ground)) node.cut = moved;
+        if (split(zone, moved, wall)) node.cut = moved;
       },
       QStringLiteral("line ") + QString::fromStdString(line));
 }
@@ -234,7 +234,7 @@ void putOntoTape(Order& order, Absorb absorb) {
   if (plan == nullptr || zone == nullptr || zone->path.empty()) return;
   const Region whole = regionOf(*plan, parentOf(zone->path));
   editCut(order, Order::tr("Put the lines onto the tape's marks"), QStringLiteral("tape"),
-          [&](Cut& cut) { cut = ontoTape(cut, whole, groundOf(*plan), absorb, order.unit()); });
+          [&](Cut& cut) { cut = ontoTape(cut, whole, wallOf(*plan), absorb, order.unit()); });
   order.settle();
 }
 

@@ -42,7 +42,7 @@ void FlatView::showStretch(bool shown) {
 void FlatView::refit() {
   const CupPlan* plan = order_.plan();
   // A drag that changes what fits must not pull the ground from under the hand.
-  if (plan == nullptr || dragged_ != Thing::none) return;
+  if (plan == nullptr || dragged_ != GaugeLine::none) return;
   Box box = boundsOf(plan->surface.wallOutline());
   box.add(boundsOf(plan->wrap.outline()));
   fit_ = Fit(box, QRectF(rect()).adjusted(58, 58, -48, -22));
@@ -53,52 +53,52 @@ void FlatView::resizeEvent(QResizeEvent* event) {
   refit();
 }
 
-std::vector<Thing> FlatView::things() const {
-  std::vector<Thing> things{Thing::rimClearance, Thing::baseClearance, Thing::overlap, Thing::seam};
-  if (stripShown_) things.push_back(Thing::strip);
-  return things;
+std::vector<GaugeLine> FlatView::gaugeLines() const {
+  std::vector<GaugeLine> gaugeLines{GaugeLine::rimClearance, GaugeLine::baseClearance, GaugeLine::overlap, GaugeLine::seam};
+  if (stripShown_) gaugeLines.push_back(GaugeLine::strip);
+  return gaugeLines;
 }
 
-Path FlatView::lineOf(Thing thing) const {
+Path FlatView::lineOf(GaugeLine gaugeLine) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
   const WrapLayout& wrap = plan->wrap;
   const Angle left = -Angle::halfTurn();
   const Angle right = Angle::halfTurn();
-  switch (thing) {
-    case Thing::rimClearance:
+  switch (gaugeLine) {
+    case GaugeLine::rimClearance:
       return plan->surface.ring(wrap.high(), left, right);
-    case Thing::baseClearance:
+    case GaugeLine::baseClearance:
       return plan->surface.ring(wrap.low(), left, right);
-    case Thing::overlap: {
+    case GaugeLine::overlap: {
       Path edge{plan->surface.toFlat({wrap.overlapEnd(wrap.low()), wrap.low()}), {}};
       edge.lineTo(plan->surface.toFlat({wrap.overlapEnd(wrap.high()), wrap.high()}));
       return edge;
     }
-    case Thing::seam:
+    case GaugeLine::seam:
       return plan->surface.upright(left, Length(), plan->surface.wall());
-    case Thing::strip:
+    case GaugeLine::strip:
       return plan->surface.ring(stripHeight(plan->body, order_.currentCup().strip), left, right);
-    case Thing::none:
+    case GaugeLine::none:
       break;
   }
   return {};
 }
 
-QPointF FlatView::placeOf(Thing thing) const {
-  const Path line = lineOf(thing);
+QPointF FlatView::placeOf(GaugeLine gaugeLine) const {
+  const Path line = lineOf(gaugeLine);
   if (line.stretches.empty()) return rect().center();
   return fit_(pointAlong(line.start, line.stretches.front(), 0.5));
 }
 
-Thing FlatView::thingAt(QPointF p) const {
-  Thing nearest = Thing::none;
+GaugeLine FlatView::gaugeLineAt(QPointF p) const {
+  GaugeLine nearest = GaugeLine::none;
   double least = lineReach;
-  for (const Thing thing : things()) {
-    const double distance = distanceTo(painterPath(lineOf(thing), fit_), p);
+  for (const GaugeLine gaugeLine : gaugeLines()) {
+    const double distance = distanceTo(painterPath(lineOf(gaugeLine), fit_), p);
     if (distance < least) {
       least = distance;
-      nearest = thing;
+      nearest = gaugeLine;
     }
   }
   return nearest;
@@ -117,21 +117,21 @@ void FlatView::dragTo(QPointF p) {
   // The drag stops where the plan would: a hand's slip makes no impossible wrap.
   const Length rest = step(graduation) * 2;
   switch (dragged_) {
-    case Thing::rimClearance:
+    case GaugeLine::rimClearance:
       order_.setMeasure(
           dragged_,
           nearestMark(within(wall - s, Length(), wall - plan->wrap.low() - rest), graduation));
       break;
-    case Thing::baseClearance:
+    case GaugeLine::baseClearance:
       order_.setMeasure(dragged_,
                         nearestMark(within(s, Length(), plan->wrap.high() - rest), graduation));
       break;
-    case Thing::overlap:
+    case GaugeLine::overlap:
       order_.setMeasure(dragged_, nearestMark(within(plan->wrap.beyondSeam(flat), Length(),
                                                      plan->surface.aroundNarrow() / 4),
                                               graduation));
       break;
-    case Thing::strip: {
+    case GaugeLine::strip: {
       const Length width = order_.currentCup().strip.width.length;
       // Up to the last mark that still lies on the wall.
       Length mark = nearestMark(within(s, width, wall), graduation);
@@ -140,8 +140,8 @@ void FlatView::dragTo(QPointF p) {
       order_.setMeasure(dragged_, mark);
       break;
     }
-    case Thing::seam:
-    case Thing::none:
+    case GaugeLine::seam:
+    case GaugeLine::none:
       break;
   }
 }
@@ -167,10 +167,10 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
     }
     return;
   }
-  const Thing thing = thingAt(event->position());
-  order_.pick(thing);
+  const GaugeLine gaugeLine = gaugeLineAt(event->position());
+  order_.pick(gaugeLine);
   order_.settle();
-  dragged_ = order_.measureOf(thing) ? thing : Thing::none;
+  dragged_ = order_.measureOf(gaugeLine) ? gaugeLine : GaugeLine::none;
 }
 
 void FlatView::mouseMoveEvent(QMouseEvent* event) {
@@ -186,16 +186,16 @@ void FlatView::mouseMoveEvent(QMouseEvent* event) {
     }
     return;
   }
-  if (dragged_ != Thing::none) {
+  if (dragged_ != GaugeLine::none) {
     dragTo(event->position());
     return;
   }
-  const Thing thing = thingAt(event->position());
-  if (thing != hovered_) {
-    hovered_ = thing;
-    const bool movable = order_.measureOf(thing).has_value();
+  const GaugeLine gaugeLine = gaugeLineAt(event->position());
+  if (gaugeLine != hovered_) {
+    hovered_ = gaugeLine;
+    const bool movable = order_.measureOf(gaugeLine).has_value();
     setCursor(!movable                  ? Qt::ArrowCursor
-              : thing == Thing::overlap ? Qt::SizeHorCursor
+              : gaugeLine == GaugeLine::overlap ? Qt::SizeHorCursor
                                         : Qt::SizeVerCursor);
     update();
   }
@@ -208,15 +208,15 @@ void FlatView::mouseReleaseEvent(QMouseEvent* /*event*/) {
     update();
     return;
   }
-  if (dragged_ == Thing::none) return;
-  dragged_ = Thing::none;
+  if (dragged_ == GaugeLine::none) return;
+  dragged_ = GaugeLine::none;
   order_.settle();
   refit();
   update();
 }
 
 void FlatView::leaveEvent(QEvent* /*event*/) {
-  hovered_ = Thing::none;
+  hovered_ = GaugeLine::none;
   update();
 }
 
@@ -225,13 +225,13 @@ void FlatView::keyPressEvent(QKeyEvent* event) {
     if (!zoneKey(*event)) Canvas::keyPressEvent(event);
     return;
   }
-  const std::vector<Thing> all = things();
-  const auto now = std::find(all.begin(), all.end(), order_.thing());
+  const std::vector<GaugeLine> all = gaugeLines();
+  const auto now = std::find(all.begin(), all.end(), order_.gaugeLine());
   const int at = now == all.end() ? -1 : static_cast<int>(now - all.begin());
   const int count = static_cast<int>(all.size());
   const int marks = event->modifiers().testFlag(Qt::ShiftModifier) ? 8 : 1;
   // Up moves a line up the wall, whichever end its measure counts from.
-  const int up = order_.thing() == Thing::rimClearance ? -marks : marks;
+  const int up = order_.gaugeLine() == GaugeLine::rimClearance ? -marks : marks;
   switch (event->key()) {
     case Qt::Key_Right:
       order_.pick(all[static_cast<std::size_t>((at + 1) % count)]);
@@ -240,10 +240,10 @@ void FlatView::keyPressEvent(QKeyEvent* event) {
       order_.pick(all[static_cast<std::size_t>((std::max(at, 0) + count - 1) % count)]);
       break;
     case Qt::Key_Up:
-      order_.nudge(order_.thing(), up);
+      order_.nudge(order_.gaugeLine(), up);
       break;
     case Qt::Key_Down:
-      order_.nudge(order_.thing(), -up);
+      order_.nudge(order_.gaugeLine(), -up);
       break;
     default:
       Canvas::keyPressEvent(event);
@@ -321,8 +321,8 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
   // What lies double at the seam.
   if (plan.wrap.overlap() > Length()) {
     Path tab = plan.wrap.seamLine();
-    tab.lineTo(lineOf(Thing::overlap).end());
-    tab.lineTo(lineOf(Thing::overlap).start);
+    tab.lineTo(lineOf(GaugeLine::overlap).end());
+    tab.lineTo(lineOf(GaugeLine::overlap).start);
     tab.lineTo(tab.start);
     painter.save();
     painter.setPen(Qt::NoPen);
@@ -373,15 +373,15 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
   painter.setPen(QPen(t.ink, 1.6));
   painter.drawPath(painterPath(outline, fit_));
 
-  for (const Thing thing : things()) {
-    const bool picked = thing == order_.thing();
-    if (!picked && thing != hovered_) continue;
+  for (const GaugeLine gaugeLine : gaugeLines()) {
+    const bool picked = gaugeLine == order_.gaugeLine();
+    if (!picked && gaugeLine != hovered_) continue;
     painter.setPen(QPen(t.brass, picked ? 3 : 2));
-    painter.drawPath(painterPath(lineOf(thing), fit_));
-    if (order_.measureOf(thing)) {
+    painter.drawPath(painterPath(lineOf(gaugeLine), fit_));
+    if (order_.measureOf(gaugeLine)) {
       painter.setBrush(t.panel);
       painter.setPen(QPen(t.brass, 2.5));
-      painter.drawEllipse(placeOf(thing), 5.5, 5.5);
+      painter.drawEllipse(placeOf(gaugeLine), 5.5, 5.5);
       painter.setBrush(Qt::NoBrush);
     }
   }
@@ -517,13 +517,13 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
 
   // The number of a refused change would not be true of the plan still shown.
   const std::optional<Length> measure =
-      order_.planHolds() ? order_.measureOf(order_.thing()) : std::nullopt;
+      order_.planHolds() ? order_.measureOf(order_.gaugeLine()) : std::nullopt;
   if (measure) {
-    const QString words = nameOf(order_.thing()) + QStringLiteral(" ") + say(*measure, unit);
-    const QPointF at = placeOf(order_.thing());
+    const QString words = nameOf(order_.gaugeLine()) + QStringLiteral(" ") + say(*measure, unit);
+    const QPointF at = placeOf(order_.gaugeLine());
     // Clear of the handle, and inside the picture.
-    const double side = order_.thing() == Thing::overlap ? -95 : 0;
-    chip({at.x() + side, at.y() + (order_.thing() == Thing::rimClearance ? 20 : -20)}, words,
+    const double side = order_.gaugeLine() == GaugeLine::overlap ? -95 : 0;
+    chip({at.x() + side, at.y() + (order_.gaugeLine() == GaugeLine::rimClearance ? 20 : -20)}, words,
          face(13, QFont::DemiBold));
   }
 }

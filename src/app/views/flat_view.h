@@ -33,8 +33,8 @@ class FlatView : public Canvas {
   QPointF placeOfWall(WallPoint place) const;
   /// Whether what the film has to bear is painted on it.
   void showStretch(bool shown);
-  /// Where a thing's line is on screen, for pointing at it.
-  QPointF placeOf(Thing thing) const;
+  /// Where a line's line is on screen, for pointing at it.
+  QPointF placeOf(GaugeLine gaugeLine) const;
 
  signals:
   /// A cell of the zone in hand was clicked, at this place of the wall.
@@ -52,9 +52,9 @@ class FlatView : public Canvas {
 
  private:
   void refit();
-  Thing thingAt(QPointF p) const;
-  Path lineOf(Thing thing) const;
-  std::vector<Thing> things() const;
+  GaugeLine gaugeLineAt(QPointF p) const;
+  Path lineOf(GaugeLine gaugeLine) const;
+  std::vector<GaugeLine> gaugeLines() const;
   void dragTo(QPointF p);
   QString stageWords() const;
 
@@ -76,8 +76,8 @@ class FlatView : public Canvas {
 
   Order& order_;
   Fit fit_;
-  Thing hovered_ = Thing::none;
-  Thing dragged_ = Thing::none;
+  GaugeLine hovered_ = GaugeLine::none;
+  GaugeLine dragged_ = GaugeLine::none;
   bool stripShown_ = false;
   bool zonesShown_ = false;
   bool cellsShown_ = false;

@@ -37,7 +37,7 @@ RoundView::RoundView(Order& order, QWidget* parent) : Canvas(parent), order_(ord
   });
   connect(&order, &Order::thingPicked, this, [this] {
     // What was picked out elsewhere comes round to be seen.
-    if (order_.hasCup() && (order_.thing() == Thing::seam || order_.thing() == Thing::overlap) &&
+    if (order_.hasCup() && (order_.gaugeLine() == GaugeLine::seam || order_.gaugeLine() == GaugeLine::overlap) &&
         !hasFocus()) {
       facing_ = (order_.currentCup().wrap.seamAt - Angle::degrees(20)).wrapped();
     }
@@ -99,29 +99,29 @@ QPainterPath RoundView::ringPath(const Body& body, Length s, bool nearOnly) cons
   });
 }
 
-QPainterPath RoundView::thingPath(Thing thing) const {
+QPainterPath RoundView::gaugeLinePath(GaugeLine gaugeLine) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
   const Body& body = plan->body;
   const WrapLayout& wrap = plan->wrap;
   // What hangs over the base edge is folded under and not seen.
   const Length low = std::max(wrap.low(), Length());
-  switch (thing) {
-    case Thing::rimClearance:
+  switch (gaugeLine) {
+    case GaugeLine::rimClearance:
       return ringPath(body, wrap.high(), true);
-    case Thing::baseClearance:
+    case GaugeLine::baseClearance:
       return ringPath(body, low, true);
-    case Thing::seam:
+    case GaugeLine::seam:
       return uprightPath(body, wrap.seamAt(), low, wrap.high());
-    case Thing::overlap: {
+    case GaugeLine::overlap: {
       // Beyond the seam on the cup is on from where the wrap's left edge starts.
       const Angle lower = wrap.overlapEnd(wrap.low()) - Angle::halfTurn() + wrap.seamAt();
       const Angle upper = wrap.overlapEnd(wrap.high()) - Angle::halfTurn() + wrap.seamAt();
       return leaningPath(body, lower, upper, low, wrap.high());
     }
-    case Thing::strip:
+    case GaugeLine::strip:
       return ringPath(body, stripHeight(body, order_.currentCup().strip), true);
-    case Thing::none:
+    case GaugeLine::none:
       break;
   }
   return {};
@@ -341,12 +341,12 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   }
 
   painter.setPen(QPen(t.ink, 1.2));
-  painter.drawPath(thingPath(Thing::rimClearance));
-  painter.drawPath(thingPath(Thing::baseClearance));
+  painter.drawPath(gaugeLinePath(GaugeLine::rimClearance));
+  painter.drawPath(gaugeLinePath(GaugeLine::baseClearance));
   painter.setPen(QPen(t.ink, 1.6, Qt::DashLine));
-  painter.drawPath(thingPath(Thing::seam));
+  painter.drawPath(gaugeLinePath(GaugeLine::seam));
   painter.setPen(QPen(t.ink, 1.2));
-  painter.drawPath(thingPath(Thing::overlap));
+  painter.drawPath(gaugeLinePath(GaugeLine::overlap));
 
   painter.setFont(avrelt::face(12, QFont::DemiBold));
   const auto name = [&](Angle onCup, const QString& words, const QColor& colour) {
@@ -360,9 +360,9 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   name(Angle(), tr("front"), t.ink);
   if (!onSeam(plan.wrap, Angle())) name(plan.wrap.seamAt(), tr("seam"), t.ink);
 
-  if (order_.thing() != Thing::none && (order_.thing() != Thing::strip || stripShown_)) {
+  if (order_.gaugeLine() != GaugeLine::none && (order_.gaugeLine() != GaugeLine::strip || stripShown_)) {
     painter.setPen(QPen(t.brass, 3));
-    painter.drawPath(thingPath(order_.thing()));
+    painter.drawPath(gaugeLinePath(order_.gaugeLine()));
   }
 }
 
@@ -419,15 +419,15 @@ void RoundView::mouseReleaseEvent(QMouseEvent* event) {
   // A click without a turn picks the line under it.
   QPainterPathStroker broad;
   broad.setWidth(14);
-  for (const Thing thing :
-       {Thing::overlap, Thing::seam, Thing::rimClearance, Thing::baseClearance, Thing::strip}) {
-    if (thing == Thing::strip && !stripShown_) continue;
-    if (broad.createStroke(thingPath(thing)).contains(event->position())) {
-      order_.pick(thing);
+  for (const GaugeLine gaugeLine :
+       {GaugeLine::overlap, GaugeLine::seam, GaugeLine::rimClearance, GaugeLine::baseClearance, GaugeLine::strip}) {
+    if (gaugeLine == GaugeLine::strip && !stripShown_) continue;
+    if (broad.createStroke(gaugeLinePath(gaugeLine)).contains(event->position())) {
+      order_.pick(gaugeLine);
       return;
     }
   }
-  order_.pick(Thing::none);
+  order_.pick(GaugeLine::none);
 }
 
 void RoundView::keyPressEvent(QKeyEvent* event) {

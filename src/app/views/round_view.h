@@ -48,7 +48,7 @@ class RoundView : public Canvas {
   QPointF project(const Body& body, Angle onCup, Length s) const;
   bool near(const Body& body, Angle onCup, Length s) const;
   QPainterPath ringPath(const Body& body, Length s, bool nearOnly) const;
-  QPainterPath thingPath(Thing thing) const;
+  QPainterPath gaugeLinePath(GaugeLine gaugeLine) const;
   void paintBand(QPainter& painter, const Body& body, Length low, Length high,
                  const QColor& colour) const;
   QPainterPath uprightPath(const Body& body, Angle onCup, Length low, Length high) const;

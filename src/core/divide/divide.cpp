@@ -12,10 +12,10 @@ using std::numbers::pi;
 
 class Divider {
  public:
-  explicit Divider(const Ground& ground) : ground_(ground) {}
+  explicit Divider(const Wall& wall) : wall_(wall) {}
 
   CheckedAll<Divided> operator()(const ZoneNode& body) {
-    visit(body, Region::band(Length(), ground_.body.wall()), {}, "");
+    visit(body, Region::band(Length(), wall_.body.wall()), {}, "");
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
     return std::move(divided_);
   }
@@ -27,19 +27,19 @@ class Divider {
       Zone zone;
       zone.id = lettersOf(divided_.zones.size());
       zone.path = path;
-      zone.area = region.area(ground_.body);
+      zone.area = region.area(wall_.body);
       zone.region = region;
       zone.label = labelPlace(region);
       zone.finish = node.finish;
       divided_.zones.push_back(std::move(zone));
       return;
     }
-    const Checked<Split> cut = split(region, *node.cut, ground_);
+    const Checked<Split> cut = split(region, *node.cut, wall_);
     if (!cut) {
       faults_.push_back({place + "cut." + cut.error().field, cut.error().sentence});
       return;
     }
-    divided_.grounds.push_back({path, region});
+    divided_.cutNodes.push_back({path, region});
     for (std::size_t i = 0; i < cut->lines.size(); ++i) {
       DivideLine line;
       line.id = std::to_string(divided_.lines.size() + 1);
@@ -49,7 +49,7 @@ class Divider {
       line.spaced = node.cut->kind == CutKind::rings && node.cut->by == CutBy::spacers;
       line.stretches = cut->lines[i];
       for (const WallLine& stretch : line.stretches) {
-        line.length += lengthOn(ground_.body, stretch);
+        line.length += lengthOn(wall_.body, stretch);
       }
       mark(line);
       divided_.lines.push_back(std::move(line));
@@ -71,54 +71,76 @@ class Divider {
 
   void mark(const DivideLine& line) {
     if (line.stretches.empty()) return;
-    const auto put = [&](Sentence what, WallPoint p) {
+    const auto put = [&](MarkAt at, WallPoint p) {
       LineMark made;
       made.line = line.id;
-      made.what = std::move(what);
+      made.at = at;
       made.fromBase = p.s;
-      made.fromRim = ground_.body.wall() - p.s;
-      made.onCup = ground_.onCup(p.theta);
-      const Length r = ground_.body.radius(p.s);
+      made.fromRim = wall_.body.wall() - p.s;
+      made.onCup = wall_.onCup(p.theta);
+      const Length r = wall_.body.radius(p.s);
       made.fromFront = r * made.onCup.radians();
-      made.fromSeam = r * (pi - std::abs(p.theta.radians()));
+      made.fromSeam = r * (pi - std::abs(p.theta.wrapped().radians()));
       divided_.marks.push_back(std::move(made));
     };
-    const WallLine& first = line.stretches.front();
-    const WallLine& last = line.stretches.back();
+    const WallPoint& first = line.stretches.front().front();
+    const WallPoint& last = line.stretches.back().back();
     switch (line.kind) {
       case CutKind::rings: {
-        put({"ring", {}}, {ground_.inFrame(Angle()), first.front().s});
+        const Angle front = wall_.inFrame(Angle());
+        const bool passes = std::any_of(
+            line.stretches.begin(), line.stretches.end(), [front](const WallLine& stretch) {
+              return stretch.front().theta <= front && front <= stretch.back().theta;
+            });
+        put(MarkAt::ring, {passes ? front : first.theta, first.s});
         break;
       }
       case CutKind::uprights:
-        put({"upright", {}}, {first.front().theta, std::max(first.front().s, first.back().s)});
+        put(MarkAt::upright, highestOf(line.stretches, 1));
         break;
       case CutKind::vee: {
         // Two lines a V, left and right; they share the point.
         const bool left = line.index % 2 == 0;
-        put({left ? "left corner" : "right corner", {}}, left ? first.front() : last.back());
-        if (left) put({"point", {}}, last.back());
+        put(left ? MarkAt::leftCorner : MarkAt::rightCorner, left ? first : last);
+        if (left) put(MarkAt::point, last);
         break;
       }
       case CutKind::slant:
-        put({"left end", {}}, first.front());
-        put({"right end", {}}, last.back());
+        put(MarkAt::leftEnd, first);
+        put(MarkAt::rightEnd, last);
         break;
-      case CutKind::wave: {
-        const auto lower = [](const WallPoint& a, const WallPoint& b) { return a.s < b.s; };
-        put({"crest", {}}, *std::max_element(first.begin(), first.end(), lower));
-        put({"trough", {}}, *std::min_element(first.begin(), first.end(), lower));
+      case CutKind::wave:
+        put(MarkAt::crest, highestOf(line.stretches, 1));
+        put(MarkAt::trough, highestOf(line.stretches, -1));
         break;
-      }
     }
   }
 
-  const Ground& ground_;
+  /// The first of the highest places along a line; of the lowest with −1.
+  static WallPoint highestOf(const std::vector<WallLine>& stretches, int sign) {
+    constexpr Length same = Length::mm(1e-5);
+    WallPoint best = stretches.front().front();
+    for (const WallLine& stretch : stretches) {
+      for (const WallPoint& p : stretch) {
+        if ((p.s - best.s) * sign > same) best = p;
+      }
+    }
+    return best;
+  }
+
+  const Wall& wall_;
   Divided divided_;
   Faults faults_;
 };
 
 }  // namespace
+
+const char* markName(MarkAt at) {
+  static constexpr const char* names[] = {"ring",     "upright",   "left corner",
+                                          "right corner", "point", "left end",
+                                          "right end", "crest",    "trough"};
+  return names[static_cast<std::size_t>(at)];
+}
 
 std::string lettersOf(std::size_t index) {
   std::string id;
@@ -128,8 +150,8 @@ std::string lettersOf(std::size_t index) {
   return id;
 }
 
-CheckedAll<Divided> divide(const ZoneNode& body, const Ground& ground) {
-  return Divider(ground)(body);
+CheckedAll<Divided> divide(const ZoneNode& body, const Wall& wall) {
+  return Divider(wall)(body);
 }
 
 const ZoneNode* nodeAt(const ZoneNode& body, const ZonePath& path) {

@@ -33,33 +33,48 @@ struct DivideLine {
   bool spaced = false;  ///< an edge of a stripe by tape and spacer
 };
 
-/// Where to put the pencil for a line.
+/// Which place of a line is marked.
+enum class MarkAt {
+  ring,
+  upright,
+  leftCorner,
+  rightCorner,
+  point,
+  leftEnd,
+  rightEnd,
+  crest,
+  trough,
+};
+/// "ring", "left corner": as files write it and people say it.
+const char* markName(MarkAt at);
+
+/// Where to put the pencil for a line: always a place of it.
 struct LineMark {
   std::string line;
-  Sentence what;     ///< "ring", "corner", "point": which place of the line
+  MarkAt at = MarkAt::ring;
   Length fromBase;   ///< up the wall
   Length fromRim;    ///< down the wall
-  Angle onCup;       ///< 0 the front; for a ring, the front itself
+  Angle onCup;       ///< 0 the front; for a ring the front itself where it passes there
   Length fromFront;  ///< round at that height, to the right; below 0 to the left
   Length fromSeam;   ///< round at that height, the shorter way
 };
 
 /// A node that was cut, as it lay on the wall before.
-struct CutGround {
+struct CutNode {
   ZonePath path;
   Region region;
 };
 
 struct Divided {
   std::vector<Zone> zones;
-  std::vector<CutGround> grounds;
+  std::vector<CutNode> cutNodes;
   std::vector<DivideLine> lines;
   std::vector<LineMark> marks;
 };
 
 /// The body cut as the tree says. Faults name the member from the tree's root:
 /// "parts[1].cut.places[0]".
-CheckedAll<Divided> divide(const ZoneNode& body, const Ground& ground);
+CheckedAll<Divided> divide(const ZoneNode& body, const Wall& wall);
 
 /// "A" … "Z", "AA" …: the letters of a zone or a row, from 0.
 std::string lettersOf(std::size_t index);

@@ -13,10 +13,12 @@ std::vector<Point> inFlat(const WallLine& line, bool closed, const Development& 
   for (std::size_t i = 0; i < sides; ++i) {
     const WallPoint& a = line[i];
     const WallPoint& b = line[(i + 1) % line.size()];
-    // A side that goes round by θ turns in the flat by kθ: its rise over n parts is r k θ² / 8n².
-    const double turn = std::abs((b.theta - a.theta).radians());
-    const double r = flat.radius(std::max(a.s, b.s)).mm();
-    const double rise = r * std::abs(flat.taper()) * turn * turn / 8;
+    // Straight in θ and s, a side is p(t) = (ρ₀ + ht) e^{ikφt} about the apex, with h its height and
+    // φ its turn: |p″| = kφ √(4h² + r²k²φ²), so the rise over n parts is at most |p″| / 8n².
+    const double turn = std::abs((b.theta - a.theta).radians() * flat.taper());
+    const double r = std::max(flat.radius(a.s).mm(), flat.radius(b.s).mm());
+    const double round = r * std::abs((b.theta - a.theta).radians());
+    const double rise = turn * std::hypot(2 * (b.s - a.s).mm(), round) / 8;
     const int parts = std::max(1, static_cast<int>(std::ceil(std::sqrt(rise / tolerance.mm()))));
     for (int part = 0; part < parts; ++part) {
       const double share = static_cast<double>(part) / parts;

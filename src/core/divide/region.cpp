@@ -4,97 +4,43 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
-#include <optional>
-#include <polyclipping/clipper.hpp>
+
+#include "divide/patch.h"
+#include "divide/wall_grid.h"
 
 namespace avrelt {
 namespace {
 
-namespace cl = ClipperLib;
+using namespace wall_grid;
+using ClipperLib::cInt;
 using std::numbers::pi;
 
-constexpr double perMm = 1e6;
-constexpr double perRadian = 100 * perMm;
-/// Slivers of under a thousandth of a square millimetre are dust of the rounding.
-constexpr double dust = 1e-3 * perMm * perMm;
-/// Nearer than this to the seam is on it.
-constexpr double onSeam = 1e-7;
-
-cl::IntPoint toWhole(WallPoint p) {
-  return {static_cast<cl::cInt>(std::llround(p.theta.radians() * perRadian)),
-          static_cast<cl::cInt>(std::llround(p.s.mm() * perMm))};
-}
-
-WallPoint fromWhole(const cl::IntPoint& p) {
-  return {Angle::radians(static_cast<double>(p.X) / perRadian),
-          Length::mm(static_cast<double>(p.Y) / perMm)};
-}
-
-cl::Path toPath(const WallLine& line) {
-  cl::Path path;
-  path.reserve(line.size());
-  for (const WallPoint& p : line) path.push_back(toWhole(p));
-  return path;
-}
-
-WallLine fromPath(const cl::Path& path) {
-  WallLine line;
-  line.reserve(path.size());
-  for (const cl::IntPoint& p : path) line.push_back(fromWhole(p));
-  return line;
-}
-
 Region combine(const std::vector<WallLine>& subject, const std::vector<WallLine>& clip,
-               cl::ClipType how) {
-  cl::Clipper clipper;
-  for (const WallLine& line : subject) clipper.AddPath(toPath(line), cl::ptSubject, true);
-  for (const WallLine& line : clip) clipper.AddPath(toPath(line), cl::ptClip, true);
-  cl::Paths result;
-  clipper.Execute(how, result, cl::pftNonZero, cl::pftNonZero);
+               Combine how) {
   std::vector<WallLine> outlines;
-  for (const cl::Path& path : result) {
-    if (std::abs(cl::Area(path)) > dust) outlines.push_back(fromPath(path));
+  for (const WholePath& path : combined(toPaths(subject), toPaths(clip), how, dust)) {
+    outlines.push_back(fromPath(path));
   }
   return Region(std::move(outlines));
 }
 
-/// A convex outline off the seam drawn in by so much, every side kept; nothing where it is none, or
-/// where a side would vanish. What Clipper gives, sooner.
-std::optional<WallLine> drawnIn(const WallLine& line, Length by, Length radius) {
-  const std::size_t count = line.size();
-  if (count < 3) return std::nullopt;
-  std::vector<Point> points;
-  points.reserve(count);
-  for (const WallPoint& p : line) {
-    if (std::abs(p.theta.radians()) > pi - onSeam) return std::nullopt;
-    points.push_back({p.theta.radians() * radius.mm(), p.s.mm()});
+/// How far along a line a place on it lies, in sides of it.
+double placeAlong(const WholePath& line, const WholePoint& p) {
+  double best = HUGE_VAL;
+  double place = 0;
+  for (std::size_t i = 0; i + 1 < line.size(); ++i) {
+    const Point a{static_cast<double>(line[i].X), static_cast<double>(line[i].Y)};
+    const Point b{static_cast<double>(line[i + 1].X), static_cast<double>(line[i + 1].Y)};
+    const Point off = Point{static_cast<double>(p.X), static_cast<double>(p.Y)} - a;
+    const Point along = b - a;
+    const double square = dot(along, along);
+    const double share = square > 0 ? std::clamp(dot(off, along) / square, 0.0, 1.0) : 0;
+    const Point left = off - along * share;
+    if (dot(left, left) >= best) continue;
+    best = dot(left, left);
+    place = static_cast<double>(i) + share;
   }
-  std::vector<Point> sides;
-  sides.reserve(count);
-  for (std::size_t i = 0; i < count; ++i) {
-    const Point side = points[(i + 1) % count] - points[i];
-    const double length = norm(side);
-    if (length < 1e-3) return std::nullopt;
-    sides.push_back(side * (1 / length));
-  }
-  std::vector<Point> drawn;
-  drawn.reserve(count);
-  for (std::size_t i = 0; i < count; ++i) {
-    const Point& before = sides[(i + count - 1) % count];
-    const double turn = cross(before, sides[i]);
-    if (turn < 1e-6 || dot(before, sides[i]) < -0.99) return std::nullopt;
-    // Where the two sides, each moved to the left, meet.
-    const double along = by.mm() * (1 - dot(before, sides[i])) / turn;
-    drawn.push_back(points[i] + turnedLeft(sides[i]) * by.mm() + sides[i] * along);
-  }
-  WallLine result;
-  result.reserve(count);
-  for (std::size_t i = 0; i < count; ++i) {
-    if (dot(drawn[(i + 1) % count] - drawn[i], sides[i]) < 1e-3) return std::nullopt;
-    result.push_back(
-        fromWhole(toWhole({Angle::radians(drawn[i].x / radius.mm()), Length::mm(drawn[i].y)})));
-  }
-  return result;
+  return place;
 }
 
 WallLine rectangle(Angle from, Angle to, Length low, Length high) {
@@ -121,93 +67,55 @@ Region Region::between(Angle from, Angle to, Length low, Length high) {
 }
 
 Region Region::folded(const WallLine& outline, Length low, Length high) {
-  double left = HUGE_VAL;
-  double right = -HUGE_VAL;
-  for (const WallPoint& p : outline) {
-    left = std::min(left, p.theta.radians());
-    right = std::max(right, p.theta.radians());
+  const Turns turns = turnsOf(toPath(outline));
+  const WholePaths frame = toPaths(band(low, high).outlines());
+  WholePaths whole;
+  for (cInt t = turns.first; t <= turns.last; ++t) {
+    WholePath path = toPath(outline);
+    moveBy(path, -t * turn);
+    WholePaths part = combined({path}, frame, Combine::both, dust);
+    whole = whole.empty() ? std::move(part) : combined(whole, part, Combine::either, dust);
   }
-  const Region frame = band(low, high);
-  Region whole;
-  for (const int turns : {-1, 0, 1}) {
-    const double by = 2 * pi * turns;
-    if (right + by <= -pi + onSeam || left + by >= pi - onSeam) continue;
-    WallLine moved = outline;
-    for (WallPoint& p : moved) p.theta = p.theta + Angle::radians(by);
-    const Region part = Region({std::move(moved)}) & frame;
-    whole = whole.empty() ? part : whole | part;
-  }
-  return whole;
-}
-
-Region Region::shrunkBy(Length by, Length radius) const {
-  if (by <= Length()) return *this;
-  if (outlines_.size() == 1) {
-    if (std::optional<WallLine> drawn = drawnIn(outlines_.front(), by, radius)) {
-      return Region({std::move(*drawn)});
-    }
-  }
-  // In millimetres both ways, so that the edge draws in alike everywhere.
-  const double across = radius.mm() / 100;
-  cl::ClipperOffset offset(4.0);
-  for (const WallLine& line : joined()) {
-    cl::Path path = toPath(line);
-    for (cl::IntPoint& p : path) {
-      p.X = static_cast<cl::cInt>(std::llround(static_cast<double>(p.X) * across));
-    }
-    offset.AddPath(path, cl::jtMiter, cl::etClosedPolygon);
-  }
-  cl::Paths paths;
-  offset.Execute(paths, -by.mm() * perMm);
-  Region result;
-  for (cl::Path& path : paths) {
-    if (std::abs(cl::Area(path)) < dust) continue;
-    for (cl::IntPoint& p : path) {
-      p.X = static_cast<cl::cInt>(std::llround(static_cast<double>(p.X) / across));
-    }
-    const WallLine line = fromPath(path);
-    const bool beyond = std::any_of(line.begin(), line.end(), [](const WallPoint& p) {
-      return abs(p.theta) > Angle::halfTurn() + Angle::radians(onSeam);
-    });
-    if (!beyond) {
-      result.outlines_.push_back(line);
-      continue;
-    }
-    const Region part = folded(line, lowest(), highest());
-    result.outlines_.insert(result.outlines_.end(), part.outlines_.begin(), part.outlines_.end());
-  }
-  return result;
+  std::vector<WallLine> outlines;
+  outlines.reserve(whole.size());
+  for (const WholePath& path : whole) outlines.push_back(fromPath(path));
+  return Region(std::move(outlines));
 }
 
 Region Region::operator&(const Region& other) const {
-  return combine(outlines_, other.outlines_, cl::ctIntersection);
+  return combine(outlines_, other.outlines_, Combine::both);
 }
 
 Region Region::operator-(const Region& other) const {
-  return combine(outlines_, other.outlines_, cl::ctDifference);
+  return combine(outlines_, other.outlines_, Combine::first);
 }
 
 Region Region::operator|(const Region& other) const {
-  return combine(outlines_, other.outlines_, cl::ctUnion);
+  return combine(outlines_, other.outlines_, Combine::either);
 }
 
 std::vector<WallLine> Region::stretchesOf(const WallLine& line) const {
-  cl::Clipper clipper;
-  clipper.AddPath(toPath(line), cl::ptSubject, false);
-  for (const WallLine& outline : outlines_) clipper.AddPath(toPath(outline), cl::ptClip, true);
-  cl::PolyTree tree;
-  clipper.Execute(cl::ctIntersection, tree, cl::pftNonZero, cl::pftNonZero);
-  cl::Paths open;
-  cl::OpenPathsFromPolyTree(tree, open);
-  std::vector<WallLine> stretches;
-  for (const cl::Path& path : open) {
-    WallLine stretch = fromPath(path);
-    // Clipper may hand a stretch back the other way round.
-    if (stretch.front().theta > stretch.back().theta) std::reverse(stretch.begin(), stretch.end());
-    stretches.push_back(std::move(stretch));
+  const WholePath whole = toPath(line);
+  const WholePaths inside = toPaths(outlines_);
+  const Turns turns = turnsOf(whole);
+  std::vector<std::pair<double, WallLine>> found;
+  for (cInt t = turns.first; t <= turns.last; ++t) {
+    WholePath path = whole;
+    moveBy(path, -t * turn);
+    for (WholePath& stretch : openWithin(path, inside)) {
+      double from = placeAlong(path, stretch.front());
+      const double to = placeAlong(path, stretch.back());
+      // Clipper may hand a stretch back the other way round.
+      if (from > to) std::reverse(stretch.begin(), stretch.end());
+      from = std::min(from, to);
+      found.emplace_back(from, fromPath(stretch));
+    }
   }
-  std::sort(stretches.begin(), stretches.end(),
-            [](const WallLine& a, const WallLine& b) { return a.front().theta < b.front().theta; });
+  std::stable_sort(found.begin(), found.end(),
+                   [](const auto& a, const auto& b) { return a.first < b.first; });
+  std::vector<WallLine> stretches;
+  stretches.reserve(found.size());
+  for (auto& [place, stretch] : found) stretches.push_back(std::move(stretch));
   return stretches;
 }
 
@@ -228,6 +136,9 @@ Length Region::highest() const {
 }
 
 std::pair<Angle, Angle> Region::span() const {
+  if (allRound()) return {-Angle::halfTurn(), Angle::halfTurn()};
+  const std::vector<Patch> patches = patchesOf(*this);
+  if (patches.size() == 1) return spanOf(patches.front());
   std::vector<std::pair<double, double>> covered;
   for (const WallLine& line : outlines_) {
     double from = HUGE_VAL;
@@ -256,19 +167,18 @@ std::pair<Angle, Angle> Region::span() const {
   return {Angle::radians(begins), Angle::radians(begins + 2 * pi - widest)};
 }
 
-bool Region::allRound() const {
-  const auto [from, to] = span();
-  return to - from >= Angle::turn() - Angle::radians(2 * onSeam);
+Area Region::area(const Body& body) const {
+  return enclosedArea(outlines_, body);
 }
 
-Area Region::area(const Body& body) const {
+Area enclosedArea(const std::vector<WallLine>& outlines, const Body& body) {
   // ∬ r ds dθ = −∮ G dθ with G(s) = ∫₀ˢ r, by Gauss's three places on each side.
   constexpr double off = 0.3872983346207417;  // √0.15
   double sum = 0;
   const auto below = [&](double s) {
     return body.area(Length(), Length::mm(std::clamp(s, 0.0, body.wall().mm()))).mm2() / (2 * pi);
   };
-  for (const WallLine& line : outlines_) {
+  for (const WallLine& line : outlines) {
     for (std::size_t i = 0; i < line.size(); ++i) {
       const WallPoint& a = line[i];
       const WallPoint& b = line[(i + 1) % line.size()];
@@ -283,51 +193,31 @@ Area Region::area(const Body& body) const {
   return Area::mm2(sum);
 }
 
+bool Region::allRound() const {
+  return closesRound(*this);
+}
+
 bool Region::contains(WallPoint p) const {
-  const cl::IntPoint whole = toWhole(p);
+  const WholePoint whole = toWhole(p);
   int inside = 0;
   for (const WallLine& line : outlines_) {
-    if (cl::PointInPolygon(whole, toPath(line)) != 0) ++inside;
+    if (ClipperLib::PointInPolygon(whole, toPath(line)) != 0) ++inside;
   }
   return inside % 2 == 1;
 }
 
 std::vector<WallLine> Region::joined() const {
-  if (allRound() || outlines_.size() < 2) return outlines_;
-  const auto [from, to] = span();
-  if (to <= Angle::halfTurn()) return outlines_;
-  // What lies left of where it begins is carried on past the seam, and grows together there.
-  std::vector<WallLine> moved = outlines_;
-  for (WallLine& line : moved) {
-    const bool left = std::all_of(line.begin(), line.end(), [from = from](const WallPoint& p) {
-      return p.theta < from - Angle::radians(onSeam);
-    });
-    for (WallPoint& p : line) {
-      if (left) p.theta = p.theta + Angle::turn();
-      // Both sides' whole numbers fall beside the seam, not always on the same side.
-      if (abs(p.theta - Angle::halfTurn()) < Angle::radians(onSeam)) p.theta = Angle::halfTurn();
-    }
+  std::vector<WallLine> lines;
+  for (const Patch& patch : patchesOf(*this)) {
+    for (WallLine line : patch.lines()) lines.push_back(std::move(line));
   }
-  return combine(moved, {}, cl::ctUnion).outlines();
+  return lines;
 }
 
 WallPoint labelPlace(const Region& region) {
-  const Length low = region.lowest();
-  const Length high = region.highest();
-  WallPoint best{Angle(), (low + high) / 2};
-  Angle widest;
-  for (const double share : {0.5, 0.35, 0.65, 0.2, 0.8}) {
-    const Length s = low + (high - low) * share;
-    for (const WallLine& stretch :
-         region.stretchesOf({{-Angle::halfTurn(), s}, {Angle::halfTurn(), s}})) {
-      const Angle width = stretch.back().theta - stretch.front().theta;
-      // The middle height wins unless another is clearly wider there.
-      if (width <= widest * 1.3) continue;
-      widest = width;
-      best = {(stretch.front().theta + stretch.back().theta) / 2, s};
-    }
-  }
-  return best;
+  WallPoint place = labelPlace(patchesOf(region));
+  place.theta = place.theta.wrapped();
+  return place;
 }
 
 }  // namespace avrelt

@@ -13,8 +13,8 @@ namespace avrelt {
 using WallLine = std::vector<WallPoint>;
 
 /// A part of the wall: closed outlines in wall coordinates, counter-clockwise, holes clockwise.
-/// What lies across the seam is cut there. Booleans by Clipper, in whole numbers of a millionth of
-/// a millimetre (θ on a radius of 100 mm), so that what two parts share they share to the bit.
+/// What lies across the seam is cut there. Booleans by Clipper, in whole numbers (`wall_grid.h`), so
+/// that what two parts share they share to the bit.
 class Region {
  public:
   Region() = default;
@@ -22,7 +22,7 @@ class Region {
   /// Between two heights, all round or between two angles, which may run on past the seam.
   static Region band(Length low, Length high);
   static Region between(Angle from, Angle to, Length low, Length high);
-  /// Inside an outline that may run past the seam on either side by up to a turn, folded back.
+  /// Inside an outline that may run past the seam on either side, folded back, between two heights.
   static Region folded(const WallLine& outline, Length low, Length high);
 
   const std::vector<WallLine>& outlines() const { return outlines_; }
@@ -31,10 +31,8 @@ class Region {
   Region operator&(const Region& other) const;  ///< what both have
   Region operator-(const Region& other) const;  ///< what the other leaves
   Region operator|(const Region& other) const;  ///< what either has
-  /// What is left when its edge draws in by so much, on a wall of this radius; corners stay sharp.
-  /// The seam is no edge to what lies on both its sides.
-  Region shrunkBy(Length by, Length radius) const;
-  /// The stretches of a line that lie inside.
+  /// The stretches of a line that lie inside, in order along it and in its direction. The line may
+  /// run on past the seam; the stretches are folded back into the frame, and end there.
   std::vector<WallLine> stretchesOf(const WallLine& line) const;
 
   Length lowest() const;
@@ -42,18 +40,24 @@ class Region {
   /// The angles it covers, the second above the first, running on past the seam where it does; once
   /// round from seam to seam where it goes all round.
   std::pair<Angle, Angle> span() const;
+  /// Whether it closes on itself round the cup. What covers all angles but is parted somewhere, as
+  /// by a V from rim to base, does not.
   bool allRound() const;
 
   /// On the surface of this body: ∮ of the area below the edge, exact on rings and uprights.
   Area area(const Body& body) const;
   bool contains(WallPoint p) const;
-  /// The outlines joined across the seam: what touches it on both sides is one piece, its left part
-  /// carried on past 180°.
+  /// The outlines of its patches (`patch.h`): what touches the seam on both sides is one piece, its
+  /// left part carried on past 180°.
   std::vector<WallLine> joined() const;
 
  private:
   std::vector<WallLine> outlines_;
 };
+
+/// What outlines enclose on the surface of a body: ∮ of the area below the edge, exact on rings and
+/// uprights.
+Area enclosedArea(const std::vector<WallLine>& outlines, const Body& body);
 
 /// A place well inside a region, for its letter: the middle of its widest stretch half-way up.
 WallPoint labelPlace(const Region& region);

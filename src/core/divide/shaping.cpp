@@ -54,30 +54,30 @@ std::string listed(const std::vector<Item>& items, const Text& text) {
 
 }  // namespace
 
-Cut usualCut(CutKind kind, const Region& zone, const Ground& ground, Unit unit) {
+Cut usualCut(CutKind kind, const Region& zone, const Wall& wall, Unit unit) {
   Cut cut;
   cut.kind = kind;
   const Length high = zone.highest();
   const Length low = zone.lowest();
   const auto [from, to] = zone.span();
-  const Length r = ground.body.radius(high);
+  const Length r = wall.body.radius(high);
   switch (kind) {
     case CutKind::rings:
       cut.tape = unit == Unit::inch ? cut.tape : WrittenLength::mm(6);
       cut.spacer = cut.tape;
       break;
     case CutKind::uprights:
-      cut.at = ground.seamAt;
+      cut.at = wall.seamAt;
       break;
     case CutKind::vee: {
       const Length room = r * (to - from).radians();
       cut.wide = onMark(room / 3, unit);
-      cut.at = onDegree(ground.onCup((from + to) / 2));
+      cut.at = onDegree(wall.onCup((from + to) / 2));
       break;
     }
     case CutKind::slant:
-      cut.at = ground.onCup(from);
-      cut.to = ground.onCup(to);
+      cut.at = wall.onCup(from);
+      cut.to = wall.onCup(to);
       cut.low = onMark(low + (high - low) * 0.25, unit);
       cut.high = onMark(low + (high - low) * 0.75, unit);
       break;
@@ -92,7 +92,7 @@ Cut usualCut(CutKind kind, const Region& zone, const Ground& ground, Unit unit) 
   return cut;
 }
 
-Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int line, WallPoint taken,
+Cut withLineAt(const Cut& cut, const Region& zone, const Wall& wall, int line, WallPoint taken,
                WallPoint to, Unit unit) {
   Cut next = cut;
   const Graduation graduation = usualGraduation(unit);
@@ -101,12 +101,12 @@ Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int lin
   const Length low = zone.lowest();
   switch (cut.kind) {
     case CutKind::rings: {
-      const Checked<Split> now = split(zone, cut, ground);
+      const Checked<Split> now = split(zone, cut, wall);
       if (!now) return cut;
       // Each line by its own place, from the end the cut counts from; the one taken goes along.
       next.by = CutBy::places;
       next.places.clear();
-      const Length wall = ground.body.wall();
+      const Length rim = wall.body.wall();
       for (std::size_t i = 0; i < now->lines.size(); ++i) {
         if (now->lines[i].empty()) continue;
         Length s = now->lines[i].front().front().s;
@@ -116,19 +116,19 @@ Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int lin
           const Length below =
               i + 1 == now->lines.size() ? low : now->lines[i + 1].front().front().s;
           s = std::clamp(to.s, below + mark, std::max(below + mark, above - mark));
-          next.places.push_back(onMark(cut.fromRim ? wall - s : s, unit));
+          next.places.push_back(onMark(cut.fromRim ? rim - s : s, unit));
         } else {
-          next.places.push_back(written(cut.fromRim ? wall - s : s, unit));
+          next.places.push_back(written(cut.fromRim ? rim - s : s, unit));
         }
       }
       break;
     }
     case CutKind::uprights: {
-      const Checked<Split> now = split(zone, cut, ground);
+      const Checked<Split> now = split(zone, cut, wall);
       if (!now) return cut;
       if (cut.by == CutBy::equal && zone.allRound()) {
         // Equal parts stay equal: all of them turn.
-        next.at = onDegree(ground.onCup(to.theta) -
+        next.at = onDegree(wall.onCup(to.theta) -
                            Angle::turn() * (static_cast<double>(line) / cut.count));
         next.at = next.at.wrapped();
         break;
@@ -136,9 +136,10 @@ Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int lin
       next.by = CutBy::places;
       next.angles.clear();
       for (std::size_t i = 0; i < now->lines.size(); ++i) {
-        const Angle at =
-            static_cast<int>(i) == line ? to.theta : now->lines[i].front().front().theta;
-        next.angles.push_back(onDegree(ground.onCup(at)));
+        // The others stay where they are, whatever they were placed by.
+        next.angles.push_back(static_cast<int>(i) == line
+                                  ? onDegree(wall.onCup(to.theta))
+                                  : wall.onCup(now->lines[i].front().front().theta));
       }
       break;
     }
@@ -149,9 +150,9 @@ Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int lin
       if (corner) {
         const int which = line / 2;
         const Angle middle =
-            ground.inFrame(cut.at) + Angle::turn() * (static_cast<double>(which) / cut.repeat);
+            wall.inFrame(cut.at) + Angle::turn() * (static_cast<double>(which) / cut.repeat);
         const double off = std::abs(std::remainder((to.theta - middle).radians(), 2 * pi));
-        next.wide = onMark(ground.body.radius(open) * (2 * off), unit);
+        next.wide = onMark(wall.body.radius(open) * (2 * off), unit);
       } else {
         const Length reach = cut.opensAtRim ? high - to.s : to.s - low;
         next.deep = onMark(std::clamp(reach, mark, high - low), unit);
@@ -161,14 +162,14 @@ Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int lin
     }
     case CutKind::slant: {
       const auto distance = [&](Angle onCup) {
-        return std::abs(std::remainder((ground.inFrame(onCup) - taken.theta).radians(), 2 * pi));
+        return std::abs(std::remainder((wall.inFrame(onCup) - taken.theta).radians(), 2 * pi));
       };
       const bool first = distance(cut.at) <= distance(cut.to);
       (first ? next.low : next.high) = onMark(std::clamp(to.s, low + mark, high - mark), unit);
       break;
     }
     case CutKind::wave: {
-      const Length s = cut.fromRim ? ground.body.wall() - to.s : to.s;
+      const Length s = cut.fromRim ? wall.body.wall() - to.s : to.s;
       next.low = onMark(s, unit);
       break;
     }
@@ -185,9 +186,9 @@ WallPoint handleOf(const DivideLine& line, bool along) {
   return left == along ? first : last;
 }
 
-Cut ontoTape(const Cut& cut, const Region& zone, const Ground& ground, Absorb absorb, Unit unit) {
+Cut ontoTape(const Cut& cut, const Region& zone, const Wall& wall, Absorb absorb, Unit unit) {
   if (cut.kind != CutKind::rings) return cut;
-  const Checked<Split> now = split(zone, cut, ground);
+  const Checked<Split> now = split(zone, cut, wall);
   if (!now || now->parts.size() < 2) return cut;
   std::vector<Length> bands;
   bands.reserve(now->parts.size());

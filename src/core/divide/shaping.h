@@ -11,13 +11,13 @@ namespace avrelt {
 /// `split`.
 
 /// A cut of this kind as it most often is, fit for this zone.
-Cut usualCut(CutKind kind, const Region& zone, const Ground& ground, Unit unit);
+Cut usualCut(CutKind kind, const Region& zone, const Wall& wall, Unit unit);
 
 /// The same cut with one of its lines pulled to a place on the wall, on the tape's nearest mark (or
 /// the whole degree): a ring or an upright of equal parts becomes one of places; a V's side moves
 /// its corner or its point, whichever was nearer to where it was taken; a slant its nearer end; a
 /// wave its height.
-Cut withLineAt(const Cut& cut, const Region& zone, const Ground& ground, int line, WallPoint taken,
+Cut withLineAt(const Cut& cut, const Region& zone, const Wall& wall, int line, WallPoint taken,
                WallPoint to, Unit unit);
 
 /// Where a line is best taken to be moved up or down, or along: a V by its point or its corner, a
@@ -26,7 +26,7 @@ WallPoint handleOf(const DivideLine& line, bool along);
 
 /// Rings put onto the tape's marks as `tapedBands` does: a cut by widths, the part that takes what
 /// is over being the rest. Any other cut comes back as it is.
-Cut ontoTape(const Cut& cut, const Region& zone, const Ground& ground, Absorb absorb, Unit unit);
+Cut ontoTape(const Cut& cut, const Region& zone, const Wall& wall, Absorb absorb, Unit unit);
 
 /// Parts as they are typed: "4 in; 1 in; rest". Semicolons, plus signs, or commas with a blank part
 /// them. The fault says which part could not be read.

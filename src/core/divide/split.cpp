@@ -5,6 +5,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "divide/flat_outline.h"
 #include "divide/spacers.h"
 
 namespace avrelt {
@@ -16,34 +17,21 @@ constexpr int mostParts = 500;
 constexpr Length thinnest = Length::mm(0.1);
 
 /// A straight line of the flat as it runs over the wall, both ends included.
-WallLine straightInFlat(const Ground& ground, WallPoint a, WallPoint b) {
-  if (ground.flat.isCylinder()) return {a, b};
-  const Point from = ground.flat.toFlat(a);
-  const Point to = ground.flat.toFlat(b);
-  const int steps = std::clamp(static_cast<int>(norm(to - from) / 4), 2, 200);
+WallLine straightInFlat(const Wall& wall, WallPoint a, WallPoint b) {
+  if (wall.flat.isCylinder()) return {a, b};
+  const Point from = wall.flat.toFlat(a);
+  const Point to = wall.flat.toFlat(b);
+  // Its bend in wall coordinates is that of the taper: a chord of length l strays by at most l² of
+  // half the turn a length makes in the flat, |k| / 2r; twice that is taken, against the tolerance.
+  const double r = std::max(1e-3, std::min(wall.flat.radius(a.s), wall.flat.radius(b.s)).mm());
+  const double longest = std::sqrt(curveTolerance.mm() * r / std::abs(wall.flat.taper()));
+  const int steps = std::clamp(static_cast<int>(std::ceil(norm(to - from) / longest)), 2, 2000);
   WallLine line{a};
   for (int i = 1; i < steps; ++i) {
-    line.push_back(ground.flat.toWall(from + (to - from) * (static_cast<double>(i) / steps)));
+    line.push_back(wall.flat.toWall(from + (to - from) * (static_cast<double>(i) / steps)));
   }
   line.push_back(b);
   return line;
-}
-
-WallLine moved(const WallLine& line, Angle by) {
-  WallLine result = line;
-  for (WallPoint& p : result) p.theta = p.theta + by;
-  return result;
-}
-
-/// What of a line that may run past the seam lies in the zone.
-std::vector<WallLine> clipped(const WallLine& line, const Region& zone) {
-  std::vector<WallLine> all;
-  for (const double turns : {-1.0, 0.0, 1.0}) {
-    for (WallLine& stretch : zone.stretchesOf(moved(line, Angle::turn() * turns))) {
-      all.push_back(std::move(stretch));
-    }
-  }
-  return all;
 }
 
 tl::unexpected<Fault> tooMany(const char* field, long count) {
@@ -87,7 +75,7 @@ Checked<std::vector<Length>> widthsOf(const std::vector<std::optional<WrittenLen
   return result;
 }
 
-Checked<Split> rings(const Region& zone, const Cut& cut, const Ground& ground) {
+Checked<Split> rings(const Region& zone, const Cut& cut, const Wall& wall) {
   const Length high = zone.highest();
   const Length low = zone.lowest();
   std::vector<Length> heights;  // from the top down
@@ -111,7 +99,7 @@ Checked<Split> rings(const Region& zone, const Cut& cut, const Ground& ground) {
   } else {
     for (std::size_t i = 0; i < cut.places.size(); ++i) {
       const Length place = cut.places[i].length;
-      const Length s = cut.fromRim ? ground.body.wall() - place : place;
+      const Length s = cut.fromRim ? wall.body.wall() - place : place;
       if (s <= low + thinnest || s >= high - thinnest) {
         return refuse("places[" + std::to_string(i) + "]",
                       "A line %1 from the %2 does not cross this zone, which runs from %3 to %4 up "
@@ -135,17 +123,18 @@ Checked<Split> rings(const Region& zone, const Cut& cut, const Ground& ground) {
     top = height;
   }
   heights.pop_back();
+  const auto [from, to] = zone.span();
   for (const Length height : heights) {
-    result.lines.push_back(
-        zone.stretchesOf({{-Angle::halfTurn(), height}, {Angle::halfTurn(), height}}));
+    result.lines.push_back(zone.stretchesOf({{from, height}, {to, height}}));
   }
   return result;
 }
 
-Checked<Split> uprights(const Region& zone, const Cut& cut, const Ground& ground) {
+Checked<Split> uprights(const Region& zone, const Cut& cut, const Wall& wall) {
   const auto [from, to] = zone.span();
-  const bool all = zone.allRound();
-  const Angle begins = all ? ground.inFrame(cut.at) : from;
+  // A zone that a V parts from rim to base covers all angles too.
+  const bool all = to - from >= Angle::turn() - Angle::radians(1e-6);
+  const Angle begins = all ? wall.inFrame(cut.at) : from;
   const Angle room = all ? Angle::turn() : to - from;
   const Length high = zone.highest();
   const Length low = zone.lowest();
@@ -160,7 +149,7 @@ Checked<Split> uprights(const Region& zone, const Cut& cut, const Ground& ground
     }
   } else if (cut.by == CutBy::widths) {
     // As a tape laid along the zone's upper edge measures them.
-    const Length r = ground.body.radius(high);
+    const Length r = wall.body.radius(high);
     const Checked<std::vector<Length>> widths = widthsOf(cut.widths, r * room.radians());
     if (!widths) return tl::unexpected(widths.error());
     Angle at = begins;
@@ -174,22 +163,24 @@ Checked<Split> uprights(const Region& zone, const Cut& cut, const Ground& ground
     }
     if (!all) places.push_back(begins);
     for (std::size_t i = 0; i < cut.angles.size(); ++i) {
-      const Angle at = ground.inFrame(cut.angles[i]);
+      const Angle at = wall.inFrame(cut.angles[i]);
       // Counted from where the zone begins.
       double on = std::fmod((at - begins).radians() + 4 * pi, 2 * pi);
       if (!all && (on <= 1e-6 || on >= room.radians() - 1e-6)) {
         return refuse("angles[" + std::to_string(i) + "]",
                       "A line at %1 does not cross this zone, which runs from %2 to %3 round the "
                       "cup.",
-                      {cut.angles[i], ground.onCup(from), ground.onCup(to)});
+                      {cut.angles[i], wall.onCup(from), wall.onCup(to)});
       }
       places.push_back(begins + Angle::radians(on));
     }
     std::sort(places.begin(), places.end());
-    for (std::size_t i = 1; i < places.size(); ++i) {
-      if (places[i] - places[i - 1] > Angle::degrees(0.05)) continue;
+    for (std::size_t i = all ? 0 : 1; i < places.size() && places.size() > 1; ++i) {
+      // All round the last stands before the first.
+      const Angle before = i > 0 ? places[i - 1] : places.back() - Angle::turn();
+      if (places[i] - before > Angle::degrees(0.05)) continue;
       return refuse("angles", "Two lines stand on each other at %1. Keep one.",
-                    {ground.onCup(places[i])});
+                    {wall.onCup(places[i])});
     }
   }
   Split result;
@@ -209,7 +200,7 @@ Checked<Split> uprights(const Region& zone, const Cut& cut, const Ground& ground
   return result;
 }
 
-Checked<Split> vees(const Region& zone, const Cut& cut, const Ground& ground) {
+Checked<Split> vees(const Region& zone, const Cut& cut, const Wall& wall) {
   const Length high = zone.highest();
   const Length low = zone.lowest();
   if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
@@ -220,7 +211,7 @@ Checked<Split> vees(const Region& zone, const Cut& cut, const Ground& ground) {
   }
   const Length open = cut.opensAtRim ? high : low;
   const Length point = cut.opensAtRim ? high - deep : low + deep;
-  const Length r = ground.body.radius(open);
+  const Length r = wall.body.radius(open);
   const auto [from, to] = zone.span();
   const bool all = zone.allRound();
   const Length room = all ? r * (2 * pi) : r * (to - from).radians();
@@ -239,7 +230,7 @@ Checked<Split> vees(const Region& zone, const Cut& cut, const Ground& ground) {
     // All round from its middle; in a zone with sides several are spread evenly over it.
     const Angle middle =
         all || cut.repeat == 1
-            ? ground.inFrame(cut.at) + Angle::turn() * (static_cast<double>(i) / cut.repeat)
+            ? wall.inFrame(cut.at) + Angle::turn() * (static_cast<double>(i) / cut.repeat)
             : from + (to - from) * ((i + 0.5) / cut.repeat);
     Angle centre = middle;
     if (!all) {
@@ -253,22 +244,22 @@ Checked<Split> vees(const Region& zone, const Cut& cut, const Ground& ground) {
                       {wide, cut.at});
       }
     }
-    const WallLine left = straightInFlat(ground, {centre - half, open}, {centre, point});
-    const WallLine right = straightInFlat(ground, {centre, point}, {centre + half, open});
+    const WallLine left = straightInFlat(wall, {centre - half, open}, {centre, point});
+    const WallLine right = straightInFlat(wall, {centre, point}, {centre + half, open});
     WallLine outline = left;
     outline.insert(outline.end(), right.begin() + 1, right.end());
     if (!cut.opensAtRim) std::reverse(outline.begin(), outline.end());
-    const Region triangle = Region::folded(outline, Length(), ground.body.wall()) & zone;
+    const Region triangle = Region::folded(outline, Length(), wall.body.wall()) & zone;
     result.parts.push_back(triangle);
     rest = rest - triangle;
-    result.lines.push_back(clipped(left, zone));
-    result.lines.push_back(clipped(right, zone));
+    result.lines.push_back(zone.stretchesOf(left));
+    result.lines.push_back(zone.stretchesOf(right));
   }
   result.parts.push_back(rest);
   return result;
 }
 
-Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
+Checked<Split> slant(const Region& zone, const Cut& cut, const Wall& wall) {
   if (zone.allRound()) {
     return refuse("to",
                   "A slant needs sides to end on, and this zone goes all round. Cut it with "
@@ -276,7 +267,7 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
   }
   const auto [from, to] = zone.span();
   const auto inZone = [&, from = from, to = to](Angle onCup) {
-    Angle at = ground.inFrame(onCup);
+    Angle at = wall.inFrame(onCup);
     while (at < from - Angle::radians(1e-6)) at = at + Angle::turn();
     while (at > to + Angle::radians(1e-6)) at = at - Angle::turn();
     return at;
@@ -296,8 +287,8 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
       return refuse(end.field,
                     "This end of the slant, %1 round and %2 up the wall, lies outside its zone: "
                     "%3 to %4 round, %5 to %6 up.",
-                    {ground.onCup(end.place.theta), end.place.s, ground.onCup(from),
-                     ground.onCup(to), low, high});
+                    {wall.onCup(end.place.theta), end.place.s, wall.onCup(from),
+                     wall.onCup(to), low, high});
     }
   }
   if (a.place.theta > b.place.theta) std::swap(a, b);
@@ -308,8 +299,8 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
                   {cut.at});
   }
   // Taken on straight to both sides of the zone.
-  const Point p = ground.flat.toFlat(a.place);
-  const Point q = ground.flat.toFlat(b.place);
+  const Point p = wall.flat.toFlat(a.place);
+  const Point q = wall.flat.toFlat(b.place);
   const auto meets = [&](Angle side, Point near) {
     // Where the straight line of the flat meets an upright: by halving along it.
     const Point along = (q - p) * (1 / norm(q - p));
@@ -317,7 +308,7 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
     double reach = 0;
     double step = 1;
     const auto beyond = [&](double d) {
-      const Angle theta = ground.flat.toWall(near + along * (sense * d)).theta;
+      const Angle theta = wall.flat.toWall(near + along * (sense * d)).theta;
       return sense < 0 ? theta <= side : theta >= side;
     };
     while (!beyond(reach + step) && reach < 4000) {
@@ -330,7 +321,7 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
       const double middle = (good + bad) / 2;
       (beyond(middle) ? bad : good) = middle;
     }
-    WallPoint end = ground.flat.toWall(near + along * (sense * bad));
+    WallPoint end = wall.flat.toWall(near + along * (sense * bad));
     end.theta = side;
     return end;
   };
@@ -338,19 +329,15 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
   const bool onRight = to - b.place.theta < Angle::radians(1e-6);
   const WallPoint left = onLeft ? a.place : meets(from, p);
   const WallPoint right = onRight ? b.place : meets(to, q);
-  const WallLine line = straightInFlat(ground, left, right);
+  const WallLine line = straightInFlat(wall, left, right);
   WallLine above = line;
   const Length over = std::max(high, std::max(left.s, right.s)) + Length::mm(1);
   above.push_back({right.theta, over});
   above.push_back({left.theta, over});
-  Region upper;
-  const Region frame = Region::band(low, high);
-  for (const double turns : {-1.0, 0.0, 1.0}) {
-    upper = upper | (Region({moved(above, Angle::turn() * turns)}) & frame);
-  }
+  const Region upper = Region::folded(above, low, high);
   Split result;
   result.parts = {zone & upper, zone - upper};
-  result.lines = {clipped(line, zone)};
+  result.lines = {zone.stretchesOf(line)};
   if (result.parts[0].empty() || result.parts[1].empty()) {
     return refuse("to",
                   "This slant leaves nothing on one of its sides. Move an end into the zone.");
@@ -358,25 +345,33 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Ground& ground) {
   return result;
 }
 
-Checked<Split> wave(const Region& zone, const Cut& cut, const Ground& ground) {
+Checked<Split> wave(const Region& zone, const Cut& cut, const Wall& wall) {
   if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
   const Length high = zone.highest();
   const Length low = zone.lowest();
-  const Length middle = cut.fromRim ? ground.body.wall() - cut.low.length : cut.low.length;
+  const Length middle = cut.fromRim ? wall.body.wall() - cut.low.length : cut.low.length;
   const Length half = cut.swing.length / 2;
   if (middle - half <= low || middle + half >= high) {
     return refuse("low", "A wave %1 tall about %2 up the wall runs out of its zone, %3 to %4.",
                   {cut.swing.length, middle, low, high});
   }
-  const Angle at = ground.inFrame(cut.at);
-  const int perSwing = cut.zigzag ? 4 : 24;
-  const int steps = cut.repeat * perSwing;
-  // Its own corners, wherever in the frame they fall, and the frame's ends.
-  std::vector<double> places{-pi, pi};
-  for (int i = 0; i < steps; ++i) {
-    places.push_back(std::remainder(at.radians() + 2 * pi * i / steps, 2 * pi));
+  const Angle at = wall.inFrame(cut.at);
+  // By quarters of a swing, so that crests and troughs are places of it, and these so finely that no
+  // chord lies farther off than any curve may: a sine's is off by half its swing × step² / 8.
+  const double off = half.mm() / 8 / curveTolerance.mm();
+  const int finer = cut.zigzag ? 1
+                               : std::clamp(static_cast<int>(std::ceil(pi / 2 * std::sqrt(off))), 2,
+                                            100);
+  const int steps = cut.repeat * 4 * finer;
+  // Its own corners, wherever in the zone they fall, and the zone's ends.
+  const auto [from, to] = zone.span();
+  std::vector<double> places{from.radians()};
+  const double step = 2 * pi / steps;
+  const double first = std::ceil((from - at).radians() / step - 1e-9);
+  for (double i = first; at.radians() + i * step < to.radians() - 1e-9; ++i) {
+    if (at.radians() + i * step > from.radians() + 1e-9) places.push_back(at.radians() + i * step);
   }
-  std::sort(places.begin(), places.end());
+  places.push_back(to.radians());
   const auto height = [&](double theta) {
     const double phase = cut.repeat * (theta - at.radians());
     const double swing =
@@ -386,9 +381,9 @@ Checked<Split> wave(const Region& zone, const Cut& cut, const Ground& ground) {
   WallLine line;
   for (const double theta : places) line.push_back({Angle::radians(theta), height(theta)});
   WallLine above = line;
-  above.push_back({Angle::halfTurn(), high + Length::mm(1)});
-  above.push_back({-Angle::halfTurn(), high + Length::mm(1)});
-  const Region upper({above});
+  above.push_back({to, high + Length::mm(1)});
+  above.push_back({from, high + Length::mm(1)});
+  const Region upper = Region::folded(above, low, high);
   Split result;
   result.parts = {zone & upper, zone - upper};
   result.lines = {zone.stretchesOf(line)};
@@ -397,20 +392,20 @@ Checked<Split> wave(const Region& zone, const Cut& cut, const Ground& ground) {
 
 }  // namespace
 
-Checked<Split> split(const Region& zone, const Cut& cut, const Ground& ground) {
+Checked<Split> split(const Region& zone, const Cut& cut, const Wall& wall) {
   switch (cut.kind) {
     case CutKind::rings:
-      return rings(zone, cut, ground);
+      return rings(zone, cut, wall);
     case CutKind::uprights:
-      return uprights(zone, cut, ground);
+      return uprights(zone, cut, wall);
     case CutKind::vee:
-      return vees(zone, cut, ground);
+      return vees(zone, cut, wall);
     case CutKind::slant:
-      return slant(zone, cut, ground);
+      return slant(zone, cut, wall);
     case CutKind::wave:
       break;
   }
-  return wave(zone, cut, ground);
+  return wave(zone, cut, wall);
 }
 
 Length lengthOn(const Body& body, const WallLine& line) {

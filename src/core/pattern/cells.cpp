@@ -8,12 +8,15 @@
 #include <numbers>
 #include <optional>
 
-#include "divide/wall_line.h"
+#include "divide/flat_outline.h"
+#include "divide/wall_grid.h"
 #include "pattern/pebbles.h"
 
 namespace avrelt {
 namespace {
 
+using namespace wall_grid;
+using ClipperLib::cInt;
 using std::numbers::pi;
 
 constexpr int mostRepeats = 500;
@@ -78,7 +81,8 @@ Tile laidTile(const Pattern& pattern, int columns, int rows) {
   }
   Tile tile = pattern.family == Family::artwork && pattern.artwork
                   ? tileOf(*pattern.artwork)
-                  : tileOf(pattern.family, pattern.ratio.value_or(ratioOf(pattern.family).usual));
+                  : tileOf(pattern.family, pattern.ratio.value_or(ratioOf(pattern.family).usual),
+                           curveTolerance / std::max(pattern.size.length, smallest));
   if (pattern.turned && repeatsUp(pattern.family)) tile = quarterTurned(std::move(tile));
   return pattern.mirror ? mirrored(std::move(tile)) : tile;
 }
@@ -113,92 +117,113 @@ Reach reachOf(const Tile& tile) {
           repeats(box.high.y, tile.tall), repeats(-box.low.y, tile.tall)};
 }
 
-/// Makes regions of cells that were laid out, and keeps what lies in the zone.
+/// Cuts cells to their zone, over the seam or at it.
 class Collector {
  public:
-  Collector(const Region& zone, Length wall)
-      : zone_(zone), wall_(wall), low_(zone.lowest()), high_(zone.highest()) {
+  Collector(const Region& zone, bool overSeam)
+      : overSeam_(overSeam), frame_(toPaths(zone.outlines())) {
+    low_ = toWhole({Angle(), zone.lowest()}).Y;
+    high_ = toWhole({Angle(), zone.highest()}).Y;
     // A plain band needs no cutting but at its two heights.
-    plain_ = zone.allRound() && zone.outlines().size() == 1 && zone.outlines()[0].size() == 4;
-  }
-
-  void add(const WallLine& outline, const std::vector<WallLine>& holes, int row, bool foldsOver) {
-    Length low = Length::mm(HUGE_VAL);
-    Length high = Length::mm(-HUGE_VAL);
-    double left = HUGE_VAL;
-    double right = -HUGE_VAL;
-    for (const WallPoint& p : outline) {
-      low = std::min(low, p.s);
-      high = std::max(high, p.s);
-      left = std::min(left, p.theta.radians());
-      right = std::max(right, p.theta.radians());
-    }
-    if (high <= low_ || low >= high_) return;
-    const bool within = left >= -pi && right <= pi;
-    const bool between = low >= low_ && high <= high_;
-    RawCell cell;
-    cell.row = row;
-    if (within) {
-      std::vector<WallLine> outlines{outline};
-      outlines.insert(outlines.end(), holes.begin(), holes.end());
-      cell.region = Region(std::move(outlines));
-    } else if (foldsOver) {
-      cell.region = Region::folded(outline, Length(), wall_);
-      cell.seam = cell.region.outlines().size() > 1;
-    } else {
-      cell.region = Region({outline}) & Region::band(Length(), wall_);
-    }
-    if (!within) {
-      for (WallLine hole : holes) {
-        std::reverse(hole.begin(), hole.end());
-        cell.region = cell.region - Region::folded(hole, Length(), wall_);
+    band_ = zone.allRound() && frame_.size() == 1 && frame_[0].size() == 4;
+    for (const WholePath& path : frame_) {
+      for (std::size_t k = 0; k < path.size(); ++k) {
+        sides_.push_back(boxOf({path[k], path[(k + 1) % path.size()]}));
       }
     }
-    if (!plain_ || !between || (!within && !foldsOver)) cell.region = cell.region & zone_;
-    if (cell.region.empty()) return;
-    if (cell.seam) {
-      const auto touches = [&](double side) {
-        return std::any_of(cell.region.outlines().begin(), cell.region.outlines().end(),
-                           [side](const WallLine& line) {
-                             return std::any_of(line.begin(), line.end(),
-                                                [side](const WallPoint& p) {
-                                                  return std::abs(p.theta.radians() - side) < 1e-7;
-                                                });
-                           });
-      };
-      cell.seam = touches(pi) && touches(-pi);
+  }
+
+  /// An outline, and its openings after it.
+  void add(const std::vector<WallLine>& lines, int row) {
+    WholePaths paths = toPaths(lines);
+    Room room = boxOf(paths.front());
+    if (room.high <= low_ || room.low >= high_) return;
+    if (overSeam_) {
+      // Brought into the frame by its middle.
+      const Turns turns = turnsOf({{(room.left + room.right) / 2, 0}});
+      for (WholePath& path : paths) moveBy(path, -turns.first * turn);
+      room.left -= turns.first * turn;
+      room.right -= turns.first * turn;
     }
-    keep(std::move(cell));
+    const bool inFrame = overSeam_ || (room.left >= -halfTurn && room.right <= halfTurn);
+    if (band_ && inFrame && room.low >= low_ && room.high <= high_) return keep(paths, row);
+    if (band_) {
+      const cInt left = overSeam_ ? room.left - 1 : -halfTurn;
+      const cInt right = overSeam_ ? room.right + 1 : halfTurn;
+      return cut(paths, {{{left, low_}, {right, low_}, {right, high_}, {left, high_}}}, row);
+    }
+    const Turns turns = overSeam_ ? turnsOf(paths.front()) : Turns{0, 0};
+    if (inFrame && clearOfEdges(room, turns)) {
+      if (insideFrame(paths.front().front())) keep(paths, row);
+      return;
+    }
+    WholePaths all;
+    for (cInt t = turns.first; t <= turns.last; ++t) {
+      for (WholePath path : frame_) {
+        moveBy(path, t * turn);
+        all.push_back(std::move(path));
+      }
+    }
+    cut(paths, all, row);
   }
 
   std::vector<RawCell> cells;
 
  private:
-  /// What the zone's edge parts is several cells: they could not be lifted as one.
-  void keep(RawCell cell) {
-    if (cell.region.outlines().size() > 1) {
-      const std::vector<WallLine> parts = cell.region.joined();
-      const bool holes = std::any_of(parts.begin(), parts.end(),
-                                     [](const WallLine& part) { return turnOf(part) < 0; });
-      if (parts.size() > 1 && !holes) {
-        for (const WallLine& part : parts) {
-          RawCell one;
-          one.region = Region::folded(part, Length(), wall_);
-          one.row = cell.row;
-          one.seam = one.region.outlines().size() > 1;
-          cells.push_back(std::move(one));
+  struct Room {
+    cInt left;
+    cInt right;
+    cInt low;
+    cInt high;
+  };
+  static Room boxOf(const WholePath& path) {
+    Room room{path[0].X, path[0].X, path[0].Y, path[0].Y};
+    for (const WholePoint& p : path) {
+      room.left = std::min(room.left, p.X);
+      room.right = std::max(room.right, p.X);
+      room.low = std::min(room.low, p.Y);
+      room.high = std::max(room.high, p.Y);
+    }
+    return room;
+  }
+
+  bool clearOfEdges(const Room& room, const Turns& turns) const {
+    for (cInt t = turns.first; t <= turns.last; ++t) {
+      for (const Room& side : sides_) {
+        if (side.left + t * turn <= room.right && side.right + t * turn >= room.left &&
+            side.low <= room.high && side.high >= room.low) {
+          return false;
         }
-        return;
       }
     }
+    return true;
+  }
+  bool insideFrame(WholePoint p) const {
+    p.X -= turnsOf({p}).first * turn;
+    int around = 0;
+    for (const WholePath& path : frame_) around += ClipperLib::PointInPolygon(p, path) != 0 ? 1 : 0;
+    return around % 2 == 1;
+  }
+
+  void cut(const WholePaths& paths, const WholePaths& room, int row) {
+    for (const WholePart& part : combinedParts(paths, room, Combine::both, dust)) {
+      keep(part.paths(), row);
+    }
+  }
+  void keep(const WholePaths& paths, int row) {
+    RawCell cell;
+    cell.row = row;
+    cell.patch.outline = fromPath(paths.front());
+    for (std::size_t i = 1; i < paths.size(); ++i) cell.patch.openings.push_back(fromPath(paths[i]));
     cells.push_back(std::move(cell));
   }
 
-  const Region& zone_;
-  Length wall_;
-  Length low_;
-  Length high_;
-  bool plain_ = false;
+  bool overSeam_;
+  WholePaths frame_;
+  cInt low_ = 0;
+  cInt high_ = 0;
+  bool band_ = false;
+  std::vector<Room> sides_;
 };
 
 /// The straight sides of a cell cut short enough to bend with the wall.
@@ -232,7 +257,7 @@ std::vector<RepeatChoice> repeatChoices(const Pattern& pattern, const Body& body
 PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body) {
   const double exact = exactRepeats(pattern, body);
   PatternFit fit;
-  if (pattern.school == School::keep) {
+  if (pattern.taperFit == TaperFit::keep) {
     fit.around = static_cast<int>(std::floor(exact + 1e-9));
     fit.seamRest = Length::mm(std::max(0.0, exact - fit.around) * pattern.size.length.mm());
     return fit;
@@ -247,8 +272,8 @@ PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body) {
   if (!repeatsUp(pattern.family)) return fit;
   const double tall = tallness(pattern) * pattern.size.length.mm();
   if (!(tall > 0)) return fit;
-  if (pattern.rise == Rise::proportion) fit.stretchTall = fit.stretchWide;
-  if (pattern.rise == Rise::whole) {
+  if (pattern.heightFit == HeightFit::proportion) fit.stretchTall = fit.stretchWide;
+  if (pattern.heightFit == HeightFit::whole) {
     const double up = (zone.highest() - zone.lowest()).mm() / tall;
     fit.stretchTall = up / std::max(1.0, std::round(up)) - 1;
   }
@@ -278,7 +303,7 @@ std::optional<Fault> refusedPattern(const Pattern& pattern, const Region& zone, 
     return fault("ratio", "This pattern has no such shape. Give its ratio from %1 to %2.",
                  {shortText(range.from), shortText(range.to)});
   }
-  if (pattern.school == School::keep && !body.isCone()) {
+  if (pattern.taperFit == TaperFit::keep && !body.isCone()) {
     return fault("school",
                  "On a wall that curves both ways cells cannot keep their size. Let them narrow "
                  "with the cup.",
@@ -327,54 +352,44 @@ struct Tiles {
   }
 };
 
-/// Gives every outline of every tile to `place` and the cells they make to the collector.
-template <typename Place>
-void layTiles(const Tile& tile, const Tiles& tiles, bool stripe, bool foldsOver,
-              Collector& collector, const Place& place) {
+/// Calls with every cell of every tile: which it is, and where its tile lies.
+template <typename Call>
+void eachCell(const Tile& tile, const Tiles& tiles, const Call& call) {
   for (int j = tiles.low; j <= tiles.high; ++j) {
     for (int i = tiles.left; i <= tiles.right; ++i) {
-      for (std::size_t k = 0; k < tile.cells.size(); ++k) {
-        std::optional<WallLine> outline = place(tile.cells[k], i, j);
-        if (!outline) continue;
-        std::vector<WallLine> holes;
-        if (!tile.holes.empty()) {
-          for (const std::vector<Point>& hole : tile.holes[k]) {
-            if (std::optional<WallLine> placed = place(hole, i, j)) holes.push_back(*placed);
-          }
-        }
-        // Brought near the frame: a phase may have carried it past by more than half a turn.
-        if (foldsOver && outline->front().theta > Angle::turn()) {
-          for (WallPoint& p : *outline) p.theta = p.theta - Angle::turn();
-          for (WallLine& hole : holes) {
-            for (WallPoint& p : hole) p.theta = p.theta - Angle::turn();
-          }
-        }
-        collector.add(*outline, holes, stripe ? 0 : rowOf(tile, tile.cells[k], j), foldsOver);
-      }
+      for (std::size_t k = 0; k < tile.cells.size(); ++k) call(k, i, j);
     }
   }
 }
 
+/// The outlines of one cell of a tile: its own and those of its openings.
+std::vector<const std::vector<Point>*> outlinesOf(const Tile& tile, std::size_t cell) {
+  std::vector<const std::vector<Point>*> all{&tile.cells[cell]};
+  if (tile.holes.empty()) return all;
+  for (const std::vector<Point>& hole : tile.holes[cell]) all.push_back(&hole);
+  return all;
+}
+
 /// θ and s straight from the tile: whole repeats close of themselves.
 Checked<std::vector<RawCell>> narrowing(const Pattern& pattern, const Region& zone,
-                                        const Ground& ground) {
-  const PatternFit fit = fitOf(pattern, zone, ground.body);
-  const Length wall = ground.body.wall();
+                                        const Wall& wall) {
+  const PatternFit fit = fitOf(pattern, zone, wall.body);
+  const double rim = wall.body.wall().mm();
   const double size = pattern.size.length.mm();
   const bool stripe = isStripe(pattern.family);
   const bool stones = pattern.family == Family::pebbles;
-  const int rows = std::max(1, static_cast<int>(std::ceil(wall.mm() / size)) + 1);
+  const int rows = std::max(1, static_cast<int>(std::ceil(rim / size)) + 1);
   if (stones && static_cast<std::size_t>(fit.around) * static_cast<std::size_t>(rows) > mostCells) {
     return tooMany();
   }
   const Tile tile = laidTile(pattern, fit.around, rows);
   const int across = stones ? 1 : fit.around;
-  const double unit = stripe ? wall.mm() : stones ? size : size / tile.wide * (1 + fit.stretchTall);
+  const double unit = stripe ? rim : stones ? size : size / tile.wide * (1 + fit.stretchTall);
   const double tall = tile.tall * unit;
   const bool oneTall = !repeatsUp(pattern.family);
-  const double from = pattern.rise == Rise::whole && !oneTall ? zone.lowest().mm() : 0;
+  const double from = pattern.heightFit == HeightFit::whole && !oneTall ? zone.lowest().mm() : 0;
   const double up = oneTall ? 0 : from + pattern.up * tall;
-  // Cells reach over into the repeats beside theirs; so many more are looked at.
+  // Cells reach over into the repeats above and below; so many more are looked at.
   const Reach reach = reachOf(tile);
   Tiles tiles{0, across - 1, 0, 0};
   if (!oneTall) {
@@ -383,25 +398,89 @@ Checked<std::vector<RawCell>> narrowing(const Pattern& pattern, const Region& zo
   }
   if (tiles.tooMany(tile)) return tooMany();
   const double perUnit = 2 * pi / (across * tile.wide);
-  Collector collector(zone, wall);
-  layTiles(tile, tiles, stripe, true, collector,
-           [&](const std::vector<Point>& points, int i, int j) -> std::optional<WallLine> {
-             WallLine outline;
-             outline.reserve(points.size());
-             for (const Point& p : points) {
-               const double x = (i + pattern.along) * tile.wide + p.x;
-               outline.push_back(
-                   {Angle::radians(-pi + x * perUnit), Length::mm(up + j * tall + p.y * unit)});
-             }
-             return outline;
-           });
+  Collector collector(zone, true);
+  eachCell(tile, tiles, [&](std::size_t k, int i, int j) {
+    std::vector<WallLine> lines;
+    for (const std::vector<Point>* points : outlinesOf(tile, k)) {
+      WallLine& line = lines.emplace_back();
+      line.reserve(points->size());
+      for (const Point& p : *points) {
+        const double x = (i + pattern.along) * tile.wide + p.x;
+        line.push_back({Angle::radians(-pi + x * perUnit), Length::mm(up + j * tall + p.y * unit)});
+      }
+    }
+    collector.add(lines, stripe ? 0 : rowOf(tile, tile.cells[k], j));
+  });
   return std::move(collector.cells);
 }
 
+/// A flat shape brought onto the wall, its straight sides in steps that bend with it.
+class OntoWall {
+ public:
+  explicit OntoWall(const Development& flat) : flat_(flat), room_(boundsOf(flat.wallOutline())) {
+    if (flat.isCylinder()) return;
+    const double k = std::abs(flat.taper());
+    const double narrow = std::min(flat.radius(Length()), flat.radius(flat.wall())).mm();
+    longest_ = std::sqrt(curveTolerance.mm() * narrow / k);
+    farthest_ = 0.9 * pi / k;
+    // The sector with a margin round it, which stays clear of apex and cut of the plane.
+    const double margin = std::min(1.0, narrow / k / 2);
+    const Angle half = Angle::radians(std::min(pi + 0.1, 0.5 * (pi + pi / k)));
+    const Length low = Length::mm(-margin);
+    const Length high = flat.wall() + Length::mm(margin);
+    sector_ = {inFlat({{-half, low}, {half, low}, {half, high}, {-half, high}}, true, flat,
+                      curveTolerance)};
+  }
+
+  const Box& room() const { return room_; }
+
+  /// In one part or, where it lies round the back of the sector, in several; none far outside.
+  std::vector<std::vector<WallLine>> operator()(const Polygon& shape) const {
+    const Box box = boundsOf(shape);
+    if (box.high.x < room_.low.x || box.low.x > room_.high.x || box.high.y < room_.low.y ||
+        box.low.y > room_.high.y) {
+      return {};
+    }
+    std::vector<WallLine> lines = placed(shape);
+    if (std::none_of(lines.begin(), lines.end(),
+                     [this](const WallLine& line) { return leaps(line); })) {
+      return {std::move(lines)};
+    }
+    std::vector<std::vector<WallLine>> parts;
+    for (const Polygon& part : partsOf(shape & sector_)) parts.push_back(placed(part));
+    return parts;
+  }
+
+ private:
+  std::vector<WallLine> placed(const Polygon& shape) const {
+    std::vector<WallLine> lines;
+    for (const std::vector<Point>& outline : shape) {
+      WallLine& line = lines.emplace_back();
+      for (const Point& p : inSteps(outline, longest_)) line.push_back(flat_.toWall(p));
+    }
+    return lines;
+  }
+  /// Whether it goes over the place behind the sector where the plane is cut.
+  bool leaps(const WallLine& line) const {
+    for (std::size_t i = 0; i < line.size(); ++i) {
+      const Angle step = line[(i + 1) % line.size()].theta - line[i].theta;
+      if (std::abs(step.radians()) > farthest_) return true;
+    }
+    return false;
+  }
+
+  const Development& flat_;
+  Box room_;
+  double longest_ = 1e9;
+  double farthest_ = HUGE_VAL;
+  Polygon sector_;
+};
+
 /// In the flat, true to size, from its front outwards; what lies beyond the seam is cut off.
 Checked<std::vector<RawCell>> keeping(const Pattern& pattern, const Region& zone,
-                                      const Ground& ground) {
-  const Box room = boundsOf(ground.flat.wallOutline());
+                                      const Wall& wall) {
+  const OntoWall ontoWall(wall.flat);
+  const Box room = ontoWall.room();
   const double size = pattern.size.length.mm();
   const bool stripe = isStripe(pattern.family);
   const bool stones = pattern.family == Family::pebbles;
@@ -410,7 +489,10 @@ Checked<std::vector<RawCell>> keeping(const Pattern& pattern, const Region& zone
   if (stones && static_cast<std::size_t>(columns) * static_cast<std::size_t>(rows) > mostCells) {
     return tooMany();
   }
-  const Tile tile = laidTile(pattern, columns, rows);
+  Tile tile = laidTile(pattern, columns, rows);
+  // Sides are bent onto a taper in steps: those that two cells share, in the same ones.
+  const bool apart = stones || pattern.family == Family::artwork;
+  if (!apart && !wall.flat.isCylinder()) tile = sideBySide(std::move(tile));
   const bool oneTall = !repeatsUp(pattern.family);
   const double scale = stones ? size : size / tile.wide;
   // Stripes go from the lowest place of the sector to its highest, which a taper bows out.
@@ -426,39 +508,32 @@ Checked<std::vector<RawCell>> keeping(const Pattern& pattern, const Region& zone
     tiles.high = static_cast<int>(std::ceil((room.high.y - base) / tall)) + reach.up;
   }
   if (tiles.tooMany(tile) && !stones) return tooMany();
-  const double longest = ground.flat.isCylinder() ? 1e9 : 4;
-  Collector collector(zone, ground.body.wall());
-  layTiles(tile, tiles, stripe, false, collector,
-           [&](const std::vector<Point>& points, int i, int j) -> std::optional<WallLine> {
-             std::vector<Point> placed;
-             placed.reserve(points.size());
-             for (const Point& p : points) {
-               placed.push_back(
-                   {(i + pattern.along) * wide + p.x * scale, base + j * tall + p.y * unit});
-             }
-             WallLine outline;
-             for (const Point& p : inSteps(placed, longest)) {
-               outline.push_back(ground.flat.toWall(p));
-             }
-             // Far outside a sector the wall wraps round behind: such cells are none of it.
-             const auto [least, most] = std::minmax_element(
-                 outline.begin(), outline.end(),
-                 [](const WallPoint& a, const WallPoint& b) { return a.theta < b.theta; });
-             if (most->theta - least->theta > Angle::halfTurn()) return std::nullopt;
-             return outline;
-           });
+  Collector collector(zone, false);
+  eachCell(tile, tiles, [&](std::size_t k, int i, int j) {
+    Polygon shape;
+    for (const std::vector<Point>* points : outlinesOf(tile, k)) {
+      std::vector<Point>& outline = shape.emplace_back();
+      outline.reserve(points->size());
+      for (const Point& p : *points) {
+        outline.push_back(
+            {(i + pattern.along) * wide + p.x * scale, base + j * tall + p.y * unit});
+      }
+    }
+    const int row = stripe ? 0 : rowOf(tile, tile.cells[k], j);
+    for (const std::vector<WallLine>& lines : ontoWall(shape)) collector.add(lines, row);
+  });
   return std::move(collector.cells);
 }
 
 }  // namespace
 
 Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone,
-                                      const Ground& ground) {
-  if (std::optional<Fault> fault = refusedPattern(pattern, zone, ground.body)) {
+                                      const Wall& wall) {
+  if (std::optional<Fault> fault = refusedPattern(pattern, zone, wall.body)) {
     return tl::unexpected(std::move(*fault));
   }
-  return pattern.school == School::narrow ? narrowing(pattern, zone, ground)
-                                          : keeping(pattern, zone, ground);
+  return pattern.taperFit == TaperFit::narrow ? narrowing(pattern, zone, wall)
+                                              : keeping(pattern, zone, wall);
 }
 
 }  // namespace avrelt

@@ -3,17 +3,17 @@
 
 #include <vector>
 
-#include "divide/split.h"
+#include "cup/wall.h"
+#include "divide/patch.h"
 #include "pattern/pattern.h"
 
 namespace avrelt {
 
 /// One shape of a pattern as it lies in a zone, lines and all: together the cells of a zone cover
-/// it once.
+/// it once. What the zone's edge parts is several of them.
 struct RawCell {
-  Region region;
-  int row = 0;        ///< counted up the wall
-  bool seam = false;  ///< lies on both sides of the seam
+  Patch patch;
+  int row = 0;  ///< counted up the wall
 };
 
 /// Repeats round the cup that close at the seam, and what each costs.
@@ -41,14 +41,13 @@ struct PatternFit {
 /// Of a pattern `cellsOf` does not refuse.
 PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body);
 
-/// The cells of a pattern in a zone. In the narrowing school they are laid out in wall coordinates,
-/// a whole number of repeats round the cup, so that the seam closes exactly; in the keeping school
+/// The cells of a pattern in a zone. Those that narrow with the cup are laid out in wall coordinates,
+/// a whole number of repeats round it, so that the seam closes exactly; those that keep their size
 /// in the flat, cut off at the seam.
 ///
 /// Refused, naming the member: a size under 2 mm or over 600 mm, a line as wide as a cell, a ratio
-/// out of its family's range, more than 500 repeats or 6000 cells, the keeping school on a wall
-/// that is no cone, a family of artwork without one, a picture that would be squashed.
-Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone,
-                                      const Ground& ground);
+/// out of its family's range, more than 500 repeats or 6000 cells, cells that keep their size on a
+/// wall that is no cone, a family of artwork without one, a picture that would be squashed.
+Checked<std::vector<RawCell>> cellsOf(const Pattern& pattern, const Region& zone, const Wall& wall);
 
 }  // namespace avrelt

@@ -3,59 +3,15 @@
 
 #include <algorithm>
 #include <cmath>
-#include <map>
 #include <set>
 
 #include "divide/wall_line.h"
+#include "pattern/laid_cells.h"
 #include "pattern/line_tape.h"
 #include "pattern/neighbours.h"
 
 namespace avrelt {
 namespace {
-
-constexpr Length sliver = Length::mm(1);
-
-double edgeOf(const Region& region, Length radius) {
-  double length = 0;
-  for (const WallLine& line : region.outlines()) {
-    for (std::size_t i = 0; i < line.size(); ++i) {
-      const WallPoint& a = line[i];
-      const WallPoint& b = line[(i + 1) % line.size()];
-      // Where the seam parts a cell is no edge of it.
-      if (alongSeam(a, b)) continue;
-      length += std::hypot((b.theta - a.theta).radians() * radius.mm(), (b.s - a.s).mm());
-    }
-  }
-  return length;
-}
-
-/// The middle of a region's largest part, where that lies inside it.
-WallPoint middleOf(const Region& region) {
-  const std::vector<WallLine> outlines =
-      region.outlines().size() > 1 ? region.joined() : region.outlines();
-  double most = 0;
-  WallPoint middle;
-  for (const WallLine& line : outlines) {
-    double area = 0;
-    double x = 0;
-    double y = 0;
-    const WallPoint& origin = line.front();
-    for (std::size_t i = 1; i + 1 < line.size(); ++i) {
-      const double ax = (line[i].theta - origin.theta).radians();
-      const double ay = (line[i].s - origin.s).mm();
-      const double bx = (line[i + 1].theta - origin.theta).radians();
-      const double by = (line[i + 1].s - origin.s).mm();
-      const double part = ax * by - bx * ay;
-      area += part;
-      x += part * (ax + bx) / 3;
-      y += part * (ay + by) / 3;
-    }
-    if (std::abs(area) <= most) continue;
-    most = std::abs(area);
-    middle = {(origin.theta + Angle::radians(x / area)).wrapped(), origin.s + Length::mm(y / area)};
-  }
-  return region.contains(middle) ? middle : labelPlace(region);
-}
 
 /// A place inside a region's largest outline; `otherwise` where it has none.
 WallPoint middleOfLargest(const Region& region, WallPoint otherwise) {
@@ -75,133 +31,93 @@ bool isLast(const Finish& finish) {
 
 /// A cell of a zone filled before, with its colour.
 struct Beyond {
-  const Region* region;
+  const Patch* patch;
   std::string colour;
 };
 
 class Filler {
  public:
-  Filler(const Fill& fill, const Zone& zone, const Ground& ground, const FillRates& rates,
+  Filler(const Fill& fill, const Zone& zone, const Wall& wall, const FillRates& rates,
          std::vector<Beyond> beyond)
-      : fill_(fill), zone_(zone), ground_(ground), rates_(rates), beyond_(std::move(beyond)) {
-    radius_ = ground.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
+      : fill_(fill), zone_(zone), wall_(wall), rates_(rates), beyond_(std::move(beyond)) {
+    radius_ = wall.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
   }
 
   Checked<FillPlan> operator()(std::size_t& rows) {
-    Checked<std::vector<RawCell>> raw = cellsOf(fill_.pattern, zone_.region, ground_);
+    Checked<std::vector<RawCell>> raw = cellsOf(fill_.pattern, zone_.region, wall_);
     if (!raw) {
       Fault fault = raw.error();
       fault.field = "pattern." + fault.field;
       return tl::unexpected(std::move(fault));
     }
-    if (raw->empty())
-      return refuse("pattern.size", "No cell lies in this zone. Make them smaller.");
+    if (raw->empty()) {
+      return refuse("pattern.size", "No cell lies in this zone. Move the pattern, or make its cells "
+                                    "larger.");
+    }
     plan_.zone = zone_.id;
     plan_.family = fill_.pattern.family;
     plan_.zoneArea = zone_.area;
-    plan_.fit = fitOf(fill_.pattern, zone_.region, ground_.body);
-    meet(*raw);
-    order(*raw, rows);
+    plan_.fit = fitOf(fill_.pattern, zone_.region, wall_.body);
+    const bool apart = fill_.pattern.family == Family::artwork;
+    LaidCells laid = laidCells(*raw, fill_.pattern.line.length, apart, fill_.corners, radius_,
+                               wall_.body);
+    if (laid.cells.empty()) {
+      return refuse("pattern.size",
+                    "Every cell would be under %1 wide once its lines are off: none could be weeded. "
+                    "Make cells larger, or the line thinner.",
+                    {sliver});
+    }
+    plan_.merged = laid.merged;
+    plan_.dropped = laid.dropped;
+    plan_.droppedArea = laid.droppedArea;
+    plan_.lineArea = laid.lineArea;
+    order(laid, rows);
     colour();
     sum();
     return std::move(plan_);
   }
 
  private:
-  double meanWidth(const Region& region) const {
-    // That of the rectangle with its area and edge, or of the square where it is rounder than any.
-    const double edge = edgeOf(region, radius_);
-    const double area = region.area(ground_.body).mm2();
-    const double left = edge * edge - 16 * area;
-    return left <= 0 ? std::sqrt(std::max(area, 0.0)) : (edge - std::sqrt(left)) / 4;
-  }
-
-  /// Finds neighbours, and gives slivers to the one they share most edge with.
-  void meet(std::vector<RawCell>& raw) {
-    std::vector<const Region*> regions;
-    regions.reserve(raw.size());
-    for (const RawCell& cell : raw) regions.push_back(&cell.region);
-    std::map<std::pair<std::size_t, std::size_t>, double> shared;
-    const bool apart = fill_.pattern.family == Family::artwork;
-    for (const SharedEdge& edge : apart ? facingNeighbours(regions, radius_)
-                                        : neighboursOf(regions, radius_, fill_.corners)) {
-      shared[{edge.first, edge.second}] = edge.length.mm();
+  /// Rows from the top, in each from the seam to the right; labels.
+  void order(LaidCells& laid, std::size_t& rows) {
+    std::vector<WallPoint> middles;
+    std::vector<std::size_t> inOrder;
+    for (std::size_t i = 0; i < laid.cells.size(); ++i) {
+      WallPoint middle = middleOf(laid.cells[i].drawn);
+      middle.theta = middle.theta.wrapped();
+      middles.push_back(middle);
+      inOrder.push_back(i);
     }
-    const double needed = (sliver + fill_.pattern.line.length).mm();
-    std::vector<std::size_t> slivers;
-    for (std::size_t i = 0; i < raw.size(); ++i) {
-      if (meanWidth(raw[i].region) < needed) slivers.push_back(i);
-    }
-    const std::set<std::size_t> thin(slivers.begin(), slivers.end());
-    std::vector<std::size_t> into(raw.size());
-    for (std::size_t i = 0; i < raw.size(); ++i) into[i] = i;
-    for (const std::size_t i : slivers) {
-      double most = 0;
-      std::size_t best = i;
-      for (const auto& [pair, length] : shared) {
-        if (pair.first != i && pair.second != i) continue;
-        const std::size_t other = pair.first == i ? pair.second : pair.first;
-        if (thin.count(other) != 0 || length <= most) continue;
-        most = length;
-        best = other;
-      }
-      if (best == i) {
-        ++plan_.dropped;
-      } else {
-        ++plan_.merged;
-        raw[best].region = raw[best].region | raw[i].region;
-        raw[best].seam = raw[best].seam || raw[i].seam;
-      }
-      into[i] = best;
-    }
-    std::set<std::pair<std::size_t, std::size_t>> pairs;
-    for (const auto& [pair, length] : shared) {
-      const std::size_t a = into[pair.first];
-      const std::size_t b = into[pair.second];
-      // What was dropped is nobody's neighbour.
-      const bool gone = (thin.count(a) != 0) || (thin.count(b) != 0);
-      if (a != b && !gone) pairs.insert(std::minmax(a, b));
-    }
-    kept_.clear();
-    for (std::size_t i = 0; i < raw.size(); ++i) {
-      if (thin.count(i) == 0) kept_.push_back(i);
-    }
-    pairs_ = std::move(pairs);
-  }
-
-  /// Rows from the top, in each from the seam to the right; labels and edges drawn in.
-  void order(const std::vector<RawCell>& raw, std::size_t& rows) {
-    std::vector<WallPoint> middles(raw.size());
-    for (const std::size_t i : kept_) middles[i] = middleOf(raw[i].region);
-    std::stable_sort(kept_.begin(), kept_.end(), [&](std::size_t a, std::size_t b) {
-      if (raw[a].row != raw[b].row) return raw[a].row > raw[b].row;
+    std::stable_sort(inOrder.begin(), inOrder.end(), [&](std::size_t a, std::size_t b) {
+      if (laid.cells[a].row != laid.cells[b].row) return laid.cells[a].row > laid.cells[b].row;
       return middles[a].theta < middles[b].theta;
     });
-    std::vector<std::size_t> placeOf(raw.size(), raw.size());
+    std::vector<std::size_t> placeOf(laid.cells.size());
     int row = -1;
     int number = 0;
     int last = 0;
-    for (const std::size_t i : kept_) {
-      if (row < 0 || raw[i].row != last) {
+    for (const std::size_t i : inOrder) {
+      LaidCell& from = laid.cells[i];
+      if (row < 0 || from.row != last) {
         ++row;
         number = 0;
-        last = raw[i].row;
+        last = from.row;
       }
       Cell cell;
       cell.label = lettersOf(rows + static_cast<std::size_t>(row)) + std::to_string(++number);
       cell.row = row;
-      cell.onSeam = raw[i].seam;
-      cell.whole = raw[i].region;
+      cell.onSeam = crossesSeam(from.drawn);
+      cell.region = regionOf(from.drawn);
       cell.middle = middles[i];
-      cell.region =
-          cell.whole.shrunkBy(fill_.pattern.line.length / 2, ground_.body.radius(cell.middle.s));
-      cell.area = cell.region.area(ground_.body);
+      cell.area = areaOf(from.drawn, wall_.body);
       cell.namedAt = cell.onSeam ? middleOfLargest(cell.region, cell.middle) : cell.middle;
+      cell.whole = std::move(from.whole);
+      cell.drawn = std::move(from.drawn);
       placeOf[i] = plan_.cells.size();
       plan_.cells.push_back(std::move(cell));
     }
     rows += static_cast<std::size_t>(row + 1);
-    for (const auto& [a, b] : pairs_) {
+    for (const auto& [a, b] : laid.neighbours) {
       plan_.neighbours.push_back(std::minmax(placeOf[a], placeOf[b]));
     }
     std::sort(plan_.neighbours.begin(), plan_.neighbours.end());
@@ -223,9 +139,9 @@ class Filler {
     task.barred = edge;
     for (const Pin& pin : fill_.pins) {
       if (pin.colour < 0 || pin.colour >= static_cast<int>(fill_.colours.size())) continue;
-      const WallPoint place{ground_.inFrame(pin.onCup), pin.up.length};
+      const WallPoint place{wall_.inFrame(pin.onCup), pin.up.length};
       for (std::size_t i = 0; i < plan_.cells.size(); ++i) {
-        if (!plan_.cells[i].whole.contains(place)) continue;
+        if (!contains(plan_.cells[i].whole, place)) continue;
         if (!pin.bar) {
           task.pinned[i] = pin.colour;
           continue;
@@ -249,12 +165,12 @@ class Filler {
   /// The colours that cells across the zone's edge have, for each cell beside them.
   std::vector<std::uint32_t> barredBeyond() const {
     if (!fill_.beyond || beyond_.empty()) return {};
-    std::vector<const Region*> regions;
-    regions.reserve(plan_.cells.size() + beyond_.size());
-    for (const Cell& cell : plan_.cells) regions.push_back(&cell.whole);
-    for (const Beyond& other : beyond_) regions.push_back(other.region);
+    std::vector<const Patch*> patches;
+    patches.reserve(plan_.cells.size() + beyond_.size());
+    for (const Cell& cell : plan_.cells) patches.push_back(&cell.whole);
+    for (const Beyond& other : beyond_) patches.push_back(other.patch);
     std::vector<std::uint32_t> barred(plan_.cells.size(), 0);
-    for (const SharedEdge& edge : neighboursOf(regions, radius_, fill_.corners)) {
+    for (const SharedEdge& edge : neighboursOf(patches, wall_.body, fill_.corners)) {
       if (edge.first >= plan_.cells.size() || edge.second < plan_.cells.size()) continue;
       const std::string& colour = beyond_[edge.second - plan_.cells.size()].colour;
       for (std::size_t c = 0; c < fill_.colours.size(); ++c) {
@@ -290,7 +206,7 @@ class Filler {
         }
         case ColourStyle::symmetric: {
           // What lies at one angle from the front, either side, is drawn to one colour.
-          const double off = std::abs(ground_.onCup(cell.middle.theta).degrees());
+          const double off = std::abs(wall_.onCup(cell.middle.theta).degrees());
           const auto ring = static_cast<std::size_t>(std::lround(off / 180 * plan_.fit.around));
           leaning[i][(ring + static_cast<std::size_t>(cell.row)) % count] = 1;
           break;
@@ -313,14 +229,12 @@ class Filler {
   void sum() {
     plan_.thinnest = Length::mm(1e6);
     for (const Cell& cell : plan_.cells) {
-      plan_.thinnest = std::min(plan_.thinnest, Length::mm(meanWidth(cell.region)));
-      plan_.cutLength += Length::mm(edgeOf(cell.region, radius_));
-      for (const WallLine& outline : cell.region.outlines()) {
-        plan_.islands += turnOf(outline) < 0 ? 1 : 0;
-      }
+      plan_.thinnest = std::min(plan_.thinnest, meanWidth(cell.drawn, wall_.body));
+      plan_.cutLength += edgeOf(cell.drawn, wall_.body);
+      plan_.islands += static_cast<int>(cell.drawn.openings.size());
     }
     if (fill_.cutting.lines == LineWork::tape) {
-      plan_.tape = lineTape(plan_.cells, fill_.pattern.line.length, ground_.body);
+      plan_.tape = lineTape(plan_.cells, fill_.pattern.line.length, wall_.body);
     }
     std::vector<std::size_t> order;
     for (std::size_t c = 0; c < fill_.colours.size(); ++c) order.push_back(c);
@@ -355,13 +269,11 @@ class Filler {
 
   const Fill& fill_;
   const Zone& zone_;
-  const Ground& ground_;
+  const Wall& wall_;
   FillRates rates_;
   std::vector<Beyond> beyond_;
   Length radius_;
   FillPlan plan_;
-  std::vector<std::size_t> kept_;
-  std::set<std::pair<std::size_t, std::size_t>> pairs_;
 };
 
 }  // namespace
@@ -387,7 +299,7 @@ Fill usualFill(const ZonePath& zone, Unit unit) {
 }
 
 CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
-                                            const Ground& ground, const FillRates& rates) {
+                                            const Wall& wall, const FillRates& rates) {
   constexpr std::size_t mostColours = 24;
   Faults faults;
   std::vector<FillPlan> plans;
@@ -422,7 +334,7 @@ CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, cons
         }
       }
     }
-    Checked<FillPlan> plan = Filler(fills[i], *zone, ground, rates, std::move(beyond))(rows);
+    Checked<FillPlan> plan = Filler(fills[i], *zone, wall, rates, std::move(beyond))(rows);
     if (!plan) {
       faults.push_back({place + plan.error().field, plan.error().sentence});
       continue;

@@ -83,14 +83,15 @@ Fill usualFill(const ZonePath& zone, Unit unit);
 /// One cell, worked out.
 struct Cell {
   std::string label;  ///< row letter and number from the seam: "B12"; unique on the cup
-  Region whole;       ///< with half of the lines round it
-  Region region;      ///< without
+  Patch whole;        ///< with half of the lines round it
+  Patch drawn;        ///< without, as it is cut: one piece
+  Region region;      ///< the same within the frame, cut at the seam
   Area area;          ///< of that, on the cup
   WallPoint middle;
   WallPoint
       namedAt;  ///< where its label stands on the flat: in its larger part if the seam cuts it
   int row = 0;  ///< from the top down
-  bool onSeam = false;
+  bool onSeam = false;  ///< whether the seam cuts it
   int colour = 0;
 };
 
@@ -136,8 +137,10 @@ struct FillPlan {
   std::vector<std::pair<std::size_t, std::size_t>> neighbours;
   Colouring colouring;
   std::vector<ColourNeed> needs;  ///< in the order colours are filled: dark to light, film last
-  int merged = 0;                 ///< slivers that went to the neighbour they share most edge with
-  int dropped = 0;                ///< slivers without a neighbour
+  int merged = 0;    ///< slivers that went to the neighbour they share most edge with
+  int dropped = 0;   ///< slivers without a neighbour, and bits that lines cut off
+  Area droppedArea;  ///< of those; with the cells and `lineArea` it makes up the zone
+  Area lineArea;
   Length thinnest;                ///< mean width of the narrowest cell
   Length cutLength;               ///< of all cells' edges
   int islands = 0;                ///< openings in cells, each round something that comes loose
@@ -151,6 +154,6 @@ struct FillPlan {
 /// wide on average once its lines are off (the rectangle with its area and edge). Faults name the
 /// member: "fills[0].pattern.size".
 CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
-                                            const Ground& ground, const FillRates& rates = {});
+                                            const Wall& wall, const FillRates& rates = {});
 
 }  // namespace avrelt

@@ -30,26 +30,48 @@ struct Span {
 LineTape lineTape(const std::vector<Cell>& cells, Length width, const Body& body) {
   // On a wall of one radius, so that straight stays straight; true lengths are kept beside.
   const double radius = body.radius(body.wall() / 2).mm();
+  const double around = 2 * pi * radius;
   std::map<std::pair<long, long>, std::vector<Span>> lines;
   for (const Cell& cell : cells) {
-    for (const WallLine& outline : cell.whole.outlines()) {
+    for (const WallLine& outline : cell.whole.lines()) {
       for (std::size_t i = 0; i < outline.size(); ++i) {
         const WallPoint& one = outline[i];
         const WallPoint& other = outline[(i + 1) % outline.size()];
-        const bool onSeam = alongSeam(one, other);
-        if (onSeam && cell.onSeam) continue;
         Point a{one.theta.radians() * radius, one.s.mm()};
         Point b{other.theta.radians() * radius, other.s.mm()};
-        if (onSeam) a.x = b.x = pi * radius;
         if (norm(b - a) < 1e-6) continue;
         if (b.x < a.x - 1e-9 || (std::abs(b.x - a.x) <= 1e-9 && b.y < a.y)) std::swap(a, b);
         const Point along = (b - a) * (1 / norm(b - a));
         const double truth = std::hypot(
             (other.theta - one.theta).radians() * body.radius((one.s + other.s) / 2).mm(),
             (other.s - one.s).mm());
+        // A line that climbs is a helix: carried on by turns it is met again at other places of the
+        // flat, of which the same is taken for all its stretches. The start of the count is off any
+        // place where cells usually lie.
+        const double rise = std::abs(along.y) * around;
+        if (rise > 1e-6) {
+          const double off = cross(along, a) - 0.3719 * rise;
+          const Point by{std::round(off / rise) * around * (along.y > 0 ? 1 : -1), 0};
+          a = a + by;
+          b = b + by;
+        } else {
+          const Point by{-std::floor((a.x + 1e-6) / around) * around, 0};
+          a = a + by;
+          b = b + by;
+        }
         const std::pair key{std::lround(std::atan2(along.y, along.x) * 2000),
                             std::lround(cross(along, a) * 10)};
-        lines[key].push_back({dot(along, a), dot(along, b), truth / norm(b - a)});
+        std::vector<Span>& spans = lines[key];
+        const double perUnit = truth / norm(b - a);
+        const double from = dot(along, a);
+        const double to = dot(along, b);
+        if (rise <= 1e-6 && to > around + 1e-6) {
+          // A ring's stretch over the seam of the count is two of it.
+          spans.push_back({from, around, perUnit});
+          spans.push_back({0, to - around, perUnit});
+        } else {
+          spans.push_back({from, to, perUnit});
+        }
       }
     }
   }
@@ -72,22 +94,31 @@ LineTape lineTape(const std::vector<Cell>& cells, Length width, const Body& body
     std::sort(ends.begin(), ends.end());
     int depth = 0;
     double last = 0;
-    double reached = -HUGE_VAL;
-    double truth = 0;
-    const auto finish = [&] {
-      if (truth > 0.5) runs.push_back(truth);
-      truth = 0;
+    struct Run {
+      double from;
+      double to;
+      double truth;
     };
+    std::vector<Run> here;
     for (const auto& [at, step, perUnit] : ends) {
       if (depth >= 2 && at > last) {
-        if (last > reached + touching) finish();
-        truth += (at - last) * perUnit;
-        reached = at;
+        if (here.empty() || last > here.back().to + touching) here.push_back({last, last, 0});
+        here.back().truth += (at - last) * perUnit;
+        here.back().to = at;
       }
       depth += step;
       last = at;
     }
-    finish();
+    // Once round, a ring's last stretch goes on in its first.
+    const bool ring = key.first == 0 && here.size() > 1 && here.front().from < touching &&
+                      here.back().to > around - touching;
+    if (ring) {
+      here.front().truth += here.back().truth;
+      here.pop_back();
+    }
+    for (const Run& run : here) {
+      if (run.truth > 0.5) runs.push_back(run.truth);
+    }
   }
   double all = 0;
   double inBends = 0;

@@ -5,9 +5,9 @@
 #include <cmath>
 #include <map>
 #include <numbers>
+#include <tuple>
 #include <unordered_map>
 
-#include "divide/wall_line.h"
 #include "shape/point.h"
 #include "shape/segment.h"
 
@@ -16,7 +16,9 @@ namespace {
 
 using std::numbers::pi;
 
-constexpr double touch = 1e-3;  // mm, under which two edges lie on each other
+/// In mm, under which two edges lie on each other: a little over what a curve may stray from the
+/// sides that stand for it.
+constexpr double touch = 0.008;
 constexpr double enough = 0.5;  // mm of edge that make neighbours
 
 struct Side {
@@ -54,18 +56,13 @@ class Grid {
   double tall_ = 1;
 };
 
-/// All sides of all regions, rolled out; those along the seam only where they count.
-std::vector<Side> sidesOf(const std::vector<const Region*>& regions, Length radius, bool seam) {
-  const auto flat = [radius](const WallPoint& p) {
-    return Point{p.theta.radians() * radius.mm(), p.s.mm()};
-  };
+/// All sides of all patches, rolled out.
+std::vector<Side> sidesOf(const std::vector<const Patch*>& patches, Length radius) {
   std::vector<Side> sides;
-  for (std::size_t i = 0; i < regions.size(); ++i) {
-    for (const WallLine& line : regions[i]->outlines()) {
+  for (std::size_t i = 0; i < patches.size(); ++i) {
+    for (const std::vector<Point>& line : onCylinder(*patches[i], radius)) {
       for (std::size_t k = 0; k < line.size(); ++k) {
-        const WallPoint& a = line[k];
-        const WallPoint& b = line[(k + 1) % line.size()];
-        if (seam || !alongSeam(a, b)) sides.push_back({flat(a), flat(b), i});
+        sides.push_back({line[k], line[(k + 1) % line.size()], i});
       }
     }
   }
@@ -88,51 +85,68 @@ Places placesOf(const std::vector<Side>& sides, const Grid& grid) {
   return places;
 }
 
-/// How much of their lines two sides share, and whether they touch at all. The second is taken a
-/// turn round where that brings it nearer.
+/// How much of their lines two sides share, and whether they touch at all.
 struct Contact {
   double length = 0;
   bool touches = false;
 };
-Contact contactOf(const Side& one, Side other, double around) {
-  const double by = std::round((one.a.x - other.a.x) / around) * around;
-  other.a.x += by;
-  other.b.x += by;
+Contact contactOf(const Side& one, const Side& other) {
   const Point along = one.b - one.a;
   const double length = norm(along);
   if (length < 1e-9) return {};
   const Point unit = along * (1 / length);
-  const auto place = [&](Point p) { return (p.x - one.a.x) * unit.x + (p.y - one.a.y) * unit.y; };
-  const auto off = [&](Point p) {
-    return std::abs((p.x - one.a.x) * unit.y - (p.y - one.a.y) * unit.x);
-  };
-  Contact contact;
+  const auto place = [&](Point p) { return dot(p - one.a, unit); };
+  const auto off = [&](Point p) { return cross(unit, p - one.a); };
+  // What of the other lies within reach of the first's line, as shares of it.
   const double offA = off(other.a);
   const double offB = off(other.b);
-  const double from = std::min(place(other.a), place(other.b));
-  const double to = std::max(place(other.a), place(other.b));
-  if (offA < touch && offB < touch) {
-    contact.length = std::max(0.0, std::min(to, length) - std::max(from, 0.0));
-    contact.touches = from < length + touch && to > -touch;
-    return contact;
+  double from = 0;
+  double to = 1;
+  for (const double edge : {-touch, touch}) {
+    const double a = (edge < 0 ? -offA : offA) - touch;
+    const double b = (edge < 0 ? -offB : offB) - touch;
+    if (a > 0 && b > 0) return {};
+    if (a > 0) from = std::max(from, a / (a - b));
+    if (b > 0) to = std::min(to, a / (a - b));
   }
-  for (const Point p : {other.a, other.b}) {
-    if (off(p) < touch && place(p) > -touch && place(p) < length + touch) contact.touches = true;
-  }
+  if (from > to) return {};
+  const double placeA = place(other.a);
+  const double placeB = place(other.b);
+  const auto [low, high] =
+      std::minmax({placeA + (placeB - placeA) * from, placeA + (placeB - placeA) * to});
+  Contact contact;
+  contact.length = std::max(0.0, std::min(high, length) - std::max(low, 0.0));
+  contact.touches = low < length + touch && high > -touch;
   return contact;
+}
+
+/// By how many turns one side has to be carried on so that it may lie at another: from the first to
+/// the last.
+std::pair<int, int> turnsTo(const Side& one, const Side& other, double around) {
+  const auto [oneLeft, oneRight] = std::minmax(one.a.x, one.b.x);
+  const auto [otherLeft, otherRight] = std::minmax(other.a.x, other.b.x);
+  return {static_cast<int>(std::ceil((oneLeft - otherRight - touch) / around)),
+          static_cast<int>(std::floor((oneRight - otherLeft + touch) / around))};
 }
 
 }  // namespace
 
-std::vector<SharedEdge> neighboursOf(const std::vector<const Region*>& regions, Length radius,
-                                     bool corners) {
+std::vector<SharedEdge> neighboursOf(const std::vector<const Patch*>& patches, const Body& body,
+                                     bool corners, Length least) {
+  const Length radius = body.radius(body.wall() / 2);
   const double around = 2 * pi * radius.mm();
-  const std::vector<Side> sides = sidesOf(regions, radius, true);
+  const std::vector<Side> sides = sidesOf(patches, radius);
   const double total = lengthOf(sides);
   if (sides.empty()) return {};
   const Grid grid(std::max(1.0, total / static_cast<double>(sides.size())), around);
   const Places places = placesOf(sides, grid);
-  std::map<std::pair<std::size_t, std::size_t>, double> shared;
+  // How much longer a side is on the body than on the cylinder it is rolled out on.
+  const auto stretchOf = [&](const Side& side) {
+    const Point along = side.b - side.a;
+    const double by = body.radius(Length::mm((side.a.y + side.b.y) / 2)) / radius;
+    return std::hypot(along.x * by, along.y) / norm(along);
+  };
+  std::map<std::tuple<std::size_t, std::size_t, int>, double> found;
   std::vector<std::size_t> met(sides.size(), sides.size());
   for (std::size_t i = 0; i < sides.size(); ++i) {
     grid.at(sides[i], [&](long place) {
@@ -140,43 +154,62 @@ std::vector<SharedEdge> neighboursOf(const std::vector<const Region*>& regions, 
         // Each pair once, though it may meet in several places of the grid.
         if (j <= i || met[j] == i || sides[j].owner == sides[i].owner) continue;
         met[j] = i;
-        const Contact contact = contactOf(sides[i], sides[j], around);
-        if (contact.length < touch && !(corners && contact.touches)) continue;
-        const auto [least, most] = std::minmax(sides[i].owner, sides[j].owner);
-        shared[{least, most}] += contact.length;
+        const auto [first, last] = turnsTo(sides[i], sides[j], around);
+        for (int turns = first; turns <= last; ++turns) {
+          const Point by{turns * around, 0};
+          const Contact contact =
+              contactOf(sides[i], {sides[j].a + by, sides[j].b + by, sides[j].owner});
+          if (contact.length < 1e-6 && !(corners && contact.touches)) continue;
+          const bool inOrder = sides[i].owner < sides[j].owner;
+          found[{std::min(sides[i].owner, sides[j].owner), std::max(sides[i].owner, sides[j].owner),
+                 inOrder ? turns : -turns}] += contact.length * stretchOf(sides[i]);
+        }
       }
     });
   }
   std::vector<SharedEdge> edges;
-  for (const auto& [pair, length] : shared) {
-    if (length < enough && !corners) continue;
-    edges.push_back({pair.first, pair.second, Length::mm(length)});
+  for (auto at = found.begin(); at != found.end();) {
+    const auto [first, second, turns] = at->first;
+    SharedEdge edge{first, second, Length(), turns};
+    double most = -1;
+    for (; at != found.end() && std::get<0>(at->first) == first && std::get<1>(at->first) == second;
+         ++at) {
+      edge.length += Length::mm(at->second);
+      if (at->second <= most) continue;
+      most = at->second;
+      edge.turns = std::get<2>(at->first);
+    }
+    if (edge.length >= least || corners) edges.push_back(edge);
   }
   return edges;
 }
 
 namespace {
 
-/// How far a place lies from a side, the nearer way round.
+/// How far a place lies from a side, whichever way round it is nearest.
 double distance(Point p, const Side& side, double around) {
-  const Point by{std::round((p.x - side.a.x) / around) * around, 0};
-  return std::sqrt(squareDistance(p, side.a + by, side.b + by));
+  const auto [left, right] = std::minmax(side.a.x, side.b.x);
+  double least = HUGE_VAL;
+  const int last = static_cast<int>(std::ceil((p.x - left) / around));
+  for (int turns = static_cast<int>(std::floor((p.x - right) / around)); turns <= last; ++turns) {
+    const Point by{turns * around, 0};
+    least = std::min(least, squareDistance(p, side.a + by, side.b + by));
+  }
+  return std::sqrt(least);
 }
 
 }  // namespace
 
-std::vector<SharedEdge> facingNeighbours(const std::vector<const Region*>& regions, Length radius) {
+std::vector<SharedEdge> facingNeighbours(const std::vector<const Patch*>& patches, Length radius) {
   constexpr std::size_t mostSamples = 30'000;
   const double around = 2 * pi * radius.mm();
-  const std::vector<Side> sides = sidesOf(regions, radius, false);
+  const std::vector<Side> sides = sidesOf(patches, radius);
   const double total = lengthOf(sides);
   double area = 0;
-  for (const Region* region : regions) {
-    for (const WallLine& line : region->outlines()) area += turnOf(line) / 2 * radius.mm();
-  }
+  for (const Patch* patch : patches) area += signedArea(onCylinder(*patch, radius));
   if (sides.empty()) return {};
   // As far as half a cell: what lies farther away does not face it.
-  const double reach = std::sqrt(std::abs(area) / static_cast<double>(regions.size())) / 2;
+  const double reach = std::sqrt(std::abs(area) / static_cast<double>(patches.size())) / 2;
   const Grid grid(std::max(reach / 2, 0.5), around);
   const Places places = placesOf(sides, grid);
   struct Facing {
@@ -225,7 +258,7 @@ std::vector<SharedEdge> facingNeighbours(const std::vector<const Region*>& regio
   }
   std::vector<SharedEdge> edges;
   for (const auto& [pair, length] : shared) {
-    if (length >= enough) edges.push_back({pair.first, pair.second, Length::mm(length)});
+    if (length >= enough) edges.push_back({pair.first, pair.second, Length::mm(length), 0});
   }
   return edges;
 }

@@ -10,13 +10,13 @@
 namespace avrelt {
 
 /// What becomes of cells on a taper. Both schools exist.
-enum class School {
+enum class TaperFit {
   narrow,  ///< whole columns all the way up: cells narrow with the cup and close at the seam
   keep,    ///< cells keep their size and meet at the seam as they come
 };
 
 /// What becomes of the height of a repeat.
-enum class Rise {
+enum class HeightFit {
   sized,       ///< as `size` and the family's shape have it, whatever closing costs in width
   proportion,  ///< in proportion to the width, when that is stretched to close
   whole,       ///< stretched so that a whole number of repeats fills the zone's height
@@ -34,8 +34,8 @@ struct Pattern {
   double up = 0;        ///< the same up the wall
   bool mirror = false;  ///< left to right
   bool turned = false;  ///< by a quarter
-  School school = School::narrow;
-  Rise rise = Rise::sized;
+  TaperFit taperFit = TaperFit::narrow;
+  HeightFit heightFit = HeightFit::sized;
   int seed = 1;             ///< of pebbles
   SharedArtwork artwork{};  ///< of the family of that name
   std::string kept{};

@@ -5,6 +5,8 @@
 #include <cmath>
 #include <numbers>
 
+#include "shape/box.h"
+
 namespace avrelt {
 namespace {
 
@@ -88,10 +90,12 @@ Tile weave(double ratio) {
 }
 
 /// Half circles hanging, each row half a scale aside of the last.
-Tile scales() {
-  constexpr int steps = 8;
+Tile scales(double fine) {
+  // A chord over an angle a of a circle is off by r (1 − cos a/2).
+  const double most = 2 * std::acos(1 - std::clamp(fine, 1e-6, 0.1) / 0.5);
+  const int steps = std::clamp(static_cast<int>(std::ceil(pi / 2 / most)), 4, 128);
   Cell one;
-  const auto arc = [&one](Point centre, double from, double to) {
+  const auto arc = [&one, steps](Point centre, double from, double to) {
     for (int i = 0; i < steps; ++i) {
       const double a = (from + (to - from) * i / steps) * pi / 2;
       one.push_back(centre + Point{0.5 * std::cos(a), 0.5 * std::sin(a)});
@@ -180,7 +184,7 @@ bool repeatsUp(Family family) {
   return family != Family::uprights && family != Family::slants && family != Family::pebbles;
 }
 
-Tile tileOf(Family family, double ratio) {
+Tile tileOf(Family family, double ratio, double fine) {
   switch (family) {
     case Family::bricks:
       return bricks(ratio);
@@ -199,7 +203,7 @@ Tile tileOf(Family family, double ratio) {
     case Family::weave:
       return weave(ratio);
     case Family::scales:
-      return scales();
+      return scales(fine);
     case Family::crosses:
       return crosses();
     case Family::pentagons:
@@ -213,6 +217,53 @@ Tile tileOf(Family family, double ratio) {
       break;
   }
   return {};
+}
+
+Tile sideBySide(Tile tile) {
+  constexpr double on = 1e-9;
+  std::vector<Point> corners;
+  Box box;
+  for (const Cell& cell : tile.cells) {
+    for (const Point& p : cell) box.add(p);
+  }
+  const int across = static_cast<int>(std::ceil(box.width() / tile.wide)) + 1;
+  const int up = static_cast<int>(std::ceil(box.height() / tile.tall)) + 1;
+  for (const Cell& cell : tile.cells) {
+    for (const Point& p : cell) {
+      for (int i = -across; i <= across; ++i) {
+        for (int j = -up; j <= up; ++j) {
+          const Point at = p + Point{i * tile.wide, j * tile.tall};
+          if (at.x > box.low.x - on && at.x < box.high.x + on && at.y > box.low.y - on &&
+              at.y < box.high.y + on) {
+            corners.push_back(at);
+          }
+        }
+      }
+    }
+  }
+  for (Cell& cell : tile.cells) {
+    Cell whole;
+    for (std::size_t k = 0; k < cell.size(); ++k) {
+      const Point a = cell[k];
+      const Point along = cell[(k + 1) % cell.size()] - a;
+      const double length = norm(along);
+      std::vector<double> places{0};
+      for (const Point& corner : corners) {
+        const Point off = corner - a;
+        const double place = dot(off, along) / length;
+        if (place < on || place > length - on) continue;
+        if (std::abs(cross(along, off)) / length < on) places.push_back(place);
+      }
+      std::sort(places.begin(), places.end());
+      double last = -1;
+      for (const double place : places) {
+        if (place - last > on) whole.push_back(a + along * (place / length));
+        last = place;
+      }
+    }
+    cell = std::move(whole);
+  }
+  return tile;
 }
 
 Tile tileOf(const Artwork& artwork) {

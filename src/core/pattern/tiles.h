@@ -65,9 +65,13 @@ struct Tile {
 /// Whether a family repeats up the wall: stripes run all of it, and pebbles never repeat.
 bool repeatsUp(Family family);
 
-/// A family's tile. Upright and slanted stripes are 1 tall and run on from tile to tile; pebbles
-/// and artwork have none by rule and give an empty one.
-Tile tileOf(Family family, double ratio);
+/// A family's tile, its curves followed to within `fine`, in the tile's units. Upright and slanted
+/// stripes are 1 tall and run on from tile to tile; pebbles and artwork have none by rule and give
+/// an empty one.
+Tile tileOf(Family family, double ratio, double fine = 1e-4);
+/// The same with every corner of a cell on the edges of those beside it too, over all repeats, so
+/// that two cells share whole sides, end to end.
+Tile sideBySide(Tile tile);
 /// An artwork's, in mm. Its cells leave the lines between them free.
 Tile tileOf(const Artwork& artwork);
 

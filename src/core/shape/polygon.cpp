@@ -3,55 +3,47 @@
 
 #include <algorithm>
 #include <cmath>
-#include <polyclipping/clipper.hpp>
 
+#include "shape/clipping.h"
 #include "shape/segment.h"
 
 namespace avrelt {
 namespace {
 
-namespace cl = ClipperLib;
-
 constexpr double perMm = 1e4;
 /// Less than this, in square units, is dust of the rounding.
 constexpr double dust = 1e-4 * perMm * perMm;
 
-cl::Path toPath(const std::vector<Point>& points) {
-  cl::Path path;
+WholePath toPath(const std::vector<Point>& points) {
+  WholePath path;
   path.reserve(points.size());
   for (const Point& p : points)
     path.emplace_back(std::llround(p.x * perMm), std::llround(p.y * perMm));
   return path;
 }
 
-std::vector<Point> fromPath(const cl::Path& path) {
+WholePaths toPaths(const Polygon& polygon) {
+  WholePaths paths;
+  paths.reserve(polygon.size());
+  for (const std::vector<Point>& outline : polygon) paths.push_back(toPath(outline));
+  return paths;
+}
+
+std::vector<Point> fromPath(const WholePath& path) {
   std::vector<Point> points;
   points.reserve(path.size());
-  for (const cl::IntPoint& p : path) {
+  for (const WholePoint& p : path) {
     points.push_back({static_cast<double>(p.X) / perMm, static_cast<double>(p.Y) / perMm});
   }
   return points;
 }
 
-Polygon fromPaths(const cl::Paths& paths) {
+Polygon fromPaths(const WholePaths& paths) {
   Polygon polygon;
-  for (const cl::Path& path : paths) {
-    if (std::abs(cl::Area(path)) > dust) polygon.push_back(fromPath(path));
+  for (const WholePath& path : paths) {
+    if (std::abs(ClipperLib::Area(path)) > dust) polygon.push_back(fromPath(path));
   }
   return polygon;
-}
-
-void add(cl::Clipper& clipper, const Polygon& polygon, cl::PolyType type) {
-  for (const std::vector<Point>& outline : polygon) clipper.AddPath(toPath(outline), type, true);
-}
-
-Polygon combine(const Polygon& subject, const Polygon& clip, cl::ClipType how) {
-  cl::Clipper clipper;
-  add(clipper, subject, cl::ptSubject);
-  add(clipper, clip, cl::ptClip);
-  cl::Paths result;
-  clipper.Execute(how, result, cl::pftNonZero, cl::pftNonZero);
-  return fromPaths(result);
 }
 
 }  // namespace
@@ -108,6 +100,19 @@ bool contains(const Polygon& polygon, Point p) {
   return inside;
 }
 
+std::vector<double> cutsAt(const Polygon& polygon, double y) {
+  std::vector<double> cuts;
+  for (const std::vector<Point>& outline : polygon) {
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      const Point& a = outline[i];
+      const Point& b = outline[(i + 1) % outline.size()];
+      if ((a.y > y) != (b.y > y)) cuts.push_back(a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y));
+    }
+  }
+  std::sort(cuts.begin(), cuts.end());
+  return cuts;
+}
+
 Polygon movedBy(Polygon polygon, Point by) {
   for (std::vector<Point>& outline : polygon) {
     for (Point& p : outline) p = p + by;
@@ -116,65 +121,44 @@ Polygon movedBy(Polygon polygon, Point by) {
 }
 
 Polygon enclosedBy(const std::vector<Polyline>& lines, bool evenOdd) {
-  cl::Clipper clipper;
-  for (const Polyline& line : lines) clipper.AddPath(toPath(line.points), cl::ptSubject, true);
-  cl::Paths result;
-  const cl::PolyFillType rule = evenOdd ? cl::pftEvenOdd : cl::pftNonZero;
-  clipper.Execute(cl::ctUnion, result, rule, rule);
-  return fromPaths(result);
+  WholePaths paths;
+  for (const Polyline& line : lines) paths.push_back(toPath(line.points));
+  return fromPaths(combined(paths, {}, Combine::either, dust, evenOdd));
 }
 
 Polygon drawnWide(const std::vector<Polyline>& lines, Length width) {
-  cl::ClipperOffset offset(4.0);
-  for (const Polyline& line : lines) {
-    offset.AddPath(toPath(line.points), cl::jtMiter,
-                   line.closed ? cl::etClosedLine : cl::etOpenButt);
-  }
-  cl::Paths result;
-  offset.Execute(result, width.mm() / 2 * perMm);
-  return fromPaths(result);
+  WholePaths closed;
+  WholePaths open;
+  for (const Polyline& line : lines) (line.closed ? closed : open).push_back(toPath(line.points));
+  return fromPaths(drawnWide(closed, open, width.mm() / 2 * perMm));
 }
 
 Polygon unionOf(const std::vector<Polygon>& polygons) {
-  cl::Clipper clipper;
-  for (const Polygon& polygon : polygons) add(clipper, polygon, cl::ptSubject);
-  cl::Paths result;
-  clipper.Execute(cl::ctUnion, result, cl::pftNonZero, cl::pftNonZero);
-  return fromPaths(result);
+  WholePaths all;
+  for (const Polygon& polygon : polygons) {
+    for (WholePath& path : toPaths(polygon)) all.push_back(std::move(path));
+  }
+  return fromPaths(combined(all, {}, Combine::either, dust));
 }
 
 Polygon operator&(const Polygon& a, const Polygon& b) {
-  return combine(a, b, cl::ctIntersection);
+  return fromPaths(combined(toPaths(a), toPaths(b), Combine::both, dust));
 }
 
 Polygon operator-(const Polygon& a, const Polygon& b) {
-  return combine(a, b, cl::ctDifference);
+  return fromPaths(combined(toPaths(a), toPaths(b), Combine::first, dust));
 }
 
 Polygon shrunkBy(const Polygon& polygon, Length by) {
   if (by <= Length()) return polygon;
-  cl::ClipperOffset offset(4.0);
-  for (const std::vector<Point>& outline : polygon) {
-    offset.AddPath(toPath(outline), cl::jtMiter, cl::etClosedPolygon);
-  }
-  cl::Paths result;
-  offset.Execute(result, -by.mm() * perMm);
-  return fromPaths(result);
+  return fromPaths(drawnOut(toPaths(polygon), -by.mm() * perMm));
 }
 
 std::vector<Polygon> partsOf(const Polygon& polygon) {
   if (polygon.size() == 1 && signedArea(polygon) > 0) return {polygon};
-  cl::Clipper clipper;
-  add(clipper, polygon, cl::ptSubject);
-  cl::PolyTree tree;
-  clipper.Execute(cl::ctUnion, tree, cl::pftNonZero, cl::pftNonZero);
   std::vector<Polygon> parts;
-  for (const cl::PolyNode* node = tree.GetFirst(); node != nullptr; node = node->GetNext()) {
-    if (node->IsHole()) continue;
-    cl::Paths paths{node->Contour};
-    for (const cl::PolyNode* hole : node->Childs) paths.push_back(hole->Contour);
-    Polygon part = fromPaths(paths);
-    if (!part.empty() && signedArea(part.front()) > 0) parts.push_back(std::move(part));
+  for (const WholePart& part : combinedParts(toPaths(polygon), {}, Combine::either, dust)) {
+    parts.push_back(fromPaths(part.paths()));
   }
   return parts;
 }

@@ -20,6 +20,9 @@ Box boundsOf(const Polygon& polygon);
 Point centroidOf(const Polygon& polygon);
 /// Whether a place lies inside, by the even-odd rule.
 bool contains(const Polygon& polygon, Point p);
+/// Where its edges cross this height, from left to right: inside from the first to the second, from
+/// the third to the fourth …
+std::vector<double> cutsAt(const Polygon& polygon, double y);
 Polygon movedBy(Polygon polygon, Point by);
 
 /// What closed lines enclose: every second crossing with `evenOdd`, else whatever is wound round.

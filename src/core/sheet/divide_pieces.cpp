@@ -141,7 +141,7 @@ std::vector<Piece> ringStrips(const Divided& divided, const Body& body, Angle se
   constexpr Length wide = Length::mm(12);
   std::vector<RoundMark> uprights;
   for (const LineMark& mark : divided.marks) {
-    if (mark.what.pattern != "upright") continue;
+    if (mark.at != MarkAt::upright) continue;
     uprights.push_back({mark.onCup, GuideKind::quarter, {"%1", {mark.line}}});
   }
   std::vector<Piece> strips;
@@ -206,12 +206,12 @@ std::vector<Piece> marksSheets(const Divided& divided, const Development& flat, 
       if (index >= divided.marks.size()) break;
       const LineMark& mark = divided.marks[index];
       const double y = tableTop - rowTall * (static_cast<double>(row) + 1.2);
-      const bool round = mark.what.pattern == "ring";
+      const bool round = mark.at == MarkAt::ring;
       const auto cell = [&](std::size_t column, Sentence words) {
         write(columns[column].middle, y, 2.4, std::move(words));
       };
       cell(0, {"%1", {mark.line}});
-      cell(1, mark.what);
+      cell(1, {markName(mark.at), {}});
       cell(2, {"%1", {both(mark.fromBase)}});
       cell(3, {"%1", {both(mark.fromRim)}});
       if (round) {
@@ -229,7 +229,7 @@ std::vector<Piece> marksSheets(const Divided& divided, const Development& flat, 
 void drawUprights(Piece& disc, const Divided& divided) {
   const double r = disc.bounds().width() / 2;
   for (const LineMark& mark : divided.marks) {
-    if (mark.what.pattern != "upright") continue;
+    if (mark.at != MarkAt::upright) continue;
     const double a = mark.onCup.radians();
     // Seen from below, as the disc's other marks are.
     const Point out{-std::sin(a), -std::cos(a)};

@@ -3,15 +3,15 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "divide/flat_outline.h"
+#include "divide/wall_line.h"
 #include "shape/polygon.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
 namespace {
-
-constexpr Length fine = Length::mm(0.02);
 
 Path closed(const std::vector<Point>& points) {
   Path path{points.front(), {}};
@@ -32,13 +32,21 @@ class Sheet {
   Sheet(const Zone& zone, const Development& flat)
       : zone_(zone), flat_(flat), all_(zone.region.allRound()), from_(zone.region.span().first) {}
 
-  std::vector<std::vector<Point>> outlines(const Region& region) const {
+  /// The zone's own edge.
+  std::vector<std::vector<Point>> edge() const {
     std::vector<std::vector<Point>> outlines;
-    for (WallLine line : all_ ? region.outlines() : region.joined()) {
-      const bool before = std::all_of(line.begin(), line.end(),
-                                      [this](const WallPoint& p) { return isBefore(p.theta); });
-      for (WallPoint& p : line) p.theta = before ? p.theta + Angle::turn() : p.theta;
-      outlines.push_back(inFlat(line, true, flat_, fine));
+    for (const Patch& patch : patchesOf(zone_.region)) add(outlines, patch);
+    return outlines;
+  }
+  /// A cell's outline and openings; where the seam cuts it, of its parts.
+  std::vector<std::vector<Point>> outlines(const Cell& cell) const {
+    std::vector<std::vector<Point>> outlines;
+    if (all_) {
+      for (const WallLine& line : cell.region.outlines()) {
+        outlines.push_back(inFlat(line, true, flat_, curveTolerance));
+      }
+    } else {
+      add(outlines, cell.drawn);
     }
     return outlines;
   }
@@ -50,18 +58,21 @@ class Sheet {
     double tall = 0;
   };
   std::vector<Spot> spots(const Cell& cell) const {
-    const auto spot = [this](WallPoint at, const Region& region) {
-      const double tall = std::max((region.highest() - region.lowest()).mm(), 0.1);
+    const auto spot = [this](const Patch& patch) {
       double area = 0;
-      for (const std::vector<Point>& outline : outlines(region)) area += signedArea(outline);
-      if (isBefore(at.theta)) at.theta = at.theta + Angle::turn();
+      std::vector<std::vector<Point>> lines;
+      add(lines, patch);
+      for (const std::vector<Point>& outline : lines) area += signedArea(outline);
+      const Region part({patch.outline});
+      const double tall = std::max((part.highest() - part.lowest()).mm(), 0.1);
+      WallPoint at = middleOf(patch);
+      at.theta = at.theta + carriedBy(patch);
       return Spot{flat_.toFlat(at), area / tall, tall};
     };
-    if (!all_ || cell.region.outlines().size() < 2) return {spot(cell.middle, cell.region)};
+    if (!all_ || !cell.onSeam) return {spot(cell.drawn)};
     std::vector<Spot> spots;
     for (const WallLine& line : cell.region.outlines()) {
-      const Region part({line});
-      spots.push_back(spot(labelPlace(part), part));
+      if (turnOf(line) > 0) spots.push_back(spot({line, {}}));
     }
     return spots;
   }
@@ -71,7 +82,7 @@ class Sheet {
     Piece piece;
     piece.role = role;
     piece.id = id + "-" + zone_.id;
-    const std::vector<std::vector<Point>> edges = outlines(zone_.region);
+    const std::vector<std::vector<Point>> edges = edge();
     const auto parts = std::count_if(edges.begin(), edges.end(),
                                      [](const auto& edge) { return signedArea(edge) > 0; });
     Box box;
@@ -97,7 +108,20 @@ class Sheet {
   }
 
  private:
-  bool isBefore(Angle theta) const { return !all_ && theta < from_ - Angle::radians(1e-7); }
+  /// What brings a patch into the zone as it is rolled out.
+  Angle carriedBy(const Patch& patch) const {
+    if (all_) return {};
+    const auto [from, to] = spanOf(patch);
+    const double middle = (from + to).radians() / 2;
+    return Angle::turn() * std::ceil((from_.radians() - middle) / (2 * std::numbers::pi));
+  }
+  void add(std::vector<std::vector<Point>>& outlines, const Patch& patch) const {
+    const Angle by = carriedBy(patch);
+    for (WallLine line : patch.lines()) {
+      for (WallPoint& p : line) p.theta = p.theta + by;
+      outlines.push_back(inFlat(line, true, flat_, curveTolerance));
+    }
+  }
 
   const Zone& zone_;
   const Development& flat_;
@@ -152,7 +176,7 @@ void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int co
 Piece templateOf(const FillPlan& plan, const Sheet& sheet, PieceRole role, const char* id) {
   Piece piece = sheet.piece(role, id);
   for (const Cell& cell : plan.cells) {
-    for (std::vector<Point>& outline : sheet.outlines(cell.region)) {
+    for (std::vector<Point>& outline : sheet.outlines(cell)) {
       std::reverse(outline.begin(), outline.end());  // as a hole runs
       piece.slits.push_back(closed(outline));
     }
@@ -166,7 +190,7 @@ Piece templateOf(const FillPlan& plan, const Sheet& sheet, PieceRole role, const
 Piece lineWork(const FillPlan& plan, const Sheet& sheet) {
   Piece piece = sheet.piece(PieceRole::lineWork, "line-work");
   for (const Cell& cell : plan.cells) {
-    for (std::vector<Point>& outline : sheet.outlines(cell.region)) {
+    for (std::vector<Point>& outline : sheet.outlines(cell)) {
       std::reverse(outline.begin(), outline.end());
       piece.holes.push_back(closed(outline));
     }
@@ -208,15 +232,15 @@ std::vector<Piece> stencilPieces(const std::vector<FillPlan>& plans, const Divid
 
 std::vector<Piece> furtherTemplates(const std::vector<FillPlan>& plans,
                                     const std::vector<Fill>& fills, const Divided& divided,
-                                    const Ground& ground) {
+                                    const Wall& wall) {
   std::vector<Piece> pieces;
   for (const FillPlan& plan : plans) {
     const FillCutting& cutting = fills[static_cast<std::size_t>(plan.fill)].cutting;
     const Zone& zone = zoneOf(plan, divided);
-    const Sheet sheet(zone, ground.flat);
-    if (cutting.straight && !ground.flat.isCylinder()) {
-      const Length radius = ground.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
-      const Development upright = Development::cone(radius, 0, ground.body.wall());
+    const Sheet sheet(zone, wall.flat);
+    if (cutting.straight && !wall.flat.isCylinder()) {
+      const Length radius = wall.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
+      const Development upright = Development::cone(radius, 0, wall.body.wall());
       pieces.push_back(
           templateOf(plan, Sheet(zone, upright), PieceRole::straight, "straight-stencil"));
     }
@@ -247,7 +271,7 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
     piece.guides.push_back({GuideKind::front, std::move(piece.outline)});
     piece.outline = Sheet::sheetRound(box, 3, 9);
     for (const Cell& cell : plan.cells) {
-      const std::vector<std::vector<Point>> outlines = sheet.outlines(cell.region);
+      const std::vector<std::vector<Point>> outlines = sheet.outlines(cell);
       for (const std::vector<Point>& outline : outlines) {
         piece.guides.push_back({GuideKind::seam, closed(outline)});
       }
@@ -318,22 +342,23 @@ std::vector<Piece> filmCells(const std::vector<FillPlan>& plans, const std::vect
       for (const std::size_t index : need.cells) {
         const Cell& cell = plan.cells[index];
         if (!isFilm(cell, fill)) continue;
-        for (const WallLine& line : cell.region.joined()) {
-          Piece piece;
-          piece.role = PieceRole::filmCell;
-          piece.id = "cell-" + cell.label;
-          piece.outline = closed(inFlat(line, true, flat, fine));
-          const Box box = piece.bounds();
-          // With more than one film, the film's letter tells whose it is.
-          label(piece, {{box.centre(), box.width() * 0.8, box.height()}},
-                films > 1 ? cell.label + colourLetter(cell.colour) : cell.label);
-          for (int spare = 1; spare <= fill.cutting.spares; ++spare) {
-            Piece copy = piece;
-            copy.id += "-spare-" + std::to_string(spare);
-            pieces.push_back(std::move(copy));
-          }
-          pieces.push_back(std::move(piece));
+        Piece piece;
+        piece.role = PieceRole::filmCell;
+        piece.id = "cell-" + cell.label;
+        piece.outline = closed(inFlat(cell.drawn.outline, true, flat, curveTolerance));
+        for (const WallLine& opening : cell.drawn.openings) {
+          piece.holes.push_back(closed(inFlat(opening, true, flat, curveTolerance)));
         }
+        const Box box = piece.bounds();
+        // With more than one film, the film's letter tells whose it is.
+        label(piece, {{box.centre(), box.width() * 0.8, box.height()}},
+              films > 1 ? cell.label + colourLetter(cell.colour) : cell.label);
+        for (int spare = 1; spare <= fill.cutting.spares; ++spare) {
+          Piece copy = piece;
+          copy.id += "-spare-" + std::to_string(spare);
+          pieces.push_back(std::move(copy));
+        }
+        pieces.push_back(std::move(piece));
       }
     }
   }

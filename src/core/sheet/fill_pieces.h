@@ -16,7 +16,7 @@ std::vector<Piece> stencilPieces(const std::vector<FillPlan>& plans, const Divid
 /// along the wall; whole in film; whole in double-sided sheet; its lines as one piece.
 std::vector<Piece> furtherTemplates(const std::vector<FillPlan>& plans,
                                     const std::vector<Fill>& fills, const Divided& divided,
-                                    const Ground& ground);
+                                    const Wall& wall);
 
 /// The key of every filled zone on paper, true size: the stencil drawn, each cell with its label
 /// and its colour's letter, and hatched by its colour, so that it reads in black and white.

@@ -121,7 +121,7 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
   }
   watchStripes(division, divided, stripes, body, watch);
   for (const LineMark& mark : divided.marks) {
-    if (mark.what.pattern != "ring") continue;
+    if (mark.at != MarkAt::ring) continue;
     const bool rim = mark.fromRim < bareEnough;
     if (!rim && mark.fromBase >= bareEnough) continue;
     watch("line_at_edge", WatchLevel::note, "divide.body",

@@ -129,13 +129,13 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
     const double squash = plan.fit.squash();
     const double most = std::max(std::abs(squash), plan.fit.narrowing);
     if (fill.pattern.artwork && fill.pattern.artwork->picture && most > muchStretch) {
-      watch("picture_narrowed", WatchLevel::note, "pattern.school",
+      watch("picture_narrowed", WatchLevel::note, "pattern.taperFit",
             {"In zone %1 the taper narrows or widens the picture by up to %2 %. Let it keep its "
              "size, or put it where the cup is straight.",
              {plan.zone, static_cast<long>(std::lround(most * 100))}});
     }
-    if (std::abs(plan.fit.stretchTall) > muchStretch && fill.pattern.rise == Rise::whole) {
-      watch("stretched_tall", WatchLevel::note, "pattern.rise",
+    if (std::abs(plan.fit.stretchTall) > muchStretch && fill.pattern.heightFit == HeightFit::whole) {
+      watch("stretched_tall", WatchLevel::note, "pattern.heightFit",
             {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
              {plan.zone, static_cast<long>(std::lround(std::abs(plan.fit.stretchTall) * 100))}});
     }
@@ -157,8 +157,8 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
              {plan.zone}});
     }
     const bool straight = body.isCone() && body.cone().isCylinder();
-    if (fill.pattern.school == School::keep && !straight) {
-      watch("seam_meets", WatchLevel::note, "pattern.school",
+    if (fill.pattern.taperFit == TaperFit::keep && !straight) {
+      watch("seam_meets", WatchLevel::note, "pattern.taperFit",
             {"In zone %1 cells keep their size, so the seam shows. Put it at the back, or under an "
              "upright stripe.",
              {plan.zone}});

@@ -79,7 +79,7 @@ TEST_CASE("faults name the member from the root of the tree") {
   const Straight cup;
   ZoneNode node = cutInto(CutKind::rings, 2, {ZoneNode(), cutInto(CutKind::vee, 1)});
   node.parts[1].cut->wide = {Length::inches(12), {}};
-  const CheckedAll<Divided> divided = divide(node, cup.ground);
+  const CheckedAll<Divided> divided = divide(node, cup.wall);
   REQUIRE_FALSE(divided.has_value());
   CHECK(divided.error().front().field == "parts[1].cut.wide");
 }

@@ -13,12 +13,12 @@ namespace {
 struct Bench {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, Angle::halfTurn()};
   Region whole() const { return Region::band(Length(), body.wall()); }
   Region half() const {
     Cut cut;
     cut.kind = CutKind::uprights;
-    return split(whole(), cut, ground)->parts[0];
+    return split(whole(), cut, wall)->parts[0];
   }
 };
 
@@ -28,50 +28,50 @@ TEST_CASE("the usual cut of every kind can be made, on a whole body and on a hal
   const Bench bench;
   for (const CutKind kind : {CutKind::rings, CutKind::uprights, CutKind::vee, CutKind::wave}) {
     for (const Region& zone : {bench.whole(), bench.half()}) {
-      const Cut cut = usualCut(kind, zone, bench.ground, Unit::inch);
+      const Cut cut = usualCut(kind, zone, bench.wall, Unit::inch);
       INFO(static_cast<int>(kind));
-      CHECK(split(zone, cut, bench.ground).has_value());
+      CHECK(split(zone, cut, bench.wall).has_value());
     }
   }
-  const Cut slant = usualCut(CutKind::slant, bench.half(), bench.ground, Unit::inch);
-  CHECK(split(bench.half(), slant, bench.ground).has_value());
+  const Cut slant = usualCut(CutKind::slant, bench.half(), bench.wall, Unit::inch);
+  CHECK(split(bench.half(), slant, bench.wall).has_value());
 }
 
 TEST_CASE("a ring pulled goes to a mark, and the others stay") {
   const Bench bench;
   Cut cut;
   cut.count = 3;
-  const Split before = *split(bench.whole(), cut, bench.ground);
+  const Split before = *split(bench.whole(), cut, bench.wall);
   const Length other = before.lines[1][0][0].s;
-  const Cut pulled = withLineAt(cut, bench.whole(), bench.ground, 0, before.lines[0][0][0],
+  const Cut pulled = withLineAt(cut, bench.whole(), bench.wall, 0, before.lines[0][0][0],
                                 {Angle(), Length::inches(4.03)}, Unit::inch);
-  const Split after = *split(bench.whole(), pulled, bench.ground);
+  const Split after = *split(bench.whole(), pulled, bench.wall);
   CHECK((bench.body.wall() - after.lines[0][0][0].s).inches() == Approx(0.75));
   CHECK(after.lines[1][0][0].s.mm() == Approx(other.mm()).margin(1e-4));
   // It stops before the next.
-  const Cut far = withLineAt(cut, bench.whole(), bench.ground, 0, before.lines[0][0][0],
+  const Cut far = withLineAt(cut, bench.whole(), bench.wall, 0, before.lines[0][0][0],
                              {Angle(), Length::mm(1)}, Unit::inch);
-  CHECK(split(bench.whole(), far, bench.ground).has_value());
+  CHECK(split(bench.whole(), far, bench.wall).has_value());
 }
 
 TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights turn") {
   const Bench bench;
-  Cut vee = usualCut(CutKind::vee, bench.whole(), bench.ground, Unit::inch);
+  Cut vee = usualCut(CutKind::vee, bench.whole(), bench.wall, Unit::inch);
   vee.at = Angle();
   const Length high = bench.body.wall();
-  const Cut wider = withLineAt(vee, bench.whole(), bench.ground, 0, {Angle::degrees(-50), high},
+  const Cut wider = withLineAt(vee, bench.whole(), bench.wall, 0, {Angle::degrees(-50), high},
                                {Angle::degrees(-45), high}, Unit::inch);
   CHECK(wider.wide.length.inches() == Approx(10.5 / 4).margin(1.0 / 32));
-  const Cut deeper = withLineAt(vee, bench.whole(), bench.ground, 1, {Angle(), Length()},
+  const Cut deeper = withLineAt(vee, bench.whole(), bench.wall, 1, {Angle(), Length()},
                                 {Angle(), Length::inches(1)}, Unit::inch);
   CHECK(deeper.deep->length.inches() == Approx(3.75));
-  Cut wave = usualCut(CutKind::wave, bench.whole(), bench.ground, Unit::inch);
-  wave = withLineAt(wave, bench.whole(), bench.ground, 0, {Angle(), wave.low.length},
+  Cut wave = usualCut(CutKind::wave, bench.whole(), bench.wall, Unit::inch);
+  wave = withLineAt(wave, bench.whole(), bench.wall, 0, {Angle(), wave.low.length},
                     {Angle(), Length::inches(3.01)}, Unit::inch);
   CHECK(wave.low.length == Length::inches(3));
-  Cut uprights = usualCut(CutKind::uprights, bench.whole(), bench.ground, Unit::inch);
-  uprights = withLineAt(uprights, bench.whole(), bench.ground, 1, {},
-                        {bench.ground.inFrame(Angle::degrees(20.2)), high}, Unit::inch);
+  Cut uprights = usualCut(CutKind::uprights, bench.whole(), bench.wall, Unit::inch);
+  uprights = withLineAt(uprights, bench.whole(), bench.wall, 1, {},
+                        {bench.wall.inFrame(Angle::degrees(20.2)), high}, Unit::inch);
   CHECK(uprights.by == CutBy::equal);
   CHECK(uprights.at.degrees() == Approx(-160));
 }
@@ -80,18 +80,18 @@ TEST_CASE("equal bands are put onto the tape, and one of them takes what is over
   // 8 in in three, taped at 2 11/16 by sixteenths; common practice, no published source.
   const Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
   const Development flat = body.cone();
-  const Ground ground{body, flat, Angle::halfTurn()};
+  const Wall wall{body, flat, Angle::halfTurn()};
   const Region whole = Region::band(Length(), body.wall());
   Cut thirds;
   thirds.count = 3;
-  const Cut base = ontoTape(thirds, whole, ground, Absorb::base, Unit::inch);
+  const Cut base = ontoTape(thirds, whole, wall, Absorb::base, Unit::inch);
   REQUIRE(base.widths.size() == 3);
   CHECK(base.widths[0]->length == Length::inches(2.6875));
   CHECK_FALSE(base.widths[2].has_value());
-  const Cut rim = ontoTape(thirds, whole, ground, Absorb::rim, Unit::inch);
+  const Cut rim = ontoTape(thirds, whole, wall, Absorb::rim, Unit::inch);
   CHECK_FALSE(rim.widths[0].has_value());
-  for (const Cut& cut : {base, rim, ontoTape(thirds, whole, ground, Absorb::spread, Unit::inch)}) {
-    const Checked<Split> made = split(whole, cut, ground);
+  for (const Cut& cut : {base, rim, ontoTape(thirds, whole, wall, Absorb::spread, Unit::inch)}) {
+    const Checked<Split> made = split(whole, cut, wall);
     REQUIRE(made.has_value());
     for (const auto& line : made->lines) {
       const Length s = line[0][0].s;

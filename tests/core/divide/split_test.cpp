@@ -18,7 +18,7 @@ namespace {
 /// A body and all that cuts need to know of it.
 struct Bench {
   explicit Bench(const Blank& blank, Angle seam = Angle::halfTurn())
-      : body(bodyOf(blank)), flat(flatOf(body)), ground{body, flat, seam} {}
+      : body(bodyOf(blank)), flat(flatOf(body)), wall{body, flat, seam} {}
 
   static Development flatOf(const Body& body) {
     if (body.isCone()) return body.cone();
@@ -27,19 +27,19 @@ struct Bench {
   }
   Region whole() const { return Region::band(Length(), body.wall()); }
   Split made(const Region& zone, const Cut& cut) const {
-    Checked<Split> result = split(zone, cut, ground);
+    Checked<Split> result = split(zone, cut, wall);
     if (!result) FAIL(result.error().field + ": " + inWords(result.error().sentence, Unit::mm));
     return std::move(*result);
   }
   Fault refused(const Region& zone, const Cut& cut) const {
-    const Checked<Split> result = split(zone, cut, ground);
+    const Checked<Split> result = split(zone, cut, wall);
     REQUIRE_FALSE(result.has_value());
     return result.error();
   }
 
   Body body;
   Development flat;
-  Ground ground;
+  Wall wall;
 };
 
 Cut equal(CutKind kind, int count) {
@@ -150,7 +150,7 @@ TEST_CASE("uprights begin where they are asked to and part the cup evenly, acros
   cut.at = Angle::degrees(45);
   const Split parts = bench.made(bench.whole(), cut);
   REQUIRE(parts.lines.size() == 4);
-  CHECK(bench.ground.onCup(parts.lines[0][0].front().theta).degrees() == Approx(45));
+  CHECK(bench.wall.onCup(parts.lines[0][0].front().theta).degrees() == Approx(45));
   const double quarter = bench.body.area().mm2() / 4;
   for (const Region& part : parts.parts) CHECK(part.area(bench.body).mm2() == Approx(quarter));
   // The second quarter, 135° to 225°, lies across the seam, and is one piece all the same.
@@ -167,9 +167,9 @@ TEST_CASE("a zone is cut again: the half of a half, and a slant across what is l
   CHECK(again.parts[0].area(bench.body).mm2() == Approx(bench.body.area().mm2() / 4));
   Cut slant = equal(CutKind::slant, 0);
   const auto [from, to] = halves.parts[1].span();
-  slant.at = bench.ground.onCup(from);
+  slant.at = bench.wall.onCup(from);
   slant.low = {bench.body.wall() * 0.2, {}};
-  slant.to = bench.ground.onCup(to - Angle::radians(1e-9));
+  slant.to = bench.wall.onCup(to - Angle::radians(1e-9));
   slant.high = {bench.body.wall() * 0.8, {}};
   const Split cut = bench.made(halves.parts[1], slant);
   REQUIRE(cut.parts.size() == 2);
@@ -177,8 +177,8 @@ TEST_CASE("a zone is cut again: the half of a half, and a slant across what is l
         Approx(halves.parts[1].area(bench.body).mm2()).epsilon(1e-6));
   CHECK(cut.parts[0].highest().mm() == Approx(bench.body.wall().mm()));
   // Drawn from within, it runs on straight to both sides.
-  slant.at = bench.ground.onCup(from + (to - from) * 0.3);
-  slant.to = bench.ground.onCup(from + (to - from) * 0.6);
+  slant.at = bench.wall.onCup(from + (to - from) * 0.3);
+  slant.to = bench.wall.onCup(from + (to - from) * 0.6);
   const Split longer = bench.made(halves.parts[1], slant);
   CHECK(areaOfAll(longer.parts, bench.body) ==
         Approx(halves.parts[1].area(bench.body).mm2()).epsilon(1e-6));
@@ -236,7 +236,7 @@ TEST_CASE("any cut of any zone adds up or is refused in words") {
       cut.low = WrittenLength::mm(*rc::gen::inRange(0, 2000) / 10.0);
       cut.high = WrittenLength::mm(*rc::gen::inRange(0, 2000) / 10.0);
       cut.wide = WrittenLength::mm(*rc::gen::inRange(1, 1200) / 10.0);
-      const Checked<Split> parts = split(zone, cut, bench.ground);
+      const Checked<Split> parts = split(zone, cut, bench.wall);
       if (!parts) {
         RC_ASSERT(!inWords(parts.error().sentence, Unit::inch).empty());
         continue;

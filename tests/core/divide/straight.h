@@ -10,10 +10,10 @@ namespace avrelt::cups {
 struct Straight {
   Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
   Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, Angle::halfTurn()};
 
   Divided made(const ZoneNode& node) const {
-    CheckedAll<Divided> result = divide(node, ground);
+    CheckedAll<Divided> result = divide(node, wall);
     REQUIRE(result.has_value());
     return std::move(*result);
   }

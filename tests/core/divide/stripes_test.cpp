@@ -223,13 +223,13 @@ TEST_CASE("a run's tape is its stripes' lengths on the cup and their tabs") {
 TEST_CASE("ring strips are once round at their line; the marks on the sheet add to the wall") {
   const Body body = bodyOf(all()[1].blank);
   const Development flat = body.cone();
-  const Ground ground{body, flat, Angle::degrees(170)};
+  const Wall wall{body, flat, Angle::degrees(170)};
   ZoneNode node = threeBands();
   node.parts.resize(1);
   node.parts[0].cut.emplace();
   node.parts[0].cut->kind = CutKind::uprights;
   node.parts[0].cut->count = 3;
-  const CheckedAll<Divided> divided = divide(node, ground);
+  const CheckedAll<Divided> divided = divide(node, wall);
   REQUIRE(divided.has_value());
   const std::vector<Piece> strips =
       ringStrips(*divided, body, Angle::degrees(170), Unit::inch, "Comet");
@@ -264,7 +264,7 @@ TEST_CASE("ring strips are once round at their line; the marks on the sheet add 
   }
   // With many marks there is a second page.
   node.cut->count = 40;
-  const CheckedAll<Divided> many = divide(node, ground);
+  const CheckedAll<Divided> many = divide(node, wall);
   REQUIRE(many.has_value());
   CHECK(marksSheets(*many, flat, Unit::inch, "Comet").size() == 2);
 }

@@ -125,7 +125,7 @@ TEST_CASE("a shape with two openings or more is line work, and its openings are 
 
 TEST_CASE("what lies on top keeps its shape; a ring keeps its island; a frame is line work") {
   Drawing drawing = page(60, 40);
-  drawing.shapes.push_back(filled(box(0, 0, 60, 40)));  // the ground
+  drawing.shapes.push_back(filled(box(0, 0, 60, 40)));  // the wall
   drawing.shapes.push_back(filled(box(5, 5, 20, 30)));
   drawing.shapes.push_back(filled(box(20, 10, 20, 20)));
   drawing.shapes.push_back(filled(box(45, 5, 10, 10)));
@@ -185,7 +185,7 @@ namespace {
 struct Tapered {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, Angle::halfTurn()};
 
   Fill fill(const Artwork& artwork) const {
     Fill fill = usualFill({}, Unit::mm);
@@ -196,7 +196,7 @@ struct Tapered {
     return fill;
   }
   CheckedAll<std::vector<FillPlan>> planned(const Fill& fill) const {
-    return planFills({fill}, *divide(ZoneNode(), ground), ground);
+    return planFills({fill}, *divide(ZoneNode(), wall), wall);
   }
   FillPlan plan(const Fill& fill) const {
     CheckedAll<std::vector<FillPlan>> made = planned(fill);
@@ -229,14 +229,14 @@ TEST_CASE("an artwork fills a zone as the families do: cells, neighbours across 
                     [](const Cell& cell) { return cell.onSeam; }));
 }
 
-TEST_CASE("the three schools of fitting, and what each costs") {
+TEST_CASE("three ways of fitting, and what each costs") {
   const Tapered cup;
   Fill fill = cup.fill(found(bricks(4, 3)).artwork);
   const Region wall = Region::band(Length(), cup.body.wall());
   const double exact = cup.body.radius(cup.body.wall() / 2).mm() * 2 * M_PI / 20;
 
   // Stretched to both measures: whole repeats round and up.
-  fill.pattern.rise = Rise::whole;
+  fill.pattern.heightFit = HeightFit::whole;
   PatternFit fit = fitOf(fill.pattern, wall, cup.body);
   CHECK(fit.around == std::lround(exact));
   CHECK(fit.stretchWide == Approx(exact / fit.around - 1));
@@ -252,14 +252,14 @@ TEST_CASE("the three schools of fitting, and what each costs") {
   }
 
   // In proportion: as much taller as wider.
-  fill.pattern.rise = Rise::proportion;
+  fill.pattern.heightFit = HeightFit::proportion;
   fit = fitOf(fill.pattern, wall, cup.body);
   CHECK(fit.stretchTall == Approx(fit.stretchWide));
   CHECK(fit.squash() == Approx(0).margin(1e-12));
   CHECK(fit.narrowing > 0.02);  // the taper's own
 
   // True to size: the seam cuts the last repeat.
-  fill.pattern.school = School::keep;
+  fill.pattern.taperFit = TaperFit::keep;
   fit = fitOf(fill.pattern, wall, cup.body);
   CHECK(fit.stretchWide == 0);
   CHECK(fit.narrowing == 0);
@@ -273,13 +273,13 @@ TEST_CASE("a picture is never squashed without a word") {
   picture.picture = true;
   Fill fill = cup.fill(picture);
   fill.pattern.size = WrittenLength::mm(23);
-  fill.pattern.rise = Rise::whole;
+  fill.pattern.heightFit = HeightFit::whole;
   const CheckedAll<std::vector<FillPlan>> refused = cup.planned(fill);
   REQUIRE_FALSE(refused.has_value());
   CHECK(refused.error()[0].field == "fills[0].pattern.rise");
   CHECK(inWords(refused.error()[0].sentence, Unit::mm).find("would squash the picture by") !=
         std::string::npos);
-  fill.pattern.rise = Rise::proportion;
+  fill.pattern.heightFit = HeightFit::proportion;
   CHECK(cup.planned(fill).has_value());
 
   // What is refused can still be asked what it would cost.

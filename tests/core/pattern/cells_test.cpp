@@ -6,6 +6,7 @@
 #include <map>
 
 #include "core/cups.h"
+#include "divide/split.h"
 #include "pattern/neighbours.h"
 
 using namespace avrelt;
@@ -17,14 +18,14 @@ struct Bench {
   explicit Bench(const Blank& blank) : body(bodyOf(blank)), flat(flatOf(body)) {}
   Body body;
   Development flat;
-  Ground ground{body, flat, Angle::degrees(170)};
+  Wall wall{body, flat, Angle::degrees(170)};
 
   static Development flatOf(const Body& body) {
     if (body.isCone()) return body.cone();
     return Development::cone(body.radius(Length()), 0.05, body.wall());
   }
   std::vector<RawCell> cells(const Pattern& pattern, const Region& zone) const {
-    Checked<std::vector<RawCell>> made = cellsOf(pattern, zone, ground);
+    Checked<std::vector<RawCell>> made = cellsOf(pattern, zone, wall);
     if (!made) FAIL(made.error().field << ": " << inWords(made.error().sentence, Unit::mm));
     return std::move(*made);
   }
@@ -33,7 +34,7 @@ struct Bench {
 
 double areaOf(const std::vector<RawCell>& cells, const Body& body) {
   double sum = 0;
-  for (const RawCell& cell : cells) sum += cell.region.area(body).mm2();
+  for (const RawCell& cell : cells) sum += areaOf(cell.patch, body).mm2();
   return sum;
 }
 
@@ -75,15 +76,15 @@ TEST_CASE("cells that keep their size cover a cone's wall as well") {
     INFO(familyName(family));
     Pattern pattern;
     pattern.family = family;
-    pattern.school = School::keep;
+    pattern.taperFit = TaperFit::keep;
     pattern.size = WrittenLength::mm(24);
     const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
     CHECK(areaOf(cells, bench.body) == Approx(bench.body.area().mm2()).epsilon(2e-4));
   }
   Pattern pattern;
-  pattern.school = School::keep;
+  pattern.taperFit = TaperFit::keep;
   const Bench curved(allCurved().front().blank);
-  CHECK(cellsOf(pattern, curved.whole(), curved.ground).error().field == "school");
+  CHECK(cellsOf(pattern, curved.whole(), curved.wall).error().field == "school");
 }
 
 TEST_CASE("repeats are whole round the cup, and what that costs is said") {
@@ -103,7 +104,7 @@ TEST_CASE("repeats are whole round the cup, and what that costs is said") {
   int seams = 0;
   for (const RawCell& cell : cells) {
     ++courses[cell.row];
-    seams += cell.seam ? 1 : 0;
+    seams += crossesSeam(cell.patch) ? 1 : 0;
   }
   for (const auto& [row, count] : courses) CHECK(count == 9);
   CHECK(seams == static_cast<int>(courses.size()) / 2);
@@ -117,7 +118,7 @@ TEST_CASE("a pattern is cut to its zone, a V across the seam for one") {
   cut.kind = CutKind::vee;
   cut.at = Angle::degrees(170);
   cut.wide = WrittenLength::mm(90);
-  const Checked<Split> parts = split(bench.whole(), cut, bench.ground);
+  const Checked<Split> parts = split(bench.whole(), cut, bench.wall);
   REQUIRE(parts.has_value());
   Pattern pattern;
   pattern.size = WrittenLength::mm(16);
@@ -134,10 +135,10 @@ TEST_CASE("hexagons have six neighbours, bricks six, squares four, over the seam
     pattern.family = family;
     pattern.size = WrittenLength::mm(24);
     const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
-    std::vector<const Region*> regions;
-    for (const RawCell& cell : cells) regions.push_back(&cell.region);
+    std::vector<const Patch*> patches;
+    for (const RawCell& cell : cells) patches.push_back(&cell.patch);
     std::vector<int> count(cells.size(), 0);
-    for (const SharedEdge& edge : neighboursOf(regions, bench.body.radius(Length()), corners)) {
+    for (const SharedEdge& edge : neighboursOf(patches, bench.body, corners)) {
       ++count[edge.first];
       ++count[edge.second];
     }
@@ -145,7 +146,7 @@ TEST_CASE("hexagons have six neighbours, bricks six, squares four, over the seam
     int least = 99;
     int highest = 0;
     for (std::size_t i = 0; i < cells.size(); ++i) {
-      const Length low = cells[i].region.lowest();
+      const Length low = regionOf(cells[i].patch).lowest();
       if (low < Length::mm(45) || low > bench.body.wall() - Length::mm(90)) continue;
       least = std::min(least, count[i]);
       highest = std::max(highest, count[i]);
@@ -169,7 +170,7 @@ TEST_CASE("pebbles are the same for a seed and others for another") {
     pattern.seed = seed;
     const std::vector<RawCell> cells = bench.cells(pattern, bench.whole());
     double sum = 0;
-    for (const WallPoint& p : cells.front().region.outlines()[0]) {
+    for (const WallPoint& p : cells.front().patch.outline) {
       sum += p.theta.radians() * 100 + p.s.mm();
     }
     return sum;
@@ -183,7 +184,7 @@ TEST_CASE("patterns that cannot be are refused at their member") {
   const auto field = [&](const auto& change) {
     Pattern pattern;
     change(pattern);
-    const auto made = cellsOf(pattern, bench.whole(), bench.ground);
+    const auto made = cellsOf(pattern, bench.whole(), bench.wall);
     return made ? std::string("none") : made.error().field;
   };
   CHECK(field([](Pattern& p) { p.size = WrittenLength::mm(0); }) == "size");

@@ -17,16 +17,16 @@ namespace {
 struct Bench {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, Angle::halfTurn()};
   ZoneNode node;
 
   Divided divided() const {
-    CheckedAll<Divided> made = divide(node, ground);
+    CheckedAll<Divided> made = divide(node, wall);
     REQUIRE(made.has_value());
     return std::move(*made);
   }
   FillPlan planned(const Fill& fill) const {
-    CheckedAll<std::vector<FillPlan>> made = planFills({fill}, divided(), ground);
+    CheckedAll<std::vector<FillPlan>> made = planFills({fill}, divided(), wall);
     if (!made) FAIL(made.error()[0].field << ": " << inWords(made.error()[0].sentence, Unit::mm));
     return std::move(made->front());
   }
@@ -65,8 +65,8 @@ TEST_CASE("cells and lines are the zone: drawing lines takes half a line off eac
   const FillPlan plan = bench.planned(fill);
   for (const Cell& cell : plan.cells) {
     // A cell's edge grows with the cup; what is drawn in is 0.6 mm all round.
-    const double wide = cell.whole.area(bench.body).mm2();
-    const double tall = (cell.whole.highest() - cell.whole.lowest()).mm();
+    const double wide = areaOf(cell.whole, bench.body).mm2();
+    const double tall = boundsOf(onCylinder(cell.whole, Length::mm(1))).height();
     if (tall < 19) continue;
     const double across = wide / tall;
     CHECK(cell.area.mm2() == Approx((across - 1.2) * (tall - 1.2)).epsilon(0.01));
@@ -82,7 +82,7 @@ TEST_CASE("slivers go to a neighbour and are counted; none is thinner than a mil
   CHECK(plan.dropped == 0);
   CHECK(plan.thinnest >= Length::mm(0.9));
   double sum = 0;
-  for (const Cell& cell : plan.cells) sum += cell.whole.area(bench.body).mm2();
+  for (const Cell& cell : plan.cells) sum += areaOf(cell.whole, bench.body).mm2();
   CHECK(sum == Approx(bench.body.area().mm2()).epsilon(1e-6));
 }
 
@@ -128,9 +128,9 @@ TEST_CASE("a pinned place keeps its colour when the pattern is rolled again") {
     for (const int seed : {1, 2}) {
       fill.seed = seed;
       const FillPlan plan = bench.planned(fill);
-      const WallPoint place{bench.ground.inFrame(Angle::degrees(20)), up};
+      const WallPoint place{bench.wall.inFrame(Angle::degrees(20)), up};
       for (const Cell& cell : plan.cells) {
-        if (cell.whole.contains(place)) CHECK(cell.colour == colour);
+        if (contains(cell.whole, place)) CHECK(cell.colour == colour);
       }
       CHECK(plan.colouring.clashes.empty());
     }
@@ -143,7 +143,7 @@ TEST_CASE("a pin leaves the rest of the wall as it was") {
   const FillPlan before = bench.planned(fill);
   const Cell& cell = before.cells[before.cells.size() / 2];
   for (int colour = 0; colour < 4; ++colour) {
-    fill.pins = {{bench.ground.onCup(cell.middle.theta), {cell.middle.s, {}}, colour}};
+    fill.pins = {{bench.wall.onCup(cell.middle.theta), {cell.middle.s, {}}, colour}};
     const FillPlan after = bench.planned(fill);
     CHECK(after.colouring.clashes.empty());
     int changed = 0;
@@ -162,28 +162,28 @@ TEST_CASE("cells across a zone's edge count where that is asked for") {
   ZoneNode node;
   node.cut.emplace();
   node.cut->count = 2;
-  const Divided halves = *divide(node, bench.ground);
+  const Divided halves = *divide(node, bench.wall);
   Fill low = filled(Family::check, 20);
   Fill high = low;
   low.zone = {0};
   high.zone = {1};
   const auto alike = [&](bool beyond) {
     high.beyond = beyond;
-    const auto plans = planFills({low, high}, halves, bench.ground);
+    const auto plans = planFills({low, high}, halves, bench.wall);
     REQUIRE(plans.has_value());
     CHECK((*plans)[1].alikeBeyond.empty());
-    std::vector<const Region*> regions;
+    std::vector<const Patch*> patches;
     std::vector<int> colours;
     for (const FillPlan& plan : *plans) {
       for (const Cell& cell : plan.cells) {
-        regions.push_back(&cell.whole);
+        patches.push_back(&cell.whole);
         colours.push_back(cell.colour);
       }
     }
     const std::size_t first = (*plans)[0].cells.size();
     int count = 0;
     int across = 0;
-    for (const SharedEdge& edge : neighboursOf(regions, bench.body.radius(Length()), false)) {
+    for (const SharedEdge& edge : neighboursOf(patches, bench.body, false)) {
       if (edge.first >= first || edge.second < first) continue;
       ++across;
       count += colours[edge.first] == colours[edge.second];
@@ -203,7 +203,7 @@ TEST_CASE("what a workshop uses and how fast it is changes amounts and time") {
   rates.glitterPerCm2 = rates.glitterPerCm2 * 2;
   rates.paintPerCm2 = rates.paintPerCm2 * 3;
   rates.perColour = Duration::minutes(10);
-  const auto plans = planFills({fill}, bench.divided(), bench.ground, rates);
+  const auto plans = planFills({fill}, bench.divided(), bench.wall, rates);
   REQUIRE(plans.has_value());
   const FillPlan& other = plans->front();
   CHECK(other.work.minutes() == Approx(40));
@@ -237,13 +237,13 @@ TEST_CASE("fills that cannot be are refused with their number") {
   const Bench bench;
   const Divided divided = bench.divided();
   const auto field = [&](const std::vector<Fill>& fills) {
-    return planFills(fills, divided, bench.ground).error()[0].field;
+    return planFills(fills, divided, bench.wall).error()[0].field;
   };
   Fill fill = filled(Family::check);
   CHECK(field({fill, fill}) == "fills[1].zone");
   // One whose zone is not there waits for it.
   fill.zone = {3};
-  const auto waiting = planFills({fill}, divided, bench.ground);
+  const auto waiting = planFills({fill}, divided, bench.wall);
   REQUIRE(waiting.has_value());
   CHECK(waiting->empty());
   const std::vector<Watch> watches = watchFills({fill}, *waiting, bench.body);
@@ -279,7 +279,7 @@ TEST_CASE("alike colours, thin cells, stretch and a showing seam are asked about
   fill.pattern.repeats = choices[0].count + 1;
   CHECK(rules(fill) == Rules{"stretched_cells"});
   fill.pattern.repeats = 0;
-  fill.pattern.school = School::keep;
+  fill.pattern.taperFit = TaperFit::keep;
   CHECK(rules(fill).count("seam_meets") == 1);
   // Bricks 3 mm tall with 1.6 mm between them leave 1.4 mm.
   fill = filled(Family::bricks, 6);

@@ -14,12 +14,12 @@ namespace {
 LineTape tapeOf(Family family, double size) {
   const Body body = bodyOf(all()[0].blank);  // straight
   const Development flat = body.cone();
-  const Ground ground{body, flat, Angle::halfTurn()};
+  const Wall wall{body, flat, Angle::halfTurn()};
   Fill fill = usualFill({}, Unit::mm);
   fill.pattern.family = family;
   fill.pattern.size = WrittenLength::mm(size);
   fill.cutting.lines = LineWork::tape;
-  CheckedAll<std::vector<FillPlan>> plan = planFills({fill}, *divide(ZoneNode(), ground), ground);
+  CheckedAll<std::vector<FillPlan>> plan = planFills({fill}, *divide(ZoneNode(), wall), wall);
   REQUIRE(plan.has_value());
   return plan->front().tape;
 }

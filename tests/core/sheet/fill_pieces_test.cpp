@@ -16,19 +16,19 @@ namespace {
 struct Patterned {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Ground ground{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, Angle::halfTurn()};
   Divided divided;
   std::vector<Fill> fills;
   std::vector<FillPlan> plans;
 
   Patterned(const ZoneNode& node, const ZonePath& zone, Family family = Family::hexagons) {
-    CheckedAll<Divided> cut = divide(node, ground);
+    CheckedAll<Divided> cut = divide(node, wall);
     REQUIRE(cut.has_value());
     divided = std::move(*cut);
     fills = {usualFill(zone, Unit::mm)};
     fills[0].pattern.family = family;
     fills[0].pattern.size = WrittenLength::mm(14);
-    CheckedAll<std::vector<FillPlan>> made = planFills(fills, divided, ground);
+    CheckedAll<std::vector<FillPlan>> made = planFills(fills, divided, wall);
     REQUIRE(made.has_value());
     plans = std::move(*made);
   }
@@ -162,7 +162,7 @@ TEST_CASE("the template is cut again as asked: straight, in film, double-sided, 
   Patterned cup(ZoneNode(), {}, Family::hexagons);
   const FillPlan& plan = cup.plans[0];
   const auto further = [&] {
-    return furtherTemplates(cup.plans, cup.fills, cup.divided, cup.ground);
+    return furtherTemplates(cup.plans, cup.fills, cup.divided, cup.wall);
   };
   CHECK(further().empty());
   FillCutting& cutting = cup.fills[0].cutting;

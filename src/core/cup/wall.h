@@ -1,0 +1,25 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "cup/body.h"
+#include "cup/development.h"
+#include "measure/angle.h"
+
+namespace avrelt {
+
+/// The wall of a cup as everything laid on it sees it: the body, the flat it is drawn on, and where
+/// on the cup its seam stands.
+///
+/// Places on the wall count from the seam's left edge, −180°, to its right, 180°: the frame. The
+/// cup's own directions count from its front.
+struct Wall {
+  Body body;
+  Development flat;
+  Angle seamAt;
+
+  /// A direction round the cup as the frame has it.
+  Angle inFrame(Angle onCup) const { return (onCup - seamAt - Angle::halfTurn()).wrapped(); }
+  Angle onCup(Angle inFrame) const { return (inFrame + seamAt + Angle::halfTurn()).wrapped(); }
+};
+
+}  // namespace avrelt

@@ -1,0 +1,149 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "pattern/laid_cells.h"
+
+#include <algorithm>
+#include <map>
+#include <optional>
+
+#include "pattern/neighbours.h"
+
+namespace avrelt {
+namespace {
+
+class Layer {
+ public:
+  Layer(const std::vector<RawCell>& shapes, Length line, bool apart, bool corners, Length radius,
+        const Body& body)
+      : line_(line), apart_(apart), corners_(corners), radius_(radius), body_(body) {
+    shapes_.reserve(shapes.size());
+    for (const RawCell& shape : shapes) shapes_.push_back(taken(shape.patch, shape.row));
+  }
+
+  LaidCells operator()() {
+    giveSliversAway();
+    for (Shape& shape : shapes_) {
+      if (!shape.gone) lay(shape);
+    }
+    std::vector<const Patch*> patches;
+    patches.reserve(laid_.cells.size());
+    for (const LaidCell& cell : laid_.cells) patches.push_back(&cell.whole);
+    for (const SharedEdge& edge : edgesOf(patches, Length::mm(0.5))) {
+      laid_.neighbours.emplace_back(edge.first, edge.second);
+    }
+    return std::move(laid_);
+  }
+
+ private:
+  struct Shape {
+    Patch whole;
+    std::vector<Patch> drawn;
+    int row = 0;
+    bool thin = false;  ///< none of what is drawn can be weeded
+    bool gone = false;
+  };
+
+  bool canBeWeeded(const Patch& drawn) const { return meanWidth(drawn, body_) >= sliver; }
+
+  Shape taken(Patch whole, int row) const {
+    Shape shape{std::move(whole), {}, row, false, false};
+    shape.drawn = drawnIn(shape.whole, line_ / 2, body_);
+    shape.thin = std::none_of(shape.drawn.begin(), shape.drawn.end(),
+                              [this](const Patch& drawn) { return canBeWeeded(drawn); });
+    return shape;
+  }
+
+  std::vector<SharedEdge> edgesOf(const std::vector<const Patch*>& patches, Length least) const {
+    return apart_ ? facingNeighbours(patches, radius_)
+                  : neighboursOf(patches, body_, corners_, least);
+  }
+
+  void giveSliversAway() {
+    if (std::none_of(shapes_.begin(), shapes_.end(), [](const Shape& s) { return s.thin; })) return;
+    std::vector<const Patch*> patches;
+    patches.reserve(shapes_.size());
+    for (const Shape& shape : shapes_) patches.push_back(&shape.whole);
+    struct Heir {
+      std::size_t shape;
+      Length edge;
+      int turns;  ///< to carry the sliver on by
+    };
+    std::map<std::size_t, Heir> heirs;
+    const auto offer = [&](std::size_t from, std::size_t to, Length edge, int turns) {
+      if (!shapes_[from].thin || shapes_[to].thin) return;
+      const auto [at, isNew] = heirs.try_emplace(from, Heir{to, edge, turns});
+      if (!isNew && edge > at->second.edge) at->second = {to, edge, turns};
+    };
+    for (const SharedEdge& edge : edgesOf(patches, Length::mm(0.05))) {
+      if (edge.length <= Length()) continue;
+      offer(edge.first, edge.second, edge.length, -edge.turns);
+      offer(edge.second, edge.first, edge.length, edge.turns);
+    }
+    std::vector<bool> grown(shapes_.size(), false);
+    for (std::size_t i = 0; i < shapes_.size(); ++i) {
+      if (!shapes_[i].thin) continue;
+      shapes_[i].gone = true;
+      const auto heir = heirs.find(i);
+      // Across a line there is nothing to grow together along.
+      std::optional<Patch> both;
+      if (heir != heirs.end() && !apart_) {
+        both = joined(shapes_[heir->second.shape].whole, shapes_[i].whole, heir->second.turns);
+      }
+      if (!both) {
+        drop(shapes_[i].whole);
+        continue;
+      }
+      shapes_[heir->second.shape].whole = std::move(*both);
+      grown[heir->second.shape] = true;
+      ++laid_.merged;
+    }
+    for (std::size_t i = 0; i < shapes_.size(); ++i) {
+      if (grown[i]) shapes_[i] = taken(std::move(shapes_[i].whole), shapes_[i].row);
+    }
+  }
+
+  void drop(const Patch& patch) {
+    ++laid_.dropped;
+    laid_.droppedArea = laid_.droppedArea + areaOf(patch, body_);
+  }
+
+  /// One cell, or as many as its lines part it in.
+  void lay(Shape& shape) {
+    Area lines = areaOf(shape.whole, body_);
+    std::vector<Patch> kept;
+    for (Patch& drawn : shape.drawn) {
+      lines = lines - areaOf(drawn, body_);
+      if (canBeWeeded(drawn)) {
+        kept.push_back(std::move(drawn));
+      } else {
+        drop(drawn);
+      }
+    }
+    laid_.lineArea = laid_.lineArea + lines;
+    if (kept.size() == 1) {
+      laid_.cells.push_back({std::move(shape.whole), std::move(kept.front()), shape.row});
+      return;
+    }
+    for (Patch& drawn : kept) {
+      std::vector<Patch> whole = drawnOut(drawn, line_ / 2, body_);
+      if (whole.empty()) whole.push_back(drawn);
+      laid_.cells.push_back({std::move(whole.front()), std::move(drawn), shape.row});
+    }
+  }
+
+  Length line_;
+  bool apart_;
+  bool corners_;
+  Length radius_;
+  const Body& body_;
+  std::vector<Shape> shapes_;
+  LaidCells laid_;
+};
+
+}  // namespace
+
+LaidCells laidCells(const std::vector<RawCell>& shapes, Length line, bool apart, bool corners,
+                    Length radius, const Body& body) {
+  return Layer(shapes, line, apart, corners, radius, body)();
+}
+
+}  // namespace avrelt
