@@ -75,7 +75,7 @@ TEST_CASE("a click on a cell gives it the colour in hand, another frees it") {
   REQUIRE(fillInHand(open.order())->pins.size() == 1);
   const auto colourThere = [&] {
     for (const Cell& cell : open.plan().cells) {
-      if (cell.whole.contains(middle)) return cell.colour;
+      if (contains(cell.whole, middle)) return cell.colour;
     }
     return -1;
   };

@@ -338,6 +338,17 @@ std::optional<Patch> joined(const Patch& first, const Patch& second, int turns) 
   return patchFrom(parts.front());
 }
 
+std::optional<Patch> outside(const Patch& patch, const Patch& other) {
+  const std::vector<WholePart> parts =
+      combinedParts(toPaths(patch.lines()), toPaths(other.lines()), Combine::first, dust);
+  const auto largest =
+      std::max_element(parts.begin(), parts.end(), [](const WholePart& a, const WholePart& b) {
+        return ClipperLib::Area(a.outline) < ClipperLib::Area(b.outline);
+      });
+  if (largest == parts.end()) return std::nullopt;
+  return patchFrom(*largest);
+}
+
 std::vector<Patch> drawnIn(const Patch& patch, Length by, const Body& body) {
   if (by <= Length()) return {patch};
   if (patch.openings.empty()) {

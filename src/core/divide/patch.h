@@ -35,6 +35,10 @@ std::vector<Patch> within(const Patch& patch, const Region& region);
 /// hang together there.
 std::optional<Patch> joined(const Patch& first, const Patch& second, int turns);
 
+/// The largest part of a patch outside another, the other lying as it does; nothing where there is
+/// none.
+std::optional<Patch> outside(const Patch& patch, const Patch& other);
+
 /// A patch drawn in by so much all round, square to its edge as that runs over the body; corners
 /// stay sharp. None where nothing is left, several where it comes apart.
 std::vector<Patch> drawnIn(const Patch& patch, Length by, const Body& body);

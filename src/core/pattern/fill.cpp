@@ -134,31 +134,108 @@ class Filler {
     for (const Cell& cell : plan_.cells) task.sizes.push_back(cell.area.mm2());
     for (const CellColour& one : fill_.colours) task.shares.push_back(one.share);
     task.seed = static_cast<unsigned>(fill_.seed);
-    task.pinned.assign(plan_.cells.size(), -1);
+    const std::vector<CellSite> sites = sitesOf();
+    const Length low = zone_.region.lowest();
+    const Length high = zone_.region.highest();
+    for (const CellSite& site : sites) task.rows.push_back(site.row);
+    applyStyle(fill_.style, sites, low, high, radius_, task);
     const std::vector<std::uint32_t> edge = barredBeyond();
     task.barred = edge;
-    for (const Pin& pin : fill_.pins) {
-      if (pin.colour < 0 || pin.colour >= static_cast<int>(fill_.colours.size())) continue;
-      const WallPoint place{wall_.inFrame(pin.onCup), pin.up.length};
-      for (std::size_t i = 0; i < plan_.cells.size(); ++i) {
-        if (!contains(plan_.cells[i].whole, place)) continue;
-        if (!pin.bar) {
-          task.pinned[i] = pin.colour;
-          continue;
-        }
-        task.barred.resize(plan_.cells.size(), 0);
-        task.barred[i] |= std::uint32_t{1} << static_cast<unsigned>(pin.colour);
-      }
-    }
-    task.leaning = leanings();
+    takePins(task);
     plan_.colouring = coloured(task);
     for (const int i : plan_.colouring.misplaced) {
       const auto c = static_cast<unsigned>(plan_.colouring.colours[static_cast<std::size_t>(i)]);
       const bool outside = !edge.empty() && (edge[static_cast<std::size_t>(i)] >> c & 1U) != 0;
       if (outside) plan_.alikeBeyond.push_back(static_cast<std::size_t>(i));
     }
+    Area all;
+    plan_.shares.assign(fill_.colours.size(), 0);
     for (std::size_t i = 0; i < plan_.cells.size(); ++i) {
       plan_.cells[i].colour = plan_.colouring.colours[i];
+      plan_.shares[static_cast<std::size_t>(plan_.cells[i].colour)] += plan_.cells[i].area.mm2();
+      all = all + plan_.cells[i].area;
+    }
+    for (double& share : plan_.shares) share /= all.mm2();
+    countStrays(task, sites);
+  }
+
+  std::vector<CellSite> sitesOf() const {
+    std::vector<CellSite> sites;
+    sites.reserve(plan_.cells.size());
+    for (const Cell& cell : plan_.cells) {
+      sites.push_back(
+          {wall_.onCup(cell.middle.theta), cell.middle.s, cell.row, cell.area.mm2()});
+    }
+    return sites;
+  }
+
+  /// What is said by hand, as far as it can be meant; the first said of a cell holds.
+  void takePins(ColourTask& task) {
+    task.pinned.assign(plan_.cells.size(), -1);
+    task.notHere.assign(plan_.cells.size(), 0);
+    for (std::size_t p = 0; p < fill_.pins.size(); ++p) {
+      const Pin& pin = fill_.pins[p];
+      const auto trouble = [&](PinTrouble::Why why, std::string cell, std::string other = {}) {
+        plan_.pinTroubles.push_back({why, static_cast<int>(p), std::move(cell), std::move(other)});
+      };
+      if (pin.colour < 0 || pin.colour >= static_cast<int>(fill_.colours.size())) {
+        trouble(PinTrouble::Why::noColour, {});
+        continue;
+      }
+      const WallPoint place{wall_.inFrame(pin.onCup), pin.up.length};
+      const auto found =
+          std::find_if(plan_.cells.begin(), plan_.cells.end(),
+                       [&](const Cell& cell) { return contains(cell.whole, place); });
+      if (found == plan_.cells.end()) {
+        trouble(PinTrouble::Why::noCell, {});
+        continue;
+      }
+      const auto i = static_cast<std::size_t>(found - plan_.cells.begin());
+      const std::uint32_t bit = std::uint32_t{1} << static_cast<unsigned>(pin.colour);
+      const bool against = pin.bar ? task.pinned[i] == pin.colour
+                                   : (task.pinned[i] >= 0 && task.pinned[i] != pin.colour) ||
+                                         (task.notHere[i] & bit) != 0;
+      if (against) {
+        trouble(PinTrouble::Why::again, found->label);
+        continue;
+      }
+      if (pin.bar) {
+        task.notHere[i] |= bit;
+        continue;
+      }
+      task.pinned[i] = pin.colour;
+      for (const int u : task.neighbours[i]) {
+        if (task.pinned[static_cast<std::size_t>(u)] != pin.colour) continue;
+        trouble(PinTrouble::Why::beside, found->label,
+                plan_.cells[static_cast<std::size_t>(u)].label);
+      }
+    }
+  }
+
+  void countStrays(const ColourTask& task, const std::vector<CellSite>& sites) {
+    const std::vector<int>& colours = plan_.colouring.colours;
+    if (!task.cost.empty()) {
+      plan_.styled = static_cast<int>(colours.size());
+      for (std::size_t i = 0; i < colours.size(); ++i) {
+        plan_.strays += task.cost[i][static_cast<std::size_t>(colours[i])] >= straying ? 1 : 0;
+      }
+      return;
+    }
+    if (fill_.style != ColourStyle::symmetric) return;
+    // Each cell off the front's line should have an image of its colour.
+    std::vector<bool> onLine(sites.size(), false);
+    for (const auto& [a, b] : mirrorPairs(sites, radius_)) {
+      const std::vector<int>& list = task.neighbours[a];
+      onLine[a] = onLine[b] = true;
+      if (std::find(list.begin(), list.end(), static_cast<int>(b)) != list.end()) continue;
+      ++plan_.styled;
+      plan_.strays += colours[a] != colours[b] ? 1 : 0;
+    }
+    for (std::size_t i = 0; i < sites.size(); ++i) {
+      const double off = std::abs(std::sin(sites[i].onCup.radians())) * radius_.mm();
+      if (onLine[i] || off < 0.2 * std::sqrt(sites[i].area)) continue;
+      ++plan_.styled;
+      ++plan_.strays;
     }
   }
 
@@ -178,52 +255,6 @@ class Filler {
       }
     }
     return barred;
-  }
-
-  std::vector<std::vector<double>> leanings() const {
-    const std::size_t count = fill_.colours.size();
-    if (fill_.style == ColourStyle::scatter) return {};
-    std::vector<std::vector<double>> leaning(plan_.cells.size(), std::vector<double>(count, 0));
-    const double low = zone_.region.lowest().mm();
-    const double high = zone_.region.highest().mm();
-    int row = -1;
-    std::size_t number = 0;
-    for (std::size_t i = 0; i < plan_.cells.size(); ++i) {
-      const Cell& cell = plan_.cells[i];
-      number = cell.row == row ? number + 1 : 0;
-      row = cell.row;
-      switch (fill_.style) {
-        case ColourStyle::rows:
-          leaning[i][(number + static_cast<std::size_t>(cell.row)) % count] = 1;
-          break;
-        case ColourStyle::gradient: {
-          const double share = (high - cell.middle.s.mm()) / std::max(high - low, 1e-9);
-          for (std::size_t c = 0; c < count; ++c) {
-            const double place = (static_cast<double>(c) + 0.5) / static_cast<double>(count);
-            leaning[i][c] = std::max(0.0, 1 - std::abs(share - place) * static_cast<double>(count));
-          }
-          break;
-        }
-        case ColourStyle::symmetric: {
-          // What lies at one angle from the front, either side, is drawn to one colour.
-          const double off = std::abs(wall_.onCup(cell.middle.theta).degrees());
-          const auto ring = static_cast<std::size_t>(std::lround(off / 180 * plan_.fit.around));
-          leaning[i][(ring + static_cast<std::size_t>(cell.row)) % count] = 1;
-          break;
-        }
-        case ColourStyle::random: {
-          // A fixed mixing of seed and place, the same everywhere (splitmix64).
-          std::uint64_t mixed = static_cast<std::uint64_t>(fill_.seed) * 0x9E3779B97F4A7C15U + i;
-          mixed = (mixed ^ (mixed >> 30)) * 0xBF58476D1CE4E5B9U;
-          mixed = (mixed ^ (mixed >> 27)) * 0x94D049BB133111EBU;
-          leaning[i][(mixed >> 33) % count] = 1;
-          break;
-        }
-        case ColourStyle::scatter:
-          break;
-      }
-    }
-    return leaning;
   }
 
   void sum() {

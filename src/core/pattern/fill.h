@@ -10,18 +10,10 @@
 #include "measure/mass.h"
 #include "measure/volume.h"
 #include "pattern/cells.h"
+#include "pattern/colour_style.h"
 #include "pattern/colouring.h"
 
 namespace avrelt {
-
-/// What colours lean to, besides no two neighbours being alike.
-enum class ColourStyle {
-  scatter,    ///< evenly over the zone
-  rows,       ///< in turn along each row
-  gradient,   ///< in order from the top down
-  symmetric,  ///< alike to the left and right of the front
-  random,     ///< by seed alone
-};
 
 /// One of a pattern's colours.
 struct CellColour {
@@ -127,6 +119,19 @@ struct LineTape {
   bool bends = false;  ///< much of it runs in curves, which tape follows badly
 };
 
+/// What of a colour given by hand cannot be.
+struct PinTrouble {
+  enum class Why {
+    noColour,  ///< the pattern has no such colour
+    noCell,    ///< no cell is there: it misses the zone, or its cell is too small
+    again,     ///< another said something else about this cell, and holds
+    beside,    ///< a neighbour has the same colour by hand
+  } why = Why::noCell;
+  int pin = 0;           ///< which of the document's
+  std::string cell;      ///< its label, where there is one
+  std::string other;     ///< the neighbour's
+};
+
 struct FillPlan {
   int fill = 0;      ///< which of the document's
   std::string zone;  ///< its id
@@ -145,6 +150,12 @@ struct FillPlan {
   Length cutLength;               ///< of all cells' edges
   int islands = 0;                ///< openings in cells, each round something that comes loose
   LineTape tape;                  ///< empty where lines are not laid with tape
+  std::vector<double> shares;  ///< of the cells' area, that each colour takes
+  /// How many cells are against the style, and of how many that could be: more than a step from
+  /// their height's colour, out of turn, unlike their mirror image.
+  int strays = 0;
+  int styled = 0;
+  std::vector<PinTrouble> pinTroubles;
   std::vector<std::size_t> alikeBeyond;  ///< cells left like one across the zone's edge
   Duration work;                         ///< of all its glitter colours
 };

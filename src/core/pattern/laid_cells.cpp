@@ -123,10 +123,16 @@ class Layer {
       laid_.cells.push_back({std::move(shape.whole), std::move(kept.front()), shape.row});
       return;
     }
+    const std::size_t first = laid_.cells.size();
     for (Patch& drawn : kept) {
-      std::vector<Patch> whole = drawnOut(drawn, line_ / 2, body_);
-      if (whole.empty()) whole.push_back(drawn);
-      laid_.cells.push_back({std::move(whole.front()), std::move(drawn), shape.row});
+      const std::vector<Patch> grown = drawnOut(drawn, line_ / 2, body_);
+      std::optional<Patch> whole = grown.empty() ? drawn : grown.front();
+      // Where two of them would lie over each other, they meet.
+      for (std::size_t i = first; whole && i < laid_.cells.size(); ++i) {
+        whole = outside(*whole, laid_.cells[i].whole);
+      }
+      Patch own = whole ? std::move(*whole) : drawn;
+      laid_.cells.push_back({std::move(own), std::move(drawn), shape.row});
     }
   }
 

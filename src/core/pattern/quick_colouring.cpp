@@ -3,356 +3,474 @@
 
 #include <algorithm>
 #include <array>
-#include <bit>
 #include <cmath>
-#include <cstdint>
+#include <utility>
+
+#include "pattern/lanes.h"
 
 namespace avrelt {
 namespace {
 
-constexpr std::size_t mostColours = 32;
-constexpr int rounds = 6;
-constexpr double nearEnough = 0.002;  // of all, that a share may be off
-
-using Mask = std::uint32_t;
-
-Mask bit(int colour) {
-  return Mask{1} << static_cast<unsigned>(colour);
+std::size_t at(int i) {
+  return static_cast<std::size_t>(i);
 }
 
-/// The same for a seed and a place everywhere (splitmix32).
-std::uint32_t mixed(std::uint32_t seed, std::uint32_t place) {
-  std::uint32_t z = seed * 0x9E3779B9U + place * 0x85EBCA6BU + 0x6D2B79F5U;
-  z = (z ^ (z >> 16)) * 0x85EBCA6BU;
-  z = (z ^ (z >> 13)) * 0xC2B2AE35U;
-  return z ^ (z >> 16);
-}
-
-class Quick {
+/// What quick colouring and the trading after it have in common.
+template <std::size_t Words>
+class Board {
  public:
-  explicit Quick(const ColourTask& task) : task_(task), count_(task.neighbours.size()) {
-    double shares = 0;
-    for (const double share : task.shares) shares += std::max(share, 0.0);
-    for (std::size_t v = 0; v < count_; ++v) total_ += sizeOf(v);
-    for (std::size_t c = 0; c < task.shares.size(); ++c) {
-      const double share = shares > 0 ? std::max(task.shares[c], 0.0) / shares
-                                      : 1.0 / static_cast<double>(task.shares.size());
-      wanted_[c] = total_ * share;
-      perWanted_[c] = share > 0 ? 1 / wanted_[c] : 0;
-      if (share > 0) useful_ |= bit(static_cast<int>(c));
-    }
-    colours_.assign(count_, -1);
+  explicit Board(const ColourTask& task) : task_(task), lanes_(task), shares_(task) {}
+
+ protected:
+  ColourMask barredAt(std::size_t v) const { return task_.barred.empty() ? 0 : task_.barred[v]; }
+  ColourMask usable(std::size_t v) const { return shares_.useful() & ~barredAt(v); }
+  ColourMask freeAt(std::size_t v) const { return usable(v) & ~lanes_.besides(v); }
+  double costOf(std::size_t v, int c) const {
+    return task_.cost.empty() ? 0 : static_cast<double>(task_.cost[v][at(c)]);
   }
 
+  void put(std::size_t v, int c) {
+    const double size = shares_.sizeOf(v);
+    if (lanes_.colour(v) >= 0) shares_.add(lanes_.colour(v), -size);
+    if (c >= 0) shares_.add(c, size);
+    lanes_.put(v, c);
+  }
+
+  const ColourTask& task_;
+  Lanes<Words> lanes_;
+  ShareCount shares_;
+};
+
+template <std::size_t Words>
+class Quick : Board<Words> {
+  using Board<Words>::task_;
+  using Board<Words>::lanes_;
+  using Board<Words>::shares_;
+  using Board<Words>::put;
+  using Board<Words>::usable;
+  using Board<Words>::freeAt;
+  using Board<Words>::costOf;
+
+ public:
+  explicit Quick(const ColourTask& task) : Board<Words>(task) {}
+
   std::optional<std::vector<int>> operator()() {
-    for (std::size_t v = 0; v < count_; ++v) {
-      Mask free = useful_ & ~besides(v);
+    const std::size_t count = lanes_.size();
+    for (std::size_t v = 0; v < count; ++v) {
+      ColourMask free = freeAt(v);
       if (free == 0) free = freed(v);
       if (free == 0) free = freedAlongChain(v);
       if (free == 0) return std::nullopt;
-      put(v, lacking(free, static_cast<std::uint32_t>(v)));
+      put(v, chosen(v, free, static_cast<double>(v + 1) / static_cast<double>(count)));
     }
-    balance();
-    return std::move(colours_);
+    if (task_.cost.empty()) {
+      if (task_.spread) {
+        spread();
+        takeTurns();
+      }
+      balance();
+    }
+    return lanes_.all();
   }
 
  private:
-  double sizeOf(std::size_t v) const { return task_.sizes.empty() ? 1 : task_.sizes[v]; }
+  static constexpr double evenness = 0.12;  // of a thing too many against one alike two steps away
 
-  /// The colours that lie beside a thing, or are barred there.
-  Mask besides(std::size_t v) const {
-    Mask mask = task_.barred.empty() ? 0 : task_.barred[v];
-    for (const int u : task_.neighbours[v]) {
-      const int c = colours_[static_cast<std::size_t>(u)];
-      if (c >= 0) mask |= bit(c);
-    }
-    return mask;
-  }
-
-  /// Which of these its share lacks most, ties by the seed.
-  int lacking(Mask free, std::uint32_t place) const {
+  int chosen(std::size_t v, ColourMask free, double done) const {
+    std::uint32_t noise = mixedSeed(task_.seed, static_cast<std::uint32_t>(v));
+    typename Lanes<Words>::Counts two{};
+    const bool spread = task_.spread && task_.cost.empty();
+    if (spread) two = lanes_.twoAway(v);
+    const double chance = spread ? 1e-3 : task_.cost.empty() ? 0.05 : 1e-5;
     int best = -1;
-    double most = -HUGE_VAL;
-    std::uint32_t noise = mixed(task_.seed, place);
+    double least = HUGE_VAL;
     for (; free != 0; free &= free - 1) {
       const int c = std::countr_zero(free);
-      const auto i = static_cast<std::size_t>(c);
-      const double score = -used_[i] * perWanted_[i] + 1e-3 * static_cast<double>(noise & 0xFFU);
+      const double score = 100 * costOf(v, c) + two[at(c)] + evenness * shares_.overAt(c, done) +
+                           chance * static_cast<double>(noise & 0xFFU);
       noise = noise >> 8 | noise << 24;
-      if (score <= most) continue;
-      most = score;
+      if (score >= least) continue;
+      least = score;
       best = c;
     }
     return best;
   }
 
-  void put(std::size_t v, int c) {
-    if (colours_[v] >= 0) used_[static_cast<std::size_t>(colours_[v])] -= sizeOf(v);
-    used_[static_cast<std::size_t>(c)] += sizeOf(v);
-    colours_[v] = c;
-  }
-
   /// A colour that recolouring its neighbours one by one frees at `v`; none is 0.
-  Mask freed(std::size_t v) {
-    const Mask barred = task_.barred.empty() ? 0 : task_.barred[v];
-    for (Mask left = useful_ & ~barred; left != 0; left &= left - 1) {
+  ColourMask freed(std::size_t v) {
+    for (ColourMask left = usable(v); left != 0; left &= left - 1) {
       const int c = std::countr_zero(left);
       std::vector<std::pair<std::size_t, int>> changes;
       bool all = true;
-      for (const int u : task_.neighbours[v]) {
-        const auto other = static_cast<std::size_t>(u);
-        if (colours_[other] != c) continue;
-        const Mask free = useful_ & ~besides(other) & ~bit(c);
+      for (const int* u = lanes_.begin(v); u != lanes_.end(v); ++u) {
+        if (lanes_.colour(at(*u)) != c) continue;
+        const ColourMask free = freeAt(at(*u)) & ~colourBit(c);
         if (free == 0) {
           all = false;
           break;
         }
-        changes.emplace_back(other, colours_[other]);
-        put(other, lacking(free, static_cast<std::uint32_t>(u)));
+        changes.emplace_back(at(*u), c);
+        put(at(*u), chosen(at(*u), free, 1));
       }
-      if (all) return bit(c);
+      if (all) return colourBit(c);
       for (const auto& [other, before] : changes) put(other, before);
     }
     return 0;
   }
 
   /// A colour that trading it along a chain with another frees at `v`; none is 0.
-  Mask freedAlongChain(std::size_t v) {
-    const Mask usable = useful_ & ~(task_.barred.empty() ? 0 : task_.barred[v]);
+  ColourMask freedAlongChain(std::size_t v) {
     std::vector<int> chain;
-    for (Mask ones = usable; ones != 0; ones &= ones - 1) {
+    for (ColourMask ones = usable(v); ones != 0; ones &= ones - 1) {
       const int one = std::countr_zero(ones);
-      for (Mask others = useful_ & ~bit(one); others != 0; others &= others - 1) {
+      for (ColourMask others = shares_.useful() & ~colourBit(one); others != 0;
+           others &= others - 1) {
         const int other = std::countr_zero(others);
         chain.clear();
-        if (++mark_ == 1) seen_.assign(count_, 0);
-        for (const int u : task_.neighbours[v]) {
-          if (colours_[static_cast<std::size_t>(u)] == one) reach(u, chain);
+        if (++mark_ == 1) seen_.assign(lanes_.size(), 0);
+        for (const int* u = lanes_.begin(v); u != lanes_.end(v); ++u) {
+          if (lanes_.colour(at(*u)) == one) reach(*u, chain);
         }
         bool held = false;
         for (std::size_t next = 0; next < chain.size() && !held; ++next) {
-          const auto w = static_cast<std::size_t>(chain[next]);
-          const int to = colours_[w] == one ? other : one;
-          held = !task_.barred.empty() && (task_.barred[w] & bit(to)) != 0;
-          for (const int u : task_.neighbours[w]) {
-            const int c = colours_[static_cast<std::size_t>(u)];
-            if (c == one || c == other) reach(u, chain);
+          const std::size_t w = at(chain[next]);
+          const int to = lanes_.colour(w) == one ? other : one;
+          held = (this->barredAt(w) & colourBit(to)) != 0;
+          for (const int* u = lanes_.begin(w); u != lanes_.end(w); ++u) {
+            const int c = lanes_.colour(at(*u));
+            if (c == one || c == other) reach(*u, chain);
           }
         }
         // Where the chain comes back to another neighbour, that would take the colour freed.
-        const std::vector<int>& beside = task_.neighbours[v];
-        held = held || std::any_of(beside.begin(), beside.end(), [&](int u) {
-                 const auto w = static_cast<std::size_t>(u);
-                 return colours_[w] == other && seen_[w] == mark_;
+        held = held || std::any_of(lanes_.begin(v), lanes_.end(v), [&](int u) {
+                 return lanes_.colour(at(u)) == other && seen_[at(u)] == mark_;
                });
         if (held) continue;
-        for (const int u : chain) {
-          const auto w = static_cast<std::size_t>(u);
-          put(w, colours_[w] == one ? other : one);
-        }
-        return bit(one);
+        for (const int u : chain) put(at(u), lanes_.colour(at(u)) == one ? other : one);
+        return colourBit(one);
       }
     }
     return 0;
   }
 
   void reach(int u, std::vector<int>& chain) {
-    int& seen = seen_[static_cast<std::size_t>(u)];
+    int& seen = seen_[at(u)];
     if (seen == mark_) return;
     seen = mark_;
     chain.push_back(u);
   }
 
-  /// Single changes, from colours that have too much to those that have too little.
-  void balance() {
-    for (int round = 0; round < rounds; ++round) {
-      double off = 0;
-      for (std::size_t c = 0; c < task_.shares.size(); ++c) {
-        off = std::max(off, std::abs(used_[c] - wanted_[c]));
-      }
-      if (off <= nearEnough * total_) return;
-      bool moved = false;
-      for (std::size_t v = 0; v < count_; ++v) {
-        const auto c = static_cast<std::size_t>(colours_[v]);
-        const double size = sizeOf(v);
-        const double over = used_[c] - wanted_[c];
-        if (over < size / 2) continue;
-        double least = -size / 4;
+  /// Single changes that leave fewer alike two steps away. Hundreds of things are stirred first, as
+  /// in annealing; thousands, for which there is no time, are gone through once or twice.
+  void spread() {
+    constexpr std::size_t steps = 60'000;
+    constexpr std::size_t thousands = 1'500;
+    constexpr float hot = 1.6F;
+    constexpr float cold = 0.12F;
+    const std::size_t count = lanes_.size();
+    const std::size_t rounds = count >= thousands ? 2 : std::min<std::size_t>(steps / count + 1, 120);
+    std::uint32_t drawn = 0;
+    for (std::size_t round = 0; round < rounds; ++round) {
+      const float share = static_cast<float>(round) / static_cast<float>(rounds);
+      const float heat = rounds > 2 && round + 2 < rounds ? hot * std::pow(cold / hot, share) : 0;
+      for (std::size_t v = 0; v < count; ++v) {
+        const int c = lanes_.colour(v);
+        ColourMask free = freeAt(v) & ~colourBit(c);
+        if (free == 0) continue;
+        const typename Lanes<Words>::Counts two = lanes_.twoAway(v);
+        const double size = shares_.sizeOf(v);
+        const double now = two[at(c)] - lanes_.degree(v);
+        std::uint32_t noise = heat > 0 ? mixedSeed(task_.seed, ++drawn) : 0;
+        double least = heat > 0 ? heat * -logOf(noise) : -0.25;
         int best = -1;
-        for (Mask free = useful_ & ~besides(v) & ~bit(colours_[v]); free != 0; free &= free - 1) {
+        for (; free != 0; free &= free - 1) {
           const int d = std::countr_zero(free);
-          // Half the change of the squares of what both are off, per size.
-          const double change = used_[static_cast<std::size_t>(d)] -
-                                wanted_[static_cast<std::size_t>(d)] - over + size;
+          const double change = two[at(d)] - now + evenness * shares_.squares(c, d, size) / 2;
           if (change >= least) continue;
           least = change;
           best = d;
         }
-        if (best < 0) continue;
-        put(v, best);
-        moved = true;
+        if (best >= 0) put(v, best);
       }
-      if (!moved) return;
     }
   }
 
-  const ColourTask& task_;
-  std::size_t count_;
-  double total_ = 0;
-  std::array<double, mostColours> wanted_{};
-  std::array<double, mostColours> perWanted_{};
-  std::array<double, mostColours> used_{};
-  Mask useful_ = 0;
-  std::vector<int> colours_;
+  /// Where everything touches everything near, as bricks and hexagons do, single changes soon find
+  /// none that is free. From five colours on these spread better when each row takes all in turn,
+  /// beginning where that meets the rows before it best.
+  void takeTurns() {
+    const ColourMask useful = shares_.useful();
+    const int count = std::popcount(useful);
+    // A layout by chance has about one in (colours − 1) alike.
+    if (count < 5 || task_.rows.empty() || alikeTwoAway() * (count - 1) < 0.7) return;
+    const std::vector<int> before = lanes_.all();
+    const double was = alikeTwoAway();
+    std::vector<int> names;
+    for (ColourMask left = useful; left != 0; left &= left - 1) names.push_back(std::countr_zero(left));
+    for (std::size_t v = 0; v < lanes_.size(); ++v) put(v, -1);
+    bool all = true;
+    for (std::size_t begin = 0; begin < lanes_.size() && all;) {
+      std::size_t end = begin;
+      while (end < lanes_.size() && task_.rows[end] == task_.rows[begin]) ++end;
+      std::vector<double> costs(names.size(), 0);
+      for (std::size_t v = begin; v < end; ++v) {
+        const ColourMask besides = lanes_.besides(v);
+        const typename Lanes<Words>::Counts two = lanes_.twoAway(v);
+        for (std::size_t o = 0; o < names.size(); ++o) {
+          const int c = names[(v - begin + o) % names.size()];
+          costs[o] += (besides & colourBit(c)) != 0 ? 20 : two[at(c)];
+        }
+      }
+      // Of nearly the same, one by chance, so that no lines run down the wall.
+      std::size_t best = 0;
+      double least = HUGE_VAL;
+      for (std::size_t o = 0; o < names.size(); ++o) {
+        const std::uint32_t noise =
+            mixedSeed(task_.seed + 7, static_cast<std::uint32_t>(begin * names.size() + o));
+        const double cost = costs[o] * (1 + 0.05 * static_cast<double>(noise >> 8) / 16777216.0);
+        if (cost >= least) continue;
+        least = cost;
+        best = o;
+      }
+      for (std::size_t v = begin; v < end && all; ++v) {
+        const int c = names[(v - begin + best) % names.size()];
+        ColourMask free = freeAt(v);
+        if (free == 0) free = freed(v);
+        if (free == 0) free = freedAlongChain(v);
+        all = free != 0;
+        if (all) put(v, (free & colourBit(c)) != 0 ? c : chosen(v, free, 1));
+      }
+      begin = end;
+    }
+    if (all && alikeTwoAway() < was) return;
+    for (std::size_t v = 0; v < lanes_.size(); ++v) put(v, -1);
+    for (std::size_t v = 0; v < lanes_.size(); ++v) put(v, before[v]);
+  }
+
+  /// The share of things two steps away that are alike, by as many ways as there are.
+  double alikeTwoAway() const {
+    double alike = 0;
+    double all = 0;
+    for (std::size_t v = 0; v < lanes_.size(); ++v) {
+      if (lanes_.colour(v) < 0) continue;
+      alike += lanes_.twoAway(v)[at(lanes_.colour(v))] - lanes_.degree(v);
+      for (const int* u = lanes_.begin(v); u != lanes_.end(v); ++u) all += lanes_.degree(at(*u)) - 1;
+      for (const int* u = lanes_.begin(v); u != lanes_.end(v); ++u) all -= 2;
+    }
+    return all > 0 ? alike / all : 0;
+  }
+
+  /// Of a number by chance between 0 and 1, well enough for chance.
+  static double logOf(std::uint32_t chance) {
+    static const std::array<float, 256> table = [] {
+      std::array<float, 256> made{};
+      for (std::size_t i = 0; i < made.size(); ++i) {
+        made[i] = std::log((static_cast<float>(i) + 0.5F) / 256);
+      }
+      return made;
+    }();
+    return static_cast<double>(table[chance >> 24]);
+  }
+
+  /// Single changes, from colours that have too much to those that have too little, at first only
+  /// those that cost little of the spread.
+  void balance() {
+    for (const double weight : {0.5, 2.0, 8.0, 64.0}) {
+      if (shares_.mostOff() <= 1) return;
+      for (std::size_t v = 0; v < lanes_.size(); ++v) {
+        const int c = lanes_.colour(v);
+        const double size = shares_.sizeOf(v);
+        if (shares_.over(c) < size / 2) continue;
+        ColourMask free = freeAt(v) & ~colourBit(c);
+        if (free == 0) continue;
+        typename Lanes<Words>::Counts two{};
+        if (task_.spread) two = lanes_.twoAway(v);
+        const double now = task_.spread ? two[at(c)] - lanes_.degree(v) : 0;
+        double least = -1e-9;
+        int best = -1;
+        for (; free != 0; free &= free - 1) {
+          const int d = std::countr_zero(free);
+          const double squares = shares_.squares(c, d, size);
+          if (squares >= 0) continue;
+          const double change = two[at(d)] - now + weight * squares;
+          if (change >= least) continue;
+          least = change;
+          best = d;
+        }
+        if (best >= 0) put(v, best);
+      }
+    }
+  }
+
   std::vector<int> seen_;  ///< which search came by last
   int mark_ = 0;
 };
 
-/// All that a change of one thing reaches, kept so that it can be taken back.
-class Trade {
- public:
-  Trade(const ColourTask& task, const std::vector<bool>& held, std::vector<int>& colours)
-      : task_(task), held_(held), colours_(colours), before_(colours) {}
+template <std::size_t Words>
+class Trader : Board<Words> {
+  using Board<Words>::task_;
+  using Board<Words>::lanes_;
+  using Board<Words>::shares_;
+  using Board<Words>::put;
+  using Board<Words>::freeAt;
+  using Board<Words>::barredAt;
+  using Board<Words>::costOf;
 
-  bool operator()(int thing, int colour) {
-    const int old = colours_[at(thing)];
-    if (!allowed(thing, colour)) return false;
-    if (old == colour) return true;
-    constexpr int farthest = 4;
-    for (int steps = 1; steps <= farthest; ++steps) {
-      if (within(thing, colour, steps)) return true;
+ public:
+  Trader(const ColourTask& task, const std::vector<int>& colours) : Board<Words>(task) {
+    for (std::size_t v = 0; v < colours.size(); ++v) put(v, colours[v]);
+    seen_.assign(colours.size(), 0);
+    spreads_ = task.spread && task.cost.empty();
+  }
+
+  std::vector<int> operator()() {
+    const std::size_t count = lanes_.size();
+    if (count == 0) return lanes_.all();
+    constexpr double hot = 4;
+    constexpr double cold = 0.02;
+    // So many tries that a few hundred things settle, and thousands still take no time to notice.
+    const std::size_t tries = std::clamp<std::size_t>(count * 100, 8'000, 40'000);
+    const double enough = std::max(1.0, 0.01 * static_cast<double>(count));
+    std::vector<int> best = lanes_.all();
+    double energy = 0;
+    double least = 0;
+    for (std::size_t n = 0; n < tries; ++n) {
+      // Where only shares were off, there is nothing more to gain.
+      if (task_.cost.empty() && n % 256 == 255 && shares_.mostOff() <= enough) break;
+      const double done = static_cast<double>(n) / static_cast<double>(tries);
+      const double heat = hot * std::pow(cold / hot, done);
+      const std::size_t v = next() % count;
+      const int d = std::countr_zero(nth(shares_.useful(), next()));
+      if (d == lanes_.colour(v)) continue;
+      if (!chainFrom(v, d)) continue;
+      const double change = traded(d);
+      if (change > 0 && std::exp(-change / heat) * 4294967296.0 < next()) {
+        traded(d);  // back
+        continue;
+      }
+      energy += change;
+      if (energy >= least - 1e-9) continue;
+      least = energy;
+      best = lanes_.all();
     }
-    return alongChain(thing, old, colour);
+    if (!task_.cost.empty() || shares_.mostOff() > enough) {
+      for (std::size_t v = 0; v < count; ++v) {
+        if (lanes_.colour(v) != best[v]) put(v, best[v]);
+      }
+    }
+    return settle();
   }
 
  private:
-  static std::size_t at(int i) { return static_cast<std::size_t>(i); }
-  bool allowed(int v, int c) const {
-    return task_.barred.empty() || (task_.barred[at(v)] & bit(c)) == 0;
+  static constexpr std::size_t longest = 60;
+
+  std::uint32_t next() { return mixedSeed(task_.seed, ++drawn_); }
+  static ColourMask nth(ColourMask mask, std::uint32_t chance) {
+    int skip = static_cast<int>(chance % static_cast<unsigned>(std::popcount(mask)));
+    for (; skip > 0; --skip) mask &= mask - 1;
+    return mask;
   }
 
-  /// Gives the thing its colour and changes only what lies so many neighbours away at most, trying
-  /// for each its own colour first.
-  bool within(int thing, int colour, int steps) {
-    std::vector<int> room{thing};
-    std::vector<int> depth(colours_.size(), -1);
-    depth[at(thing)] = 0;
-    for (std::size_t next = 0; next < room.size(); ++next) {
-      for (const int u : task_.neighbours[at(room[next])]) {
-        if (depth[at(u)] >= 0 || depth[at(room[next])] == steps || held_[at(u)]) continue;
-        depth[at(u)] = depth[at(room[next])] + 1;
-        room.push_back(u);
+  /// The chain of a thing's colour and another that it lies in; false where it is barred or long.
+  bool chainFrom(std::size_t v, int d) {
+    const int c = lanes_.colour(v);
+    one_ = c;
+    chain_.assign(1, static_cast<int>(v));
+    seen_[v] = ++mark_;
+    for (std::size_t i = 0; i < chain_.size(); ++i) {
+      const std::size_t w = at(chain_[i]);
+      const int to = lanes_.colour(w) == c ? d : c;
+      if ((barredAt(w) & colourBit(to)) != 0) return false;
+      if (lanes_.beside(w, to) == 0) continue;
+      for (const int* u = lanes_.begin(w); u != lanes_.end(w); ++u) {
+        if (lanes_.colour(at(*u)) != to || seen_[at(*u)] == mark_) continue;
+        seen_[at(*u)] = mark_;
+        chain_.push_back(*u);
+        if (chain_.size() > longest) return false;
       }
     }
-    // What is in the room waits for its turn as −1.
-    for (const int v : room) colours_[at(v)] = -1;
-    const auto isFree = [this](int v, int c) {
-      const std::vector<int>& beside = task_.neighbours[at(v)];
-      return task_.shares[at(c)] > 0 && allowed(v, c) &&
-             std::none_of(beside.begin(), beside.end(),
-                          [&](int u) { return colours_[at(u)] == c; });
-    };
-    bool found = false;
-    if (isFree(thing, colour)) {
-      colours_[at(thing)] = colour;
-      found = rest(room, isFree);
-    }
-    if (!found) {
-      for (const int v : room) colours_[at(v)] = before_[at(v)];
-    }
-    return found;
-  }
-
-  /// Backtracking over the room, always where the fewest colours are free, its own colour first; of
-  /// what is found in so many steps that with the fewest changes.
-  template <typename IsFree>
-  bool rest(const std::vector<int>& room, const IsFree& isFree) {
-    constexpr long most = 3'000;
-    const int count = static_cast<int>(task_.shares.size());
-    struct Choice {
-      int v;
-      Mask left;
-      int changes;  ///< made before it
-    };
-    std::vector<Choice> stack;
-    std::vector<int> best;
-    int fewest = static_cast<int>(room.size()) + 1;
-    // Opens the next choice; false where all is coloured.
-    const auto open = [&](int changes) {
-      int least = count + 1;
-      Choice next{-1, 0, changes};
-      for (const int v : room) {
-        if (colours_[at(v)] >= 0) continue;
-        Mask free = 0;
-        for (int c = 0; c < count; ++c) free |= isFree(v, c) ? bit(c) : 0;
-        if (std::popcount(free) >= least) continue;
-        least = std::popcount(free);
-        next.v = v;
-        next.left = free;
-      }
-      if (next.v < 0) return false;
-      stack.push_back(next);
-      return true;
-    };
-    const auto keep = [&](int changes) {
-      fewest = changes;
-      best.clear();
-      for (const int v : room) best.push_back(colours_[at(v)]);
-    };
-    if (!open(0)) keep(0);
-    for (long steps = 0; !stack.empty() && steps < most; ++steps) {
-      Choice& choice = stack.back();
-      colours_[at(choice.v)] = -1;
-      const int own = before_[at(choice.v)];
-      const bool ownLeft = (choice.left & bit(own)) != 0;
-      if (choice.left == 0 || choice.changes + (ownLeft ? 0 : 1) >= fewest) {
-        stack.pop_back();
-        continue;
-      }
-      const int c = ownLeft ? own : std::countr_zero(choice.left);
-      choice.left &= ~bit(c);
-      colours_[at(choice.v)] = c;
-      const int changes = choice.changes + (c == own ? 0 : 1);
-      if (!open(changes)) keep(changes);
-    }
-    for (std::size_t i = 0; i < best.size(); ++i) colours_[at(room[i])] = best[i];
-    return !best.empty();
-  }
-
-  bool alongChain(int thing, int old, int colour) {
-    std::vector<int> chain{thing};
-    std::vector<bool> seen(colours_.size(), false);
-    seen[at(thing)] = true;
-    for (std::size_t next = 0; next < chain.size(); ++next) {
-      for (const int u : task_.neighbours[at(chain[next])]) {
-        const bool along = colours_[at(u)] == old || colours_[at(u)] == colour;
-        if (!along || seen[at(u)]) continue;
-        if (held_[at(u)] || !allowed(u, colours_[at(u)] == old ? colour : old)) return false;
-        seen[at(u)] = true;
-        chain.push_back(u);
-      }
-    }
-    for (const int v : chain) colours_[at(v)] = colours_[at(v)] == old ? colour : old;
     return true;
   }
 
-  const ColourTask& task_;
-  const std::vector<bool>& held_;
-  std::vector<int>& colours_;
-  std::vector<int> before_;
+  /// Trades the chain, and says what that changes.
+  double traded(int d) {
+    const double shareWeight = task_.cost.empty() ? 1.0 : 0.002;
+    double change = 0;
+    for (const int u : chain_) {
+      const std::size_t w = at(u);
+      const int from = lanes_.colour(w);
+      const int to = from == one_ ? d : one_;
+      change += costOf(w, to) - costOf(w, from);
+      change += shareWeight * shares_.squares(from, to, shares_.sizeOf(w));
+      if (spreads_) {
+        const typename Lanes<Words>::Counts two = lanes_.twoAway(w);
+        change += 0.5 * (two[at(to)] - (two[at(from)] - lanes_.degree(w)));
+      }
+      put(w, to);
+    }
+    return change;
+  }
+
+  /// Single changes and chains as long as any lead down.
+  std::vector<int> settle() {
+    for (int round = 0; round < 4; ++round) {
+      bool moved = false;
+      for (std::size_t v = 0; v < lanes_.size(); ++v) {
+        for (ColourMask all = shares_.useful(); all != 0; all &= all - 1) {
+          const int d = std::countr_zero(all);
+          if (d == lanes_.colour(v) || !chainFrom(v, d)) continue;
+          if (traded(d) < -1e-9) {
+            moved = true;
+          } else {
+            traded(d);
+          }
+        }
+      }
+      if (!moved) break;
+    }
+    return lanes_.all();
+  }
+
+  std::vector<int> chain_;
+  int one_ = 0;
+  std::vector<int> seen_;
+  int mark_ = 0;
+  std::uint32_t drawn_ = 0;
+  bool spreads_ = false;
 };
+
+/// Calls with the number of words that so many colours take.
+template <typename Call>
+auto withWords(std::size_t colours, const Call& call) {
+  if (colours <= 8) return call(std::integral_constant<std::size_t, 1>());
+  if (colours <= 16) return call(std::integral_constant<std::size_t, 2>());
+  return call(std::integral_constant<std::size_t, 4>());
+}
+
+bool fitsLanes(const ColourTask& task) {
+  return !task.shares.empty() && task.shares.size() <= mostLaneColours &&
+         std::none_of(task.neighbours.begin(), task.neighbours.end(),
+                      [](const std::vector<int>& list) { return list.size() > 255; });
+}
 
 }  // namespace
 
 std::optional<std::vector<int>> quicklyColoured(const ColourTask& task) {
-  if (task.shares.empty() || task.shares.size() > mostColours) return std::nullopt;
-  return Quick(task)();
+  if (!fitsLanes(task)) return std::nullopt;
+  return withWords(task.shares.size(),
+                   [&](auto words) { return Quick<decltype(words)::value>(task)(); });
 }
 
-bool recolour(const ColourTask& task, const std::vector<bool>& held, int thing, int colour,
-              std::vector<int>& colours) {
-  if (task.shares.size() > mostColours) return false;
-  return Trade(task, held, colours)(thing, colour);
+void bringNearer(const ColourTask& task, std::vector<int>& colours) {
+  if (!fitsLanes(task)) return;
+  colours = withWords(task.shares.size(),
+                      [&](auto words) { return Trader<decltype(words)::value>(task, colours)(); });
+}
+
+bool sharesKept(const ColourTask& task, const std::vector<int>& colours) {
+  ShareCount shares(task);
+  for (std::size_t v = 0; v < colours.size(); ++v) shares.add(colours[v], shares.sizeOf(v));
+  return shares.nearEnough();
 }
 
 }  // namespace avrelt

@@ -8,19 +8,23 @@
 
 namespace avrelt {
 
-/// Colours every thing of a task without pins and leanings one after the other, in their own order:
-/// each the free colour its share lacks most, and where none is free one is freed by recolouring a
-/// neighbour, or by trading two colours along a chain (Kempe 1879). Then single changes bring
-/// shares nearer. Nothing where somewhere no colour could be freed so: that takes a search.
+/// Colours every thing of a task, without what is said by hand, one after the other in their own
+/// order: each the free colour that costs least, lies least often two steps away where that is
+/// wished, and of which its share lacks most. Where none is free one is freed by recolouring a
+/// neighbour, or by trading two colours along a chain (Kempe 1879). Then single changes keep alike
+/// things from sharing neighbours and bring shares nearer. Nothing where somewhere no colour could
+/// be freed so: that takes a search.
 ///
 /// Patterns are numbered row by row, so few neighbours are coloured before their turn, and this
 /// nearly always succeeds; it takes time in proportion to the neighbours.
 std::optional<std::vector<int>> quicklyColoured(const ColourTask& task);
 
-/// Gives one thing a colour and changes few others: neighbours that have it take another, and
-/// theirs again, three steps out at most; else all along a chain of the two colours trade (Kempe
-/// 1879). What is `held` stays. False, with nothing changed, where that cannot be.
-bool recolour(const ColourTask& task, const std::vector<bool>& held, int thing, int colour,
-              std::vector<int>& colours);
+/// Brings a lawful colouring nearer to what its task asks by trading colours, single ones and along
+/// chains, first with chance and then less and less (Kirkpatrick, Gelatt, Vecchi 1983, "Optimization
+/// by simulated annealing"): costs before shares, shares before spread. It stays lawful.
+void bringNearer(const ColourTask& task, std::vector<int>& colours);
+
+/// Whether shares are within one thing, or 2 % of all.
+bool sharesKept(const ColourTask& task, const std::vector<int>& colours);
 
 }  // namespace avrelt

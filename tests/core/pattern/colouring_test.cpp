@@ -198,12 +198,61 @@ TEST_CASE("colours barred at a place are not used there; where that cannot be it
   CHECK(result.proof->why == Impossible::Why::pins);
 }
 
-TEST_CASE("a style's leaning is followed where neighbours allow") {
-  ColourTask leaning = task(ring(12), 3);
-  leaning.leaning.assign(12, {0, 0, 0});
-  for (std::size_t i = 0; i < 12; ++i) leaning.leaning[i][i % 3] = 1;
-  const Colouring result = coloured(leaning);
+TEST_CASE("what a style costs is avoided where neighbours allow") {
+  ColourTask turns = task(ring(12), 3);
+  turns.cost.assign(12, {straying, straying, straying});
+  for (std::size_t i = 0; i < 12; ++i) turns.cost[i][i % 3] = 0;
+  const Colouring result = coloured(turns);
   for (std::size_t i = 0; i < 12; ++i) CHECK(result.colours[i] == static_cast<int>(i % 3));
+}
+
+TEST_CASE("things tied together are alike, neighbours all the same are not") {
+  ColourTask tied = task(ring(12), 3);
+  for (int i = 0; i < 12; ++i) tied.tied.push_back((12 - i) % 12);
+  const Colouring result = coloured(tied);
+  CHECK(result.clashes.empty());
+  for (std::size_t i = 1; i < 12; ++i) CHECK(result.colours[i] == result.colours[12 - i]);
+}
+
+TEST_CASE("a colour not to be there is done without, wherever that can be, with few changes") {
+  // Rings and ladders by chance, three to five colours; all of these can be coloured.
+  int bars = 0;
+  int changed = 0;
+  for (int count : {9, 10, 13, 24}) {
+    for (int colours : {3, 4, 5}) {
+      ColourTask free = task(ring(count), colours);
+      free.spread = count % 2 == 0;
+      free.seed = static_cast<unsigned>(count * colours);
+      const std::vector<int> before = coloured(free).colours;
+      for (int v = 0; v < count; ++v) {
+        ColourTask without = free;
+        without.notHere.assign(static_cast<std::size_t>(count), 0);
+        without.notHere[static_cast<std::size_t>(v)] = 1U << static_cast<unsigned>(before[static_cast<std::size_t>(v)]);
+        const Colouring after = coloured(without);
+        CHECK(after.clashes.empty());
+        CHECK(after.misplaced.empty());
+        ++bars;
+        for (std::size_t i = 0; i < before.size(); ++i) changed += before[i] != after.colours[i];
+      }
+    }
+  }
+  CHECK(changed <= 2 * bars);
+}
+
+TEST_CASE("a colour of no share is used where it is given by hand, and nowhere else") {
+  // A wheel of five: four colours are needed, three have a share.
+  Graph wheel = ring(5);
+  wheel.resize(6);
+  for (int i = 0; i < 5; ++i) join(wheel, i, 5);
+  ColourTask three = task(wheel, 4);
+  three.shares = {1, 1, 1, 0};
+  Colouring result = coloured(three);
+  CHECK(result.clashes.size() == 1);
+  CHECK(std::count(result.colours.begin(), result.colours.end(), 3) == 0);
+  three.pinned = {-1, -1, -1, -1, -1, 3};
+  result = coloured(three);
+  CHECK(result.clashes.empty());
+  CHECK(std::count(result.colours.begin(), result.colours.end(), 3) == 1);
 }
 
 TEST_CASE("colour differences are those of the published pairs") {

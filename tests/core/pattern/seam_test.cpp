@@ -188,7 +188,7 @@ TEST_CASE("neighbours are those a plain search by distance finds") {
       for (std::size_t j = i + 1; j < plan.cells.size(); ++j) {
         double shared = 0;
         for (const EdgePlace& place : places[i]) {
-          if (nearest(place.at, chords[j]) < 0.02) shared += place.length;
+          if (nearest(place.at, chords[j]) < 0.01) shared += place.length;
         }
         const bool listed = found.count({i, j}) != 0;
         pairs += listed;
