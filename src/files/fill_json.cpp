@@ -118,9 +118,12 @@ Pattern patternMembers(ObjectReader object, Unit unit) {
   object.real("up", 0, 1, pattern.up);
   object.truth("mirror", pattern.mirror);
   object.truth("turned", pattern.turned);
-  object.choice("school", {{"narrow", TaperFit::narrow}, {"keep", TaperFit::keep}}, pattern.taperFit);
+  object.choice("school", {{"narrow", TaperFit::narrow}, {"keep", TaperFit::keep}},
+                pattern.taperFit);
   object.choice("rise",
-                {{"sized", HeightFit::sized}, {"proportion", HeightFit::proportion}, {"whole", HeightFit::whole}},
+                {{"sized", HeightFit::sized},
+                 {"proportion", HeightFit::proportion},
+                 {"whole", HeightFit::whole}},
                 pattern.heightFit);
   object.wholeNumber("seed", mostSeed, pattern.seed);
   if (const Json* artwork = object.find("artwork")) {

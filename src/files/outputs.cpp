@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/outputs.h"
 
+#include <set>
+
 #include "files/pdf.h"
 #include "files/svg.h"
 
@@ -30,6 +32,16 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set,
 
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
   std::vector<Output> outputs;
+  // A cup "Dome" with a page key and a cup "Dome page" with a key would meet in one name.
+  std::set<std::string> taken;
+  const auto freeName = [&taken](const std::string& wanted) {
+    std::string name = wanted;
+    const std::size_t ending = wanted.rfind('.');
+    for (int number = 2; !taken.insert(name).second; ++number) {
+      name = wanted.substr(0, ending) + "-" + std::to_string(number) + wanted.substr(ending);
+    }
+    return name;
+  };
   for (const CupPlan& cup : plan.cups) {
     for (const PieceRole role : pieceRoles) {
       const PieceSet set = cup.set(role);
@@ -37,6 +49,7 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
         tl::expected<Output, Sentence> output = outputOf(cup, set, kind, plan.paper, plan.units);
         if (!output) return tl::unexpected(output.error());
+        output->file.name = freeName(output->file.name);
         outputs.push_back(std::move(*output));
       }
     }

@@ -109,8 +109,8 @@ class Printer {
     cairo_set_dash(context_, dashes.data(), static_cast<int>(dashes.size()), 0);
   }
 
-  void trace(const Path& path) {
-    cairo_new_path(context_);
+  void trace(const Path& path, bool anew = true) {
+    if (anew) cairo_new_path(context_);
     cairo_move_to(context_, path.start.x, path.start.y);
     Point from = path.start;
     for (const Stretch& stretch : path.stretches) {
@@ -166,7 +166,22 @@ class Printer {
     cairo_restore(context_);
   }
 
+  void fill(const Tint& tint) {
+    const auto channel = [&tint](std::size_t at) {
+      return std::stoi(tint.colour.substr(at, 2), nullptr, 16) / 255.0;
+    };
+    cairo_set_source_rgb(context_, channel(1), channel(3), channel(5));
+    cairo_set_fill_rule(context_, CAIRO_FILL_RULE_EVEN_ODD);
+    bool first = true;
+    for (const Path& edge : tint.edges) {
+      trace(laidOn(tiling_, edge), first);
+      first = false;
+    }
+    cairo_fill(context_);
+  }
+
   void printPiece(const Piece& piece) {
+    for (const Tint& tint : piece.tints) fill(tint);
     use(guideInk, 0.15);
     for (const Guide& guide : piece.guides) {
       const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;

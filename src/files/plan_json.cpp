@@ -288,6 +288,10 @@ Json fillJson(const FillPlan& fill) {
   json["dropped"] = fill.dropped;
   json["dropped_mm2"] = rounded(fill.droppedArea.mm2());
   json["lines_mm2"] = rounded(fill.lineArea.mm2());
+  json["strays"] = fill.strays;
+  json["styled"] = fill.styled;
+  json["shares"] = Json::array();
+  for (const double share : fill.shares) json["shares"].push_back(rounded(share));
   json["thinnest_mm"] = rounded(fill.thinnest.mm());
   json["islands"] = fill.islands;
   json["cut_length_mm"] = rounded(fill.cutLength.mm());

@@ -80,6 +80,12 @@ std::string pathData(const Path& path, const PageFrame& frame) {
 
 /// What is drawn on one piece and never cut.
 void drawGuides(std::string& svg, const Piece& piece, const PageFrame& frame, Unit unit) {
+  for (const Tint& tint : piece.tints) {
+    std::string data;
+    for (const Path& edge : tint.edges) data += (data.empty() ? "" : " ") + pathData(edge, frame);
+    svg += "    <path d=\"" + data + "\" fill=\"" + tint.colour +
+           "\" fill-rule=\"evenodd\" stroke=\"none\"/>\n";
+  }
   for (const Guide& guide : piece.guides) {
     const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;
     svg += "    <path d=\"" + pathData(guide.path, frame) + "\"" +

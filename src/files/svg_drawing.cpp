@@ -7,6 +7,7 @@
 #include <map>
 #include <pugixml.hpp>
 #include <set>
+#include <utility>
 
 #include "files/svg_style.h"
 #include "shape/path_text.h"
@@ -207,27 +208,7 @@ class Reader {
     drawing_.tall = Length::mm(tall * mmPerPx);
     Transform fit;
     if (boxed && wide > 0 && tall > 0) {
-      const std::string_view aspect = root.attribute("preserveAspectRatio").value();
-      double sx = wide / view[2];
-      double sy = tall / view[3];
-      double shareX = 0.5;
-      double shareY = 0.5;
-      if (aspect.find("none") == std::string_view::npos) {
-        const bool slice = aspect.find("slice") != std::string_view::npos;
-        sx = sy = slice ? std::max(sx, sy) : std::min(sx, sy);
-        const auto share = [&](const char* least, const char* most) {
-          if (aspect.find(least) != std::string_view::npos) return 0.0;
-          return aspect.find(most) != std::string_view::npos ? 1.0 : 0.5;
-        };
-        shareX = share("xMin", "xMax");
-        shareY = share("YMin", "YMax");
-      }
-      fit = {sx,
-             0,
-             0,
-             sy,
-             (wide - view[2] * sx) * shareX - view[0] * sx,
-             (tall - view[3] * sy) * shareY - view[1] * sy};
+      fit = fitted(view, wide, tall, root.attribute("preserveAspectRatio").value());
     }
     top_ = Transform{mmPerPx, 0, 0, -mmPerPx, 0, tall * mmPerPx} * fit;
   }
@@ -299,6 +280,7 @@ class Reader {
     if (node.type() != pugi::node_element || (silent.count(kind) != 0 && depth > 0 && !asked_))
       return;
     asked_ = false;
+    if (kind != "svg" && kind != "symbol") asker_ = {};
     bool shown = true;
     const Ink ink = inkOf(node, outerInk, shown);
     if (!shown) return;
@@ -313,12 +295,9 @@ class Reader {
     }
     if (!node.attribute("clip-path").empty() || !node.attribute("mask").empty())
       ++left_["clip paths"];
-    if (kind == "svg" && depth > 0) {
-      map = map *
-            Transform{1, 0, 0, 1, number(node, "x", viewWide_), number(node, "y", viewTall_)} *
-            innerView(node);
-    }
-    if (kind == "svg" || kind == "g" || kind == "a" || kind == "symbol") {
+    if ((kind == "svg" && depth > 0) || kind == "symbol") {
+      viewport(node, kind == "svg", map, ink, depth);
+    } else if (kind == "svg" || kind == "g" || kind == "a") {
       for (const pugi::xml_node& child : node.children()) walk(child, map, ink, depth + 1);
     } else if (kind == "switch") {
       for (const pugi::xml_node& child : node.children()) {
@@ -342,18 +321,59 @@ class Reader {
     }
   }
 
-  static Transform innerView(const pugi::xml_node& node) {
+  /// What is drawn in a view of its own, fitted into its width and height: those of the `use` that
+  /// asks for it, or its own, or all of the view round it.
+  void viewport(const pugi::xml_node& node, bool ownSize, Transform map, const Ink& ink,
+                int depth) {
+    const pugi::xml_node asker = std::exchange(asker_, {});
+    const auto size = [&](const char* name, double whole) {
+      std::string_view written = asker.attribute(name).value();
+      if (written.empty() && ownSize) written = node.attribute(name).value();
+      return written.empty() || written == "auto" ? whole
+                                                  : lengthIn(written, whole).value_or(whole);
+    };
+    const double wide = size("width", viewWide_);
+    const double tall = size("height", viewTall_);
+    if (wide <= 0 || tall <= 0) return;  // SVG 1.1, 5.1.2: not drawn
+    if (ownSize) {
+      map = map * Transform{1, 0, 0, 1, number(node, "x", viewWide_), number(node, "y", viewTall_)};
+    }
+    const double outerWide = std::exchange(viewWide_, wide);
+    const double outerTall = std::exchange(viewTall_, tall);
     const std::vector<double> view = viewBoxOf(node);
-    if (view.empty()) return {};
-    const double wide = lengthIn(node.attribute("width").value(), view[2]).value_or(view[2]);
-    const double tall = lengthIn(node.attribute("height").value(), view[3]).value_or(view[3]);
-    const double scale = std::min(wide / view[2], tall / view[3]);
-    return {scale,
+    if (!view.empty()) {
+      map = map * fitted(view, wide, tall, node.attribute("preserveAspectRatio").value());
+      viewWide_ = view[2];
+      viewTall_ = view[3];
+    }
+    for (const pugi::xml_node& child : node.children()) walk(child, map, ink, depth + 1);
+    viewWide_ = outerWide;
+    viewTall_ = outerTall;
+  }
+
+  /// What brings a view box into a width and a height (SVG 1.1, 7.8).
+  static Transform fitted(const std::vector<double>& view, double wide, double tall,
+                          std::string_view aspect) {
+    double sx = wide / view[2];
+    double sy = tall / view[3];
+    double shareX = 0.5;
+    double shareY = 0.5;
+    if (aspect.find("none") == std::string_view::npos) {
+      const bool slice = aspect.find("slice") != std::string_view::npos;
+      sx = sy = slice ? std::max(sx, sy) : std::min(sx, sy);
+      const auto share = [&](const char* least, const char* most) {
+        if (aspect.find(least) != std::string_view::npos) return 0.0;
+        return aspect.find(most) != std::string_view::npos ? 1.0 : 0.5;
+      };
+      shareX = share("xMin", "xMax");
+      shareY = share("YMin", "YMax");
+    }
+    return {sx,
             0,
             0,
-            scale,
-            (wide - view[2] * scale) / 2 - view[0] * scale,
-            (tall - view[3] * scale) / 2 - view[1] * scale};
+            sy,
+            (wide - view[2] * sx) * shareX - view[0] * sx,
+            (tall - view[3] * sy) * shareY - view[1] * sy};
   }
 
   void use(const pugi::xml_node& node, const Transform& map, const Ink& ink, int depth) {
@@ -376,8 +396,10 @@ class Reader {
     const Transform placed =
         map * Transform{1, 0, 0, 1, number(node, "x", viewWide_), number(node, "y", viewTall_)};
     asked_ = true;
+    asker_ = node;
     walk(used, placed, ink, depth + 1);
     asked_ = false;
+    asker_ = {};
     using_.pop_back();
   }
 
@@ -505,7 +527,8 @@ class Reader {
   std::size_t visits_ = 0;
   std::size_t points_ = 0;
   bool full_ = false;
-  bool asked_ = false;  ///< a `use` asks for what is otherwise silent
+  bool asked_ = false;    ///< a `use` asks for what is otherwise silent
+  pugi::xml_node asker_;  ///< and its size counts for a view
 };
 
 }  // namespace

@@ -7,6 +7,8 @@
 #include <array>
 #include <map>
 
+#include "measure/tape.h"
+
 namespace avrelt {
 namespace {
 
@@ -27,6 +29,7 @@ struct Parsed {
   std::vector<Row> rows;
   Row row;
   int line = 1;
+  int ending = 0;  ///< the last character that ended a row
 };
 
 void onCell(void* bytes, std::size_t size, void* into) {
@@ -37,8 +40,12 @@ void onCell(void* bytes, std::size_t size, void* into) {
   parsed.row.cells.push_back(std::move(cell));
 }
 
-void onRow(int /*ending*/, void* into) {
+void onRow(int ending, void* into) {
   auto& parsed = *static_cast<Parsed*>(into);
+  // A carriage return and the line feed behind it end one line, though two rows.
+  const bool second = parsed.ending == '\r' && ending == '\n' && parsed.row.cells.empty();
+  parsed.ending = second ? 0 : ending;
+  if (second) return;
   parsed.rows.push_back(std::move(parsed.row));
   parsed.row = {};
   ++parsed.line;
@@ -254,10 +261,7 @@ std::string quoted(const std::string& text) {
 
 std::string lengthCell(const WrittenLength& length) {
   if (!length.text.empty()) return length.text;
-  std::string text = std::to_string(length.length.mm());
-  text.erase(text.find_last_not_of('0') + 1);
-  if (text.back() == '.') text.pop_back();
-  return text + " mm";
+  return decimalText(length.length, Unit::mm, 6);
 }
 
 }  // namespace

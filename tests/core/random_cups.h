@@ -69,7 +69,8 @@ class Chance {
     made.fromRim = false;
     made.low = {low + tall * between(0.15, 0.85), {}};
     made.high = {low + tall * between(0.15, 0.85), {}};
-    made.wide = {wall.body.radius(zone.highest()) * ((to - from).radians() * between(0.1, 0.25)), {}};
+    made.wide = {wall.body.radius(zone.highest()) * ((to - from).radians() * between(0.1, 0.25)),
+                 {}};
     if (one(2)) made.deep = WrittenLength{tall * between(0.3, 0.95), {}};
     made.opensAtRim = one(2);
     made.swing = {tall * between(0.05, 0.25), {}};
@@ -81,7 +82,8 @@ class Chance {
 
   Pattern pattern(const Wall& wall) {
     Pattern made;
-    made.family = families[static_cast<std::size_t>(whole(0, static_cast<int>(families.size()) - 1))];
+    made.family =
+        families[static_cast<std::size_t>(whole(0, static_cast<int>(families.size()) - 1))];
     made.size = WrittenLength::mm(between(12, 60));
     made.line = WrittenLength::mm(one(4) ? 0 : between(0.3, 2));
     made.along = one(3) ? 0 : between(0, 1);

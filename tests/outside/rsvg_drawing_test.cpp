@@ -157,6 +157,19 @@ TEST_CASE("uses, symbols, inner pages and styles look alike") {
            "<use href=\"#p\" transform=\"translate(50 20) rotate(45)\" class=\"a\"/>"
            "<svg x=\"60\" y=\"40\" width=\"50\" height=\"30\" viewBox=\"0 0 10 10\">"
            "<circle id=\"b\" cx=\"5\" cy=\"5\" r=\"4\"/></svg>"));
+  // A symbol takes its size from the use, from all of the page, or has none to fit into.
+  for (const char* size : {"width=\"30\" height=\"40\"", "width=\"50%\"", ""}) {
+    checkAlike(
+        page("<defs><symbol id=\"s\" viewBox=\"0 0 10 10\"><rect x=\"1\" y=\"1\" width=\"8\" "
+             "height=\"5\"/></symbol><symbol id=\"t\"><circle cx=\"8\" cy=\"9\" r=\"6\"/></symbol>"
+             "</defs><use href=\"#s\" x=\"20\" y=\"10\" " +
+             std::string(size) + "/><use href=\"#t\" x=\"3\" y=\"50\"/>"));
+  }
+  checkAlike(
+      page("<svg width=\"100%\" height=\"50%\" viewBox=\"0 0 10 10\"><rect x=\"2\" y=\"2\" "
+           "width=\"6\" height=\"6\"/></svg>"
+           "<svg x=\"10\" y=\"40\" width=\"60\" height=\"30\"><rect width=\"50%\" "
+           "height=\"50%\"/></svg>"));
   for (const char* aspect : {"none", "xMinYMin meet", "xMaxYMax meet", "xMidYMid slice"}) {
     checkAlike(
         "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"50mm\" height=\"40mm\" "

@@ -164,7 +164,8 @@ void CutStation::refresh() {
   }
   const Unit unit = order_.unit();
   const Cup& cup = order_.currentCup();
-  if (const std::optional<Length> at = order_.measureOf(GaugeLine::strip)) stripAt_->show(*at, unit);
+  if (const std::optional<Length> at = order_.measureOf(GaugeLine::strip))
+    stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
   cut_->setChecked(cup.cut.has_value());
   fields_.showFaults();

@@ -59,6 +59,13 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     painter.setPen(QPen(t.ink, 1.4));
     painter.setBrush(film ? t.film : QColor(Qt::transparent));
     painter.drawPath(painterPath(laidOn(tiling, piece.outline), fit));
+    painter.setPen(Qt::NoPen);
+    for (const Tint& tint : piece.tints) {
+      QPainterPath shape;
+      for (const Path& edge : tint.edges) shape.addPath(painterPath(laidOn(tiling, edge), fit));
+      painter.setBrush(QColor(QString::fromStdString(tint.colour)));
+      painter.drawPath(shape);
+    }
     painter.setBrush(Qt::NoBrush);
     painter.setPen(QPen(t.ink, 1));
     for (const Path& slit : piece.slits) painter.drawPath(painterPath(laidOn(tiling, slit), fit));

@@ -203,7 +203,7 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addWidget(onTape_);
   column->addStretch();
   connect(&order, &Order::changed, this, &CutPage::refresh);
-  connect(&order, &Order::thingPicked, this, &CutPage::refresh);
+  connect(&order, &Order::gaugeLinePicked, this, &CutPage::refresh);
 }
 
 LengthField* CutPage::field(const QString& label, const char* member,

@@ -104,7 +104,7 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
                [i](Finish& finish) { finish.stick = static_cast<Stick>(i); });
   });
   connect(&order, &Order::changed, this, &FinishPage::refresh);
-  connect(&order, &Order::thingPicked, this, &FinishPage::refresh);
+  connect(&order, &Order::gaugeLinePicked, this, &FinishPage::refresh);
 }
 
 void FinishPage::refresh() {

@@ -126,7 +126,7 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 const Stripe* StripePage::inHand() const {

@@ -94,7 +94,7 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 void AmountsPage::refresh() {
@@ -128,7 +128,7 @@ void AmountsPage::refresh() {
   Volume paint;
   for (const ColourNeed& need : plan->needs) {
     QString line = colourWords(*fill, need.colour);
-    line += tr(": %1 cells").arg(need.cells.size());
+    line += tr(": %1").arg(cellCount(need.cells.size()));
     if (need.glitter > Mass()) line += tr(", %1 g").arg(need.glitter.grams(), 0, 'f', 1);
     if (need.paint > Volume()) line += tr(", %1 ml").arg(need.paint.ml(), 0, 'f', 1);
     lines << line;

@@ -14,9 +14,9 @@ namespace avrelt {
 QString foundWords(const FoundArtwork& found, Unit unit) {
   const Artwork& artwork = found.artwork;
   QString words =
-      Order::tr("%1: %2 cells in a repeat %3 wide and %4 tall")
+      Order::tr("%1: %2 in a repeat %3 wide and %4 tall")
           .arg(QString::fromStdString(artwork.name))
-          .arg(artwork.cells.size())
+          .arg(cellCount(artwork.cells.size()))
           .arg(say(Length::mm(artwork.wide), unit), say(Length::mm(artwork.tall), unit));
   words +=
       found.across * found.up > 1

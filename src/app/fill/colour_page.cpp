@@ -187,7 +187,7 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   connect(bar_, &QPushButton::clicked, this, [this] { pinTyped(true); });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 void ColourPage::change(const QString& text, const QString& key,
@@ -220,18 +220,16 @@ void ColourPage::refresh() {
   if (fill != nullptr) {
     for (std::size_t c = 0; c < fill->colours.size(); ++c) {
       const Finish& finish = fill->colours[c].finish;
-      int cells = 0;
+      std::size_t cells = 0;
       if (plan != nullptr) {
-        cells = static_cast<int>(
+        cells = static_cast<std::size_t>(
             std::count_if(plan->cells.begin(), plan->cells.end(),
                           [&](const Cell& cell) { return cell.colour == static_cast<int>(c); }));
       }
-      const QString name =
-          QString::fromStdString(finish.name.empty() ? finish.colour : finish.name);
       auto* item = new QListWidgetItem(
-          tr("%1  %2, %3 cells")
-              .arg(QString::fromStdString(colourLetter(static_cast<int>(c))), name)
-              .arg(cells));
+          tr("%1  %2, %3")
+              .arg(QString::fromStdString(colourLetter(static_cast<int>(c))),
+                   QString::fromStdString(finishWords(finish)), cellCount(cells)));
       QPixmap pot(16, 16);
       pot.fill(QColor(QString::fromStdString(finish.colour)));
       item->setIcon(pot);

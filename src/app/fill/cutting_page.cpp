@@ -63,7 +63,7 @@ CuttingPage::CuttingPage(Order& order, QWidget* parent) : QWidget(parent), order
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 QCheckBox* CuttingPage::choice(const QString& words, const QString& tip,
@@ -104,8 +104,8 @@ void CuttingPage::refresh() {
     spares_->setValue(fill->cutting.spares);
   }
   const double metres = plan->cutLength.mm() / 1000;
-  QString words = tr("To weed: %1 cells, the narrowest about %2, %3 of cuts.")
-                      .arg(plan->cells.size())
+  QString words = tr("To weed: %1, the narrowest about %2, %3 of cuts.")
+                      .arg(cellCount(plan->cells.size()))
                       .arg(say(plan->thinnest, unit),
                            unit == Unit::inch ? tr("%1 ft").arg(metres / 0.3048, 0, 'f', 0)
                                               : tr("%1 m").arg(metres, 0, 'f', 1));

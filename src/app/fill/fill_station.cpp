@@ -41,7 +41,7 @@ FillStation::FillStation(Order& order, QWidget* parent)
   connect(&order, &Order::changed, this, &FillStation::refresh);
   auto* seen = new WhenSeen(this, [this] { refreshHead(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 void FillStation::refresh() {

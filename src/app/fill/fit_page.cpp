@@ -53,7 +53,8 @@ QString wordsFor(const Way& way, const PatternFit& fit, bool repeatsUp, Unit uni
   } else {
     words = FitPage::tr("Both ways: wide %1, tall %2").arg(wide, tall);
   }
-  if (!repeatsUp && way.heightFit != HeightFit::sized) return words + FitPage::tr(" (runs all the way up)");
+  if (!repeatsUp && way.heightFit != HeightFit::sized)
+    return words + FitPage::tr(" (runs all the way up)");
   return words;
 }
 
@@ -136,7 +137,7 @@ FitPage::FitPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
   connect(picture_, &QCheckBox::clicked, this, [this](bool on) { callPicture(order_, on); });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 void FitPage::take(int way) {
@@ -167,8 +168,9 @@ void FitPage::refresh() {
       other.taperFit = waysToFit[i].taperFit;
       other.heightFit = waysToFit[i].heightFit;
       lines << wordsFor(waysToFit[i], fitOf(other, zone->region, plan->body), up, order_.unit());
-      const bool same = other.taperFit == fill->pattern.taperFit &&
-                        (other.taperFit == TaperFit::keep || other.heightFit == fill->pattern.heightFit);
+      const bool same =
+          other.taperFit == fill->pattern.taperFit &&
+          (other.taperFit == TaperFit::keep || other.heightFit == fill->pattern.heightFit);
       if (same) taken = i;
     }
     const QSignalBlocker quiet[] = {QSignalBlocker(along_), QSignalBlocker(up_),

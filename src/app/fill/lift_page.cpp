@@ -34,7 +34,7 @@ LiftPage::LiftPage(Order& order, QWidget* parent) : QWidget(parent), order_(orde
   auto* seen = new WhenSeen(
       this, [this] { refresh(); }, std::chrono::milliseconds(60));
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 void LiftPage::refresh() {
@@ -62,8 +62,8 @@ void LiftPage::refresh() {
       }
       lines << words + tr(". Lift %1").arg(cells.join(QStringLiteral(", ")));
     }
-    QString sums = tr("%1 cells, %2 colours, about %3 min of glittering. A star is on the seam.")
-                       .arg(plan->cells.size())
+    QString sums = tr("%1, %2 colours, about %3 min of glittering. A star is on the seam.")
+                       .arg(cellCount(plan->cells.size()))
                        .arg(fill->colours.size())
                        .arg(std::lround(plan->work.minutes()));
     if (plan->merged + plan->dropped > 0) {

@@ -93,7 +93,7 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::thingPicked, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 LengthField* PatternPage::field(FieldSet& fields, const QString& label, const char* member,

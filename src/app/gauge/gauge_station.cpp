@@ -138,9 +138,9 @@ QWidget* GaugeStation::wrapCard() {
   wrapPage_->show(wrap);
   connect(wrapPage_, &Segments::picked, this, &GaugeStation::showWrap);
   const auto field = [&](const QString& label, GaugeLine gaugeLine) {
-    LengthField* made =
-        fields_.add(label, gaugeLine,
-                    gaugeLine == GaugeLine::seam ? LengthField::Kind::degrees : LengthField::Kind::length);
+    LengthField* made = fields_.add(
+        label, gaugeLine,
+        gaugeLine == GaugeLine::seam ? LengthField::Kind::degrees : LengthField::Kind::length);
     if (gaugeLine == GaugeLine::seam) {
       connect(made, &LengthField::typedAngle, this, [this](Angle angle) {
         order_.editCup(
@@ -152,9 +152,10 @@ QWidget* GaugeStation::wrapCard() {
         order_.editCup(
             tr("Set %1 to %2").arg(nameOf(gaugeLine), say(typed.length, order_.unit())),
             [&](Cup& cup) {
-              WrittenLength& target = gaugeLine == GaugeLine::rimClearance    ? cup.wrap.rimClearance
-                                      : gaugeLine == GaugeLine::baseClearance ? cup.wrap.baseClearance
-                                                                      : cup.wrap.overlap;
+              WrittenLength& target = gaugeLine == GaugeLine::rimClearance ? cup.wrap.rimClearance
+                                      : gaugeLine == GaugeLine::baseClearance
+                                          ? cup.wrap.baseClearance
+                                          : cup.wrap.overlap;
               target = typed;
             },
             fieldOf(gaugeLine));

@@ -166,8 +166,11 @@ bool pinCell(Order& order, const QString& label, int colour, bool bar) {
 
 QString colourWords(const Fill& fill, int colour) {
   const Finish& finish = fill.colours.at(static_cast<std::size_t>(colour)).finish;
-  const std::string& name = finish.name.empty() ? finish.colour : finish.name;
-  return QString::fromStdString(colourLetter(colour) + " " + name);
+  return QString::fromStdString(colourLetter(colour) + " " + finishWords(finish));
+}
+
+QString cellCount(std::size_t count) {
+  return count == 1 ? Order::tr("1 cell") : Order::tr("%1 cells").arg(count);
 }
 
 }  // namespace avrelt

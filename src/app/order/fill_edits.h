@@ -28,6 +28,8 @@ bool pinCell(Order& order, const QString& label, int colour, bool bar = false);
 
 /// "a late dusk": a colour of a pattern by its letter and its name, or its code where it has none.
 QString colourWords(const Fill& fill, int colour);
+/// "1 cell", "12 cells".
+QString cellCount(std::size_t count);
 
 /// The pattern of the zone in hand, as it is in the document and worked out; nothing for none.
 const Fill* fillInHand(const Order& order);

@@ -41,32 +41,32 @@ void Order::setStock(const Stock& stock) {
 void Order::pick(GaugeLine gaugeLine) {
   if (gaugeLine == gaugeLine_) return;
   gaugeLine_ = gaugeLine;
-  emit thingPicked();
+  emit gaugeLinePicked();
 }
 
 void Order::pickZone(const ZonePath& zone) {
   if (zone == zone_) return;
   zone_ = zone;
   settle();
-  emit thingPicked();
+  emit gaugeLinePicked();
 }
 
 void Order::pickPeel(int colour) {
   if (colour == peel_) return;
   peel_ = colour;
-  emit thingPicked();
+  emit gaugeLinePicked();
 }
 
 void Order::pickMove(int move) {
   if (move == move_) return;
   move_ = move;
-  emit thingPicked();
+  emit gaugeLinePicked();
 }
 
 void Order::pickLine(const std::string& line) {
   if (line == line_) return;
   line_ = line;
-  emit thingPicked();
+  emit gaugeLinePicked();
 }
 
 void Order::load(const Document& document) {

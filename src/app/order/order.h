@@ -18,8 +18,8 @@ namespace avrelt {
 enum class GaugeLine { none, rimClearance, baseClearance, overlap, seam, strip };
 
 /// The order on the bench: its document, what the plan makes of it, the history of changes, and
-/// which cup and which gauge line are in hand. Views and stations read it and change it only through
-/// `edit`, so that every change can be undone and is planned at once.
+/// which cup and which gauge line are in hand. Views and stations read it and change it only
+/// through `edit`, so that every change can be undone and is planned at once.
 class Order : public QObject {
   Q_OBJECT
 
@@ -101,7 +101,7 @@ class Order : public QObject {
   void changed();
   /// Another cup is in hand: what was being typed for the one before is no longer meant.
   void cupTaken();
-  void thingPicked();
+  void gaugeLinePicked();
 
  private:
   friend class DocumentChange;

@@ -141,7 +141,9 @@ bool Shelf::logMeasurement() {
   measurement.taken = QDate::currentDate().toString(Qt::ISODate).toStdString();
   measurement.stage = stageWords(buildUp, buildUp.laidAfter);
   measurement.at = station.at.length;
-  measurement.around = plan->body.around(station.at.length);
+  // As it is under its coats, also where pieces are cut for the bare cup.
+  const Stage& stage = plan->stages[static_cast<std::size_t>(buildUp.laidAfter)];
+  measurement.around = plan->bare.grownBy(stage.thickness).around(station.at.length);
   measurement.record = records.back();
   QString name = QString::fromStdString(order_.currentCup().blank.name);
   const std::vector<ShelfBlank> known = find(name);

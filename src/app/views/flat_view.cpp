@@ -26,7 +26,7 @@ FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order
     refit();
     update();
   });
-  connect(&order, &Order::thingPicked, this, qOverload<>(&QWidget::update));
+  connect(&order, &Order::gaugeLinePicked, this, qOverload<>(&QWidget::update));
 }
 
 void FlatView::showStrip(bool shown) {
@@ -54,7 +54,8 @@ void FlatView::resizeEvent(QResizeEvent* event) {
 }
 
 std::vector<GaugeLine> FlatView::gaugeLines() const {
-  std::vector<GaugeLine> gaugeLines{GaugeLine::rimClearance, GaugeLine::baseClearance, GaugeLine::overlap, GaugeLine::seam};
+  std::vector<GaugeLine> gaugeLines{GaugeLine::rimClearance, GaugeLine::baseClearance,
+                                    GaugeLine::overlap, GaugeLine::seam};
   if (stripShown_) gaugeLines.push_back(GaugeLine::strip);
   return gaugeLines;
 }
@@ -194,9 +195,9 @@ void FlatView::mouseMoveEvent(QMouseEvent* event) {
   if (gaugeLine != hovered_) {
     hovered_ = gaugeLine;
     const bool movable = order_.measureOf(gaugeLine).has_value();
-    setCursor(!movable                  ? Qt::ArrowCursor
+    setCursor(!movable                          ? Qt::ArrowCursor
               : gaugeLine == GaugeLine::overlap ? Qt::SizeHorCursor
-                                        : Qt::SizeVerCursor);
+                                                : Qt::SizeVerCursor);
     update();
   }
 }
@@ -523,8 +524,8 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
     const QPointF at = placeOf(order_.gaugeLine());
     // Clear of the handle, and inside the picture.
     const double side = order_.gaugeLine() == GaugeLine::overlap ? -95 : 0;
-    chip({at.x() + side, at.y() + (order_.gaugeLine() == GaugeLine::rimClearance ? 20 : -20)}, words,
-         face(13, QFont::DemiBold));
+    chip({at.x() + side, at.y() + (order_.gaugeLine() == GaugeLine::rimClearance ? 20 : -20)},
+         words, face(13, QFont::DemiBold));
   }
 }
 

@@ -35,9 +35,10 @@ RoundView::RoundView(Order& order, QWidget* parent) : Canvas(parent), order_(ord
     refit();
     update();
   });
-  connect(&order, &Order::thingPicked, this, [this] {
+  connect(&order, &Order::gaugeLinePicked, this, [this] {
     // What was picked out elsewhere comes round to be seen.
-    if (order_.hasCup() && (order_.gaugeLine() == GaugeLine::seam || order_.gaugeLine() == GaugeLine::overlap) &&
+    if (order_.hasCup() &&
+        (order_.gaugeLine() == GaugeLine::seam || order_.gaugeLine() == GaugeLine::overlap) &&
         !hasFocus()) {
       facing_ = (order_.currentCup().wrap.seamAt - Angle::degrees(20)).wrapped();
     }
@@ -360,7 +361,8 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   name(Angle(), tr("front"), t.ink);
   if (!onSeam(plan.wrap, Angle())) name(plan.wrap.seamAt(), tr("seam"), t.ink);
 
-  if (order_.gaugeLine() != GaugeLine::none && (order_.gaugeLine() != GaugeLine::strip || stripShown_)) {
+  if (order_.gaugeLine() != GaugeLine::none &&
+      (order_.gaugeLine() != GaugeLine::strip || stripShown_)) {
     painter.setPen(QPen(t.brass, 3));
     painter.drawPath(gaugeLinePath(order_.gaugeLine()));
   }
@@ -419,8 +421,8 @@ void RoundView::mouseReleaseEvent(QMouseEvent* event) {
   // A click without a turn picks the line under it.
   QPainterPathStroker broad;
   broad.setWidth(14);
-  for (const GaugeLine gaugeLine :
-       {GaugeLine::overlap, GaugeLine::seam, GaugeLine::rimClearance, GaugeLine::baseClearance, GaugeLine::strip}) {
+  for (const GaugeLine gaugeLine : {GaugeLine::overlap, GaugeLine::seam, GaugeLine::rimClearance,
+                                    GaugeLine::baseClearance, GaugeLine::strip}) {
     if (gaugeLine == GaugeLine::strip && !stripShown_) continue;
     if (broad.createStroke(gaugeLinePath(gaugeLine)).contains(event->position())) {
       order_.pick(gaugeLine);

@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "app/window/theme.h"
+#include "measure/colour.h"
 
 namespace avrelt {
 

@@ -367,7 +367,7 @@ void MainWindow::askAndSavePiece(OutputKind kind) {
 }
 
 void MainWindow::askAndSaveAll() {
-  const CheckedAll<Plan> plan = planDocument(order_.document());
+  const CheckedAll<Plan> plan = planDocument(order_.document(), order_.stock());
   if (!plan) {
     QStringList lines;
     for (const Fault& fault : plan.error()) {
@@ -391,26 +391,45 @@ void MainWindow::askAndSaveAll() {
 }
 
 void MainWindow::showKeys() {
+  const auto row = [](const QString& keys, const QString& words) {
+    return QStringLiteral("<tr><td><b>%1</b>&nbsp;&nbsp;</td><td>%2</td></tr>")
+        .arg(keys.toHtmlEscaped(), words.toHtmlEscaped());
+  };
+  // What the menus have is read off them, so that this page cannot fall behind.
+  const auto ofMenu = [&row](const QMenu& menu) {
+    QString rows;
+    for (const QAction* action : menu.actions()) {
+      QStringList keys;
+      for (const QKeySequence& key : action->shortcuts()) {
+        keys << key.toString(QKeySequence::NativeText);
+      }
+      QString words = action->text();
+      words.remove(QLatin1Char('&')).remove(QStringLiteral("…"));
+      if (!keys.isEmpty()) rows += row(keys.join(QStringLiteral(", ")), words);
+    }
+    QString title = menu.title();
+    title.remove(QLatin1Char('&'));
+    return QStringLiteral("<h3>%1</h3><table cellspacing='3'>%2</table>").arg(title, rows);
+  };
+  QStringList menus;
+  for (const QAction* action : menuBar()->actions()) {
+    if (action->menu() != nullptr) menus << ofMenu(*action->menu());
+  }
+  const QString byHand =
+      QStringLiteral("<h3>%1</h3><table cellspacing='3'>").arg(tr("At the stations")) +
+      row(tr("↑ ↓"), tr("in a field or on a line picked: one mark of the tape, with Shift eight")) +
+      row(tr("← →"), tr("in the flat: pick a line; in the round: turn the cup")) +
+      row(tr("Alt+1 … Alt+5"), tr("Divide: cut the zone by rings, uprights, V, slant, wave")) +
+      row(tr("Alt+Backspace"), tr("Divide: take the cut back; Fill: take the pattern away")) +
+      row(tr("Ctrl+R"), tr("Fill: roll the colours again")) +
+      row(tr("Click, Shift+click"), tr("Fill: give a cell the colour in hand, or keep it off")) +
+      row(tr("Esc"), tr("take back what was typed and makes no sense yet")) +
+      QStringLiteral("</table>");
+  const qsizetype half = (menus.size() + 1) / 2;
   QMessageBox box(QMessageBox::NoIcon, tr("Keys"), {}, QMessageBox::Close, this);
-  box.setText(tr(
-      "<table cellspacing='6'>"
-      "<tr><td><b>Ctrl+1, 2, 3</b></td><td>Gauge, Divide, Cut</td></tr>"
-      "<tr><td><b>F4</b></td><td>inches or millimetres</td></tr>"
-      "<tr><td><b>↑ ↓</b></td><td>in a field, or on a picked line: one mark of the tape; with "
-      "Shift eight</td></tr>"
-      "<tr><td><b>← →</b></td><td>in the flat: pick a line; in the round: turn the cup; among "
-      "the cups: choose</td></tr>"
-      "<tr><td><b>Ctrl+← →, Ctrl+Home</b></td><td>turn the cup, front forward</td></tr>"
-      "<tr><td><b>Ctrl+B, Ctrl+Shift+B</b></td><td>the shelf, put the blank in hand on it</td></tr>"
-      "<tr><td><b>Ctrl+T, Ctrl+L, Ctrl+K</b></td><td>trace a photo, log the girth measured, mark "
-      "the wrap as cut</td></tr>"
-      "<tr><td><b>F6</b></td><td>show or hide the stretch</td></tr>"
-      "<tr><td><b>Alt+1 … Alt+5, Alt+Backspace</b></td><td>cut the zone in hand: rings, uprights, "
-      "V, slant, wave; take the cut back</td></tr>"
-      "<tr><td><b>F7, F8</b></td><td>go to the warning, next warning</td></tr>"
-      "<tr><td><b>Esc</b></td><td>take back what was typed and makes no sense yet</td></tr>"
-      "<tr><td><b>Ctrl+E, Ctrl+P</b></td><td>save the piece for cutter or printer</td></tr>"
-      "</table>"));
+  box.setText(
+      QStringLiteral("<table><tr><td>%1</td><td>&nbsp;&nbsp;&nbsp;</td><td>%2</td></tr></table>")
+          .arg(menus.mid(0, half).join(QString()), menus.mid(half).join(QString()) + byHand));
   box.exec();
 }
 

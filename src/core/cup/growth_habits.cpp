@@ -24,7 +24,10 @@ double loaded(const CoatLoad& load, const CoatLoad& mean) {
 bool counts(const GrowthRecord& record) {
   double total = 0;
   for (const double amount : record.load) total += amount;
-  return std::isfinite(record.thickness.mm()) && std::isfinite(total) && total > 0;
+  // No coat is as thick as this, and no cup takes as much: a slip, or another unit.
+  constexpr Length thickest = Length::mm(50);
+  constexpr double mostLoad = 1e4;
+  return abs(record.thickness) <= thickest && total > 0 && total <= mostLoad;
 }
 
 }  // namespace

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "divide/cut.h"
 
-#include <cmath>
+#include "measure/colour.h"
 
 namespace avrelt {
 
@@ -34,24 +34,8 @@ Sentence cutName(const Cut& cut) {
   return cut.zigzag ? Sentence{"zigzag", {}} : Sentence{"wave", {}};
 }
 
-double luminanceOf(const std::string& colour) {
-  if (colour.size() != 7 || colour[0] != '#') return 0.5;
-  double channels[3];
-  for (std::size_t i = 0; i < 3; ++i) {
-    int value = 0;
-    for (std::size_t j = 0; j < 2; ++j) {
-      const char c = colour[1 + 2 * i + j];
-      const int digit = c >= '0' && c <= '9'   ? c - '0'
-                        : c >= 'a' && c <= 'f' ? c - 'a' + 10
-                        : c >= 'A' && c <= 'F' ? c - 'A' + 10
-                                               : -1;
-      if (digit < 0) return 0.5;
-      value = value * 16 + digit;
-    }
-    const double share = value / 255.0;
-    channels[i] = share <= 0.04045 ? share / 12.92 : std::pow((share + 0.055) / 1.055, 2.4);
-  }
-  return 0.2126 * channels[0] + 0.7152 * channels[1] + 0.0722 * channels[2];
+std::string finishWords(const Finish& finish) {
+  return finish.name.empty() ? colourInWords(finish.colour) : finish.name;
 }
 
 }  // namespace avrelt

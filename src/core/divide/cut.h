@@ -86,9 +86,8 @@ struct Finish {
   friend bool operator==(const Finish&, const Finish&) = default;
 };
 
-/// Relative luminance of "#RRGGBB", 0 black to 1 white (WCAG 2.1, "relative luminance"); 0.5 for a
-/// text that is no colour.
-double luminanceOf(const std::string& colour);
+/// Its name, or its colour in words where it has none.
+std::string finishWords(const Finish& finish);
 
 /// A zone as it was made: cut further, or filled.
 struct ZoneNode {

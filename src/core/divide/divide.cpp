@@ -136,9 +136,9 @@ class Divider {
 }  // namespace
 
 const char* markName(MarkAt at) {
-  static constexpr const char* names[] = {"ring",     "upright",   "left corner",
-                                          "right corner", "point", "left end",
-                                          "right end", "crest",    "trough"};
+  static constexpr const char* names[] = {"ring",         "upright", "left corner",
+                                          "right corner", "point",   "left end",
+                                          "right end",    "crest",   "trough"};
   return names[static_cast<std::size_t>(at)];
 }
 

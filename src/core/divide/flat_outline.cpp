@@ -13,8 +13,8 @@ std::vector<Point> inFlat(const WallLine& line, bool closed, const Development& 
   for (std::size_t i = 0; i < sides; ++i) {
     const WallPoint& a = line[i];
     const WallPoint& b = line[(i + 1) % line.size()];
-    // Straight in θ and s, a side is p(t) = (ρ₀ + ht) e^{ikφt} about the apex, with h its height and
-    // φ its turn: |p″| = kφ √(4h² + r²k²φ²), so the rise over n parts is at most |p″| / 8n².
+    // Straight in θ and s, a side is p(t) = (ρ₀ + ht) e^{ikφt} about the apex, with h its height
+    // and φ its turn: |p″| = kφ √(4h² + r²k²φ²), so the rise over n parts is at most |p″| / 8n².
     const double turn = std::abs((b.theta - a.theta).radians() * flat.taper());
     const double r = std::max(flat.radius(a.s).mm(), flat.radius(b.s).mm());
     const double round = r * std::abs((b.theta - a.theta).radians());

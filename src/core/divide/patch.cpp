@@ -78,8 +78,8 @@ WholePaths onFrame(const Region& region) {
   return paths;
 }
 
-/// A wall that is as good as this one near a patch, rolled out with the patch in its middle, so that
-/// lengths there are true: the cone that touches the body half-way up it.
+/// A wall that is as good as this one near a patch, rolled out with the patch in its middle, so
+/// that lengths there are true: the cone that touches the body half-way up it.
 class Local {
  public:
   Local(const Patch& patch, const Body& body)
@@ -170,7 +170,8 @@ std::optional<WallLine> convexDrawnIn(const WallLine& outline, double by, const 
   const std::size_t count = line.size();
   if (count < 3) return std::nullopt;
   const auto side = [&](std::size_t from, std::size_t to, double r) {
-    return Point{(line[to].theta - line[from].theta).radians() * r, (line[to].s - line[from].s).mm()};
+    return Point{(line[to].theta - line[from].theta).radians() * r,
+                 (line[to].s - line[from].s).mm()};
   };
   WallLine drawn;
   drawn.reserve(count);
@@ -187,7 +188,8 @@ std::optional<WallLine> convexDrawnIn(const WallLine& outline, double by, const 
     if (turns < -1e-4 || same < -0.99) return std::nullopt;
     Point at = turnedLeft(after) * by;
     if (turns > 1e-6) at = at + after * (by * (1 - same) / turns);
-    drawn.push_back({line[i].theta + Angle::radians(at.x / radii[i]), line[i].s + Length::mm(at.y)});
+    drawn.push_back(
+        {line[i].theta + Angle::radians(at.x / radii[i]), line[i].s + Length::mm(at.y)});
   }
   for (std::size_t i = 0; i < count; ++i) {
     const std::size_t next = (i + 1) % count;

@@ -31,8 +31,8 @@ Region regionOf(const std::vector<Patch>& patches);
 /// What of a patch lies in a region, again in patches.
 std::vector<Patch> within(const Patch& patch, const Region& region);
 
-/// Both as one, the second carried on by so many turns to where they meet; nothing where they do not
-/// hang together there.
+/// Both as one, the second carried on by so many turns to where they meet; nothing where they do
+/// not hang together there.
 std::optional<Patch> joined(const Patch& first, const Patch& second, int turns);
 
 /// The largest part of a patch outside another, the other lying as it does; nothing where there is

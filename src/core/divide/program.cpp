@@ -8,6 +8,7 @@
 #include <numbers>
 #include <set>
 
+#include "measure/colour.h"
 namespace avrelt {
 namespace {
 
@@ -58,10 +59,6 @@ Sentence stickWords(Stick stick, const std::string& zone) {
 bool goesUp(const DivideLine& line) {
   return !line.stretches.empty() &&
          line.stretches.front().back().s > line.stretches.front().front().s;
-}
-
-std::string called(const Finish& finish) {
-  return finish.name.empty() ? finish.colour : finish.name;
 }
 
 /// Finds the zone at a place: most are ruled out by the rectangles they lie in.
@@ -375,7 +372,7 @@ class Program {
   void fill(const Group& group, const Group& next) {
     const Finish& finish = divided_.zones[group.front()].finish;
     const std::string zones = named(group);
-    const std::string name = called(finish);
+    const std::string name = finishWords(finish);
     if (finish.kind == FinishKind::film) {
       move(MoveKind::film, group,
            {finish.opaque ? "Lay the film “%1” on %2, after all glitter is sealed smooth."

@@ -13,8 +13,8 @@ namespace avrelt {
 using WallLine = std::vector<WallPoint>;
 
 /// A part of the wall: closed outlines in wall coordinates, counter-clockwise, holes clockwise.
-/// What lies across the seam is cut there. Booleans by Clipper, in whole numbers (`wall_grid.h`), so
-/// that what two parts share they share to the bit.
+/// What lies across the seam is cut there. Booleans by Clipper, in whole numbers (`wall_grid.h`),
+/// so that what two parts share they share to the bit.
 class Region {
  public:
   Region() = default;

@@ -284,11 +284,11 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Wall& wall) {
     const bool out = end.place.theta < from - Angle::radians(1e-6) ||
                      end.place.s < low - Length::mm(0.01) || end.place.s > high + Length::mm(0.01);
     if (out) {
-      return refuse(end.field,
-                    "This end of the slant, %1 round and %2 up the wall, lies outside its zone: "
-                    "%3 to %4 round, %5 to %6 up.",
-                    {wall.onCup(end.place.theta), end.place.s, wall.onCup(from),
-                     wall.onCup(to), low, high});
+      return refuse(
+          end.field,
+          "This end of the slant, %1 round and %2 up the wall, lies outside its zone: "
+          "%3 to %4 round, %5 to %6 up.",
+          {wall.onCup(end.place.theta), end.place.s, wall.onCup(from), wall.onCup(to), low, high});
     }
   }
   if (a.place.theta > b.place.theta) std::swap(a, b);
@@ -356,12 +356,11 @@ Checked<Split> wave(const Region& zone, const Cut& cut, const Wall& wall) {
                   {cut.swing.length, middle, low, high});
   }
   const Angle at = wall.inFrame(cut.at);
-  // By quarters of a swing, so that crests and troughs are places of it, and these so finely that no
-  // chord lies farther off than any curve may: a sine's is off by half its swing × step² / 8.
+  // By quarters of a swing, so that crests and troughs are places of it, and these so finely that
+  // no chord lies farther off than any curve may: a sine's is off by half its swing × step² / 8.
   const double off = half.mm() / 8 / curveTolerance.mm();
-  const int finer = cut.zigzag ? 1
-                               : std::clamp(static_cast<int>(std::ceil(pi / 2 * std::sqrt(off))), 2,
-                                            100);
+  const int finer =
+      cut.zigzag ? 1 : std::clamp(static_cast<int>(std::ceil(pi / 2 * std::sqrt(off))), 2, 100);
   const int steps = cut.repeat * 4 * finer;
   // Its own corners, wherever in the zone they fall, and the zone's ends.
   const auto [from, to] = zone.span();

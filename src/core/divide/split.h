@@ -11,8 +11,8 @@ namespace avrelt {
 struct Split {
   /// From the top down, or from left to right; a V's triangles first, then the rest.
   std::vector<Region> parts;
-  /// The lines cut, each from left to right or upwards, clipped to the zone, their stretches in order
-  /// along them. A line that crosses the seam comes in two stretches of one entry.
+  /// The lines cut, each from left to right or upwards, clipped to the zone, their stretches in
+  /// order along them. A line that crosses the seam comes in two stretches of one entry.
   std::vector<std::vector<WallLine>> lines;
 };
 

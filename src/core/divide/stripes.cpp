@@ -127,10 +127,23 @@ CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& strip
     plans.push_back(std::move(plan));
   }
   if (!faults.empty()) return tl::unexpected(std::move(faults));
-  std::stable_sort(plans.begin(), plans.end(), [](const StripePlan& a, const StripePlan& b) {
-    if (a.closed != b.closed) return a.closed;
-    return a.line == b.line && a.width > b.width;
+  // Lines in the order the maker gave them stripes, on each the widest first.
+  const auto firstOn = [&plans](const StripePlan& plan) {
+    int first = plan.stripe;
+    for (const StripePlan& other : plans) {
+      if (other.line == plan.line) first = std::min(first, other.stripe);
+    }
+    return first;
+  };
+  std::vector<std::pair<int, StripePlan>> inTurn;
+  for (const StripePlan& plan : plans) inTurn.emplace_back(firstOn(plan), plan);
+  std::stable_sort(inTurn.begin(), inTurn.end(), [](const auto& a, const auto& b) {
+    if (a.second.closed != b.second.closed) return a.second.closed;
+    if (a.first != b.first) return a.first < b.first;
+    return a.second.width > b.second.width;
   });
+  plans.clear();
+  for (auto& [turn, plan] : inTurn) plans.push_back(std::move(plan));
   for (StripePlan& plan : plans) {
     for (const StripePlan& other : plans) {
       if (other.line == plan.line && other.width > plan.width) ++plan.layer;

@@ -47,8 +47,12 @@ std::optional<Sentence> nameFault(const Document& document, std::size_t index,
   if (name.find_first_not_of(" \t\n") == std::string::npos) {
     return Sentence{"The cup has no name. Give it one; pieces and files are named after it.", {}};
   }
-  if (name.size() > longestName) {
-    return Sentence{"The name is too long for a label. Use %1 letters at most.",
+  // As people count: a character of several bytes is one.
+  const auto characters = std::count_if(name.begin(), name.end(), [](char c) {
+    return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U;
+  });
+  if (characters > static_cast<std::ptrdiff_t>(longestName)) {
+    return Sentence{"The name is too long for a label. Use %1 characters at most.",
                     {static_cast<long>(longestName)}};
   }
   for (std::size_t other = 0; other < document.cups.size(); ++other) {

@@ -18,11 +18,15 @@ struct Speaker {
 
 }  // namespace
 
-std::string angleText(Angle angle) {
-  // A number of degrees prints like a number of millimetres; only the sign behind it differs.
-  std::string text = decimalText(Length::mm(angle.degrees()), Unit::mm, 1);
+std::string numberText(double number, int decimals) {
+  // A number prints like one of millimetres, without the unit.
+  std::string text = decimalText(Length::mm(number), Unit::mm, decimals);
   text.resize(text.size() - 3);
-  return text + "°";
+  return text;
+}
+
+std::string angleText(Angle angle) {
+  return numberText(angle.degrees(), 1) + "°";
 }
 
 std::string inWords(const std::string& translatedPattern, const std::vector<Sentence::Part>& parts,

@@ -33,5 +33,7 @@ std::string inWords(const std::string& translatedPattern, const std::vector<Sent
 
 /// "180°", "15.1°": at most one decimal.
 std::string angleText(Angle angle);
+/// "2.3": with so many decimals at most, in every locale.
+std::string numberText(double number, int decimals);
 
 }  // namespace avrelt

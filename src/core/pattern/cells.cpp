@@ -214,7 +214,8 @@ class Collector {
     RawCell cell;
     cell.row = row;
     cell.patch.outline = fromPath(paths.front());
-    for (std::size_t i = 1; i < paths.size(); ++i) cell.patch.openings.push_back(fromPath(paths[i]));
+    for (std::size_t i = 1; i < paths.size(); ++i)
+      cell.patch.openings.push_back(fromPath(paths[i]));
     cells.push_back(std::move(cell));
   }
 
@@ -515,8 +516,7 @@ Checked<std::vector<RawCell>> keeping(const Pattern& pattern, const Region& zone
       std::vector<Point>& outline = shape.emplace_back();
       outline.reserve(points->size());
       for (const Point& p : *points) {
-        outline.push_back(
-            {(i + pattern.along) * wide + p.x * scale, base + j * tall + p.y * unit});
+        outline.push_back({(i + pattern.along) * wide + p.x * scale, base + j * tall + p.y * unit});
       }
     }
     const int row = stripe ? 0 : rowOf(tile, tile.cells[k], j);

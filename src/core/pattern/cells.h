@@ -41,9 +41,9 @@ struct PatternFit {
 /// Of a pattern `cellsOf` does not refuse.
 PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body);
 
-/// The cells of a pattern in a zone. Those that narrow with the cup are laid out in wall coordinates,
-/// a whole number of repeats round it, so that the seam closes exactly; those that keep their size
-/// in the flat, cut off at the seam.
+/// The cells of a pattern in a zone. Those that narrow with the cup are laid out in wall
+/// coordinates, a whole number of repeats round it, so that the seam closes exactly; those that
+/// keep their size in the flat, cut off at the seam.
 ///
 /// Refused, naming the member: a size under 2 mm or over 600 mm, a line as wide as a cell, a ratio
 /// out of its family's range, more than 500 repeats or 6000 cells, cells that keep their size on a

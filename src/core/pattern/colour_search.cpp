@@ -282,8 +282,7 @@ class Searcher {
       std::optional<bool> found = result.proof ? std::optional<bool>(false) : std::nullopt;
       if (!result.proof) {
         State exactly = start;
-        found = pinsClash ? std::optional<bool>(false)
-                          : exact(graph_, exactly, colours_, !byHand_);
+        found = pinsClash ? std::optional<bool>(false) : exact(graph_, exactly, colours_, !byHand_);
         if (found && *found) state = exactly;
         if (found && !*found && byHand_) result.proof = byHand();
       }

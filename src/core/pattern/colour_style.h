@@ -33,8 +33,8 @@ void applyStyle(ColourStyle style, const std::vector<CellSite>& sites, Length lo
 
 /// Which colour each cell's height has in a gradient: the zone's height parted by the shares from
 /// the top down. −1 where no colour has a share.
-std::vector<int> coloursOfHeight(const std::vector<CellSite>& sites, const std::vector<double>& shares,
-                                 Length low, Length high);
+std::vector<int> coloursOfHeight(const std::vector<CellSite>& sites,
+                                 const std::vector<double>& shares, Length low, Length high);
 
 /// Cells that are each other's mirror image at the front: alike in place, within a fifth of their
 /// size, and in area. Those on the mirror's line are no pair.

@@ -41,8 +41,8 @@ bool lawful(const ColourTask& task, const std::vector<int>& colours) {
   return probe.clashes.empty() && probe.misplaced.empty();
 }
 
-/// Nothing said by hand: quickly, or by search; then towards what the task asks. Whether it came out
-/// lawful is for the caller to see.
+/// Nothing said by hand: quickly, or by search; then towards what the task asks. Whether it came
+/// out lawful is for the caller to see.
 Colouring freelyColoured(const ColourTask& task) {
   Colouring result;
   if (std::optional<std::vector<int>> quick = quicklyColoured(task)) {
@@ -60,8 +60,7 @@ Colouring freelyColoured(const ColourTask& task) {
     }
     return false;
   };
-  const bool near =
-      task.cost.empty() ? sharesKept(task, result.colours) : !strays(result.colours);
+  const bool near = task.cost.empty() ? sharesKept(task, result.colours) : !strays(result.colours);
   if (!near) bringNearer(task, result.colours);
   return result;
 }

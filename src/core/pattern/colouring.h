@@ -15,12 +15,13 @@ struct ColourTask {
   std::vector<double> sizes;                 ///< what each counts for the shares; left out, 1 each
   std::vector<double> shares;                ///< wanted of each colour; they need not add to 1
   std::vector<int> pinned;  ///< by hand: a colour each must have, −1 for none; may be empty
-  /// Colours each may not have, a bit for each of the first 32 (1 for the first); may be empty. Bars
-  /// are there from the start; what is said by hand, `notHere`, changes as little round it as a pin.
+  /// Colours each may not have, a bit for each of the first 32 (1 for the first); may be empty.
+  /// Bars are there from the start; what is said by hand, `notHere`, changes as little round it as
+  /// a pin.
   std::vector<std::uint32_t> barred;
   std::vector<std::uint32_t> notHere;
-  /// By the style: what each colour costs at each thing, `straying` and more where it is against it;
-  /// may be empty. It outranks the shares.
+  /// By the style: what each colour costs at each thing, `straying` and more where it is against
+  /// it; may be empty. It outranks the shares.
   std::vector<std::vector<float>> cost;
   /// By the style: a thing each is to be alike, itself for none; may be empty.
   std::vector<int> tied;

@@ -6,6 +6,7 @@
 #include <set>
 
 #include "divide/wall_line.h"
+#include "measure/colour.h"
 #include "pattern/laid_cells.h"
 #include "pattern/line_tape.h"
 #include "pattern/neighbours.h"
@@ -51,21 +52,23 @@ class Filler {
       return tl::unexpected(std::move(fault));
     }
     if (raw->empty()) {
-      return refuse("pattern.size", "No cell lies in this zone. Move the pattern, or make its cells "
-                                    "larger.");
+      return refuse("pattern.size",
+                    "No cell lies in this zone. Move the pattern, or make its cells "
+                    "larger.");
     }
     plan_.zone = zone_.id;
     plan_.family = fill_.pattern.family;
     plan_.zoneArea = zone_.area;
     plan_.fit = fitOf(fill_.pattern, zone_.region, wall_.body);
     const bool apart = fill_.pattern.family == Family::artwork;
-    LaidCells laid = laidCells(*raw, fill_.pattern.line.length, apart, fill_.corners, radius_,
-                               wall_.body);
+    LaidCells laid =
+        laidCells(*raw, fill_.pattern.line.length, apart, fill_.corners, radius_, wall_.body);
     if (laid.cells.empty()) {
-      return refuse("pattern.size",
-                    "Every cell would be under %1 wide once its lines are off: none could be weeded. "
-                    "Make cells larger, or the line thinner.",
-                    {sliver});
+      return refuse(
+          "pattern.size",
+          "Every cell would be under %1 wide once its lines are off: none could be weeded. "
+          "Make cells larger, or the line thinner.",
+          {sliver});
     }
     plan_.merged = laid.merged;
     plan_.dropped = laid.dropped;
@@ -163,8 +166,7 @@ class Filler {
     std::vector<CellSite> sites;
     sites.reserve(plan_.cells.size());
     for (const Cell& cell : plan_.cells) {
-      sites.push_back(
-          {wall_.onCup(cell.middle.theta), cell.middle.s, cell.row, cell.area.mm2()});
+      sites.push_back({wall_.onCup(cell.middle.theta), cell.middle.s, cell.row, cell.area.mm2()});
     }
     return sites;
   }

@@ -127,9 +127,9 @@ struct PinTrouble {
     again,     ///< another said something else about this cell, and holds
     beside,    ///< a neighbour has the same colour by hand
   } why = Why::noCell;
-  int pin = 0;           ///< which of the document's
-  std::string cell;      ///< its label, where there is one
-  std::string other;     ///< the neighbour's
+  int pin = 0;        ///< which of the document's
+  std::string cell;   ///< its label, where there is one
+  std::string other;  ///< the neighbour's
 };
 
 struct FillPlan {
@@ -142,14 +142,14 @@ struct FillPlan {
   std::vector<std::pair<std::size_t, std::size_t>> neighbours;
   Colouring colouring;
   std::vector<ColourNeed> needs;  ///< in the order colours are filled: dark to light, film last
-  int merged = 0;    ///< slivers that went to the neighbour they share most edge with
-  int dropped = 0;   ///< slivers without a neighbour, and bits that lines cut off
-  Area droppedArea;  ///< of those; with the cells and `lineArea` it makes up the zone
+  int merged = 0;                 ///< slivers that went to the neighbour they share most edge with
+  int dropped = 0;                ///< slivers without a neighbour, and bits that lines cut off
+  Area droppedArea;               ///< of those; with the cells and `lineArea` it makes up the zone
   Area lineArea;
-  Length thinnest;                ///< mean width of the narrowest cell
-  Length cutLength;               ///< of all cells' edges
-  int islands = 0;                ///< openings in cells, each round something that comes loose
-  LineTape tape;                  ///< empty where lines are not laid with tape
+  Length thinnest;             ///< mean width of the narrowest cell
+  Length cutLength;            ///< of all cells' edges
+  int islands = 0;             ///< openings in cells, each round something that comes loose
+  LineTape tape;               ///< empty where lines are not laid with tape
   std::vector<double> shares;  ///< of the cells' area, that each colour takes
   /// How many cells are against the style, and of how many that could be: more than a step from
   /// their height's colour, out of turn, unlike their mirror image.

@@ -26,9 +26,9 @@ inline std::uint32_t mixedSeed(std::uint32_t seed, std::uint32_t place) {
 }
 
 /// A colouring under way that counts, for every thing, how many neighbours have each colour: eight
-/// counts of a byte to a word, so that putting a colour is one addition a neighbour, and asking what
-/// lies two steps away one addition a neighbour too. For things of up to 255 neighbours and
-/// 8 × `Words` colours.
+/// counts of a byte to a word, so that putting a colour is one addition a neighbour, and asking
+/// what lies two steps away one addition a neighbour too. For things of up to 255 neighbours and 8
+/// × `Words` colours.
 template <std::size_t Words>
 class Lanes {
  public:
@@ -74,7 +74,8 @@ class Lanes {
     for (std::size_t w = 0; w < Words; ++w) {
       const std::uint64_t x = beside_[v][w];
       constexpr std::uint64_t low = 0x7F7F7F7F7F7F7F7FU;
-      const std::uint64_t any = ((((x & low) + low) | x) & ~low) >> 7;  // a byte is 1 where it counts
+      const std::uint64_t any =
+          ((((x & low) + low) | x) & ~low) >> 7;  // a byte is 1 where it counts
       mask |= static_cast<ColourMask>(any * 0x0102040810204080U >> 56) << (8 * w);
     }
     return mask;
@@ -148,7 +149,8 @@ class ShareCount {
   double wanted(int colour) const { return wanted_[static_cast<std::size_t>(colour)]; }
   double mostOff() const {
     double off = 0;
-    for (std::size_t c = 0; c < wanted_.size(); ++c) off = std::max(off, std::abs(used_[c] - wanted_[c]));
+    for (std::size_t c = 0; c < wanted_.size(); ++c)
+      off = std::max(off, std::abs(used_[c] - wanted_[c]));
     return off;
   }
   /// Within a thing, or 2 % of all.

@@ -24,8 +24,8 @@ std::vector<SharedEdge> neighboursOf(const std::vector<const Patch*>& patches, c
 
 /// The same where patches lie apart with lines between: those are neighbours that face each other
 /// across a line along at least half a millimetre, the nearest to each place of an edge, no farther
-/// than two and a half times the middle line. Lengths are taken on a wall of this radius. In order of
-/// the numbers.
+/// than two and a half times the middle line. Lengths are taken on a wall of this radius. In order
+/// of the numbers.
 std::vector<SharedEdge> facingNeighbours(const std::vector<const Patch*>& patches, Length radius);
 
 }  // namespace avrelt

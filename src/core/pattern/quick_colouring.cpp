@@ -168,7 +168,8 @@ class Quick : Board<Words> {
     constexpr float hot = 1.6F;
     constexpr float cold = 0.12F;
     const std::size_t count = lanes_.size();
-    const std::size_t rounds = count >= thousands ? 2 : std::min<std::size_t>(steps / count + 1, 120);
+    const std::size_t rounds =
+        count >= thousands ? 2 : std::min<std::size_t>(steps / count + 1, 120);
     std::uint32_t drawn = 0;
     for (std::size_t round = 0; round < rounds; ++round) {
       const float share = static_cast<float>(round) / static_cast<float>(rounds);
@@ -206,7 +207,8 @@ class Quick : Board<Words> {
     const std::vector<int> before = lanes_.all();
     const double was = alikeTwoAway();
     std::vector<int> names;
-    for (ColourMask left = useful; left != 0; left &= left - 1) names.push_back(std::countr_zero(left));
+    for (ColourMask left = useful; left != 0; left &= left - 1)
+      names.push_back(std::countr_zero(left));
     for (std::size_t v = 0; v < lanes_.size(); ++v) put(v, -1);
     bool all = true;
     for (std::size_t begin = 0; begin < lanes_.size() && all;) {
@@ -254,7 +256,8 @@ class Quick : Board<Words> {
     for (std::size_t v = 0; v < lanes_.size(); ++v) {
       if (lanes_.colour(v) < 0) continue;
       alike += lanes_.twoAway(v)[at(lanes_.colour(v))] - lanes_.degree(v);
-      for (const int* u = lanes_.begin(v); u != lanes_.end(v); ++u) all += lanes_.degree(at(*u)) - 1;
+      for (const int* u = lanes_.begin(v); u != lanes_.end(v); ++u)
+        all += lanes_.degree(at(*u)) - 1;
       for (const int* u = lanes_.begin(v); u != lanes_.end(v); ++u) all -= 2;
     }
     return all > 0 ? alike / all : 0;
@@ -326,10 +329,10 @@ class Trader : Board<Words> {
   std::vector<int> operator()() {
     const std::size_t count = lanes_.size();
     if (count == 0) return lanes_.all();
-    constexpr double hot = 4;
+    constexpr double hot = 12;
     constexpr double cold = 0.02;
     // So many tries that a few hundred things settle, and thousands still take no time to notice.
-    const std::size_t tries = std::clamp<std::size_t>(count * 100, 8'000, 40'000);
+    const std::size_t tries = std::clamp<std::size_t>(count * 100, 12'000, 40'000);
     const double enough = std::max(1.0, 0.01 * static_cast<double>(count));
     std::vector<int> best = lanes_.all();
     double energy = 0;

@@ -20,8 +20,9 @@ namespace avrelt {
 std::optional<std::vector<int>> quicklyColoured(const ColourTask& task);
 
 /// Brings a lawful colouring nearer to what its task asks by trading colours, single ones and along
-/// chains, first with chance and then less and less (Kirkpatrick, Gelatt, Vecchi 1983, "Optimization
-/// by simulated annealing"): costs before shares, shares before spread. It stays lawful.
+/// chains, first with chance and then less and less (Kirkpatrick, Gelatt, Vecchi 1983,
+/// "Optimization by simulated annealing"): costs before shares, shares before spread. It stays
+/// lawful.
 void bringNearer(const ColourTask& task, std::vector<int>& colours);
 
 /// Whether shares are within one thing, or 2 % of all.

@@ -24,10 +24,10 @@ cl::ClipType typeOf(Combine how) {
 }
 
 void dropDust(WholePaths& paths, double dust) {
-  paths.erase(std::remove_if(
-                  paths.begin(), paths.end(),
-                  [dust](const WholePath& path) { return std::abs(cl::Area(path)) <= dust; }),
-              paths.end());
+  paths.erase(
+      std::remove_if(paths.begin(), paths.end(),
+                     [dust](const WholePath& path) { return std::abs(cl::Area(path)) <= dust; }),
+      paths.end());
 }
 
 }  // namespace

@@ -2,6 +2,8 @@
 #include "sheet/fill_pieces.h"
 
 #include <algorithm>
+#include <array>
+#include <charconv>
 #include <cmath>
 #include <numbers>
 
@@ -129,31 +131,74 @@ class Sheet {
   Angle from_;
 };
 
-void label(Piece& piece, const std::vector<Sheet::Spot>& spots, const std::string& words) {
+/// Where words of this height stand, with a little room round them.
+Box roomOf(const Lettering& lettering, std::size_t characters) {
+  const double tall = lettering.height.mm();
+  const double wide = tall * 0.66 * static_cast<double>(characters);
+  const Point half{wide / 2 + tall * 0.25, tall * 0.75};
+  return {lettering.at - half, lettering.at + half};
+}
+
+/// The words in every spot that has room, and that room.
+std::vector<Box> label(Piece& piece, const std::vector<Sheet::Spot>& spots,
+                       const std::string& words) {
+  std::vector<Box> rooms;
   for (const Sheet::Spot& spot : spots) {
     const Length tallest = std::min(Length::mm(3), Length::mm(spot.tall * 0.75));
     const Length tall = letterHeight(words.size(), Length::mm(spot.across * 0.8), tallest);
-    if (tall > Length()) piece.letterings.push_back({spot.at, tall, Angle(), {"%1", {words}}});
+    if (tall <= Length()) continue;
+    piece.letterings.push_back({spot.at, tall, Angle(), {"%1", {words}}});
+    rooms.push_back(roomOf(piece.letterings.back(), words.size()));
   }
+  return rooms;
 }
 
-/// Lines across a cell, of a slope and a distance that tell its colour.
-void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int colour) {
+/// What of the stretch from one place to another along a line lies in a box, as shares of it.
+std::pair<double, double> within(const Box& box, Point from, Point to) {
+  double enters = 0;
+  double leaves = 1;
+  const Point along = to - from;
+  for (const auto& [start, step, low, high] :
+       {std::array{from.x, along.x, box.low.x, box.high.x},
+        std::array{from.y, along.y, box.low.y, box.high.y}}) {
+    if (std::abs(step) < 1e-12) {
+      if (start < low || start > high) return {1, 0};
+      continue;
+    }
+    const double one = (low - start) / step;
+    const double other = (high - start) / step;
+    enters = std::max(enters, std::min(one, other));
+    leaves = std::min(leaves, std::max(one, other));
+  }
+  return {enters, leaves};
+}
+
+/// Lines across a cell, of a slope and a distance that tell its colour, that leave its label free.
+void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int colour,
+           const std::vector<Box>& free) {
   if (colour == 0) return;  // plain
   static constexpr double slopes[] = {45, -45, 0, 90};
   const double apart = 2.2 + 1.4 * ((colour - 1) / 4 % 3);
   const double slope = slopes[(colour - 1) % 4] / 180 * M_PI;
   const Point along{std::cos(slope), std::sin(slope)};
   const Point across = turnedLeft(along);
+  double least = HUGE_VAL;
+  double most = -HUGE_VAL;
   for (const std::vector<Point>& outline : outlines) {
-    double least = HUGE_VAL;
-    double most = -HUGE_VAL;
     for (const Point& p : outline) {
       least = std::min(least, dot(p, across));
       most = std::max(most, dot(p, across));
     }
-    for (double at = std::ceil(least / apart) * apart; at < most; at += apart) {
-      std::vector<double> cuts;
+  }
+  const auto draw = [&piece](Point from, Point to) {
+    if (norm(to - from) < 0.2) return;
+    Path line{from, {}};
+    line.lineTo(to);
+    piece.guides.push_back({GuideKind::graduation, std::move(line)});
+  };
+  for (double at = std::ceil(least / apart) * apart; at < most; at += apart) {
+    std::vector<double> cuts;
+    for (const std::vector<Point>& outline : outlines) {
       for (std::size_t i = 0; i < outline.size(); ++i) {
         const Point& a = outline[i];
         const Point& b = outline[(i + 1) % outline.size()];
@@ -162,14 +207,42 @@ void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int co
         if ((offA < 0) == (offB < 0)) continue;
         cuts.push_back(dot(a + (b - a) * (offA / (offA - offB)), along));
       }
-      std::sort(cuts.begin(), cuts.end());
-      for (std::size_t i = 0; i + 1 < cuts.size(); i += 2) {
-        Path line{across * at + along * cuts[i], {}};
-        line.lineTo(across * at + along * cuts[i + 1]);
-        piece.guides.push_back({GuideKind::graduation, std::move(line)});
+    }
+    std::sort(cuts.begin(), cuts.end());
+    for (std::size_t i = 0; i + 1 < cuts.size(); i += 2) {
+      const Point to = across * at + along * cuts[i + 1];
+      Point from = across * at + along * cuts[i];
+      // Labels of one cell stand apart: they are met from one end to the other.
+      std::vector<std::pair<double, double>> gaps;
+      for (const Box& box : free) {
+        const auto [enters, leaves] = within(box, from, to);
+        if (enters < leaves) gaps.emplace_back(enters, leaves);
       }
+      std::sort(gaps.begin(), gaps.end());
+      const Point start = from;
+      for (const auto& [enters, leaves] : gaps) {
+        draw(from, start + (to - start) * enters);
+        from = start + (to - start) * leaves;
+      }
+      draw(from, to);
     }
   }
+}
+
+/// A colour so pale that lines and letters on it stay clear in print: a quarter of it on white.
+std::string paleOf(const std::string& colour) {
+  if (colour.size() != 7 || colour[0] != '#') return "#F2F2F2";
+  static constexpr const char* digits = "0123456789ABCDEF";
+  std::string pale = "#";
+  for (std::size_t i = 1; i < 7; i += 2) {
+    int value = 0;
+    const char* const end = colour.data() + i + 2;
+    if (std::from_chars(colour.data() + i, end, value, 16).ptr != end) return "#F2F2F2";
+    const int mixed = 255 - (255 - value) / 4;
+    pale += digits[mixed / 16];
+    pale += digits[mixed % 16];
+  }
+  return pale;
 }
 
 /// A zone's template: its edge and every cell cut, the labels drawn.
@@ -261,6 +334,7 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
   std::vector<Piece> pieces;
   for (const FillPlan& plan : plans) {
     const Sheet sheet(zoneOf(plan, divided), flat);
+    const std::vector<CellColour>& all = fills[static_cast<std::size_t>(plan.fill)].colours;
     Piece piece = sheet.piece(PieceRole::key, "key");
     // Nothing of the zone is cut: the sheet is a little larger, with the colours' names below.
     const Box box = piece.bounds();
@@ -272,18 +346,22 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
     piece.outline = Sheet::sheetRound(box, 3, 9);
     for (const Cell& cell : plan.cells) {
       const std::vector<std::vector<Point>> outlines = sheet.outlines(cell);
+      Tint tint;
+      tint.colour = paleOf(all[static_cast<std::size_t>(cell.colour)].finish.colour);
       for (const std::vector<Point>& outline : outlines) {
         piece.guides.push_back({GuideKind::seam, closed(outline)});
+        tint.edges.push_back(closed(outline));
       }
-      hatch(piece, outlines, cell.colour);
-      label(piece, sheet.spots(cell), cell.label + colourLetter(cell.colour));
+      piece.tints.push_back(std::move(tint));
+      const std::vector<Box> free =
+          label(piece, sheet.spots(cell), cell.label + colourLetter(cell.colour));
+      hatch(piece, outlines, cell.colour, free);
     }
     std::string colours;
-    const std::vector<CellColour>& all = fills[static_cast<std::size_t>(plan.fill)].colours;
     for (std::size_t c = 0; c < all.size(); ++c) {
       const Finish& finish = all[c].finish;
-      colours += (c == 0 ? "" : ", ") + colourLetter(static_cast<int>(c)) + " " +
-                 (finish.name.empty() ? finish.colour : finish.name);
+      colours +=
+          (c == 0 ? "" : ", ") + colourLetter(static_cast<int>(c)) + " " + finishWords(finish);
     }
     const Length tall =
         letterHeight(cupName.size() + colours.size() + 12, Length::mm(box.width()), Length::mm(3));
@@ -302,27 +380,35 @@ std::vector<Piece> pageKeys(const std::vector<Piece>& keys) {
   // Room on both papers, with a margin for the printer.
   constexpr double shortSide = 190;
   constexpr double longSide = 250;
+  // For a line of its own below the colours' names.
+  constexpr double below = 5;
   std::vector<Piece> pieces;
   for (const Piece& key : keys) {
     const Box box = key.bounds();
     const double shorter = std::min(box.width(), box.height());
     const double longer = std::max(box.width(), box.height());
-    const double by = std::min(shortSide / shorter, longSide / longer);
-    if (by >= 1) continue;
+    if (shorter <= shortSide && longer <= longSide) continue;
+    const double by = std::min((shortSide - below) / shorter, (longSide - below) / longer);
     Piece piece = key;
     piece.role = PieceRole::pageKey;
     piece.id = "page-" + key.id;
     piece.outline = scaled(std::move(piece.outline), by);
     for (Guide& guide : piece.guides) guide.path = scaled(std::move(guide.path), by);
+    for (Tint& tint : piece.tints) {
+      for (Path& edge : tint.edges) edge = scaled(std::move(edge), by);
+    }
     for (Lettering& lettering : piece.letterings) {
       lettering.at = lettering.at * by;
       lettering.height = lettering.height * by;
     }
+    const Box over = piece.bounds();
+    piece.outline = Sheet::sheetRound({over.low, over.high}, 0, below);
     const Box small = piece.bounds();
     const Sentence words{"not true size: %1 % of it", {static_cast<long>(std::lround(by * 100))}};
     const Length tall = letterHeight(26, Length::mm(small.width() / 2), Length::mm(2.5));
     if (tall > Length()) {
-      piece.letterings.push_back({{small.centre().x, small.low.y + 1.5}, tall, Angle(), words});
+      piece.letterings.push_back(
+          {{small.centre().x, small.low.y + below / 2}, tall, Angle(), words});
     }
     pieces.push_back(std::move(piece));
   }

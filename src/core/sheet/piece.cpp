@@ -90,6 +90,9 @@ Piece movedBy(const Piece& piece, Point offset) {
   moved.outline = movedBy(piece.outline, offset);
   for (Path& hole : moved.holes) hole = movedBy(hole, offset);
   for (Path& slit : moved.slits) slit = movedBy(slit, offset);
+  for (Tint& tint : moved.tints) {
+    for (Path& edge : tint.edges) edge = movedBy(edge, offset);
+  }
   for (Guide& guide : moved.guides) guide.path = movedBy(guide.path, offset);
   for (Lettering& lettering : moved.letterings) lettering.at = lettering.at + offset;
   return moved;

@@ -60,6 +60,12 @@ struct Guide {
   Path path;
 };
 
+/// A part of a piece filled with a colour, under all lines: an outline, and its openings after it.
+struct Tint {
+  std::vector<Path> edges;
+  std::string colour;  ///< #RRGGBB
+};
+
 /// Words drawn on a piece, never cut, centred on a place.
 struct Lettering {
   Point at;
@@ -77,6 +83,7 @@ struct Piece {
   Path outline;             ///< counter-clockwise
   std::vector<Path> holes;  ///< clockwise
   std::vector<Path> slits;  ///< cut like the edge, but open: the piece stays whole
+  std::vector<Tint> tints;
   std::vector<Guide> guides;
   std::vector<Lettering> letterings;
 

@@ -5,6 +5,7 @@
 #include <functional>
 
 #include "divide/program.h"
+#include "measure/colour.h"
 
 namespace avrelt {
 namespace {

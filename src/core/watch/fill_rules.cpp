@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "pattern/colour_difference.h"
+#include "measure/colour.h"
 
 namespace avrelt {
 namespace {
@@ -16,10 +16,6 @@ std::string named(const FillPlan& plan, const std::vector<int>& cells) {
     names += (i == 0 ? "" : ", ") + plan.cells[static_cast<std::size_t>(cells[i])].label;
   }
   return cells.size() > most ? names + " …" : names;
-}
-
-std::string called(const Finish& finish) {
-  return finish.name.empty() ? finish.colour : finish.name;
 }
 
 Sentence clashWords(const Fill& fill, const FillPlan& plan) {
@@ -53,6 +49,64 @@ Sentence clashWords(const Fill& fill, const FillPlan& plan) {
       {plan.zone, count, members}};
 }
 
+long percent(double share) {
+  return std::lround(share * 100);
+}
+
+/// What is said of a colour given by hand that cannot be.
+Sentence pinWords(const FillPlan& plan, const Fill& fill, const PinTrouble& trouble) {
+  const Pin& pin = fill.pins[static_cast<std::size_t>(trouble.pin)];
+  switch (trouble.why) {
+    case PinTrouble::Why::noColour:
+      return {
+          "In zone %1 a cell is given colour %2 by hand, and the pattern has %3. Add a colour, "
+          "or free the cell.",
+          {plan.zone, static_cast<long>(pin.colour + 1), static_cast<long>(fill.colours.size())}};
+    case PinTrouble::Why::noCell:
+      return {
+          "In zone %1 a colour is given by hand at %2 round the cup and %3 up the wall, and no "
+          "cell is there. Give it to a cell, or take it back.",
+          {plan.zone, pin.onCup, pin.up.length}};
+    case PinTrouble::Why::again:
+      return {
+          "In zone %1 cell %2 is told two things by hand that cannot both be. The first holds; "
+          "take one back.",
+          {plan.zone, trouble.cell}};
+    case PinTrouble::Why::beside:
+      break;
+  }
+  return {
+      "In zone %1 the neighbours %2 and %3 are given one colour by hand. Give one of them "
+      "another.",
+      {plan.zone, trouble.cell, trouble.other}};
+}
+
+/// What is said where cells are against their style.
+Sentence styleWords(const FillPlan& plan, ColourStyle style) {
+  const auto strays = static_cast<long>(plan.strays);
+  const auto styled = static_cast<long>(plan.styled);
+  switch (style) {
+    case ColourStyle::gradient:
+      return {
+          "In zone %1 %2 of %3 cells are more than a step from their height's colour: where "
+          "three touch each other, one has to be. Fewer colours stray less.",
+          {plan.zone, strays, styled}};
+    case ColourStyle::rows:
+      return {
+          "In zone %1 %2 of %3 cells are out of turn, as their neighbours do not allow it. "
+          "Another number of repeats may.",
+          {plan.zone, strays, styled}};
+    case ColourStyle::symmetric:
+    case ColourStyle::scatter:
+    case ColourStyle::random:
+      break;
+  }
+  return {
+      "In zone %1 %2 of %3 cells have no mirror image of their colour. Move the pattern so that "
+      "the front halves a cell, or take one that has two like sides.",
+      {plan.zone, strays, styled}};
+}
+
 }  // namespace
 
 std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<FillPlan>& plans,
@@ -60,6 +114,7 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
   constexpr Length thin = Length::mm(1.5);
   constexpr Length finest = Length::mm(1);
   constexpr double muchStretch = 0.03;
+  constexpr double muchDropped = 0.01;
   std::vector<Watch> watches;
   for (std::size_t i = 0; i < fills.size(); ++i) {
     const bool planned = std::any_of(plans.begin(), plans.end(), [&](const FillPlan& plan) {
@@ -93,7 +148,7 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
         }
         watch("colours_alike", WatchLevel::note, "colours",
               {"“%1” and “%2” look alike on a cup. Choose one darker or lighter.",
-               {called(one), called(other)}});
+               {finishWords(one), finishWords(other)}});
       }
     }
     if (!plan.alikeBeyond.empty()) {
@@ -106,10 +161,49 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
     }
     const auto barred = plan.colouring.misplaced.size() - plan.alikeBeyond.size();
     if (barred > 0) {
-      watch(
-          "colour_not_here", WatchLevel::warn, "colours",
-          {"In zone %1 %2 cells have a colour that is not to be there. Add a colour, or allow it.",
-           {plan.zone, static_cast<long>(barred)}});
+      watch("colour_not_here", WatchLevel::warn, "colours",
+            barred == 1
+                ? Sentence{"In zone %1 a cell has a colour that is not to be there: no other "
+                           "can. Add a colour, or allow it.",
+                           {plan.zone}}
+                : Sentence{"In zone %1 %2 cells have a colour that is not to be there: no "
+                           "other can. Add a colour, or allow it.",
+                           {plan.zone, static_cast<long>(barred)}});
+    }
+    for (const PinTrouble& trouble : plan.pinTroubles) {
+      watch("pin_cannot_be", WatchLevel::warn, "pins", pinWords(plan, fill, trouble));
+    }
+    const double dropped = plan.droppedArea.mm2() / std::max(plan.zoneArea.mm2(), 1e-9);
+    if (plan.dropped > 0) {
+      watch("cells_dropped", dropped > muchDropped ? WatchLevel::warn : WatchLevel::note,
+            "pattern.size",
+            plan.dropped == 1
+                ? Sentence{"In zone %1 a bit of %2 % of it is too narrow to be weeded and is no "
+                           "cell. "
+                           "Make cells larger or the line thinner.",
+                           {plan.zone, numberText(dropped * 100, 2)}}
+                : Sentence{
+                      "In zone %1 %2 bits, %3 % of it, are too narrow to be weeded and are no "
+                      "cells. Make cells larger or the line thinner.",
+                      {plan.zone, static_cast<long>(plan.dropped), numberText(dropped * 100, 2)}});
+    }
+    if (plan.strays * 50 > plan.styled) {
+      watch("against_style", WatchLevel::note, "style", styleWords(plan, fill.style));
+    }
+    double wanted = 0;
+    for (const CellColour& colour : fill.colours) wanted += std::max(colour.share, 0.0);
+    const bool shared = fill.style == ColourStyle::scatter || fill.style == ColourStyle::random ||
+                        fill.style == ColourStyle::symmetric;
+    for (std::size_t c = 0; shared && wanted > 0 && c < plan.shares.size(); ++c) {
+      const double share = std::max(fill.colours[c].share, 0.0) / wanted;
+      // A cell more or less is no matter.
+      const double cell = 1.5 / static_cast<double>(plan.cells.size());
+      if (std::abs(plan.shares[c] - share) <= std::max(0.03, cell)) continue;
+      watch("shares_off", WatchLevel::note, "colours",
+            {"In zone %1 “%2” takes %3 % instead of %4 %: nearer its neighbours do not allow.",
+             {plan.zone, finishWords(fill.colours[c].finish), percent(plan.shares[c]),
+              percent(share)}});
+      break;
     }
     if (plan.thinnest < thin) {
       watch("thin_cells", WatchLevel::note, "pattern.size",
@@ -134,7 +228,8 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
              "size, or put it where the cup is straight.",
              {plan.zone, static_cast<long>(std::lround(most * 100))}});
     }
-    if (std::abs(plan.fit.stretchTall) > muchStretch && fill.pattern.heightFit == HeightFit::whole) {
+    if (std::abs(plan.fit.stretchTall) > muchStretch &&
+        fill.pattern.heightFit == HeightFit::whole) {
       watch("stretched_tall", WatchLevel::note, "pattern.heightFit",
             {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
              {plan.zone, static_cast<long>(std::lround(std::abs(plan.fit.stretchTall) * 100))}});

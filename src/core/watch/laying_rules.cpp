@@ -3,16 +3,13 @@
 
 #include <algorithm>
 #include <cmath>
-#include <cstdio>
 
 namespace avrelt {
 namespace {
 
 /// "2.3 %": a share as a maker reads it.
 std::string percent(double share) {
-  char text[32];
-  std::snprintf(text, sizeof text, "%.1f %%", std::abs(share) * 100);
-  return text;
+  return numberText(std::abs(share) * 100, 1) + " %";
 }
 
 std::string nameOf(LayingKind kind) {

@@ -1,11 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "divide/divide.h"
 
+#include <algorithm>
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <numbers>
+#include <tuple>
 
 #include "core/divide/straight.h"
+#include "core/random_cups.h"
+#include "measure/colour.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -50,18 +54,192 @@ TEST_CASE("zones are lettered as the tree has them, and add to the body") {
   CHECK(divided.lines.size() == 5);
 }
 
-TEST_CASE("a line's marks say how far up, down and round, and the two heights make the wall") {
+TEST_CASE("a line's marks say how far up, down and round, as a tape laid there would") {
   const Straight cup;
   ZoneNode node = cutInto(CutKind::uprights, 4);
   node.cut->at = Angle::degrees(45);
   node.parts = {cutInto(CutKind::rings, 3)};
   const Divided divided = cup.made(node);
-  for (const LineMark& mark : divided.marks) {
-    CHECK((mark.fromBase + mark.fromRim).inches() == Approx(8));
-    CHECK(std::abs(mark.fromFront.mm()) + mark.fromSeam.mm() == Approx(9 * 25.4 / 2));
+  REQUIRE(divided.marks.size() == 6);
+  // Uprights at 45°, 135°, 225°, 315° of 9 in: an eighth and three eighths from the front each way.
+  for (const auto& [index, degrees, front, seam] :
+       {std::tuple{0, 45.0, 1.125, 3.375}, std::tuple{1, 135.0, 3.375, 1.125},
+        std::tuple{2, -135.0, -3.375, 1.125}, std::tuple{3, -45.0, -1.125, 3.375}}) {
+    const LineMark& mark = divided.marks[static_cast<std::size_t>(index)];
+    CHECK(mark.at == MarkAt::upright);
+    CHECK(mark.onCup.degrees() == Approx(degrees));
+    CHECK(mark.fromFront.inches() == Approx(front));
+    CHECK(mark.fromSeam.inches() == Approx(seam));
+    CHECK(mark.fromBase.inches() == Approx(8));
+    CHECK(mark.fromRim.inches() == Approx(0).margin(1e-9));
   }
-  CHECK(divided.marks[0].onCup.degrees() == Approx(45));
-  CHECK(divided.marks[0].fromFront.inches() == Approx(9.0 / 8));
+  // The first quarter's thirds, which do not pass the front: marked where they begin, at 45°.
+  CHECK(divided.marks[4].at == MarkAt::ring);
+  CHECK(divided.marks[4].fromRim.inches() == Approx(8.0 / 3));
+  CHECK(divided.marks[4].fromBase.inches() == Approx(16.0 / 3));
+  CHECK(divided.marks[5].fromRim.inches() == Approx(16.0 / 3));
+  CHECK(divided.marks[4].fromFront.inches() == Approx(1.125));
+}
+
+namespace {
+
+const LineMark& markOf(const Divided& divided, MarkAt at) {
+  const auto found = std::find_if(divided.marks.begin(), divided.marks.end(),
+                                  [at](const LineMark& mark) { return mark.at == at; });
+  REQUIRE(found != divided.marks.end());
+  return *found;
+}
+
+/// How far a mark lies from the nearest place of its line, on the body.
+double offItsLine(const LineMark& mark, const Divided& divided, const Wall& wall) {
+  double least = 1e9;
+  const double r = wall.body.radius(mark.fromBase).mm();
+  for (const DivideLine& line : divided.lines) {
+    if (line.id != mark.line) continue;
+    for (const WallLine& stretch : line.stretches) {
+      for (std::size_t i = 1; i < stretch.size(); ++i) {
+        // As if rolled out about the mark, a turn to either side too.
+        const Angle off = wall.onCup(stretch[i - 1].theta) - mark.onCup;
+        const double across = (stretch[i].theta - stretch[i - 1].theta).radians() * r;
+        const Point along{across, (stretch[i].s - stretch[i - 1].s).mm()};
+        for (const double turn : {-2 * pi, 0.0, 2 * pi}) {
+          const Point a{(off.radians() + turn) * r, (stretch[i - 1].s - mark.fromBase).mm()};
+          const double square = dot(along, along);
+          const double share = square > 0 ? std::clamp(-dot(a, along) / square, 0.0, 1.0) : 0;
+          least = std::min(least, norm(a + along * share));
+        }
+      }
+    }
+  }
+  return least;
+}
+
+}  // namespace
+
+TEST_CASE("a V, a slant and a wave over the seam are marked where they were typed") {
+  const Body body = bodyOf(cups::body(Length::mm(250), Length::mm(250), Length::mm(150)));
+  for (const double seam : {180.0, 100.0, -37.5, 160.0}) {
+    INFO("seam at " << seam);
+    const Wall wall{body, body.cone(), Angle::degrees(seam)};
+    ZoneNode node;
+    node.cut.emplace();
+    node.cut->kind = CutKind::vee;
+    node.cut->at = Angle::degrees(160);
+    node.cut->wide = WrittenLength::mm(60);
+    node.cut->deep = WrittenLength::mm(80);
+    Divided divided = *divide(node, wall);
+    // 60 of 250 mm are 86.4° of the turn, half of them either side of 160°.
+    CHECK(markOf(divided, MarkAt::leftCorner).onCup.degrees() == Approx(116.8).margin(1e-5));
+    CHECK(markOf(divided, MarkAt::leftCorner).fromBase.mm() == Approx(150));
+    CHECK(markOf(divided, MarkAt::rightCorner).onCup.degrees() == Approx(-156.8).margin(1e-5));
+    CHECK(markOf(divided, MarkAt::rightCorner).fromBase.mm() == Approx(150));
+    CHECK(markOf(divided, MarkAt::point).onCup.degrees() == Approx(160).margin(1e-5));
+    CHECK(markOf(divided, MarkAt::point).fromBase.mm() == Approx(70));
+
+    node = cutInto(CutKind::uprights, 0, {ZoneNode(), ZoneNode()});
+    node.cut->by = CutBy::places;
+    node.cut->angles = {Angle::degrees(120), Angle::degrees(-120)};
+    ZoneNode slant;
+    slant.cut.emplace();
+    slant.cut->kind = CutKind::slant;
+    slant.cut->at = Angle::degrees(120);
+    slant.cut->low = WrittenLength::mm(30);
+    slant.cut->to = Angle::degrees(-120);
+    slant.cut->high = WrittenLength::mm(120);
+    // The part from 120° over the back to −120° is the one that is 120° wide.
+    const Divided parts = *divide(node, wall);
+    const bool first = parts.zones[0].area < parts.zones[1].area;
+    node.parts[first ? 0 : 1] = slant;
+    divided = *divide(node, wall);
+    CHECK(markOf(divided, MarkAt::leftEnd).onCup.degrees() == Approx(120).margin(1e-5));
+    CHECK(markOf(divided, MarkAt::leftEnd).fromBase.mm() == Approx(30));
+    CHECK(markOf(divided, MarkAt::rightEnd).onCup.degrees() == Approx(-120).margin(1e-5));
+    CHECK(markOf(divided, MarkAt::rightEnd).fromBase.mm() == Approx(120));
+
+    ZoneNode wave;
+    wave.cut.emplace();
+    wave.cut->kind = CutKind::wave;
+    wave.cut->fromRim = false;
+    wave.cut->at = Angle::degrees(180);
+    wave.cut->low = WrittenLength::mm(75);
+    wave.cut->swing = WrittenLength::mm(40);
+    wave.cut->repeat = 2;
+    node.parts[first ? 0 : 1] = wave;
+    divided = *divide(node, wall);
+    // Two swings round: a crest an eighth of a turn after 180°, a trough an eighth before.
+    CHECK(markOf(divided, MarkAt::crest).onCup.degrees() == Approx(-135).margin(1e-5));
+    CHECK(markOf(divided, MarkAt::crest).fromBase.mm() == Approx(95));
+    CHECK(markOf(divided, MarkAt::trough).onCup.degrees() == Approx(135).margin(1e-5));
+    CHECK(markOf(divided, MarkAt::trough).fromBase.mm() == Approx(55));
+  }
+}
+
+TEST_CASE("every mark lies on its line, on any cup, over any seam, in any zone") {
+  int marks = 0;
+  for (unsigned seed = 1; seed <= 300; ++seed) {
+    Chance chance(seed);
+    const Wall wall = chance.wall();
+    Region zone = Region::band(Length(), wall.body.wall());
+    ZoneNode node;
+    ZoneNode* at = &node;
+    for (int depth = 0; depth < 3; ++depth) {
+      const Cut cut = chance.cut(wall, zone);
+      const Checked<Split> parts = split(zone, cut, wall);
+      if (!parts) continue;
+      const int part = chance.whole(0, static_cast<int>(parts->parts.size()) - 1);
+      if (parts->parts[static_cast<std::size_t>(part)].empty()) continue;
+      zone = parts->parts[static_cast<std::size_t>(part)];
+      at->cut = cut;
+      at->parts.resize(parts->parts.size());
+      at = &at->parts[static_cast<std::size_t>(part)];
+    }
+    const CheckedAll<Divided> divided = divide(node, wall);
+    if (!divided) continue;
+    for (const LineMark& mark : divided->marks) {
+      INFO("seed " << seed << ": " << markName(mark.at) << " of line " << mark.line);
+      CHECK(offItsLine(mark, *divided, wall) < 0.01);
+      ++marks;
+    }
+  }
+  CHECK(marks > 800);
+}
+
+TEST_CASE("a V from rim to base parts its zone; uprights there begin where they are asked to") {
+  const Body body = bodyOf(cups::body(Length::mm(250), Length::mm(250), Length::mm(150)));
+  for (const double seam : {180.0, 0.0, 77.0}) {
+    const Wall wall{body, body.cone(), Angle::degrees(seam)};
+    ZoneNode node;
+    node.cut.emplace();
+    node.cut->kind = CutKind::vee;
+    node.cut->at = Angle::degrees(20);
+    node.cut->wide = WrittenLength::mm(60);
+    const Divided parted = *divide(node, wall);
+    const Region& rest = parted.zones[1].region;
+    CHECK_FALSE(rest.allRound());
+    const auto [from, to] = rest.span();
+    CHECK((to - from).degrees() == Approx(360).margin(1e-3));
+    // One piece from the V round to the V, which touches itself nowhere.
+    REQUIRE(rest.joined().size() == 1);
+    const std::vector<WallLine> edges = rest.joined();
+    const WallLine& edge = edges.front();
+    for (std::size_t i = 0; i < edge.size(); ++i) {
+      for (std::size_t j = i + 1; j < edge.size(); ++j) {
+        CHECK(std::abs((edge[i].theta - edge[j].theta).radians()) +
+                  std::abs((edge[i].s - edge[j].s).mm()) >
+              1e-6);
+      }
+    }
+    node.parts.resize(2);
+    node.parts[1] = cutInto(CutKind::uprights, 3);
+    node.parts[1].cut->at = Angle::degrees(140);
+    const Divided thirds = *divide(node, wall);
+    std::vector<double> places;
+    for (const LineMark& mark : thirds.marks) {
+      if (mark.at == MarkAt::upright) places.push_back(mark.onCup.degrees());
+    }
+    REQUIRE(places.size() == 3);
+    CHECK(places[0] == Approx(140).margin(1e-5));
+  }
 }
 
 TEST_CASE("the tree keeps what it was made by: a third stays a third on another cup") {

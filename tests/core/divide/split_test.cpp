@@ -221,7 +221,8 @@ TEST_CASE("what cannot be cut is refused at its member") {
 }
 
 TEST_CASE("any cut of any zone adds up or is refused in words") {
-  const bool holds = rc::check([] {
+  int made = 0;
+  const bool holds = rc::check([&made] {
     const Named cup = *rc::gen::elementOf(allCurved());
     const Bench bench(cup.blank, Angle::degrees(*rc::gen::inRange(-180, 180)));
     Region zone = bench.whole();
@@ -241,6 +242,7 @@ TEST_CASE("any cut of any zone adds up or is refused in words") {
         RC_ASSERT(!inWords(parts.error().sentence, Unit::inch).empty());
         continue;
       }
+      ++made;
       const double area = zone.area(bench.body).mm2();
       RC_ASSERT(std::abs(areaOfAll(parts->parts, bench.body) - area) < 1e-6 * area + 0.05);
       zone = parts->parts[static_cast<std::size_t>(
@@ -249,4 +251,49 @@ TEST_CASE("any cut of any zone adds up or is refused in words") {
     }
   });
   CHECK(holds);
+  // Were all refused, nothing would have been tried.
+  CHECK(made > 60);
+}
+
+TEST_CASE("uprights stand apart round the seam of the count as well") {
+  const Bench bench(body(Length::mm(240), Length::mm(240), Length::mm(200)));
+  Cut cut = equal(CutKind::uprights, 0);
+  cut.by = CutBy::places;
+  // 180° and 179.97° are 0.02 mm apart, the second before the first as one counts on from the seam.
+  cut.angles = {Angle::degrees(180), Angle::degrees(179.97)};
+  CHECK(bench.refused(bench.whole(), cut).field == "angles");
+  cut.angles = {Angle::degrees(180), Angle::degrees(179.9)};
+  CHECK(bench.made(bench.whole(), cut).parts.size() == 2);
+}
+
+TEST_CASE("waves and lines straight in the flat stray nowhere by more than 0.005 mm") {
+  const Bench straight(body(Length::mm(250), Length::mm(250), Length::mm(200)));
+  Cut wave = equal(CutKind::wave, 0);
+  wave.at = Angle();
+  wave.fromRim = false;
+  wave.low = WrittenLength::mm(100);
+  wave.swing = WrittenLength::mm(120);
+  for (const int repeat : {1, 3}) {
+    wave.repeat = repeat;
+    const Split parts = straight.made(straight.whole(), wave);
+    const WallLine& line = parts.lines[0][0];
+    for (std::size_t i = 1; i < line.size(); ++i) {
+      // Half-way along a chord, against the sine.
+      const double theta = straight.wall.onCup((line[i - 1].theta + line[i].theta) / 2).radians();
+      const double s = ((line[i - 1].s + line[i].s) / 2).mm();
+      CHECK(std::abs(s - (100 + 60 * std::sin(repeat * theta))) < 0.005);
+    }
+  }
+  const Bench steep(body(Length::mm(140), Length::mm(300), Length::mm(120)));
+  Cut cut = vee(Length::mm(200), Length::mm(110));
+  cut.at = Angle();
+  const Split parts = steep.made(steep.whole(), cut);
+  const WallLine& left = parts.lines[0].front();
+  const Point from = steep.flat.toFlat(left.front());
+  const Point along = steep.flat.toFlat(left.back()) - from;
+  for (std::size_t i = 1; i < left.size(); ++i) {
+    const WallPoint middle{(left[i - 1].theta + left[i].theta) / 2,
+                           (left[i - 1].s + left[i].s) / 2};
+    CHECK(std::abs(cross(steep.flat.toFlat(middle) - from, along)) / norm(along) < 0.005);
+  }
 }

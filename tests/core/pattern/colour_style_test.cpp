@@ -24,8 +24,8 @@ struct Taper {
     const Body body = bodyOf(cups::body(Length::mm(base), Length::mm(rim), Length::mm(tall)));
     return {body, body.cone(), Angle::halfTurn()};
   }
-  FillPlan planned(Family family, ColourStyle style, const std::vector<double>& shares = {1, 1, 1, 1},
-                   double size = 22) const {
+  FillPlan planned(Family family, ColourStyle style,
+                   const std::vector<double>& shares = {1, 1, 1, 1}, double size = 22) const {
     Fill fill = usualFill({}, Unit::mm);
     fill.pattern.family = family;
     fill.pattern.size = WrittenLength::mm(size);
@@ -112,7 +112,8 @@ double alikeNear(const std::vector<std::vector<int>>& graph, const std::vector<i
     for (const int a : list) {
       for (const int b : list) {
         const std::vector<int>& beside = graph[static_cast<std::size_t>(a)];
-        if (a < b && std::find(beside.begin(), beside.end(), b) == beside.end()) pairs.insert({a, b});
+        if (a < b && std::find(beside.begin(), beside.end(), b) == beside.end())
+          pairs.insert({a, b});
       }
     }
   }
@@ -186,9 +187,9 @@ TEST_CASE("where a gradient has to stray it strays within three points of the le
 
 TEST_CASE("a symmetric layout is alike to the left and the right of the front") {
   const Taper cup;
-  for (const Family family : {Family::hexagons, Family::check, Family::bricks, Family::diamonds,
-                              Family::triangles, Family::chevrons, Family::scales,
-                              Family::pentagons, Family::uprights}) {
+  for (const Family family :
+       {Family::hexagons, Family::check, Family::bricks, Family::diamonds, Family::triangles,
+        Family::chevrons, Family::scales, Family::pentagons, Family::uprights}) {
     INFO(familyName(family));
     const FillPlan plan = cup.planned(family, ColourStyle::symmetric);
     CHECK(straysOf(plan) <= 0.02);
@@ -214,9 +215,9 @@ TEST_CASE("a symmetric layout is alike to the left and the right of the front") 
 
 TEST_CASE("colours go in turn along each row where neighbours allow") {
   const Taper cup;
-  for (const Family family : {Family::bricks, Family::check, Family::diamonds, Family::hexagons,
-                              Family::triangles, Family::chevrons, Family::scales, Family::crosses,
-                              Family::pentagons}) {
+  for (const Family family :
+       {Family::bricks, Family::check, Family::diamonds, Family::hexagons, Family::triangles,
+        Family::chevrons, Family::scales, Family::crosses, Family::pentagons}) {
     INFO(familyName(family));
     const FillPlan plan = cup.planned(family, ColourStyle::rows);
     CHECK(straysOf(plan) <= 0.02);
@@ -242,8 +243,7 @@ TEST_CASE("scatter keeps alike cells from sharing a neighbour") {
       const FillPlan plan =
           cup.planned(family, ColourStyle::scatter, std::vector<double>(colours, 1));
       const std::vector<std::vector<int>> graph = graphOf(plan);
-      const double chance =
-          alikeByChance(graph, plan.colouring.colours, static_cast<int>(colours));
+      const double chance = alikeByChance(graph, plan.colouring.colours, static_cast<int>(colours));
       const double share = alikeNear(graph, plan.colouring.colours) / chance;
       // Where each cell touches six that touch each other, four colours leave hardly a choice: a
       // search of over a million steps came down to no less than 0.87 to 0.93 of chance.

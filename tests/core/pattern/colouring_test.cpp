@@ -6,7 +6,7 @@
 #include <cstdlib>
 
 #include "divide/cut.h"
-#include "pattern/colour_difference.h"
+#include "measure/colour.h"
 
 using namespace avrelt;
 
@@ -227,7 +227,8 @@ TEST_CASE("a colour not to be there is done without, wherever that can be, with 
       for (int v = 0; v < count; ++v) {
         ColourTask without = free;
         without.notHere.assign(static_cast<std::size_t>(count), 0);
-        without.notHere[static_cast<std::size_t>(v)] = 1U << static_cast<unsigned>(before[static_cast<std::size_t>(v)]);
+        without.notHere[static_cast<std::size_t>(v)] =
+            1U << static_cast<unsigned>(before[static_cast<std::size_t>(v)]);
         const Colouring after = coloured(without);
         CHECK(after.clashes.empty());
         CHECK(after.misplaced.empty());

@@ -6,6 +6,7 @@
 #include <set>
 
 #include "core/cups.h"
+#include "measure/colour.h"
 #include "pattern/neighbours.h"
 #include "watch/fill_rules.h"
 

@@ -64,9 +64,9 @@ std::vector<EdgePlace> edgePlaces(const Patch& patch, const Body& body, double s
       const int count = std::max(1, static_cast<int>(std::ceil(length / step)));
       for (int n = 0; n < count; ++n) {
         const double share = (n + 0.5) / count;
-        places.push_back({body.toSpace({a.theta + (b.theta - a.theta) * share,
-                                        a.s + (b.s - a.s) * share}),
-                          length / count});
+        places.push_back(
+            {body.toSpace({a.theta + (b.theta - a.theta) * share, a.s + (b.s - a.s) * share}),
+             length / count});
       }
     }
   }
@@ -84,9 +84,9 @@ double nearest(const SpacePoint& p, const std::vector<SpacePoint>& chords) {
     const double z = b.z - a.z;
     const double square = x * x + y * y + z * z;
     const double share =
-        square > 0 ? std::clamp(((p.x - a.x) * x + (p.y - a.y) * y + (p.z - a.z) * z) / square, 0.0,
-                                1.0)
-                   : 0;
+        square > 0
+            ? std::clamp(((p.x - a.x) * x + (p.y - a.y) * y + (p.z - a.z) * z) / square, 0.0, 1.0)
+            : 0;
     const double dx = p.x - a.x - share * x;
     const double dy = p.y - a.y - share * y;
     const double dz = p.z - a.z - share * z;
@@ -107,8 +107,8 @@ std::vector<SpacePoint> chordsOf(const Patch& patch, const Body& body) {
       const int count = std::max(1, static_cast<int>(std::ceil(steps)));
       for (int n = 0; n < count; ++n) {
         for (const double share : {static_cast<double>(n) / count, (n + 1.0) / count}) {
-          chords.push_back(body.toSpace(
-              {a.theta + (b.theta - a.theta) * share, a.s + (b.s - a.s) * share}));
+          chords.push_back(
+              body.toSpace({a.theta + (b.theta - a.theta) * share, a.s + (b.s - a.s) * share}));
         }
       }
     }
@@ -122,8 +122,7 @@ TEST_CASE("shapes make up every zone, over any seam") {
   for (unsigned seed = 1; seed <= 300; ++seed) {
     const Sample sample(seed);
     INFO("seed " << seed << ": " << sample.name());
-    const Checked<std::vector<RawCell>> shapes =
-        cellsOf(sample.pattern, sample.zone, sample.wall);
+    const Checked<std::vector<RawCell>> shapes = cellsOf(sample.pattern, sample.zone, sample.wall);
     if (!shapes) continue;
     double sum = 0;
     for (const RawCell& shape : *shapes) sum += areaOf(shape.patch, sample.wall.body).mm2();

@@ -22,4 +22,12 @@ double colourDifference(const LabColour& one, const LabColour& other);
 /// Finishes nearer than this are told apart only in good light: a guess.
 inline constexpr double alikeUnder = 8;
 
+/// Relative luminance of "#RRGGBB", 0 black to 1 white (WCAG 2.1, "relative luminance"); 0.5 for a
+/// text that is no colour.
+double luminanceOf(const std::string& colour);
+
+/// What a person would call "#RRGGBB" that has no name: "dark blue", "grey blue", "cream". By
+/// lightness, chroma and hue in L*a*b*; where one word ends and the next begins is a guess.
+std::string colourInWords(const std::string& colour);
+
 }  // namespace avrelt
