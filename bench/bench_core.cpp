@@ -153,7 +153,7 @@ void fillTwoThousandCells(benchmark::State& state) {
     return;
   }
   const CupPlan& planned = plan->cups[0];
-  const Wall wall{planned.body, planned.surface, planned.wrap.seamAt()};
+  const Wall wall{planned.wall.body, planned.wall.flat, planned.wrap.seamAt()};
   for (auto _ : state) {
     auto fills = planFills(cup.fills, planned.divided, wall);
     benchmark::DoNotOptimize(fills);

@@ -38,8 +38,8 @@ Json openPoints(const Path& path) {
 
 /// What the wall is, and the figures of the cone it is or is most like.
 Json surfaceJson(const CupPlan& cup) {
-  const Body& body = cup.body;
-  const Development& flat = cup.surface;
+  const Body& body = cup.wall.body;
+  const Development& flat = cup.wall.flat;
   const bool cylinder = flat.isCylinder() && body.isCone();
   Json json = Json::object();
   json["kind"] = cylinder ? "cylinder" : body.isCone() ? "cone" : "curved";
@@ -160,12 +160,12 @@ Json zoneJson(const Zone& zone, const CupPlan& cup) {
                     {"colour", zone.finish.colour}};
   std::vector<WallLine> outlines = zone.region.joined();
   std::stable_sort(outlines.begin(), outlines.end(), [&](const WallLine& a, const WallLine& b) {
-    return Region({a}).area(cup.body) > Region({b}).area(cup.body);
+    return Region({a}).area(cup.wall.body) > Region({b}).area(cup.wall.body);
   });
-  json["outline_mm"] = pointsOf(inFlat(outlines.front(), true, cup.surface, zoneTolerance));
+  json["outline_mm"] = pointsOf(inFlat(outlines.front(), true, cup.wall.flat, zoneTolerance));
   json["others_mm"] = Json::array();
   for (std::size_t i = 1; i < outlines.size(); ++i) {
-    json["others_mm"].push_back(pointsOf(inFlat(outlines[i], true, cup.surface, zoneTolerance)));
+    json["others_mm"].push_back(pointsOf(inFlat(outlines[i], true, cup.wall.flat, zoneTolerance)));
   }
   json["area_mm2"] = rounded(zone.area.mm2());
   return json;
@@ -179,7 +179,7 @@ Json lineJson(const DivideLine& line, const CupPlan& cup) {
   json["length_mm"] = rounded(line.length.mm());
   json["stretches_mm"] = Json::array();
   for (const WallLine& stretch : line.stretches) {
-    json["stretches_mm"].push_back(pointsOf(inFlat(stretch, false, cup.surface, zoneTolerance)));
+    json["stretches_mm"].push_back(pointsOf(inFlat(stretch, false, cup.wall.flat, zoneTolerance)));
   }
   return json;
 }
@@ -263,7 +263,7 @@ Json cellJson(const Cell& cell, const FillPlan& fill, const CupPlan& cup) {
   json["colour"] = cell.colour;
   json["on_seam"] = cell.onSeam;
   const auto points = [&cup](const WallLine& line) {
-    return pointsOf(inFlat(line, true, cup.surface, Length::mm(0.001)));
+    return pointsOf(inFlat(line, true, cup.wall.flat, Length::mm(0.001)));
   };
   json["outline_mm"] = points(cell.drawn.outline);
   json["others_mm"] = Json::array();

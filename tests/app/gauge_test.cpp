@@ -112,7 +112,7 @@ TEST_CASE("tapered brings the rim's field, straight takes it away") {
   }
   CHECK_FALSE(open.field("blank.stations[1].around").isHidden());
   open.type("blank.stations[1].around", "10 1/2");
-  CHECK_FALSE(open.window.order().plan()->surface.isCylinder());
+  CHECK_FALSE(open.window.order().plan()->wall.flat.isCylinder());
 }
 
 TEST_CASE("the seam is typed in degrees, with or without the sign, or refused") {

@@ -68,7 +68,7 @@ TEST_CASE("measuring and handles stay with the bare cup") {
   addCoat(open.window.order(), resin(30));
   CHECK(open.field("blank.stations[0].around").edit()->text() == "9 in");
   CHECK(open.window.order().plan()->bare.aroundRim().inches() == Approx(9));
-  CHECK(open.window.order().plan()->surface.aroundRim() > Length::inches(9));
+  CHECK(open.window.order().plan()->wall.flat.aroundRim() > Length::inches(9));
 }
 
 TEST_CASE("the stage the wrap is laid at moves by click and by key") {

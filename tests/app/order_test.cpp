@@ -152,7 +152,7 @@ TEST_CASE("straight to tapered and back, round to across and back, keep the cup"
   CHECK(shapeOf(order.currentCup()) == Shape::tapered);
   CHECK(order.planHolds());
   setGirthMeasured(order, Girth::across);
-  CHECK(order.plan()->surface.aroundBase().mm() == Approx(girth.mm()));
+  CHECK(order.plan()->wall.flat.aroundBase().mm() == Approx(girth.mm()));
   setGirthMeasured(order, Girth::around);
   CHECK(order.currentCup().blank.stations[0].girth->length.mm() == Approx(girth.mm()));
   setShape(order, Shape::straight);
@@ -164,10 +164,10 @@ TEST_CASE("the height's number stays when it is said to be plumb") {
   Order& order = two.order;
   setShape(order, Shape::tapered);
   setGirth(order, true, WrittenLength::mm(300));
-  const Length wall = order.plan()->surface.wall();
+  const Length wall = order.plan()->wall.flat.wall();
   setHeightAlong(order, HeightAlong::plumb);
-  CHECK(order.plan()->surface.plumb().mm() == Approx(wall.mm()));
-  CHECK(order.plan()->surface.wall() > wall);
+  CHECK(order.plan()->wall.flat.plumb().mm() == Approx(wall.mm()));
+  CHECK(order.plan()->wall.flat.wall() > wall);
 }
 
 TEST_CASE("a cup without stations can be measured from the fields") {

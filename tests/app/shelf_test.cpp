@@ -66,7 +66,7 @@ TEST_CASE("logged girths replace the guess of growth, in the plan and in words")
   ShopWindow open;
   Order& order = open.window.order();
   addCoat(order, {.kind = CoatKind::resin, .mixed = Volume::ml(30)});
-  const Length guessed = order.plan()->body.aroundRim();
+  const Length guessed = order.plan()->wall.body.aroundRim();
   CHECK_FALSE(open.shelf().logMeasurement());
   CHECK(open.said.contains("Nothing was measured"));
   // This maker's resin runs off: almost nothing stays.
@@ -77,8 +77,8 @@ TEST_CASE("logged girths replace the guess of growth, in the plan and in words")
   CHECK(open.shelf().measurementsOf("straight").size() == 6);
   CHECK(open.shelf().measurementsOf("straight")[0].stage == "resin 30 ml");
   order.editCup("forget", [](Cup& cup) { cup.buildUp.measured.clear(); });
-  CHECK(order.plan()->body.aroundRim() < guessed);
-  CHECK(order.plan()->body.aroundRim() > Length::inches(9));
+  CHECK(order.plan()->wall.body.aroundRim() < guessed);
+  CHECK(order.plan()->wall.body.aroundRim() > Length::inches(9));
   bool told = false;
   for (QLabel* label : open.window.findChildren<QLabel*>()) {
     told = told || label->text().startsWith("From 6 of your measurements");

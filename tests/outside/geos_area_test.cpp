@@ -105,7 +105,7 @@ TEST_CASE("zones of a divided cup are simple polygons that add to the body, by G
       sum += area;
     }
     CHECK(json["zones"].size() == 2 + 4 + 2);
-    CHECK(sum == Approx(plan->cups[0].body.area().mm2()).epsilon(1e-6));
+    CHECK(sum == Approx(plan->cups[0].wall.body.area().mm2()).epsilon(1e-6));
   }
 }
 

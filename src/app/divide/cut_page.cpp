@@ -69,7 +69,7 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
       if (cut.places.empty() && zone != nullptr) {
         const CupPlan* plan = order_.plan();
         const Length s = zone->region.lowest();
-        cut.places = {written(cut.fromRim ? plan->body.wall() - s : s, order_.unit())};
+        cut.places = {written(cut.fromRim ? plan->wall.body.wall() - s : s, order_.unit())};
       }
       if (cut.angles.empty()) cut.angles = {Angle::degrees(-90), Angle::degrees(90)};
     });
@@ -86,10 +86,10 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
       const CupPlan* plan = order_.plan();
       if (plan == nullptr) return;
       for (WrittenLength& place : cut.places) {
-        place = written(plan->body.wall() - place.length, order_.unit());
+        place = written(plan->wall.body.wall() - place.length, order_.unit());
       }
       if (cut.kind == CutKind::wave) {
-        cut.low = written(plan->body.wall() - cut.low.length, order_.unit());
+        cut.low = written(plan->wall.body.wall() - cut.low.length, order_.unit());
       }
     });
   });
@@ -279,7 +279,7 @@ void CutPage::showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone)
     // Tape against spacer needs no marks.
     const bool rings = cut.kind == CutKind::rings && cut.by != CutBy::spacers;
     if (line.of != parent || !rings || line.stretches.empty()) continue;
-    const Length fromRim = plan.body.wall() - line.stretches.front().front().s;
+    const Length fromRim = plan.wall.body.wall() - line.stretches.front().front().s;
     const Length error = abs(nearestMark(fromRim, usualGraduation(unit)) - fromRim);
     if (error < Length::mm(0.01)) continue;
     ++off;

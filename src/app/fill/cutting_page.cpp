@@ -90,7 +90,7 @@ void CuttingPage::refresh() {
   const bool film =
       std::any_of(fill->colours.begin(), fill->colours.end(),
                   [](const CellColour& colour) { return colour.finish.kind == FinishKind::film; });
-  straight_->setEnabled(!cup->surface.isCylinder());
+  straight_->setEnabled(!cup->wall.flat.isCylinder());
   straight_->setChecked(fill->cutting.straight);
   filmWhole_->setEnabled(film);
   filmWhole_->setChecked(fill->cutting.filmWhole);

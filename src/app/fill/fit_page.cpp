@@ -167,7 +167,7 @@ void FitPage::refresh() {
       Pattern other = fill->pattern;
       other.taperFit = waysToFit[i].taperFit;
       other.heightFit = waysToFit[i].heightFit;
-      lines << wordsFor(waysToFit[i], fitOf(other, zone->region, plan->body), up, order_.unit());
+      lines << wordsFor(waysToFit[i], fitOf(other, zone->region, plan->wall.body), up, order_.unit());
       const bool same =
           other.taperFit == fill->pattern.taperFit &&
           (other.taperFit == TaperFit::keep || other.heightFit == fill->pattern.heightFit);
@@ -191,7 +191,7 @@ void FitPage::refresh() {
     if (artwork && found_ && fill->pattern.artwork->name == found_->artwork.name) {
       words = foundWords(*found_, order_.unit());
     }
-    const PatternFit fit = fitOf(fill->pattern, zone->region, plan->body);
+    const PatternFit fit = fitOf(fill->pattern, zone->region, plan->wall.body);
     if (words.isEmpty() && fit.narrowing > 0.005) {
       words = tr("The taper itself narrows or widens cells by up to %1 % in this zone.")
                   .arg(std::round(fit.narrowing * 1000) / 10);

@@ -119,7 +119,7 @@ LengthField* PatternPage::field(FieldSet& fields, const QString& label, const ch
 /// The whole numbers of repeats that come near, with what each costs.
 void PatternPage::showRepeats(const Fill& fill, const CupPlan& plan) {
   const QSignalBlocker quiet(repeats_);
-  std::vector<RepeatChoice> choices = repeatChoices(fill.pattern, plan.body);
+  std::vector<RepeatChoice> choices = repeatChoices(fill.pattern, plan.wall.body);
   const auto words = [](double stretch) {
     const double percent = std::round(stretch * 1000) / 10;
     return percent > 0   ? tr("+%1 %").arg(percent)

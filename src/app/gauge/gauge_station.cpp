@@ -308,8 +308,8 @@ void GaugeStation::refreshFigures() {
     put(name, phrase.mark, phrase.error);
   };
   if (plan != nullptr) {
-    const Development& flat = plan->surface;
-    const Body& body = plan->body;
+    const Development& flat = plan->wall.flat;
+    const Body& body = plan->wall.body;
     const Box size = plan->set(PieceRole::wrap).bounds();
     const bool several = plan->laying().pieces > 1;
     putLength(several ? tr("Pieces together, wide") : tr("Wrap, wide"), Length::mm(size.width()));

@@ -23,7 +23,7 @@ StageList::StageList(Order& order, QWidget* parent) : Canvas(parent), order_(ord
     if (const CupPlan* plan = order_.plan()) {
       setAccessibleDescription(tr("Laid after %1 coats, the rim then %2")
                                    .arg(plan->laidAfter)
-                                   .arg(say(plan->body.aroundRim(), order_.unit())));
+                                   .arg(say(plan->wall.body.aroundRim(), order_.unit())));
     }
     update();
   });

@@ -111,7 +111,7 @@ void StationTable::refresh() {
   table_->setRowCount(count);
   const CupPlan* plan = order_.plan();
   const bool known =
-      plan != nullptr && order_.planHolds() && plan->body.stations().size() == stations.size();
+      plan != nullptr && order_.planHolds() && plan->wall.body.stations().size() == stations.size();
   const Faults faults = order_.faults();
   for (int i = 0; i < count; ++i) {
     const Station& station = stations[static_cast<std::size_t>(i)];
@@ -138,8 +138,8 @@ void StationTable::refresh() {
         false, QStringLiteral("girth"));
     QString laid;
     if (known) {
-      const Length s = plan->body.stations()[static_cast<std::size_t>(i)];
-      laid = plain(onTape(plan->body.around(s), unit).mark);
+      const Length s = plan->wall.body.stations()[static_cast<std::size_t>(i)];
+      laid = plain(onTape(plan->wall.body.around(s), unit).mark);
     }
     put(laidColumn, laid, true, {});
   }

@@ -120,15 +120,14 @@ void editFill(Order& order, const QString& text, const QString& key,
 namespace {
 
 void pin(Order& order, const CupPlan& plan, const Cell& cell, int colour, bool bar) {
-  const Angle turned = plan.wrap.seamAt() + Angle::halfTurn();
-  const Pin pin{(cell.middle.theta + turned).wrapped(), {cell.middle.s, {}}, colour, bar};
+  const Pin pin{plan.wall.onCup(cell.middle.theta), {cell.middle.s, {}}, colour, bar};
   const QString words =
       bar ? Order::tr("Keep a colour off cell %1") : Order::tr("Give cell %1 a colour");
   editFill(order, words.arg(QString::fromStdString(cell.label)), {}, [&](Fill& changed) {
     // What was given to this cell before goes; what was kept off it stays, but for this colour.
     bool same = false;
     std::erase_if(changed.pins, [&](const Pin& other) {
-      const WallPoint at{(other.onCup - turned).wrapped(), other.up.length};
+      const WallPoint at{plan.wall.inFrame(other.onCup), other.up.length};
       if (!contains(cell.whole, at)) return false;
       const bool again = other.colour == colour && other.bar == bar;
       same = same || again;

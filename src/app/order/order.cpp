@@ -212,7 +212,7 @@ void Order::markCut(bool cut) {
     cup.cut = std::nullopt;
     if (cut) {
       // Exactly, not on a mark: a later girth is held against it.
-      cup.cut = CutRecord{{planned->body.aroundBase(), {}}, {planned->body.aroundRim(), {}}, {}};
+      cup.cut = CutRecord{{planned->wall.body.aroundBase(), {}}, {planned->wall.body.aroundRim(), {}}, {}};
     }
   });
 }
@@ -228,7 +228,7 @@ std::optional<Length> Order::measureOf(GaugeLine gaugeLine) const {
     case GaugeLine::overlap:
       return cup.wrap.overlap.length;
     case GaugeLine::strip:
-      if (const CupPlan* planned = plan()) return stripHeight(planned->body, cup.strip);
+      if (const CupPlan* planned = plan()) return stripHeight(planned->wall.body, cup.strip);
       return std::nullopt;
     case GaugeLine::seam:
     case GaugeLine::none:

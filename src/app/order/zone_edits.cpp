@@ -14,10 +14,6 @@ ZonePath parentOf(const ZonePath& path) {
   return path.empty() ? path : ZonePath(path.begin(), path.end() - 1);
 }
 
-Wall wallOf(const CupPlan& plan) {
-  return {plan.body, plan.surface, plan.wrap.seamAt()};
-}
-
 /// Whether one cut made both.
 bool areSiblings(const Zone& a, const Zone& b) {
   return a.path.size() == b.path.size() && !a.path.empty() &&
@@ -26,8 +22,8 @@ bool areSiblings(const Zone& a, const Zone& b) {
 
 /// Where a node that is cut lies on the wall.
 Region regionOf(const CupPlan& plan, const ZonePath& path) {
-  for (const CutNode& wall : plan.divided.cutNodes) {
-    if (wall.path == path) return wall.region;
+  for (const CutNode& node : plan.divided.cutNodes) {
+    if (node.path == path) return node.region;
   }
   return {};
 }
@@ -66,7 +62,7 @@ std::optional<SpacerWork> spacerWork(const Order& order) {
   const Region whole = regionOf(*plan, parentOf(zone->path));
   Checked<SpacerRun> run = spacerRun(*cut, whole.lowest(), whole.highest());
   if (!run) return std::nullopt;
-  const SpacerTape tape = tapeFor(*run, whole, plan->body);
+  const SpacerTape tape = tapeFor(*run, whole, plan->wall.body);
   return SpacerWork{std::move(*run), tape};
 }
 
@@ -82,7 +78,7 @@ void cutZone(Order& order, CutKind kind) {
   const Zone* zone = zoneInHand(order);
   if (plan == nullptr || zone == nullptr || !order.planHolds()) return;
   const ZonePath path = zone->path;
-  const Cut cut = usualCut(kind, zone->region, wallOf(*plan), order.unit());
+  const Cut cut = usualCut(kind, zone->region, plan->wall, order.unit());
   order.editCup(Order::tr("Cut zone %1: %2")
                     .arg(QString::fromStdString(zone->id), say(cutName(cut), order.unit())),
                 [&](Cup& cup) {
@@ -185,7 +181,7 @@ void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint 
   const ZonePath of = found->of;
   const int index = found->index;
   const Region zone = regionOf(*plan, of);
-  const Wall wall = wallOf(*plan);
+  const Wall& wall = plan->wall;
   order.editCup(
       Order::tr("Move line %1").arg(QString::fromStdString(line)),
       [&](Cup& cup) {
@@ -207,7 +203,7 @@ void nudgeLine(Order& order, int right, int up) {
     const Length mark = step(usualGraduation(order.unit()));
     const Angle along = line.kind == CutKind::uprights
                             ? Angle::degrees(right)
-                            : Angle::radians(mark * right / plan->body.radius(taken.s));
+                            : Angle::radians(mark * right / plan->wall.body.radius(taken.s));
     dragLine(order, line.id, taken, {taken.theta + along, taken.s + mark * up});
     return;
   }
@@ -234,7 +230,7 @@ void putOntoTape(Order& order, Absorb absorb) {
   if (plan == nullptr || zone == nullptr || zone->path.empty()) return;
   const Region whole = regionOf(*plan, parentOf(zone->path));
   editCut(order, Order::tr("Put the lines onto the tape's marks"), QStringLiteral("tape"),
-          [&](Cut& cut) { cut = ontoTape(cut, whole, wallOf(*plan), absorb, order.unit()); });
+          [&](Cut& cut) { cut = ontoTape(cut, whole, plan->wall, absorb, order.unit()); });
   order.settle();
 }
 

@@ -43,7 +43,7 @@ void FlatView::refit() {
   const CupPlan* plan = order_.plan();
   // A drag that changes what fits must not pull the ground from under the hand.
   if (plan == nullptr || dragged_ != GaugeLine::none) return;
-  Box box = boundsOf(plan->surface.wallOutline());
+  Box box = boundsOf(plan->wall.flat.wallOutline());
   box.add(boundsOf(plan->wrap.outline()));
   fit_ = Fit(box, QRectF(rect()).adjusted(58, 58, -48, -22));
 }
@@ -68,18 +68,18 @@ Path FlatView::lineOf(GaugeLine gaugeLine) const {
   const Angle right = Angle::halfTurn();
   switch (gaugeLine) {
     case GaugeLine::rimClearance:
-      return plan->surface.ring(wrap.high(), left, right);
+      return plan->wall.flat.ring(wrap.high(), left, right);
     case GaugeLine::baseClearance:
-      return plan->surface.ring(wrap.low(), left, right);
+      return plan->wall.flat.ring(wrap.low(), left, right);
     case GaugeLine::overlap: {
-      Path edge{plan->surface.toFlat({wrap.overlapEnd(wrap.low()), wrap.low()}), {}};
-      edge.lineTo(plan->surface.toFlat({wrap.overlapEnd(wrap.high()), wrap.high()}));
+      Path edge{plan->wall.flat.toFlat({wrap.overlapEnd(wrap.low()), wrap.low()}), {}};
+      edge.lineTo(plan->wall.flat.toFlat({wrap.overlapEnd(wrap.high()), wrap.high()}));
       return edge;
     }
     case GaugeLine::seam:
-      return plan->surface.upright(left, Length(), plan->surface.wall());
+      return plan->wall.flat.upright(left, Length(), plan->wall.flat.wall());
     case GaugeLine::strip:
-      return plan->surface.ring(stripHeight(plan->body, order_.currentCup().strip), left, right);
+      return plan->wall.flat.ring(stripHeight(plan->wall.body, order_.currentCup().strip), left, right);
     case GaugeLine::none:
       break;
   }
@@ -109,8 +109,8 @@ void FlatView::dragTo(QPointF p) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
   const Point flat = fit_.back(p);
-  const Length wall = plan->surface.wall();
-  const Length s = plan->surface.toWall(flat).s;
+  const Length wall = plan->wall.flat.wall();
+  const Length s = plan->wall.flat.toWall(flat).s;
   const Graduation graduation = usualGraduation(order_.unit());
   const auto within = [](Length value, Length low, Length high) {
     return std::clamp(value, low, std::max(low, high));
@@ -129,7 +129,7 @@ void FlatView::dragTo(QPointF p) {
       break;
     case GaugeLine::overlap:
       order_.setMeasure(dragged_, nearestMark(within(plan->wrap.beyondSeam(flat), Length(),
-                                                     plan->surface.aroundNarrow() / 4),
+                                                     plan->wall.flat.aroundNarrow() / 4),
                                               graduation));
       break;
     case GaugeLine::strip: {
@@ -290,7 +290,7 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   if (!order_.planHolds()) painter.setOpacity(0.35);
   painter.setPen(QPen(t.ink, 1));
   painter.setBrush(t.metal);
-  painter.drawPath(painterPath(plan->surface.wallOutline(), fit_));
+  painter.drawPath(painterPath(plan->wall.flat.wallOutline(), fit_));
   paintTape(painter, plan->wrap);
   paintDirections(painter, plan->wrap);
   if (zonesShown_) {
@@ -343,14 +343,14 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
     const bool front = mark.kind == GuideKind::front;
     painter.setPen(front ? QPen(t.brass, 1.4) : QPen(faint, 1, Qt::DotLine));
     painter.drawPath(painterPath(
-        plan.surface.upright(plan.wrap.inPiece(mark.onCup), Length(), plan.surface.wall()), fit_));
+        plan.wall.flat.upright(plan.wrap.inPiece(mark.onCup), Length(), plan.wall.flat.wall()), fit_));
   }
 
   if (stripShown_) {
     QColor paper = t.field;
     painter.setPen(QPen(t.ink, 1));
     painter.setBrush(paper);
-    if (plan.body.isCone()) {
+    if (plan.wall.body.isCone()) {
       painter.drawPath(painterPath(plan.piece(PieceRole::markingStrip).outline, fit_));
       painter.setBrush(Qt::NoBrush);
       painter.setPen(QPen(t.ink, 0.6));
@@ -359,12 +359,12 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
       }
     } else {
       // On a curved wall the strip's own cone is another than the flat's: where it lies is drawn.
-      const Length top = stripHeight(plan.body, order_.currentCup().strip);
+      const Length top = stripHeight(plan.wall.body, order_.currentCup().strip);
       const Length bottom = std::max(Length(), top - order_.currentCup().strip.width.length);
-      Path band = plan.surface.ring(bottom, -Angle::halfTurn(), Angle::halfTurn());
-      band.lineTo(plan.surface.toFlat({Angle::halfTurn(), top}));
-      band.arcTo(plan.surface.toFlat({-Angle::halfTurn(), top}),
-                 plan.surface.ringBulge(Angle::halfTurn(), -Angle::halfTurn()));
+      Path band = plan.wall.flat.ring(bottom, -Angle::halfTurn(), Angle::halfTurn());
+      band.lineTo(plan.wall.flat.toFlat({Angle::halfTurn(), top}));
+      band.arcTo(plan.wall.flat.toFlat({-Angle::halfTurn(), top}),
+                 plan.wall.flat.ringBulge(Angle::halfTurn(), -Angle::halfTurn()));
       band.lineTo(band.start);
       painter.drawPath(painterPath(band, fit_));
       painter.setBrush(Qt::NoBrush);
@@ -391,7 +391,7 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
 /// What the film has to bear, where the pieces of the wrap meet, and what is kept clear.
 void FlatView::paintLaying(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Development& flat = plan.surface;
+  const Development& flat = plan.wall.flat;
   const Laying& laying = plan.laying();
   const Angle left = -Angle::halfTurn();
   const auto at = [&](Angle fromSeam, Length s) { return fit_(flat.toFlat({left + fromSeam, s})); };
@@ -466,7 +466,7 @@ void FlatView::paintStretchFigures(QPainter& painter, const CupPlan& plan) const
     // Off the ends of the wall, so that the words stand on it.
     const Length s = std::clamp(row->s, Length::mm(10 / fit_.scale()) + plan.wrap.low(),
                                 plan.wrap.high() - Length::mm(10 / fit_.scale()));
-    const QPointF centre = fit_(plan.surface.toFlat({Angle::degrees(132), s}));
+    const QPointF centre = fit_(plan.wall.flat.toFlat({Angle::degrees(132), s}));
     drawPlate(painter, centre, stretchText(row->edge));
   }
 }
@@ -474,12 +474,12 @@ void FlatView::paintStretchFigures(QPainter& painter, const CupPlan& plan) const
 void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Unit unit = order_.unit();
-  const Development& body = plan.surface;
+  const Development& body = plan.wall.flat;
   // In the middle of the wrap, or beside the strip where that lies on it.
   Length low = plan.wrap.low();
   Length high = plan.wrap.high();
   if (stripShown_) {
-    const Length top = stripHeight(plan.body, order_.currentCup().strip);
+    const Length top = stripHeight(plan.wall.body, order_.currentCup().strip);
     const Length bottom = top - order_.currentCup().strip.width.length;
     if (bottom - low > high - top) {
       high = bottom;
@@ -498,15 +498,15 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(t.ink);
     drawWords(painter, centre, words);
   };
-  const bool cylinder = plan.body.isCone() && body.isCylinder();
+  const bool cylinder = plan.wall.body.isCone() && body.isCylinder();
   const QString girths = cylinder ? tr("%1 round").arg(onTape(body.aroundBase(), unit).mark)
                                   : tr("%1 at the base, %2 at the rim")
-                                        .arg(onTape(plan.body.aroundBase(), unit).mark,
-                                             onTape(plan.body.aroundRim(), unit).mark);
+                                        .arg(onTape(plan.wall.body.aroundBase(), unit).mark,
+                                             onTape(plan.wall.body.aroundRim(), unit).mark);
   chip(middle - QPointF(0, 12), girths, face(15, QFont::DemiBold));
   const Laying& laying = plan.laying();
   const QString shape =
-      !plan.body.isCone()
+      !plan.wall.body.isCone()
           ? tr("%1; stretch %2, fullness %3")
                 .arg(layingWords(laying), percentText(laying.most), percentText(-laying.least))
       : body.isCylinder()

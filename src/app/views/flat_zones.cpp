@@ -40,7 +40,7 @@ QPainterPath FlatView::pathOf(const WallLine& line, bool closed) const {
   QPainterPath path;
   if (plan == nullptr || line.empty()) return path;
   const Length tolerance = Length::mm(0.25 / std::max(fit_.scale(), 1e-3));
-  const std::vector<Point> points = inFlat(line, closed, plan->surface, tolerance);
+  const std::vector<Point> points = inFlat(line, closed, plan->wall.flat, tolerance);
   path.moveTo(fit_(points.front()));
   for (std::size_t i = 1; i < points.size(); ++i) path.lineTo(fit_(points[i]));
   if (closed) path.closeSubpath();
@@ -49,7 +49,7 @@ QPainterPath FlatView::pathOf(const WallLine& line, bool closed) const {
 
 WallPoint FlatView::wallAt(QPointF p) const {
   const CupPlan* plan = order_.plan();
-  return plan == nullptr ? WallPoint() : plan->surface.toWall(fit_.back(p));
+  return plan == nullptr ? WallPoint() : plan->wall.flat.toWall(fit_.back(p));
 }
 
 const DivideLine* FlatView::lineNear(QPointF p) const {
@@ -72,14 +72,14 @@ QPointF FlatView::placeOfZone(const std::string& id) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
   for (const Zone& zone : plan->divided.zones) {
-    if (zone.id == id) return fit_(plan->surface.toFlat(zone.label));
+    if (zone.id == id) return fit_(plan->wall.flat.toFlat(zone.label));
   }
   return {};
 }
 
 QPointF FlatView::placeOfWall(WallPoint place) const {
   const CupPlan* plan = order_.plan();
-  return plan == nullptr ? QPointF() : fit_(plan->surface.toFlat(place));
+  return plan == nullptr ? QPointF() : fit_(plan->wall.flat.toFlat(place));
 }
 
 QPointF FlatView::placeOfLine(const std::string& id) const {
@@ -120,7 +120,7 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   }
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.ink, 1.3));
-  painter.drawPath(painterPath(plan.surface.wallOutline(), fit_));
+  painter.drawPath(painterPath(plan.wall.flat.wallOutline(), fit_));
   paintCells(painter, plan);
   if (!cellsShown_) paintMove(painter, plan);
   for (const DivideLine& line : plan.divided.lines) {
@@ -209,7 +209,7 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
       painter.setPen(lettersOn(looks[static_cast<std::size_t>(cell.colour)].colour));
       const QSizeF size = words.size();
       painter.drawStaticText(
-          fit_(plan.surface.toFlat(cell.namedAt)) - QPointF(size.width(), size.height()) / 2,
+          fit_(plan.wall.flat.toFlat(cell.namedAt)) - QPointF(size.width(), size.height()) / 2,
           words);
     }
     // Where two neighbours had to be alike.
@@ -217,7 +217,7 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(QPen(theme().stop, 2.5));
     for (const auto& [a, b] : fill.colouring.clashes) {
       const auto at = [&](int cell) {
-        return fit_(plan.surface.toFlat(fill.cells[static_cast<std::size_t>(cell)].middle));
+        return fit_(plan.wall.flat.toFlat(fill.cells[static_cast<std::size_t>(cell)].middle));
       };
       painter.drawEllipse((at(a) + at(b)) / 2, 7, 7);
     }
@@ -265,7 +265,7 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
     for (const double aside : {0.0, 12.0, -12.0, 24.0, -24.0}) {
       const WallPoint place{middle.theta + Angle::degrees(aside), middle.s};
       if (!zone->region.contains(place)) continue;
-      const QPointF at = fit_(plan.surface.toFlat(place));
+      const QPointF at = fit_(plan.wall.flat.toFlat(place));
       if (!room.take(at, large, words)) continue;
       painter.setPen(lettersOn(lookOf(zone->finish).colour));
       drawWords(painter, at, words);
@@ -278,7 +278,7 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
 void FlatView::paintMove(QPainter& painter, const CupPlan& plan) const {
   const TapeMove* move = moveInHand(order_);
   if (move == nullptr || move->lines.empty()) return;
-  QPainterPath room = painterPath(plan.surface.wallOutline(), fit_);
+  QPainterPath room = painterPath(plan.wall.flat.wallOutline(), fit_);
   for (const Zone& zone : plan.divided.zones) {
     if (std::find(move->zones.begin(), move->zones.end(), zone.id) == move->zones.end()) continue;
     QPainterPath shape;

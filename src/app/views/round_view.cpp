@@ -64,7 +64,7 @@ void RoundView::showStretch(bool shown) {
 void RoundView::refit() {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
-  const Body& body = plan->body;
+  const Body& body = plan->wall.body;
   const double widest = body.widestRadius().mm();
   const double height = body.plumb().mm();
   const QRectF room = QRectF(rect()).adjusted(26, 40, -26, -44);
@@ -103,7 +103,7 @@ QPainterPath RoundView::ringPath(const Body& body, Length s, bool nearOnly) cons
 QPainterPath RoundView::gaugeLinePath(GaugeLine gaugeLine) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
-  const Body& body = plan->body;
+  const Body& body = plan->wall.body;
   const WrapLayout& wrap = plan->wrap;
   // What hangs over the base edge is folded under and not seen.
   const Length low = std::max(wrap.low(), Length());
@@ -221,7 +221,7 @@ QPolygonF RoundView::patchOf(const Body& body, Length low, Length high, Angle fr
 
 void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Body& body = plan.body;
+  const Body& body = plan.wall.body;
   const Length wall = body.wall();
 
   // The inside, seen over the rim.
@@ -261,7 +261,7 @@ void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
 /// What the film has to bear, where its pieces meet, and what the cup carries.
 void RoundView::paintLaying(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Body& body = plan.body;
+  const Body& body = plan.wall.body;
   const Laying& laying = plan.laying();
   const Angle seam = plan.wrap.seamAt();
   if (stretchShown_) {
@@ -307,7 +307,7 @@ void RoundView::paintLaying(QPainter& painter, const CupPlan& plan) const {
 /// Marks of the front, the lid's mouth and spouts: a triangle over the rim.
 void RoundView::paintRimMarks(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Body& body = plan.body;
+  const Body& body = plan.wall.body;
   for (const Feature& feature : order_.currentCup().blank.features) {
     if (feature.kind == FeatureKind::footLip || feature.kind == FeatureKind::keepClear) continue;
     const QPointF rim = project(body, feature.at, body.wall());
@@ -320,7 +320,7 @@ void RoundView::paintRimMarks(QPainter& painter, const CupPlan& plan) const {
 
 void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Body& body = plan.body;
+  const Body& body = plan.wall.body;
 
   if (stripShown_) {
     const Length top = stripHeight(body, order_.currentCup().strip);
@@ -402,7 +402,7 @@ void RoundView::mouseMoveEvent(QMouseEvent* event) {
   if (std::abs(moved) > 3) turned_ = true;
   if (!turned_) return;
   // The wall follows the hand: one radius of travel is one radian.
-  const double radius = plan->body.widestRadius().mm();
+  const double radius = plan->wall.body.widestRadius().mm();
   face(pressedFacing_ - Angle::radians(moved / (radius * scale_)));
 }
 

@@ -26,8 +26,7 @@ void RoundView::showCells(bool shown) {
 }
 
 QPainterPath RoundView::linePath(const CupPlan& plan, const DivideLine& line) const {
-  const Body& body = plan.body;
-  const Angle turned = plan.wrap.seamAt() + Angle::halfTurn();
+  const Body& body = plan.wall.body;
   QPainterPath path;
   for (const WallLine& stretch : line.stretches) {
     for (std::size_t i = 1; i < stretch.size(); ++i) {
@@ -35,7 +34,7 @@ QPainterPath RoundView::linePath(const CupPlan& plan, const DivideLine& line) co
       const WallPoint& b = stretch[i];
       const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 4));
       path.addPath(seenPath(steps, [&](double share) -> std::optional<QPointF> {
-        const Angle theta = a.theta + (b.theta - a.theta) * share + turned;
+        const Angle theta = plan.wall.onCup(a.theta + (b.theta - a.theta) * share);
         const Length s = a.s + (b.s - a.s) * share;
         if (!near(body, theta, s)) return std::nullopt;
         return project(body, theta, s);
@@ -73,7 +72,7 @@ std::optional<QPointF> RoundView::placeOfLine(const std::string& id) const {
 std::optional<WallPoint> RoundView::wallAt(QPointF p) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return std::nullopt;
-  const Body& body = plan->body;
+  const Body& body = plan->wall.body;
   const double across = (p.x() - middle_.x()) / scale_;
   // Up the wall along the upright that appears at this x at every height: found by halving.
   const auto facingAt = [&](Length s) {
@@ -89,20 +88,19 @@ std::optional<WallPoint> RoundView::wallAt(QPointF p) const {
   }
   if (std::abs(across) > body.radius(low).mm()) return std::nullopt;
   const Angle onCup = facing_ + facingAt(low);
-  return WallPoint{(onCup - plan->wrap.seamAt() - Angle::halfTurn()).wrapped(), low};
+  return WallPoint{plan->wall.inFrame(onCup), low};
 }
 
 /// The zones in their finish's colours: what of each lies on the near side, as it appears.
 void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Body& body = plan.body;
-  const Angle seam = plan.wrap.seamAt();
-  const auto onCup = [&](Angle inFrame) { return inFrame + seam + Angle::halfTurn(); };
+  const Body& body = plan.wall.body;
+  const auto onCup = [&](Angle inFrame) { return plan.wall.onCup(inFrame); };
   // On a cone the wall turns away at one angle all the way up; on a curved wall near enough.
   const double k = body.isCone() ? body.taper(Length()) : 0;
   const double turns = k / std::sqrt((1 - k) * (1 + k)) * tiltSin / tiltCos;
   const Angle half = Angle::radians(std::acos(std::clamp(turns, -1.0, 1.0)));
-  const Angle middle = (facing_ - seam - Angle::halfTurn()).wrapped();
+  const Angle middle = plan.wall.inFrame(facing_);
   const Region seen = Region::between(middle - half, middle + half, Length(), body.wall());
   painter.setPen(Qt::NoPen);
   const double radius = body.widestRadius().mm() * scale_;
@@ -215,8 +213,7 @@ void RoundView::finishZones(QPainter& painter, const Body& body) const {
 
 /// The cells of patterns on the near side.
 void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region& seen) const {
-  const Body& body = plan.body;
-  const Angle turned = plan.wrap.seamAt() + Angle::halfTurn();
+  const Body& body = plan.wall.body;
   const FillPlan* inHand = fillPlanInHand(order_);
   painter.setPen(Qt::NoPen);
   for (const FillPlan& fill : plan.fills) {
@@ -227,11 +224,11 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region&
       colours.push_back(lookOf(colour.finish).colour);
     }
     const auto faces = [&](const WallPoint& p) {
-      return std::cos((p.theta + turned - facing_).radians()) > 0.02;
+      return std::cos((plan.wall.onCup(p.theta) - facing_).radians()) > 0.02;
     };
     for (const Cell& cell : fill.cells) {
       if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
-      const double towards = std::cos((cell.middle.theta + turned - facing_).radians());
+      const double towards = std::cos((plan.wall.onCup(cell.middle.theta) - facing_).radians());
       if (towards < -0.4) continue;
       const QColor& colour = colours[static_cast<std::size_t>(cell.colour)];
       QColor shade = shaded(colour, 0.75 + 0.25 * std::max(0.0, towards));
@@ -250,7 +247,7 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region&
           const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 5));
           for (int step = 0; step < steps; ++step) {
             const double share = static_cast<double>(step) / steps;
-            polygon << project(body, a.theta + (b.theta - a.theta) * share + turned,
+            polygon << project(body, plan.wall.onCup(a.theta + (b.theta - a.theta) * share),
                                a.s + (b.s - a.s) * share);
           }
         }

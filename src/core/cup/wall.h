@@ -22,4 +22,7 @@ struct Wall {
   Angle onCup(Angle inFrame) const { return (inFrame + seamAt + Angle::halfTurn()).wrapped(); }
 };
 
+/// The wall of a body, its flat the cone it is, or the one most like it.
+Wall wallOf(const Body& body, Angle seamAt);
+
 }  // namespace avrelt

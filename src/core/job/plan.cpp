@@ -51,13 +51,6 @@ Sentence stageWords(const BuildUp& buildUp) {
   return {"cut for the cup after %1 coats", {static_cast<long>(buildUp.laidAfter)}};
 }
 
-/// The cone the wall is, or the one most like it.
-Development flatOf(const Body& body) {
-  if (body.isCone()) return body.cone();
-  const std::vector<WallSample> samples = body.samples(Length(), body.wall(), 160);
-  return fitRing(samples, 0, samples.size() - 1).cone();
-}
-
 }  // namespace
 
 CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
@@ -67,10 +60,9 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   CheckedAll<std::vector<Stage>> stages = stagesOf(*bare, cup.buildUp, stock.growth);
   if (!stages) return tl::unexpected(stages.error());
   const Stage& laid = (*stages)[static_cast<std::size_t>(cup.buildUp.laidAfter)];
-  const Body body = cup.buildUp.sizedFor == SizedFor::bare || laid.thickness == Length()
-                        ? *bare
-                        : bare->grownBy(laid.thickness);
-  const Development surface = flatOf(body);
+  const bool asBare = cup.buildUp.sizedFor == SizedFor::bare || laid.thickness == Length();
+  const Wall wall = wallOf(asBare ? *bare : bare->grownBy(laid.thickness), cup.wrap.seamAt);
+  const Body& body = wall.body;
 
   Faults faults;
   const auto take = [&](const auto& checked) {
@@ -79,11 +71,11 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   const std::optional<Fault> hangs = overhangFault(body, cup.base, cup.wrap.baseClearance.length);
   if (hangs) faults.push_back(*hangs);
   const Length overhang = hangs ? Length() : cup.base.overhang.length;
-  const CheckedAll<WrapLayout> wrap = WrapLayout::of(surface, cup.wrap, overhang);
+  const CheckedAll<WrapLayout> wrap = WrapLayout::of(wall.flat, cup.wrap, overhang);
   take(wrap);
   CheckedAll<Piece> strip = markingStripPiece(body, cup.strip, cup.wrap.seamAt, unit, cup.name);
   take(strip);
-  CheckedAll<Divided> divided = divide(cup.division.body, {body, surface, cup.wrap.seamAt});
+  CheckedAll<Divided> divided = divide(cup.division.body, wall);
   CheckedAll<std::vector<StripePlan>> stripes = std::vector<StripePlan>();
   if (divided) {
     stripes = planStripes(cup.division.stripes, *divided);
@@ -99,7 +91,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   }
   CheckedAll<std::vector<FillPlan>> fills = std::vector<FillPlan>();
   if (divided && !cup.fills.empty()) {
-    fills = planFills(cup.fills, *divided, {body, surface, cup.wrap.seamAt}, stock.filling);
+    fills = planFills(cup.fills, *divided, wall, stock.filling);
     take(fills);
   }
   const Checked<Length> disc = baseDiscRadius(body, cup.base);
@@ -116,8 +108,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   CupPlan plan{cup.name,
                slugOf(cup.name),
                *bare,
-               body,
-               surface,
+               wall,
                std::move(*stages),
                cup.buildUp.laidAfter,
                doubt,
@@ -135,7 +126,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   plan.cutList = cutList(plan.stripes);
   plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
                                cup.division.order);
-  const WrapWork work{plan.body,
+  const WrapWork work{plan.wall.body,
                       plan.laying(),
                       plan.wrap,
                       overhang,
@@ -153,30 +144,30 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   const auto add = [&plan](std::vector<Piece> pieces) {
     for (Piece& piece : pieces) plan.pieces.push_back(std::move(piece));
   };
-  add(uprightGauge(plan.divided, plan.body, unit, cup.name));
-  add(ringStrips(plan.divided, plan.body, cup.wrap.seamAt, unit, cup.name));
-  add(marksSheets(plan.divided, plan.surface, unit, cup.name));
+  add(uprightGauge(plan.divided, plan.wall.body, unit, cup.name));
+  add(ringStrips(plan.divided, plan.wall.body, cup.wrap.seamAt, unit, cup.name));
+  add(marksSheets(plan.divided, plan.wall.flat, unit, cup.name));
   add(stripePieces(plan.cutList, cup.name));
-  add(stencilPieces(plan.fills, plan.divided, plan.surface));
+  add(stencilPieces(plan.fills, plan.divided, plan.wall.flat));
   add(furtherTemplates(plan.fills, cup.fills, plan.divided,
-                       {plan.body, plan.surface, cup.wrap.seamAt}));
-  std::vector<Piece> keys = keyPieces(plan.fills, cup.fills, plan.divided, plan.surface, cup.name);
+                       plan.wall));
+  std::vector<Piece> keys = keyPieces(plan.fills, cup.fills, plan.divided, plan.wall.flat, cup.name);
   std::vector<Piece> small = pageKeys(keys);
   add(std::move(keys));
   add(std::move(small));
-  add(filmCells(plan.fills, cup.fills, plan.surface));
+  add(filmCells(plan.fills, cup.fills, plan.wall.flat));
 
   const auto watch = [&plan](std::vector<Watch> watches) {
     for (Watch& one : watches) plan.watches.push_back(std::move(one));
   };
   watch(watchWrap(*wrap, cup.wrap));
-  watch(watchLaying(plan.body, plan.layings, cup.wrap, made, cup.film));
-  watch(watchDivision(cup.division, plan.divided, plan.stripes, plan.body));
-  watch(watchFills(cup.fills, plan.fills, plan.body));
-  watch(watchFeatures(cup.blank, plan.body, plan.wrap));
+  watch(watchLaying(plan.wall.body, plan.layings, cup.wrap, made, cup.film));
+  watch(watchDivision(cup.division, plan.divided, plan.stripes, plan.wall.body));
+  watch(watchFills(cup.fills, plan.fills, plan.wall.body));
+  watch(watchFeatures(cup.blank, plan.wall.body, plan.wrap));
   watch(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   if (cup.cut) {
-    watch(watchCut({cup.cut->aroundBase.length, cup.cut->aroundRim.length}, plan.body, cup.wrap));
+    watch(watchCut({cup.cut->aroundBase.length, cup.cut->aroundRim.length}, plan.wall.body, cup.wrap));
   }
   sortWorstFirst(plan.watches);
   return plan;
@@ -185,7 +176,7 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
 PieceSet setFor(const CupPlan& plan, LayingKind kind, Unit unit) {
   const std::vector<Feature> none;
   const Length overhang = std::max(-plan.wrap.low(), Length());
-  const WrapWork work{plan.body, plan.layings.of(kind), plan.wrap, overhang,
+  const WrapWork work{plan.wall.body, plan.layings.of(kind), plan.wrap, overhang,
                       none,      plan.layings.runsOff,  {},        unit,
                       plan.name};
   return setOf(wrapPieces(work, PieceRole::wrap), PieceRole::wrap);

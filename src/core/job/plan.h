@@ -21,10 +21,9 @@ struct CupPlan {
   std::string slug;
   /// The bare cup, as its stations measure it.
   Body bare;
-  /// The cup the pieces are sized for: bare, or under the coats on it when they are laid.
-  Body body;
-  /// Its wall rolled out: the cone it is, or the one most like it. What views draw the flat on.
-  Development surface;
+  /// The cup the pieces are sized for, bare or under the coats on it when they are laid; its flat
+  /// is the cone it is, or the one most like it, what views draw on.
+  Wall wall;
   /// The cup from bare to its last coat, and the one the pieces are laid at.
   std::vector<Stage> stages;
   int laidAfter = 0;

@@ -58,7 +58,7 @@ TEST_CASE(
     for (const LayingKind kind : {LayingKind::sector, LayingKind::bands, LayingKind::gores}) {
       INFO(cup.name << ", " << layingName(kind));
       const CupPlan plan = planned(cup.blank, kind);
-      const double wall = plan.body.area(plan.wrap.low(), plan.wrap.high()).mm2();
+      const double wall = plan.wall.body.area(plan.wrap.low(), plan.wrap.high()).mm2();
       double area = 0;
       for (const Piece& piece : wrapsOf(plan)) area += piece.area().mm2();
       const bool lapped = kind != LayingKind::gores;
@@ -126,7 +126,7 @@ TEST_CASE(
   const CupPlan plan = planned(all()[1].blank, LayingKind::sheet);
   const Box box = wrapsOf(plan).front().bounds();
   const double wrapped = (plan.wrap.high() - plan.wrap.low()).mm();
-  CHECK(box.width() == Approx(plan.body.around(plan.wrap.high()).mm() + 3));
+  CHECK(box.width() == Approx(plan.wall.body.around(plan.wrap.high()).mm() + 3));
   CHECK(box.height() == Approx(wrapped + plan.layings.runsOff.mm()));
 }
 
@@ -182,8 +182,8 @@ TEST_CASE("the base disc is as large as the base allows and says where the front
 TEST_CASE("on a curved wall the marking strip's edges are once round at both heights") {
   const CupPlan plan = planned(allCurved()[1].blank, LayingKind::bands);
   const Piece strip = plan.piece(PieceRole::markingStrip);
-  const Length height = stripHeight(plan.body, MarkingStrip());
+  const Length height = stripHeight(plan.wall.body, MarkingStrip());
   // Upper edge with its tab of 10 mm, walked from right to left.
   Path upper{strip.outline.stretches[1].end, {strip.outline.stretches[2]}};
-  CHECK(lengthOf(upper).mm() == Approx(plan.body.around(height).mm() + 10).epsilon(1e-3));
+  CHECK(lengthOf(upper).mm() == Approx(plan.wall.body.around(height).mm() + 10).epsilon(1e-3));
 }

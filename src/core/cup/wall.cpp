@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cup/wall.h"
+
+#include "cup/ring_fit.h"
+
+namespace avrelt {
+
+Wall wallOf(const Body& body, Angle seamAt) {
+  if (body.isCone()) return {body, body.cone(), seamAt};
+  const std::vector<WallSample> samples = body.samples(Length(), body.wall(), 160);
+  return {body, fitRing(samples, 0, samples.size() - 1).cone(), seamAt};
+}
+
+}  // namespace avrelt
