@@ -91,12 +91,24 @@ TEST_CASE("logged girths replace the guess of growth, in the plan and in words")
   next.order().history()->setClean();
 }
 
+TEST_CASE("a girth is logged as it was measured, also where pieces are cut for the bare cup") {
+  ShopWindow open;
+  Order& order = open.window.order();
+  addCoat(order, {.kind = CoatKind::resin, .mixed = Volume::ml(30)});
+  order.editCup("bare", [](Cup& cup) { cup.buildUp.sizedFor = SizedFor::bare; });
+  remeasure(order, *writtenSize("9 1/8 in", Unit::inch));
+  REQUIRE(open.shelf().logMeasurement());
+  const std::vector<ShelfMeasurement> logged = open.shelf().measurementsOf("straight");
+  REQUIRE(logged.size() == 1);
+  CHECK(logged[0].around.inches() == Approx(9.125));
+}
+
 TEST_CASE("tables of blanks are brought in and written out, faults said with their line") {
   ShopWindow open;
   const QTemporaryDir folder;
   const QString csv = folder.filePath("blanks.csv");
   std::ofstream(csv.toStdString()) << "name;at;around\nMond;0;24,1 cm\nMond;20 cm;24,1 cm\n";
-  CHECK(inWords(open.shelf().import(csv), Unit::mm) == "1 blanks were put on the shelf.");
+  CHECK(inWords(open.shelf().import(csv), Unit::mm) == "1 blank was put on the shelf.");
   CHECK(open.shelf().find("mond").size() == 1);
   std::ofstream(csv.toStdString()) << "name,at,around\nStar,0,240\nStar,high,240\n";
   CHECK_THAT(inWords(open.shelf().import(csv), Unit::mm), Catch::Contains("line 3"));

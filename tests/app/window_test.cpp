@@ -170,6 +170,52 @@ TEST_CASE("the chosen piece is saved as SVG and PDF; what cannot be planned is n
   CHECK_FALSE(QFile::exists(folder.filePath("q.svg")));
 }
 
+TEST_CASE("every piece is saved as it is on screen, by what the shop has learnt") {
+  const QTemporaryDir folder;
+  OpenWindow open;
+  Order& order = open.window.order();
+  order.editCup("coats", [](Cup& cup) {
+    cup.buildUp.coats = {{CoatKind::resin, GlitterCut::fine, Volume::ml(30), {}}};
+    cup.buildUp.laidAfter = 1;
+  });
+  // A shop whose resin stays on the cup twice as much as the cautious guess has it.
+  Stock stock;
+  for (double& mean : stock.growth.mean) mean *= 2;
+  stock.growth.records = 5;
+  order.setStock(stock);
+  const auto saved = open.window.saveAll(folder.path());
+  REQUIRE(saved.has_value());
+  CHECK(*saved > 5);
+  const CupPlan& plan = *order.plan();
+  const auto onScreen = outputOf(plan, plan.set(PieceRole::wrap), OutputKind::svg,
+                                 order.document().printPaper(), order.unit());
+  REQUIRE(onScreen.has_value());
+  const std::string path = folder.filePath("cup-1-wrap.svg").toStdString();
+  CHECK(readFile(path).value() == onScreen->file.bytes);
+  order.setMeasure(GaugeLine::overlap, Length::inches(300));
+  const auto refused = open.window.saveAll(folder.path());
+  REQUIRE_FALSE(refused.has_value());
+  CHECK(refused.error().join(QString()).contains("overlap"));
+  CHECK(readFile(path).value() == onScreen->file.bytes);
+}
+
+TEST_CASE("the page of keys names every key the menus have") {
+  OpenWindow open;
+  QString seen;
+  answerNextDialog("Close", &seen);
+  open.press(Qt::Key_F1);
+  int keys = 0;
+  for (const QAction* action : open.window.findChildren<QAction*>()) {
+    if (action->shortcut().isEmpty() || action->text().isEmpty()) continue;
+    if (qobject_cast<QMenu*>(action->parent()) == nullptr) continue;
+    INFO(action->text().toStdString());
+    CHECK(seen.contains(action->shortcut().toString(QKeySequence::NativeText)));
+    ++keys;
+  }
+  CHECK(seen.contains("Ctrl+4"));
+  CHECK(seen.contains("Alt+Backspace"));
+}
+
 TEST_CASE("the watch line shows the worst first, and goes to its field") {
   OpenWindow open;
   REQUIRE(open.window.file().open(demo()));

@@ -26,6 +26,32 @@ Plan demoPlan() {
 
 }  // namespace
 
+TEST_CASE("no two files have one name, whatever cups are called") {
+  Document document;
+  for (const char* name : {"Dome", "Dome page", "dome", "Dome page key", "Döme"}) {
+    Cup cup = newCup(name, Unit::inch);
+    cup.fills = {usualFill({}, Unit::inch)};
+    // Too large for its key to go on one page as it is.
+    cup.blank.stations[0].girth = WrittenLength::mm(320);
+    cup.blank.stations[1].at = WrittenLength::mm(270);
+    document.cups.push_back(cup);
+  }
+  const CheckedAll<Plan> plan = planDocument(document);
+  REQUIRE(plan.has_value());
+  const auto files = outputsOf(*plan);
+  REQUIRE(files.has_value());
+  std::set<std::string> names;
+  for (const OutputFile& file : *files) CHECK(names.insert(file.name).second);
+  // Every file is listed in the plan under the name it has.
+  std::size_t listed = 0;
+  for (const std::string& name : names) {
+    listed += files->back().bytes.find("\"" + name + "\"") != std::string::npos ? 1 : 0;
+  }
+  CHECK(listed == names.size() - 1);
+  CHECK(names.count("dome-page-key-A.svg") == 1);
+  CHECK(names.count("dome-page-key-A-2.svg") == 1);
+}
+
 TEST_CASE("the same order gives the same files, byte for byte") {
   const auto once = outputsOf(demoPlan());
   const auto again = outputsOf(demoPlan());

@@ -37,6 +37,14 @@ TEST_CASE("a table written by a maker is read, a row a station") {
   CHECK(blanks[1].blank.stations[1].girth->length == Length::mm(238.5));
 }
 
+TEST_CASE("lines are counted alike whichever way they end") {
+  for (const std::string end : {"\n", "\r\n", "\r"}) {
+    const std::string text =
+        "name,at,around" + end + "Moon,0,200" + end + end + "Moon,100,broad" + end;
+    CHECK_THAT(firstFault(text), Catch::Contains("line 4"));
+  }
+}
+
 TEST_CASE("semicolons with decimal commas and tabs are read as well") {
   const std::vector<ShelfBlank> semicolons = read(
       "\xEF\xBB\xBFname;at;across;joined;height_along\r\n"

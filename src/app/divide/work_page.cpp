@@ -10,6 +10,7 @@
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
+#include "app/window/theme.h"
 
 namespace avrelt {
 
@@ -98,6 +99,7 @@ QWidget* WorkPage::markPage() {
   marks_->setHorizontalHeaderLabels({tr("Line"), tr("Place"), tr("From base"), tr("From rim"),
                                      tr("From front"), tr("From seam")});
   marks_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+  marks_->horizontalHeader()->setFont(face(11));
   for (const int column : {0, 1}) {
     marks_->horizontalHeader()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
   }

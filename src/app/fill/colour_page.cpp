@@ -73,6 +73,19 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   style_->view()->setAccessibleName(style_->accessibleName());
   style_->addItems({tr("even scatter"), tr("in turn along rows"), tr("rim to base"),
                     tr("alike beside the front"), tr("random")});
+  const QStringList promises{
+      tr("The fewest cells of one colour that share a neighbour; shares within a cell or 2 % where "
+         "neighbours allow"),
+      tr("The fewest cells out of turn along their row; shares come second"),
+      tr("The fewest cells more than one step from the colour of their height; shares come second"),
+      tr("The fewest cells unlike their mirror image at the front"),
+      tr("By chance alone; shares within a cell or 2 % where neighbours allow")};
+  for (int i = 0; i < promises.size(); ++i) {
+    style_->setItemData(i, promises.at(i), Qt::ToolTipRole);
+  }
+  connect(style_, &QComboBox::currentIndexChanged, this,
+          [this, promises](int i) { style_->setToolTip(promises.value(i)); });
+  style_->setToolTip(promises.front());
   roll_ = new QPushButton(tr("Roll again"));
   roll_->setShortcut(QKeySequence(QStringLiteral("Ctrl+R")));
   roll_->setToolTip(tr("Another layout of the same colours (Ctrl+R)"));

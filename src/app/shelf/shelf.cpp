@@ -182,6 +182,7 @@ Sentence Shelf::import(const QString& path) {
   if (!open()) return *trouble_;
   if (const std::optional<Sentence> fault = shop_->put(*blanks)) return *fault;
   emit changed();
+  if (blanks->size() == 1) return {"1 blank was put on the shelf.", {}};
   return {"%1 blanks were put on the shelf.", {static_cast<long>(blanks->size())}};
 }
 

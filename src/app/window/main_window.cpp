@@ -366,7 +366,8 @@ void MainWindow::askAndSavePiece(OutputKind kind) {
   watch_->say(tr("Saved as %1. Try the paper piece before film is cut.").arg(chosen));
 }
 
-void MainWindow::askAndSaveAll() {
+tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder) {
+  // By what the shop knows, as what is on screen.
   const CheckedAll<Plan> plan = planDocument(order_.document(), order_.stock());
   if (!plan) {
     QStringList lines;
@@ -374,20 +375,25 @@ void MainWindow::askAndSaveAll() {
       lines << QString::fromStdString(
           inWords(ReadFault{0, fault}, tr("This order").toStdString(), order_.unit()));
     }
-    tell(this, tr("The pieces are not saved"), lines.join(QStringLiteral("\n\n")));
-    return;
+    return tl::unexpected(lines);
   }
-  const QString folder =
-      QFileDialog::getExistingDirectory(this, tr("Save every piece into"), file_->folder());
-  if (folder.isEmpty()) return;
   const auto files = outputsOf(*plan);
   const std::optional<Sentence> fault =
       files ? writeFiles(folder.toStdString(), *files) : std::optional(files.error());
-  if (fault) {
-    tell(this, tr("The pieces are not saved"), say(*fault, order_.unit()));
+  if (fault) return tl::unexpected(QStringList{say(*fault, order_.unit())});
+  return files->size();
+}
+
+void MainWindow::askAndSaveAll() {
+  const QString folder =
+      QFileDialog::getExistingDirectory(this, tr("Save every piece into"), file_->folder());
+  if (folder.isEmpty()) return;
+  const tl::expected<std::size_t, QStringList> saved = saveAll(folder);
+  if (!saved) {
+    tell(this, tr("The pieces are not saved"), saved.error().join(QStringLiteral("\n\n")));
     return;
   }
-  watch_->say(tr("%1 files saved in %2.").arg(files->size()).arg(folder));
+  watch_->say(tr("%1 files saved in %2.").arg(*saved).arg(folder));
 }
 
 void MainWindow::showKeys() {

@@ -52,6 +52,9 @@ class MainWindow : public QMainWindow {
   void openShelf();
   /// Writes the chosen piece to a file; the sentence says why not.
   std::optional<Sentence> savePiece(OutputKind kind, const QString& path);
+  /// Writes every piece of every cup into a folder, as they are on screen; how many files, or why
+  /// not.
+  tl::expected<std::size_t, QStringList> saveAll(const QString& folder);
 
  protected:
   void closeEvent(QCloseEvent* event) override;

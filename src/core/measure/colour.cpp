@@ -132,8 +132,8 @@ std::string colourInWords(const std::string& colour) {
                                              {108, "yellow"},
                                              {165, "green"},
                                              {220, "teal"},
-                                             {288, "blue"},
-                                             {325, "violet"},
+                                             {308, "blue"},
+                                             {330, "violet"},
                                              {350, "magenta"},
                                              {361, "pink"}}};
   std::string name = "pink";

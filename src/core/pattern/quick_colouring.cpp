@@ -397,7 +397,7 @@ class Trader : Board<Words> {
 
   /// Trades the chain, and says what that changes.
   double traded(int d) {
-    const double shareWeight = task_.cost.empty() ? 1.0 : 0.002;
+    const double shareWeight = task_.cost.empty() ? 8.0 : 0.002;
     double change = 0;
     for (const int u : chain_) {
       const std::size_t w = at(u);

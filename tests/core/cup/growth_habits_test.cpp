@@ -102,6 +102,20 @@ TEST_CASE("scattered records say so") {
   CHECK(habitsFrom(logged(30)).scatter > Length());  // never surer than the tape
 }
 
+TEST_CASE("no logged value, however wild, makes a figure that is none") {
+  for (const double wild : {1e300, -1e300, 1e18, 60.0, -60.0}) {
+    for (const double amount : {0.3, 1e-300, 1e300}) {
+      std::vector<GrowthRecord> records = logged(3);
+      records.push_back({load(amount, 1), Length::mm(wild)});
+      records.push_back({load(amount), Length::mm(wild)});
+      const GrowthHabits habits = habitsFrom(records);
+      CHECK(std::isfinite(habits.thickness(load(0.4, 1)).mm()));
+      CHECK(std::isfinite(habits.spread(load(0.4, 1)).mm()));
+      CHECK(habits.thickness(load(0.4, 1)) < Length::mm(5));
+    }
+  }
+}
+
 TEST_CASE("records that say nothing are left out") {
   CHECK(habitsFrom({{load(0), Length::mm(1)}, {load(0.3), Length::mm(NAN)}}).records == 0);
 }

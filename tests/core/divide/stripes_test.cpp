@@ -44,6 +44,29 @@ std::vector<std::string> rulesOf(const std::vector<Watch>& watches) {
 
 }  // namespace
 
+TEST_CASE("on every line wide stripes lie under narrow ones, in whatever order they were given") {
+  const Straight cup;
+  const Divided divided = cup.made(threeBands());
+  // 1 on the first line, 3 on the second, 3 on the first …: no two beside each other compare.
+  const std::vector<std::vector<std::pair<int, double>>> orders{
+      {{0, 1}, {1, 3}, {0, 3}, {1, 1}},
+      {{0, 1}, {1, 2}, {0, 2}, {1, 3}, {0, 3}, {1, 1}},
+      {{1, 1}, {0, 3}, {1, 3}, {0, 1}, {1, 2}}};
+  for (const auto& order : orders) {
+    std::vector<Stripe> stripes;
+    for (const auto& [line, width] : order) stripes.push_back(stripeOn({}, line, width));
+    const std::vector<StripePlan> plans = planned(stripes, divided);
+    REQUIRE(plans.size() == stripes.size());
+    for (std::size_t i = 0; i < plans.size(); ++i) {
+      for (std::size_t j = i + 1; j < plans.size(); ++j) {
+        if (plans[i].line != plans[j].line) continue;
+        CHECK(plans[i].width >= plans[j].width);
+        CHECK(plans[i].layer <= plans[j].layer);
+      }
+    }
+  }
+}
+
 TEST_CASE("a stripe is as long as its line and its overlap; wide ones lie under narrow ones") {
   const Straight cup;
   const Divided divided = cup.made(threeBands());

@@ -308,6 +308,23 @@ TEST_CASE("colour differences are those of the published pairs") {
   CHECK(labOf("#000000").l == Approx(0).margin(1e-6));
 }
 
+TEST_CASE("a colour without a name is called in words") {
+  for (const auto& [colour, words] :
+       {std::pair{"#9AA7AD", "grey blue"}, std::pair{"#000000", "black"},
+        std::pair{"#FFFFFF", "white"}, std::pair{"#808080", "grey"}, std::pair{"#C0201C", "red"},
+        std::pair{"#1C2B6B", "dark blue"}, std::pair{"#2E7D32", "green"},
+        std::pair{"#F4EFE3", "cream"}, std::pair{"#7A4A21", "brown"},
+        std::pair{"#F5A623", "orange"}}) {
+    INFO(colour);
+    CHECK(colourInWords(colour) == words);
+  }
+  Finish finish;
+  finish.colour = "#1E5A6B";
+  CHECK(finishWords(finish).find('#') == std::string::npos);
+  finish.name = "sea";
+  CHECK(finishWords(finish) == "sea");
+}
+
 TEST_CASE("luminance is WCAG 2's relative luminance") {
   // WCAG 2.0, definition of relative luminance: black 0, white 1, the primaries their weights; the
   // contrast (L1 + 0.05) / (L2 + 0.05) of #767676 on white is the familiar 4.54. From memory.

@@ -44,6 +44,19 @@ TEST_CASE("the lines of a check are tape once round and from base to rim") {
   CHECK(tape.total.mm() == Approx(rings * (around + 10) + uprights * (wall + 10)).epsilon(1e-3));
 }
 
+TEST_CASE("slanting lines run on over the seam, each as long as the others") {
+  const double around = bodyOf(all()[0].blank).radius(Length()).mm() * 2 * M_PI;
+  const double wall = bodyOf(all()[0].blank).wall().mm();
+  for (const double size : {20.0, 26.0, 40.0}) {
+    const LineTape tape = tapeOf(Family::slants, size);
+    const double repeats = std::round(around / size);
+    // A repeat over from base to rim (the family's usual lean): Pythagoras on the flat.
+    REQUIRE(tape.runs.size() == 1);
+    CHECK(tape.runs[0].count == static_cast<int>(repeats));
+    CHECK(tape.runs[0].length.mm() == Approx(std::hypot(around / repeats, wall) + 10).margin(0.5));
+  }
+}
+
 TEST_CASE("diamonds take long slanting tapes, hexagons short ones, scales none worth laying") {
   const LineTape diamonds = tapeOf(Family::diamonds, 25);
   CHECK_FALSE(diamonds.bends);
