@@ -59,7 +59,8 @@ TEST_CASE("handles put on a photo give the cup's stations") {
   OpenWindow open;
   setStations(open.window.order(), dialog.stations());
   CHECK(open.window.order().planHolds());
-  CHECK(open.window.order().plan()->wall.body.aroundRim().mm() == Approx(80 * 3.14159265).epsilon(1e-6));
+  CHECK(open.window.order().plan()->wall.body.aroundRim().mm() ==
+        Approx(80 * 3.14159265).epsilon(1e-6));
   CHECK(open.cup().blank.heightAlong == HeightAlong::plumb);
 }
 

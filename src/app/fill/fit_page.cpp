@@ -167,7 +167,8 @@ void FitPage::refresh() {
       Pattern other = fill->pattern;
       other.taperFit = waysToFit[i].taperFit;
       other.heightFit = waysToFit[i].heightFit;
-      lines << wordsFor(waysToFit[i], fitOf(other, zone->region, plan->wall.body), up, order_.unit());
+      lines << wordsFor(waysToFit[i], fitOf(other, zone->region, plan->wall.body), up,
+                        order_.unit());
       const bool same =
           other.taperFit == fill->pattern.taperFit &&
           (other.taperFit == TaperFit::keep || other.heightFit == fill->pattern.heightFit);

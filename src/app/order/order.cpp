@@ -212,7 +212,8 @@ void Order::markCut(bool cut) {
     cup.cut = std::nullopt;
     if (cut) {
       // Exactly, not on a mark: a later girth is held against it.
-      cup.cut = CutRecord{{planned->wall.body.aroundBase(), {}}, {planned->wall.body.aroundRim(), {}}, {}};
+      cup.cut = CutRecord{
+          {planned->wall.body.aroundBase(), {}}, {planned->wall.body.aroundRim(), {}}, {}};
     }
   });
 }

@@ -79,7 +79,8 @@ Path FlatView::lineOf(GaugeLine gaugeLine) const {
     case GaugeLine::seam:
       return plan->wall.flat.upright(left, Length(), plan->wall.flat.wall());
     case GaugeLine::strip:
-      return plan->wall.flat.ring(stripHeight(plan->wall.body, order_.currentCup().strip), left, right);
+      return plan->wall.flat.ring(stripHeight(plan->wall.body, order_.currentCup().strip), left,
+                                  right);
     case GaugeLine::none:
       break;
   }
@@ -343,7 +344,8 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
     const bool front = mark.kind == GuideKind::front;
     painter.setPen(front ? QPen(t.brass, 1.4) : QPen(faint, 1, Qt::DotLine));
     painter.drawPath(painterPath(
-        plan.wall.flat.upright(plan.wrap.inPiece(mark.onCup), Length(), plan.wall.flat.wall()), fit_));
+        plan.wall.flat.upright(plan.wrap.inPiece(mark.onCup), Length(), plan.wall.flat.wall()),
+        fit_));
   }
 
   if (stripShown_) {

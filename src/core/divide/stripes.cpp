@@ -136,6 +136,7 @@ CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& strip
     return first;
   };
   std::vector<std::pair<int, StripePlan>> inTurn;
+  inTurn.reserve(plans.size());
   for (const StripePlan& plan : plans) inTurn.emplace_back(firstOn(plan), plan);
   std::stable_sort(inTurn.begin(), inTurn.end(), [](const auto& a, const auto& b) {
     if (a.second.closed != b.second.closed) return a.second.closed;

@@ -126,15 +126,9 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   plan.cutList = cutList(plan.stripes);
   plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
                                cup.division.order);
-  const WrapWork work{plan.wall.body,
-                      plan.laying(),
-                      plan.wrap,
-                      overhang,
-                      cup.blank.features,
-                      plan.layings.runsOff,
-                      stageWords(cup.buildUp),
-                      unit,
-                      cup.name};
+  const WrapWork work{
+      plan.wall.body,       plan.laying(),           plan.wrap, overhang, cup.blank.features,
+      plan.layings.runsOff, stageWords(cup.buildUp), unit,      cup.name};
   for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece}) {
     for (Piece& piece : wrapPieces(work, role)) plan.pieces.push_back(std::move(piece));
   }
@@ -149,9 +143,9 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   add(marksSheets(plan.divided, plan.wall.flat, unit, cup.name));
   add(stripePieces(plan.cutList, cup.name));
   add(stencilPieces(plan.fills, plan.divided, plan.wall.flat));
-  add(furtherTemplates(plan.fills, cup.fills, plan.divided,
-                       plan.wall));
-  std::vector<Piece> keys = keyPieces(plan.fills, cup.fills, plan.divided, plan.wall.flat, cup.name);
+  add(furtherTemplates(plan.fills, cup.fills, plan.divided, plan.wall));
+  std::vector<Piece> keys =
+      keyPieces(plan.fills, cup.fills, plan.divided, plan.wall.flat, cup.name);
   std::vector<Piece> small = pageKeys(keys);
   add(std::move(keys));
   add(std::move(small));
@@ -167,7 +161,8 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   watch(watchFeatures(cup.blank, plan.wall.body, plan.wrap));
   watch(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   if (cup.cut) {
-    watch(watchCut({cup.cut->aroundBase.length, cup.cut->aroundRim.length}, plan.wall.body, cup.wrap));
+    watch(watchCut({cup.cut->aroundBase.length, cup.cut->aroundRim.length}, plan.wall.body,
+                   cup.wrap));
   }
   sortWorstFirst(plan.watches);
   return plan;
@@ -177,7 +172,7 @@ PieceSet setFor(const CupPlan& plan, LayingKind kind, Unit unit) {
   const std::vector<Feature> none;
   const Length overhang = std::max(-plan.wrap.low(), Length());
   const WrapWork work{plan.wall.body, plan.layings.of(kind), plan.wrap, overhang,
-                      none,      plan.layings.runsOff,  {},        unit,
+                      none,           plan.layings.runsOff,  {},        unit,
                       plan.name};
   return setOf(wrapPieces(work, PieceRole::wrap), PieceRole::wrap);
 }
