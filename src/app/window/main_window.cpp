@@ -17,6 +17,7 @@
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/shelf/shelf_dialog.h"
+#include "app/window/keys_dialog.h"
 #include "app/window/theme.h"
 #include "files/disk.h"
 #include "files/read_fault.h"
@@ -397,46 +398,7 @@ void MainWindow::askAndSaveAll() {
 }
 
 void MainWindow::showKeys() {
-  const auto row = [](const QString& keys, const QString& words) {
-    return QStringLiteral("<tr><td><b>%1</b>&nbsp;&nbsp;</td><td>%2</td></tr>")
-        .arg(keys.toHtmlEscaped(), words.toHtmlEscaped());
-  };
-  // What the menus have is read off them, so that this page cannot fall behind.
-  const auto ofMenu = [&row](const QMenu& menu) {
-    QString rows;
-    for (const QAction* action : menu.actions()) {
-      QStringList keys;
-      for (const QKeySequence& key : action->shortcuts()) {
-        keys << key.toString(QKeySequence::NativeText);
-      }
-      QString words = action->text();
-      words.remove(QLatin1Char('&')).remove(QStringLiteral("…"));
-      if (!keys.isEmpty()) rows += row(keys.join(QStringLiteral(", ")), words);
-    }
-    QString title = menu.title();
-    title.remove(QLatin1Char('&'));
-    return QStringLiteral("<h3>%1</h3><table cellspacing='3'>%2</table>").arg(title, rows);
-  };
-  QStringList menus;
-  for (const QAction* action : menuBar()->actions()) {
-    if (action->menu() != nullptr) menus << ofMenu(*action->menu());
-  }
-  const QString byHand =
-      QStringLiteral("<h3>%1</h3><table cellspacing='3'>").arg(tr("At the stations")) +
-      row(tr("↑ ↓"), tr("in a field or on a line picked: one mark of the tape, with Shift eight")) +
-      row(tr("← →"), tr("in the flat: pick a line; in the round: turn the cup")) +
-      row(tr("Alt+1 … Alt+5"), tr("Divide: cut the zone by rings, uprights, V, slant, wave")) +
-      row(tr("Alt+Backspace"), tr("Divide: take the cut back; Fill: take the pattern away")) +
-      row(tr("Ctrl+R"), tr("Fill: roll the colours again")) +
-      row(tr("Click, Shift+click"), tr("Fill: give a cell the colour in hand, or keep it off")) +
-      row(tr("Esc"), tr("take back what was typed and makes no sense yet")) +
-      QStringLiteral("</table>");
-  const qsizetype half = (menus.size() + 1) / 2;
-  QMessageBox box(QMessageBox::NoIcon, tr("Keys"), {}, QMessageBox::Close, this);
-  box.setText(
-      QStringLiteral("<table><tr><td>%1</td><td>&nbsp;&nbsp;&nbsp;</td><td>%2</td></tr></table>")
-          .arg(menus.mid(0, half).join(QString()), menus.mid(half).join(QString()) + byHand));
-  box.exec();
+  KeysDialog(*menuBar(), this).exec();
 }
 
 void MainWindow::showAbout() {
