@@ -45,14 +45,19 @@ bool lawful(const ColourTask& task, const std::vector<int>& colours) {
 /// out lawful is for the caller to see.
 Colouring freelyColoured(const ColourTask& task) {
   Colouring result;
-  if (std::optional<std::vector<int>> quick = quicklyColoured(task)) {
-    result.colours = std::move(*quick);
+  bool sharesKept = false;
+  if (std::optional<QuickColours> quick = quicklyColoured(task)) {
+    result.colours = std::move(quick->colours);
+    sharesKept = quick->sharesKept;
   } else {
     SearchedColours searched = searchedColours(task);
     result.colours = std::move(searched.colours);
     result.proof = std::move(searched.proof);
     result.searchedOut = searched.searchedOut;
-    if (!lawful(task, result.colours)) return result;
+    if (!lawful(task, result.colours)) {
+      noteClashes(task, result);
+      return result;
+    }
   }
   const auto strays = [&task](const std::vector<int>& colours) {
     for (std::size_t v = 0; v < task.cost.size(); ++v) {
@@ -60,7 +65,7 @@ Colouring freelyColoured(const ColourTask& task) {
     }
     return false;
   };
-  const bool near = task.cost.empty() ? sharesKept(task, result.colours) : !strays(result.colours);
+  const bool near = task.cost.empty() ? sharesKept : !strays(result.colours);
   if (!near) bringNearer(task, result.colours);
   return result;
 }
@@ -105,45 +110,56 @@ Colouring tiedColoured(const ColourTask& task) {
   for (std::size_t v = 0; v < count; ++v) {
     result.colours.push_back(together.colours[at(ofThing[v])]);
   }
+  // Ties may have no lawful colours.
   return lawful(task, result.colours) ? result : freelyColoured(task);
+}
+
+}  // namespace
+
+namespace {
+
+/// Coloured freely, then by hand: each thing said something of takes or loses a colour with few
+/// changes round it; where that does not go, all by search.
+Colouring colouredByHand(const ColourTask& task) {
+  ColourTask free = task;
+  free.pinned.clear();
+  free.notHere.clear();
+  Colouring result = coloured(free);
+  bool clean = result.clashes.empty() && result.misplaced.empty();
+  std::vector<bool> held(task.neighbours.size(), false);
+  for (std::size_t v = 0; clean && v < task.pinned.size(); ++v) {
+    if (task.pinned[v] < 0) continue;
+    clean = recolour(task, held, static_cast<int>(v), colourBit(task.pinned[v]), result.colours);
+    held[v] = true;
+  }
+  ColourMask useful = 0;
+  for (std::size_t c = 0; c < task.shares.size(); ++c) {
+    if (task.shares[c] > 0) useful |= colourBit(static_cast<int>(c));
+  }
+  for (std::size_t v = 0; clean && v < task.notHere.size(); ++v) {
+    if (held[v] || (task.notHere[v] & colourBit(result.colours[v])) == 0) continue;
+    clean = recolour(task, held, static_cast<int>(v), useful, result.colours);
+  }
+  if (clean) return result;
+  SearchedColours searched = searchedColours(task);
+  result = {};
+  result.colours = std::move(searched.colours);
+  result.proof = std::move(searched.proof);
+  result.searchedOut = searched.searchedOut;
+  noteClashes(task, result);
+  return result;
 }
 
 }  // namespace
 
 Colouring coloured(const ColourTask& task) {
   if (task.neighbours.empty() || task.shares.empty()) return {};
-  ColourTask free = task;
-  free.pinned.clear();
-  free.notHere.clear();
-  Colouring result = task.tied.empty() ? freelyColoured(free) : tiedColoured(free);
   const bool byHand =
       std::any_of(task.pinned.begin(), task.pinned.end(), [](int c) { return c >= 0; }) ||
       std::any_of(task.notHere.begin(), task.notHere.end(), [](std::uint32_t c) { return c != 0; });
-  if (byHand) {
-    bool clean = lawful(free, result.colours);
-    std::vector<bool> held(task.neighbours.size(), false);
-    for (std::size_t v = 0; clean && v < task.pinned.size(); ++v) {
-      if (task.pinned[v] < 0) continue;
-      clean = recolour(task, held, static_cast<int>(v), colourBit(task.pinned[v]), result.colours);
-      held[v] = true;
-    }
-    ColourMask useful = 0;
-    for (std::size_t c = 0; c < task.shares.size(); ++c) {
-      if (task.shares[c] > 0) useful |= colourBit(static_cast<int>(c));
-    }
-    for (std::size_t v = 0; clean && v < task.notHere.size(); ++v) {
-      if (held[v] || (task.notHere[v] & colourBit(result.colours[v])) == 0) continue;
-      clean = recolour(task, held, static_cast<int>(v), useful, result.colours);
-    }
-    if (!clean) {
-      SearchedColours searched = searchedColours(task);
-      result = {};
-      result.colours = std::move(searched.colours);
-      result.proof = std::move(searched.proof);
-      result.searchedOut = searched.searchedOut;
-    }
-  }
-  noteClashes(task, result);
+  Colouring result = byHand              ? colouredByHand(task)
+                     : task.tied.empty() ? freelyColoured(task)
+                                         : tiedColoured(task);
   if (result.clashes.empty() && result.misplaced.empty()) {
     result.proof.reset();
     result.searchedOut = true;

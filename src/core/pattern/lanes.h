@@ -58,10 +58,19 @@ class Lanes {
   void put(std::size_t v, int colour) {
     const int old = colours_[v];
     colours_[v] = colour;
-    for (const int* u = begin(v); u != end(v); ++u) {
-      std::array<std::uint64_t, Words>& words = beside_[static_cast<std::size_t>(*u)];
-      if (old >= 0) words[wordOf(old)] -= one(old);
-      if (colour >= 0) words[wordOf(colour)] += one(colour);
+    if constexpr (Words == 1) {
+      // Both in one addition; what is taken away is borrowed from nobody, as it is there.
+      const std::uint64_t change =
+          (colour >= 0 ? one(colour) : 0) - (old >= 0 ? one(old) : std::uint64_t{0});
+      for (const int* u = begin(v); u != end(v); ++u) {
+        beside_[static_cast<std::size_t>(*u)][0] += change;
+      }
+    } else {
+      for (const int* u = begin(v); u != end(v); ++u) {
+        std::array<std::uint64_t, Words>& words = beside_[static_cast<std::size_t>(*u)];
+        if (old >= 0) words[wordOf(old)] -= one(old);
+        if (colour >= 0) words[wordOf(colour)] += one(colour);
+      }
     }
   }
 

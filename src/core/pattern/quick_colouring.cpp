@@ -54,7 +54,7 @@ class Quick : Board<Words> {
  public:
   explicit Quick(const ColourTask& task) : Board<Words>(task) {}
 
-  std::optional<std::vector<int>> operator()() {
+  std::optional<QuickColours> operator()() {
     const std::size_t count = lanes_.size();
     for (std::size_t v = 0; v < count; ++v) {
       ColourMask free = freeAt(v);
@@ -70,14 +70,20 @@ class Quick : Board<Words> {
       }
       balance();
     }
-    return lanes_.all();
+    return QuickColours{lanes_.all(), shares_.nearEnough()};
   }
 
  private:
+  static constexpr std::size_t thousands = 1'500;
   static constexpr double evenness = 0.12;  // of a thing too many against one alike two steps away
 
+  /// Among thousands there is no time to look round before each: their spread comes afterwards.
+  bool many() const { return lanes_.size() >= thousands; }
+
+  /// The free colour that costs least, `done` of all being coloured.
   int chosen(std::size_t v, ColourMask free, double done) const {
     std::uint32_t noise = mixedSeed(task_.seed, static_cast<std::uint32_t>(v));
+    if (many() && task_.cost.empty()) return lackingMost(free, done, noise);
     typename Lanes<Words>::Counts two{};
     const bool spread = task_.spread && task_.cost.empty();
     if (spread) two = lanes_.twoAway(v);
@@ -92,6 +98,21 @@ class Quick : Board<Words> {
       if (score >= least) continue;
       least = score;
       best = c;
+    }
+    return best;
+  }
+
+  /// Ties by chance; with no wish for spread by much of it.
+  int lackingMost(ColourMask free, double done, std::uint32_t noise) const {
+    const double chance = task_.spread ? 1e-3 : 0.4;
+    int best = -1;
+    double least = HUGE_VAL;
+    for (; free != 0; free &= free - 1) {
+      const int c = std::countr_zero(free);
+      const double score = shares_.overAt(c, done) + chance * static_cast<double>(noise & 0xFFU);
+      noise = noise >> 8 | noise << 24;
+      best = score < least ? c : best;
+      least = std::min(score, least);
     }
     return best;
   }
@@ -161,15 +182,13 @@ class Quick : Board<Words> {
   }
 
   /// Single changes that leave fewer alike two steps away. Hundreds of things are stirred first, as
-  /// in annealing; thousands, for which there is no time, are gone through once or twice.
+  /// in annealing; thousands, for which there is no time, are gone through once.
   void spread() {
     constexpr std::size_t steps = 60'000;
-    constexpr std::size_t thousands = 1'500;
     constexpr float hot = 1.6F;
     constexpr float cold = 0.12F;
     const std::size_t count = lanes_.size();
-    const std::size_t rounds =
-        count >= thousands ? 2 : std::min<std::size_t>(steps / count + 1, 120);
+    const std::size_t rounds = many() ? 1 : std::min<std::size_t>(steps / count + 1, 120);
     std::uint32_t drawn = 0;
     for (std::size_t round = 0; round < rounds; ++round) {
       const float share = static_cast<float>(round) / static_cast<float>(rounds);
@@ -300,7 +319,9 @@ class Quick : Board<Words> {
           least = change;
           best = d;
         }
-        if (best >= 0) put(v, best);
+        if (best < 0) continue;
+        put(v, best);
+        if (shares_.mostOff() <= 1) return;
       }
     }
   }
@@ -458,7 +479,7 @@ bool fitsLanes(const ColourTask& task) {
 
 }  // namespace
 
-std::optional<std::vector<int>> quicklyColoured(const ColourTask& task) {
+std::optional<QuickColours> quicklyColoured(const ColourTask& task) {
   if (!fitsLanes(task)) return std::nullopt;
   return withWords(task.shares.size(),
                    [&](auto words) { return Quick<decltype(words)::value>(task)(); });
@@ -468,12 +489,6 @@ void bringNearer(const ColourTask& task, std::vector<int>& colours) {
   if (!fitsLanes(task)) return;
   colours = withWords(task.shares.size(),
                       [&](auto words) { return Trader<decltype(words)::value>(task, colours)(); });
-}
-
-bool sharesKept(const ColourTask& task, const std::vector<int>& colours) {
-  ShareCount shares(task);
-  for (std::size_t v = 0; v < colours.size(); ++v) shares.add(colours[v], shares.sizeOf(v));
-  return shares.nearEnough();
 }
 
 }  // namespace avrelt

@@ -8,6 +8,12 @@
 
 namespace avrelt {
 
+/// Lawful colours, quickly found.
+struct QuickColours {
+  std::vector<int> colours;
+  bool sharesKept = false;  ///< within one thing, or 2 % of all
+};
+
 /// Colours every thing of a task, without what is said by hand, one after the other in their own
 /// order: each the free colour that costs least, lies least often two steps away where that is
 /// wished, and of which its share lacks most. Where none is free one is freed by recolouring a
@@ -17,15 +23,12 @@ namespace avrelt {
 ///
 /// Patterns are numbered row by row, so few neighbours are coloured before their turn, and this
 /// nearly always succeeds; it takes time in proportion to the neighbours.
-std::optional<std::vector<int>> quicklyColoured(const ColourTask& task);
+std::optional<QuickColours> quicklyColoured(const ColourTask& task);
 
 /// Brings a lawful colouring nearer to what its task asks by trading colours, single ones and along
 /// chains, first with chance and then less and less (Kirkpatrick, Gelatt, Vecchi 1983,
 /// "Optimization by simulated annealing"): costs before shares, shares before spread. It stays
 /// lawful.
 void bringNearer(const ColourTask& task, std::vector<int>& colours);
-
-/// Whether shares are within one thing, or 2 % of all.
-bool sharesKept(const ColourTask& task, const std::vector<int>& colours);
 
 }  // namespace avrelt
