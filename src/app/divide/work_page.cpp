@@ -10,7 +10,6 @@
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
-#include "app/window/theme.h"
 
 namespace avrelt {
 
@@ -96,10 +95,9 @@ QWidget* WorkPage::movePage(FieldSet& fields) {
 QWidget* WorkPage::markPage() {
   marks_ = new QTableWidget;
   marks_->setColumnCount(6);
-  marks_->setHorizontalHeaderLabels({tr("Line"), tr("Place"), tr("From base"), tr("From rim"),
-                                     tr("From front"), tr("From seam")});
+  marks_->setHorizontalHeaderLabels({tr("Line"), tr("Place"), tr("From\nbase"), tr("From\nrim"),
+                                     tr("From\nfront"), tr("From\nseam")});
   marks_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-  marks_->horizontalHeader()->setFont(face(11));
   for (const int column : {0, 1}) {
     marks_->horizontalHeader()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
   }

@@ -70,8 +70,7 @@ struct StripCut {
 };
 
 /// What is cut for stripes, like sizes together, the longest first. Where the maker gives no number
-/// of spares, half as many again are cut: 12 strips were too few for a weave and 18 advised, common
-/// practice, no published source.
+/// of spares, half as many again are cut: common practice, no published source.
 std::vector<StripCut> cutList(const std::vector<StripePlan>& stripes);
 
 /// A line by the node and the place in its cut; nothing where there is none.

@@ -96,9 +96,8 @@ struct ColourNeed {
   Volume paint;  ///< for paint, and under glitter
 };
 
-/// What a workshop uses and how fast it is. The defaults are cautious guesses, common practice with
-/// no published source: glitter and paint for a cm², a coat; time for a colour (four took 45 to 75
-/// minutes on a 600 ml cup).
+/// What a workshop uses and how fast it is. The defaults, glitter and paint for a cm² and a
+/// coat, time for a colour, are cautious guesses: common practice, no published source.
 struct FillRates {
   Mass glitterPerCm2 = Mass::grams(0.025);
   Volume paintPerCm2 = Volume::ml(0.012);

@@ -10,8 +10,15 @@ namespace avrelt {
 ///
 /// - `pattern_waits`: a pattern whose zone is not there.
 /// - `neighbours_alike`: cells side by side that had to get one colour, with the proof where there
-/// is
-///   one.
+///   is one.
+/// - `pin_cannot_be`: a colour given by hand where no cell is, that is none, twice to one cell, or
+/// to
+///   neighbours.
+/// - `colour_not_here`: a cell left with a colour that is not to be there.
+/// - `alike_beyond`: a cell like one across the zone's edge.
+/// - `cells_dropped`: bits too narrow to weed that are no cells; a warning from 1 % of the zone.
+/// - `against_style`: more than 2 % of cells against their style.
+/// - `shares_off`: a colour off its share by more than 3 % and a cell.
 /// - `colours_alike`: two colours that look alike (CIEDE2000).
 /// - `thin_cells`: cells under 1.5 mm wide, hard to weed.
 /// - `stretched_cells`: more than 3 % of width to close at the seam.

@@ -76,6 +76,30 @@ TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights t
   CHECK(uprights.at.degrees() == Approx(-160));
 }
 
+TEST_CASE("an upright pulled leaves the others where they are, to the last digit") {
+  const Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
+  for (const double seam : {180.0, 33.3}) {
+    const Wall wall{body, body.cone(), Angle::degrees(seam)};
+    const Region whole = Region::band(Length(), body.wall());
+    Cut cut;
+    cut.kind = CutKind::uprights;
+    cut.by = CutBy::places;
+    cut.angles = {Angle::degrees(-120.27), Angle::degrees(10.4), Angle::degrees(88.88)};
+    const Checked<Split> now = split(whole, cut, wall);
+    REQUIRE(now.has_value());
+    std::vector<double> before;
+    for (const auto& line : now->lines) {
+      before.push_back(wall.onCup(line.front().front().theta).degrees());
+    }
+    const WallPoint to{wall.inFrame(Angle::degrees(before[1] + 4.4)), Length::inches(4)};
+    const Cut pulled = withLineAt(cut, whole, wall, 1, {}, to, Unit::inch);
+    REQUIRE(pulled.angles.size() == 3);
+    CHECK(pulled.angles[0].degrees() == Approx(before[0]).margin(1e-5));
+    CHECK(pulled.angles[1].degrees() == Approx(std::round(before[1] + 4.4)));
+    CHECK(pulled.angles[2].degrees() == Approx(before[2]).margin(1e-5));
+  }
+}
+
 TEST_CASE("equal bands are put onto the tape, and one of them takes what is over") {
   // 8 in in three, taped at 2 11/16 by sixteenths; common practice, no published source.
   const Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
