@@ -118,7 +118,8 @@ void AmountsPage::refresh() {
     coats_->setSuffix(coats == 1 ? tr(" coat") : tr(" coats"));
     coats_->setValue(coats);
   }
-  if (fill == nullptr || plan == nullptr) {
+  const Fill* drawn = fillDrawn(order_);
+  if (fill == nullptr || drawn == nullptr) {
     showLines(*list_, {});
     words_->setText(tr("Take a pattern and this says how much of each colour to have."));
     return;
@@ -127,7 +128,7 @@ void AmountsPage::refresh() {
   Mass glitter;
   Volume paint;
   for (const ColourNeed& need : plan->needs) {
-    QString line = colourWords(*fill, need.colour);
+    QString line = colourWords(*drawn, need.colour);
     line += tr(": %1").arg(cellCount(need.cells.size()));
     if (need.glitter > Mass()) line += tr(", %1 g").arg(need.glitter.grams(), 0, 'f', 1);
     if (need.paint > Volume()) line += tr(", %1 ml").arg(need.paint.ml(), 0, 'f', 1);

@@ -38,7 +38,7 @@ LiftPage::LiftPage(Order& order, QWidget* parent) : QWidget(parent), order_(orde
 }
 
 void LiftPage::refresh() {
-  const Fill* fill = fillInHand(order_);
+  const Fill* fill = fillDrawn(order_);
   const FillPlan* plan = fillPlanInHand(order_);
   const Unit unit = order_.unit();
   filling_ = true;

@@ -28,12 +28,18 @@ const Fill* fillInHand(const Order& order) {
 
 const FillPlan* fillPlanInHand(const Order& order) {
   const CupPlan* plan = order.plan();
-  const int index = indexInHand(order);
-  if (plan == nullptr || index < 0) return nullptr;
+  const Zone* zone = zoneInHand(order);
+  if (plan == nullptr || zone == nullptr) return nullptr;
   for (const FillPlan& fill : plan->fills) {
-    if (fill.fill == index) return &fill;
+    if (fill.zone == zone->id) return &fill;
   }
   return nullptr;
+}
+
+const Fill* fillDrawn(const Order& order) {
+  const FillPlan* plan = fillPlanInHand(order);
+  return plan == nullptr ? nullptr
+                         : &order.drawnCup().fills.at(static_cast<std::size_t>(plan->fill));
 }
 
 void fillZone(Order& order, Family family) {

@@ -26,7 +26,7 @@ void pinCell(Order& order, WallPoint place, int colour, bool bar = false);
 /// The same by the cell's label; false where no cell of the pattern in hand has it.
 bool pinCell(Order& order, const QString& label, int colour, bool bar = false);
 
-/// "a late dusk": a colour of a pattern by its letter and its name, or its code where it has none.
+/// "a late dusk": a colour of a pattern by its letter and its name, or in words where it has none.
 QString colourWords(const Fill& fill, int colour);
 /// "1 cell", "12 cells".
 QString cellCount(std::size_t count);
@@ -34,5 +34,7 @@ QString cellCount(std::size_t count);
 /// The pattern of the zone in hand, as it is in the document and worked out; nothing for none.
 const Fill* fillInHand(const Order& order);
 const FillPlan* fillPlanInHand(const Order& order);
+/// The fill that plan is of, as it was when it could be planned; nothing where there is no plan.
+const Fill* fillDrawn(const Order& order);
 
 }  // namespace avrelt

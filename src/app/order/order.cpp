@@ -17,6 +17,10 @@ const CupPlan* Order::plan(int index) const {
   return plan ? &*plan : nullptr;
 }
 
+const Cup& Order::drawnCup() const {
+  return *planned_.at(static_cast<std::size_t>(current_)).of;
+}
+
 bool Order::planHolds() const {
   return hasCup() && typing_.isEmpty() && planned_[static_cast<std::size_t>(current_)].holds;
 }
@@ -104,17 +108,21 @@ void Order::planAgain() {
       next.push_back(*same);
       continue;
     }
-    Planned fresh{cup, document_.units, nullptr, false, {}};
+    Planned fresh{cup, document_.units, nullptr, nullptr, false, {}};
     CheckedAll<CupPlan> plan = planCup(cup, document_.units, stock_);
     if (plan) {
       fresh.plan = std::make_shared<const CupPlan>(std::move(*plan));
+      fresh.of = std::make_shared<const Cup>(cup);
       fresh.holds = true;
     } else {
       fresh.faults = std::move(plan.error());
       const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
         return known.cup.name == cup.name;
       });
-      if (before != planned_.end()) fresh.plan = before->plan;
+      if (before != planned_.end()) {
+        fresh.plan = before->plan;
+        fresh.of = before->of;
+      }
     }
     next.push_back(std::move(fresh));
   }

@@ -36,6 +36,9 @@ class Order : public QObject {
   /// The newest plan that could be made of the cup; none before the first.
   const CupPlan* plan() const { return plan(current_); }
   const CupPlan* plan(int index) const;
+  /// The cup that plan is of: while the present one is refused, an earlier one. Who draws the plan
+  /// looks up there what it refers to, never in `currentCup()`. Only where there is a plan.
+  const Cup& drawnCup() const;
   /// Whether that plan is of the cup as it stands now. If not, draw it greyed.
   bool planHolds() const;
   /// What keeps the present cup from being planned, fields counted from the cup; then what is being
@@ -109,6 +112,7 @@ class Order : public QObject {
     Cup cup;
     Unit unit;
     std::shared_ptr<const CupPlan> plan;  ///< shared: cups not touched keep theirs
+    std::shared_ptr<const Cup> of;        ///< the cup that plan was made of
     bool holds = false;
     Faults faults;
   };

@@ -177,7 +177,7 @@ const QStaticText& laidOut(const std::string& label, const QFont& font) {
 void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
   const FillPlan* inHand = fillPlanInHand(order_);
   for (const FillPlan& fill : plan.fills) {
-    const Fill& chosen = order_.currentCup().fills.at(static_cast<std::size_t>(fill.fill));
+    const Fill& chosen = order_.drawnCup().fills.at(static_cast<std::size_t>(fill.fill));
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
     std::vector<ZoneLook> looks;
     for (const CellColour& colour : chosen.colours) looks.push_back(lookOf(colour.finish));

@@ -217,7 +217,7 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region&
   const FillPlan* inHand = fillPlanInHand(order_);
   painter.setPen(Qt::NoPen);
   for (const FillPlan& fill : plan.fills) {
-    const Fill& chosen = order_.currentCup().fills.at(static_cast<std::size_t>(fill.fill));
+    const Fill& chosen = order_.drawnCup().fills.at(static_cast<std::size_t>(fill.fill));
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
     std::vector<QColor> colours;
     for (const CellColour& colour : chosen.colours) {
