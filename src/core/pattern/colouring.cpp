@@ -154,6 +154,13 @@ Colouring colouredByHand(const ColourTask& task) {
 
 Colouring coloured(const ColourTask& task) {
   if (task.neighbours.empty() || task.shares.empty()) return {};
+  // Where none is to have a share, all are alike.
+  if (std::none_of(task.shares.begin(), task.shares.end(),
+                   [](double share) { return share > 0; })) {
+    ColourTask even = task;
+    even.shares.assign(task.shares.size(), 1);
+    return coloured(even);
+  }
   const bool byHand =
       std::any_of(task.pinned.begin(), task.pinned.end(), [](int c) { return c >= 0; }) ||
       std::any_of(task.notHere.begin(), task.notHere.end(), [](std::uint32_t c) { return c != 0; });

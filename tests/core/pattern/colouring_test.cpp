@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <catch2/catch.hpp>
 #include <cstdlib>
+#include <set>
 
 #include "divide/cut.h"
 #include "measure/colour.h"
@@ -254,6 +255,19 @@ TEST_CASE("a colour of no share is used where it is given by hand, and nowhere e
   result = coloured(three);
   CHECK(result.clashes.empty());
   CHECK(std::count(result.colours.begin(), result.colours.end(), 3) == 1);
+}
+
+TEST_CASE("colours that all have no share are taken as alike, also where they do not suffice") {
+  ColourTask none = task(complete(5), 4);
+  none.shares = {0, 0, 0, 0};
+  CHECK(coloured(none).clashes.size() == 1);
+  none.neighbours = ring(12);
+  none.pinned.assign(12, -1);
+  none.pinned[3] = 2;
+  const Colouring result = coloured(none);
+  CHECK(result.clashes.empty());
+  CHECK(result.colours[3] == 2);
+  CHECK(std::set<int>(result.colours.begin(), result.colours.end()).size() > 2);
 }
 
 TEST_CASE("colour differences are those of the published pairs") {
