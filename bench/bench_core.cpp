@@ -49,28 +49,19 @@ Cup manyStations() {
 Cup sixtyZones() {
   Cup cup = comet();
   ZoneNode& root = cup.division.body;
-  root.cut.emplace();
-  root.cut->count = 7;
+  root.cut = RingCut{.count = 7};
   for (int band = 0; band < 6; ++band) {
     ZoneNode& node = nodeAt(root, {band});
-    node.cut.emplace();
-    node.cut->kind = CutKind::uprights;
-    node.cut->count = 9;
-    node.cut->at = Angle::degrees(11 * band);
+    node.cut = UprightCut{.count = 9, .at = Angle::degrees(11 * band)};
     for (int part = 0; part < 9; ++part) {
       nodeAt(node, {part}).finish = {FinishKind::glitter, "",
                                      part % 2 == 0 ? "#26314F" : "#B08A3C"};
     }
   }
   ZoneNode& vee = nodeAt(root, {0, 0});
-  vee.cut.emplace();
-  vee.cut->kind = CutKind::vee;
-  vee.cut->wide = {Length::inches(0.5), {}};
-  vee.cut->at = Angle::degrees(20);
+  vee.cut = VeeCut{.at = Angle::degrees(20), .wide = {Length::inches(0.5), {}}};
   ZoneNode& slant = nodeAt(root, {6});
-  slant.cut.emplace();
-  slant.cut->kind = CutKind::uprights;
-  slant.cut->count = 5;
+  slant.cut = UprightCut{.count = 5};
   return cup;
 }
 

@@ -92,11 +92,11 @@ int main(int argc, char** argv) {
   dragOn(window, window.flat().placeOfLine("1"), "a cut line's drag step to repaint", line);
   window.order().history()->undo();
   cutZone(window.order(), CutKind::rings);
-  editCut(window.order(), {}, {}, [](Cut& cut) { cut.count = 10; });
+  editCut(window.order(), {}, {}, [](Cut& cut) { cut = RingCut{.count = 10}; });
   for (int band = 0; band < 10; ++band) {
     window.order().pickZone({0, band});
     cutZone(window.order(), CutKind::uprights);
-    editCut(window.order(), {}, {}, [](Cut& cut) { cut.count = 6; });
+    editCut(window.order(), {}, {}, [](Cut& cut) { std::get<UprightCut>(cut.how).count = 6; });
     spreadFinish(window.order(), 2);
   }
   QApplication::processEvents();

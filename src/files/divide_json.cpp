@@ -9,40 +9,31 @@ namespace {
 constexpr int mostParts = 500;
 constexpr int mostStripes = 1000;
 
-Cut cutMembers(ObjectReader object, Unit unit) {
-  Cut cut;
-  object.choice("kind",
-                {{"rings", CutKind::rings},
-                 {"uprights", CutKind::uprights},
-                 {"vee", CutKind::vee},
-                 {"slant", CutKind::slant},
-                 {"wave", CutKind::wave}},
-                cut.kind);
+/// The members that rings and uprights share.
+void placedMembers(ObjectReader& object, CutBy& by, int& count,
+                   std::vector<std::optional<WrittenLength>>& widths, Unit unit) {
   object.choice("by",
                 {{"equal", CutBy::equal},
                  {"places", CutBy::places},
                  {"widths", CutBy::widths},
                  {"spacers", CutBy::spacers}},
-                cut.by);
-  object.wholeNumber("count", mostParts, cut.count);
+                by);
+  object.wholeNumber("count", mostParts, count);
+  object.list("widths", [&](const Json& item, const std::string& path) {
+    if (item == "rest") {
+      widths.push_back(std::nullopt);
+    } else if (std::optional<WrittenLength> width = object.lengthFrom(item, path, unit)) {
+      widths.push_back(std::move(*width));
+    }
+  });
+}
+
+void members(ObjectReader& object, RingCut& cut, Unit unit) {
+  placedMembers(object, cut.by, cut.count, cut.widths, unit);
   object.choice("from", {{"rim", true}, {"base", false}}, cut.fromRim);
   object.list("places", [&](const Json& item, const std::string& path) {
     if (std::optional<WrittenLength> place = object.lengthFrom(item, path, unit)) {
       cut.places.push_back(std::move(*place));
-    }
-  });
-  object.list("widths", [&](const Json& item, const std::string& path) {
-    if (item == "rest") {
-      cut.widths.push_back(std::nullopt);
-    } else if (std::optional<WrittenLength> width = object.lengthFrom(item, path, unit)) {
-      cut.widths.push_back(std::move(*width));
-    }
-  });
-  object.list("angles", [&](const Json& item, const std::string& path) {
-    if (item.is_number() && std::abs(item.get<double>()) <= 360) {
-      cut.angles.push_back(Angle::degrees(item.get<double>()));
-    } else {
-      object.fault(path, {"An angle in degrees is wanted, from -360 to 360.", {}});
     }
   });
   object.length("tape", unit, cut.tape);
@@ -51,16 +42,55 @@ Cut cutMembers(ObjectReader object, Unit unit) {
   object.choice("left_over",
                 {{"top", Leftover::top}, {"base", Leftover::base}, {"both", Leftover::both}},
                 cut.leftover);
+}
+
+void members(ObjectReader& object, UprightCut& cut, Unit unit) {
+  placedMembers(object, cut.by, cut.count, cut.widths, unit);
+  object.list("angles", [&](const Json& item, const std::string& path) {
+    if (item.is_number() && std::abs(item.get<double>()) <= 360) {
+      cut.angles.push_back(Angle::degrees(item.get<double>()));
+    } else {
+      object.fault(path, {"An angle in degrees is wanted, from -360 to 360.", {}});
+    }
+  });
   object.degrees("at", -360, 360, cut.at);
-  object.degrees("to", -360, 360, cut.to);
+}
+
+void members(ObjectReader& object, VeeCut& cut, Unit unit) {
+  object.degrees("at", -360, 360, cut.at);
   object.wholeNumber("repeat", mostParts, cut.repeat);
   object.length("wide", unit, cut.wide);
   object.choice("opens_at", {{"rim", true}, {"base", false}}, cut.opensAtRim);
   cut.deep = object.lengthIfGiven("deep", unit);
+}
+
+void members(ObjectReader& object, SlantCut& cut, Unit unit) {
+  object.degrees("at", -360, 360, cut.at);
+  object.degrees("to", -360, 360, cut.to);
   object.length("low", unit, cut.low);
   object.length("high", unit, cut.high);
+}
+
+void members(ObjectReader& object, WaveCut& cut, Unit unit) {
+  object.choice("from", {{"rim", true}, {"base", false}}, cut.fromRim);
+  object.degrees("at", -360, 360, cut.at);
+  object.wholeNumber("repeat", mostParts, cut.repeat);
+  object.length("low", unit, cut.low);
   object.length("swing", unit, cut.swing);
   object.truth("zigzag", cut.zigzag);
+}
+
+/// What belongs to another kind of cut is kept like any member not known.
+Cut cutMembers(ObjectReader object, Unit unit) {
+  Cut cut;
+  object.choice<Cut::How>("kind",
+                          {{"rings", RingCut()},
+                           {"uprights", UprightCut()},
+                           {"vee", VeeCut()},
+                           {"slant", SlantCut()},
+                           {"wave", WaveCut()}},
+                          cut.how);
+  std::visit([&](auto& how) { members(object, how, unit); }, cut.how);
   cut.kept = object.kept();
   return cut;
 }
@@ -105,48 +135,26 @@ Stripe stripeMembers(ObjectReader object, Unit unit) {
   return stripe;
 }
 
-Json written(const Cut& cut) {
-  static const Cut usual;
-  Json object = Json::object();
-  const bool lines = cut.kind == CutKind::rings || cut.kind == CutKind::uprights;
-  switch (cut.kind) {
-    case CutKind::rings:
-      object["kind"] = "rings";
-      break;
-    case CutKind::uprights:
-      object["kind"] = "uprights";
-      break;
-    case CutKind::vee:
-      object["kind"] = "vee";
-      break;
-    case CutKind::slant:
-      object["kind"] = "slant";
-      break;
-    case CutKind::wave:
-      object["kind"] = "wave";
-      break;
+void writePlaced(Json& object, CutBy by, int count,
+                 const std::vector<std::optional<WrittenLength>>& widths) {
+  static constexpr const char* ways[] = {"equal", "places", "widths", "spacers"};
+  object["by"] = ways[static_cast<std::size_t>(by)];
+  if (by == CutBy::equal || count != RingCut().count) object["count"] = count;
+  if (widths.empty()) return;
+  object["widths"] = Json::array();
+  for (const auto& width : widths) {
+    object["widths"].push_back(width ? written(*width) : Json("rest"));
   }
-  if (lines) {
-    static constexpr const char* ways[] = {"equal", "places", "widths", "spacers"};
-    object["by"] = ways[static_cast<std::size_t>(cut.by)];
-  }
-  // What differs from the usual is written, whatever the kind: a cut turned into another kind and
-  // back keeps its numbers.
-  if (cut.count != usual.count || (lines && cut.by == CutBy::equal)) object["count"] = cut.count;
+}
+
+void write(Json& object, const RingCut& cut) {
+  static const RingCut usual;
+  object["kind"] = "rings";
+  writePlaced(object, cut.by, cut.count, cut.widths);
   if (!cut.fromRim) object["from"] = "base";
   if (!cut.places.empty()) {
     object["places"] = Json::array();
     for (const WrittenLength& place : cut.places) object["places"].push_back(written(place));
-  }
-  if (!cut.widths.empty()) {
-    object["widths"] = Json::array();
-    for (const auto& width : cut.widths) {
-      object["widths"].push_back(width ? written(*width) : Json("rest"));
-    }
-  }
-  if (!cut.angles.empty()) {
-    object["angles"] = Json::array();
-    for (const Angle angle : cut.angles) object["angles"].push_back(number(degreesOf(angle)));
   }
   const bool spaced = cut.by == CutBy::spacers;
   if (spaced || !(cut.tape == usual.tape)) object["tape"] = written(cut.tape);
@@ -155,16 +163,51 @@ Json written(const Cut& cut) {
   if (cut.leftover != usual.leftover) {
     object["left_over"] = cut.leftover == Leftover::top ? "top" : "both";
   }
+}
+
+void write(Json& object, const UprightCut& cut) {
+  object["kind"] = "uprights";
+  writePlaced(object, cut.by, cut.count, cut.widths);
+  if (!cut.angles.empty()) {
+    object["angles"] = Json::array();
+    for (const Angle angle : cut.angles) object["angles"].push_back(number(degreesOf(angle)));
+  }
+  if (cut.at != UprightCut().at) object["at"] = number(degreesOf(cut.at));
+}
+
+void write(Json& object, const VeeCut& cut) {
+  static const VeeCut usual;
+  object["kind"] = "vee";
   if (cut.at != usual.at) object["at"] = number(degreesOf(cut.at));
-  if (cut.to != usual.to) object["to"] = number(degreesOf(cut.to));
   if (cut.repeat != usual.repeat) object["repeat"] = cut.repeat;
-  if (!(cut.wide == usual.wide) || cut.kind == CutKind::vee) object["wide"] = written(cut.wide);
+  object["wide"] = written(cut.wide);
   if (!cut.opensAtRim) object["opens_at"] = "base";
   if (cut.deep) object["deep"] = written(*cut.deep);
+}
+
+void write(Json& object, const SlantCut& cut) {
+  static const SlantCut usual;
+  object["kind"] = "slant";
+  if (cut.at != usual.at) object["at"] = number(degreesOf(cut.at));
+  if (cut.to != usual.to) object["to"] = number(degreesOf(cut.to));
   if (!(cut.low == usual.low)) object["low"] = written(cut.low);
   if (!(cut.high == usual.high)) object["high"] = written(cut.high);
+}
+
+void write(Json& object, const WaveCut& cut) {
+  static const WaveCut usual;
+  object["kind"] = "wave";
+  if (!cut.fromRim) object["from"] = "base";
+  if (cut.at != usual.at) object["at"] = number(degreesOf(cut.at));
+  if (cut.repeat != usual.repeat) object["repeat"] = cut.repeat;
+  if (!(cut.low == usual.low)) object["low"] = written(cut.low);
   if (!(cut.swing == usual.swing)) object["swing"] = written(cut.swing);
   if (cut.zigzag) object["zigzag"] = true;
+}
+
+Json written(const Cut& cut) {
+  Json object = Json::object();
+  std::visit([&](const auto& how) { write(object, how); }, cut.how);
   addKept(object, cut.kept);
   return object;
 }

@@ -57,27 +57,39 @@ class Chance {
   }
 
   Cut cut(const Wall& wall, const Region& zone) {
-    Cut made;
-    made.kind = static_cast<CutKind>(whole(0, 4));
     const Length low = zone.lowest();
     const Length tall = zone.highest() - low;
     const auto [from, to] = zone.span();
-    made.count = whole(2, 4);
-    made.repeat = whole(1, 4);
-    made.at = wall.onCup(from + (to - from) * between(0, 1));
-    made.to = wall.onCup(from + (to - from) * between(0, 1));
-    made.fromRim = false;
-    made.low = {low + tall * between(0.15, 0.85), {}};
-    made.high = {low + tall * between(0.15, 0.85), {}};
-    made.wide = {wall.body.radius(zone.highest()) * ((to - from).radians() * between(0.1, 0.25)),
-                 {}};
-    if (one(2)) made.deep = WrittenLength{tall * between(0.3, 0.95), {}};
-    made.opensAtRim = one(2);
-    made.swing = {tall * between(0.05, 0.25), {}};
-    made.zigzag = one(3);
+    const auto place = [&, from = from, to = to] {
+      return wall.onCup(from + (to - from) * between(0, 1));
+    };
+    const auto height = [&] { return WrittenLength{low + tall * between(0.15, 0.85), {}}; };
+    Angle at = place();
     // At a round place, now and then, where edges fall on the seam and on each other.
-    if (one(4)) made.at = Angle::degrees(90 * whole(-1, 2));
-    return made;
+    if (one(4)) at = Angle::degrees(90 * whole(-1, 2));
+    switch (static_cast<CutKind>(whole(0, 4))) {
+      case CutKind::rings:
+        return RingCut{.count = whole(2, 4)};
+      case CutKind::uprights:
+        return UprightCut{.count = whole(2, 4), .at = at};
+      case CutKind::vee: {
+        VeeCut made{.at = at, .repeat = whole(1, 4), .opensAtRim = one(2)};
+        made.wide.length =
+            wall.body.radius(zone.highest()) * ((to - from).radians() * between(0.1, 0.25));
+        if (one(2)) made.deep = WrittenLength{tall * between(0.3, 0.95), {}};
+        return made;
+      }
+      case CutKind::slant:
+        return SlantCut{.at = at, .low = height(), .to = place(), .high = height()};
+      case CutKind::wave:
+        break;
+    }
+    return WaveCut{.at = at,
+                   .repeat = whole(1, 4),
+                   .low = height(),
+                   .fromRim = false,
+                   .swing = {tall * between(0.05, 0.25), {}},
+                   .zigzag = one(3)};
   }
 
   Pattern pattern(const Wall& wall) {

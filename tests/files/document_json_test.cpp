@@ -246,12 +246,14 @@ TEST_CASE("a division, its stripes and its order are read and come back") {
   const Division& division = document.cups[0].division;
   CHECK(division.order == std::vector<std::string>{"B", "A"});
   REQUIRE(division.body.parts.size() == 3);
-  CHECK(division.body.cut->widths.size() == 3);
-  CHECK_FALSE(division.body.cut->widths[2].has_value());
+  const auto& bands = std::get<RingCut>(division.body.cut->how);
+  CHECK(bands.widths.size() == 3);
+  CHECK_FALSE(bands.widths[2].has_value());
   CHECK(division.body.parts[0].finish.stick == Stick::uvResin);
-  CHECK(division.body.parts[1].cut->deep->length == Length::mm(20));
-  CHECK_FALSE(division.body.parts[1].cut->opensAtRim);
-  CHECK(division.body.parts[2].cut->zigzag);
+  const auto& vee = std::get<VeeCut>(division.body.parts[1].cut->how);
+  CHECK(vee.deep->length == Length::mm(20));
+  CHECK_FALSE(vee.opensAtRim);
+  CHECK(std::get<WaveCut>(division.body.parts[2].cut->how).zigzag);
   REQUIRE(division.stripes.size() == 1);
   CHECK(division.stripes[0].of == ZonePath{1});
   CHECK_THAT(division.stripes[0].kept, Catch::Contains("shop"));
@@ -262,6 +264,14 @@ TEST_CASE("a division, its stripes and its order are read and come back") {
              Catch::Contains("divide.body.parts[0].cut.widths[0]"));
 }
 
+TEST_CASE("what belongs to another kind of cut has no effect and is not lost") {
+  const Document document = readWell(cupWith(
+      R"("divide": {"body": {"cut": {"kind": "rings", "count": 3, "repeat": 7, "deep": "no"}}})"));
+  const Cut& cut = *document.cups[0].division.body.cut;
+  CHECK(cut.how == Cut::How(RingCut{.count = 3}));
+  CHECK_THAT(writeDocument(document), Catch::Contains("\"repeat\": 7"));
+}
+
 TEST_CASE("stripes by spacer, joins, ink and the tapes owned are read and come back") {
   const Document document = readWell(cupWith(
       R"("divide": {"tapes": ["1 mm", "1/4 in"], "body": {"cut": {"kind": "rings", "by": "spacers",
@@ -270,9 +280,10 @@ TEST_CASE("stripes by spacer, joins, ink and the tapes owned are read and come b
       "stripes": [{"of": [], "line": 0, "join": "hidden", "butt": true, "colour": "#112233"}]})"));
   const Division& division = document.cups[0].division;
   CHECK(division.tapes.size() == 2);
-  CHECK(division.body.cut->by == CutBy::spacers);
-  CHECK(division.body.cut->spacer.length == Length::mm(6));
-  CHECK(division.body.cut->leftover == Leftover::both);
+  const auto& run = std::get<RingCut>(division.body.cut->how);
+  CHECK(run.by == CutBy::spacers);
+  CHECK(run.spacer.length == Length::mm(6));
+  CHECK(run.leftover == Leftover::both);
   CHECK(division.body.parts[0].finish.kind == FinishKind::ink);
   CHECK(division.body.parts[1].finish.grain == GlitterCut::chunky);
   CHECK(division.stripes[0].join == StripeJoin::hidden);

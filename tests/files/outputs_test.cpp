@@ -2,7 +2,9 @@
 #include "files/outputs.h"
 
 #include <catch2/catch.hpp>
+#include <clocale>
 #include <cmath>
+#include <locale>
 #include <set>
 
 #include "core/cups.h"
@@ -50,6 +52,50 @@ TEST_CASE("no two files have one name, whatever cups are called") {
   CHECK(listed == names.size() - 1);
   CHECK(names.count("dome-page-key-A.svg") == 1);
   CHECK(names.count("dome-page-key-A-2.svg") == 1);
+}
+
+namespace {
+
+/// A comma in numbers and a point between thousands, as much of Europe writes them.
+class Commas : public std::numpunct<char> {
+  char do_decimal_point() const override { return ','; }
+  char do_thousands_sep() const override { return '.'; }
+  std::string do_grouping() const override { return "\3"; }
+};
+
+/// The world as a window in such a place has it, for as long as this lives. What the system has no
+/// such place for still has streams that write so.
+class Abroad {
+ public:
+  Abroad() : before_(std::locale::global(std::locale(std::locale::classic(), new Commas))) {
+    for (const char* name : {"de_DE.UTF-8", "fr_FR.UTF-8", "nb_NO.UTF-8"}) {
+      if (std::setlocale(LC_NUMERIC, name) != nullptr) return;
+    }
+  }
+  Abroad(const Abroad&) = delete;
+  Abroad& operator=(const Abroad&) = delete;
+  ~Abroad() {
+    std::locale::global(before_);
+    std::setlocale(LC_NUMERIC, "C");
+  }
+
+ private:
+  std::locale before_;
+};
+
+}  // namespace
+
+TEST_CASE("no number in what is written follows the place the window runs in") {
+  const auto here = outputsOf(demoPlan());
+  REQUIRE(here.has_value());
+  const Abroad abroad;
+  const auto there = outputsOf(demoPlan());
+  REQUIRE(there.has_value());
+  REQUIRE(here->size() == there->size());
+  for (std::size_t i = 0; i < here->size(); ++i) {
+    INFO((*here)[i].name);
+    CHECK((*here)[i].bytes == (*there)[i].bytes);
+  }
 }
 
 TEST_CASE("the same order gives the same files, byte for byte") {

@@ -13,11 +13,141 @@
 
 namespace avrelt {
 
+namespace {
+
+/// The member by which several kinds of cut hold one number: where it is in a cut at hand, nothing
+/// where its kind has none.
+template <typename Value, typename... Kinds>
+std::function<Value*(Cut&)> ofKinds(Value Kinds::*... members) {
+  return [members...](Cut& cut) {
+    Value* found = nullptr;
+    const auto look = [&](auto* kind, auto member) {
+      if (kind != nullptr) found = &(kind->*member);
+    };
+    (look(std::get_if<Kinds>(&cut.how), members), ...);
+    return found;
+  };
+}
+
+const auto countOf =
+    ofKinds<int>(&RingCut::count, &UprightCut::count, &VeeCut::repeat, &WaveCut::repeat);
+
+/// What the spin box counts: stripes by tape and spacer, equal parts, or repeats.
+int* countedIn(Cut& cut) {
+  auto* rings = std::get_if<RingCut>(&cut.how);
+  if (rings != nullptr && rings->by == CutBy::spacers) return &rings->stripes;
+  return countOf(cut);
+}
+
+/// Something to go on with, until the list is typed.
+void startList(RingCut& cut, const Order& order) {
+  if (cut.widths.empty()) {
+    cut.widths.assign(static_cast<std::size_t>(std::max(cut.count, 1)), std::nullopt);
+  }
+  const Zone* zone = zoneInHand(order);
+  if (!cut.places.empty() || zone == nullptr) return;
+  const Length s = zone->region.lowest();
+  cut.places = {written(cut.fromRim ? order.plan()->wall.body.wall() - s : s, order.unit())};
+}
+
+void startList(UprightCut& cut, const Order& /*order*/) {
+  if (cut.widths.empty()) {
+    cut.widths.assign(static_cast<std::size_t>(std::max(cut.count, 1)), std::nullopt);
+  }
+  if (cut.angles.empty()) cut.angles = {Angle::degrees(-90), Angle::degrees(90)};
+}
+
+void placeBy(Cut& cut, CutBy by, const Order& order) {
+  const auto place = [&](auto* lines) {
+    if (lines == nullptr) return;
+    lines->by = by;
+    startList(*lines, order);
+  };
+  place(std::get_if<RingCut>(&cut.how));
+  place(std::get_if<UprightCut>(&cut.how));
+}
+
+/// Counts from the rim, or from the base. Lines stay where they are; what changes is which end they
+/// keep their distance from. A V turns over.
+void countFrom(Cut& cut, bool rim, const Order& order) {
+  const CupPlan* plan = order.plan();
+  if (plan == nullptr) return;
+  const auto turned = [&](const WrittenLength& place) {
+    return written(plan->wall.body.wall() - place.length, order.unit());
+  };
+  if (auto* vee = std::get_if<VeeCut>(&cut.how)) {
+    vee->opensAtRim = rim;
+  } else if (auto* rings = std::get_if<RingCut>(&cut.how); rings && rings->fromRim != rim) {
+    rings->fromRim = rim;
+    for (WrittenLength& place : rings->places) place = turned(place);
+  } else if (auto* wave = std::get_if<WaveCut>(&cut.how); wave && wave->fromRim != rim) {
+    wave->fromRim = rim;
+    wave->low = turned(wave->low);
+  }
+}
+
+/// Whether it counts from the rim (a V: opens there); nothing for a cut that has no such choice.
+std::optional<bool> countsFromRim(const Cut& cut) {
+  if (const auto* rings = std::get_if<RingCut>(&cut.how)) {
+    return rings->by == CutBy::places ? std::optional(rings->fromRim) : std::nullopt;
+  }
+  if (const auto* vee = std::get_if<VeeCut>(&cut.how)) return vee->opensAtRim;
+  if (const auto* wave = std::get_if<WaveCut>(&cut.how)) return wave->fromRim;
+  return std::nullopt;
+}
+
+/// The list a cut is placed by, as it is typed; nothing where it has none.
+std::optional<std::string> listText(const Cut& cut, Unit unit) {
+  if (const auto* rings = std::get_if<RingCut>(&cut.how)) {
+    if (rings->by == CutBy::widths) return widthsText(rings->widths, unit);
+    if (rings->by == CutBy::places) return placesText(rings->places, unit);
+  }
+  if (const auto* uprights = std::get_if<UprightCut>(&cut.how)) {
+    if (uprights->by == CutBy::widths) return widthsText(uprights->widths, unit);
+    if (uprights->by == CutBy::places) return anglesText(uprights->angles);
+  }
+  return std::nullopt;
+}
+
+}  // namespace
+
 CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
     : QWidget(parent), order_(order), fields_(fields) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(7);
+  column->addLayout(cutButtons());
+  auto* head = new QHBoxLayout;
+  made_ = new QLabel;
+  made_->setProperty("role", "label");
+  uncut_ = new QPushButton(tr("Take this cut back"));
+  uncut_->setShortcut(QKeySequence(QStringLiteral("Alt+Backspace")));
+  head->addWidget(made_, 1);
+  head->addWidget(uncut_);
+  column->addLayout(head);
+  connect(uncut_, &QPushButton::clicked, this, [this] { uncutZone(order_); });
+  column->addLayout(choices());
+  listLabel_ = new QLabel;
+  listLabel_->setProperty("role", "label");
+  list_ = new QLineEdit;
+  list_->setAccessibleName(tr("Parts or lines, one after another"));
+  listLabel_->setBuddy(list_);
+  connect(list_, &QLineEdit::editingFinished, this, &CutPage::readList);
+  column->addWidget(listLabel_);
+  column->addWidget(list_);
+  column->addLayout(numbers());
+  run_ = new QLabel;
+  run_->setProperty("role", "label");
+  run_->setWordWrap(true);
+  column->addWidget(run_);
+  onTape_ = tapeWays();
+  column->addWidget(onTape_);
+  column->addStretch();
+  connect(&order, &Order::changed, this, &CutPage::refresh);
+  connect(&order, &Order::gaugeLinePicked, this, &CutPage::refresh);
+}
+
+QLayout* CutPage::cutButtons() {
   auto* row = new QHBoxLayout;
   row->setSpacing(6);
   const std::pair<const char*, QString> names[] = {{"Alt+1", tr("Rings")},
@@ -36,76 +166,79 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
     connect(button, &QPushButton::clicked, this, [this, cut] { cutZone(order_, cut); });
   }
   row->addStretch();
-  column->addLayout(row);
-  auto* head = new QHBoxLayout;
-  made_ = new QLabel;
-  made_->setProperty("role", "label");
-  uncut_ = new QPushButton(tr("Take this cut back"));
-  uncut_->setShortcut(QKeySequence(QStringLiteral("Alt+Backspace")));
-  head->addWidget(made_, 1);
-  head->addWidget(uncut_);
-  column->addLayout(head);
-  connect(uncut_, &QPushButton::clicked, this, [this] { uncutZone(order_); });
+  return row;
+}
 
-  auto* choices = new QHBoxLayout;
+QLayout* CutPage::choices() {
+  auto* row = new QHBoxLayout;
   by_ = new Segments(tr("Placed by"), {tr("Equal"), tr("Places"), tr("Widths"), tr("Spacers")});
   by_->button(static_cast<int>(CutBy::spacers))
       ->setToolTip(tr("Tape, a spacer touching it, tape touching that, and so on"));
-  leftover_ = new Segments(tr("What is left over goes to"), {tr("Top"), tr("Base"), tr("Both")});
   shape_ = new Segments(tr("Shape"), {tr("Curves"), tr("Zigzag")});
   end_ = new Segments(tr("Counted from"), {tr("Rim"), tr("Base")});
-  choices->addWidget(by_);
-  choices->addWidget(end_);
-  choices->addWidget(shape_);
-  choices->addStretch();
-  column->addLayout(choices);
+  row->addWidget(by_);
+  row->addWidget(end_);
+  row->addWidget(shape_);
+  row->addStretch();
   connect(by_, &Segments::picked, this, [this](int i) {
-    editCut(order_, tr("Place lines otherwise"), {}, [&](Cut& cut) {
-      cut.by = static_cast<CutBy>(i);
-      // Something to go on with, until the list is typed.
-      if (cut.widths.empty())
-        cut.widths.assign(static_cast<std::size_t>(std::max(cut.count, 1)), std::nullopt);
-      const Zone* zone = zoneInHand(order_);
-      if (cut.places.empty() && zone != nullptr) {
-        const CupPlan* plan = order_.plan();
-        const Length s = zone->region.lowest();
-        cut.places = {written(cut.fromRim ? plan->wall.body.wall() - s : s, order_.unit())};
-      }
-      if (cut.angles.empty()) cut.angles = {Angle::degrees(-90), Angle::degrees(90)};
-    });
+    editCut(order_, tr("Place lines otherwise"), {},
+            [&](Cut& cut) { placeBy(cut, static_cast<CutBy>(i), order_); });
   });
   connect(end_, &Segments::picked, this, [this](int i) {
-    editCut(order_, tr("Count from the other end"), {}, [&](Cut& cut) {
-      if (cut.kind == CutKind::vee) {
-        cut.opensAtRim = i == 0;
-        return;
-      }
-      if (cut.fromRim == (i == 0)) return;
-      // The line stays where it is; what changes is which end it keeps its distance from.
-      cut.fromRim = i == 0;
-      const CupPlan* plan = order_.plan();
-      if (plan == nullptr) return;
-      for (WrittenLength& place : cut.places) {
-        place = written(plan->wall.body.wall() - place.length, order_.unit());
-      }
-      if (cut.kind == CutKind::wave) {
-        cut.low = written(plan->wall.body.wall() - cut.low.length, order_.unit());
-      }
-    });
-  });
-
-  connect(leftover_, &Segments::picked, this, [this](int i) {
-    editCut(order_, tr("Put what is left over elsewhere"), {},
-            [i](Cut& cut) { cut.leftover = static_cast<Leftover>(i); });
+    editCut(order_, tr("Count from the other end"), {},
+            [&](Cut& cut) { countFrom(cut, i == 0, order_); });
   });
   connect(shape_, &Segments::picked, this, [this](int i) {
     editCut(order_, i == 1 ? tr("Make the wave a zigzag") : tr("Make the wave curved"), {},
-            [i](Cut& cut) { cut.zigzag = i == 1; });
+            [i](Cut& cut) {
+              if (auto* wave = std::get_if<WaveCut>(&cut.how)) wave->zigzag = i == 1;
+            });
   });
+  return row;
+}
 
+QLayout* CutPage::numbers() {
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(12);
   grid->setVerticalSpacing(6);
+  grid->setColumnStretch(0, 1);
+  grid->setColumnStretch(1, 1);
+  counted_ = counter();
+  grid->addWidget(counted_, 0, 0);
+  at_ = angle(tr("At (0° is the front)"), "at",
+              ofKinds<Angle>(&UprightCut::at, &VeeCut::at, &SlantCut::at, &WaveCut::at));
+  grid->addWidget(at_, 0, 1);
+  grid->addWidget(angle(tr("To"), "to", ofKinds<Angle>(&SlantCut::to)), 0, 0);
+  grid->addWidget(field(tr("Wide at its open end"), "wide", ofKinds<WrittenLength>(&VeeCut::wide)),
+                  1, 0);
+  deep_ = fields_.add(tr("Deep, to its point"), QStringLiteral("divide.cut.deep"));
+  connect(deep_, &LengthField::typed, this, [this](const WrittenLength& typed) {
+    editCut(order_, tr("V %1 deep").arg(say(typed.length, order_.unit())), QStringLiteral("deep"),
+            [&](Cut& cut) {
+              if (auto* vee = std::get_if<VeeCut>(&cut.how)) vee->deep = typed;
+            });
+  });
+  grid->addWidget(deep_, 1, 1);
+  low_ = field(tr("Up the wall"), "low", ofKinds<WrittenLength>(&SlantCut::low, &WaveCut::low));
+  grid->addWidget(low_, 2, 0);
+  grid->addWidget(
+      field(tr("Up the wall at its end"), "high", ofKinds<WrittenLength>(&SlantCut::high)), 2, 1);
+  grid->addWidget(
+      field(tr("Tall, trough to crest"), "swing", ofKinds<WrittenLength>(&WaveCut::swing)), 2, 1);
+  over_ = leftOver();
+  grid->addWidget(over_, 0, 1);
+  tape_ = field(tr("Stripe, wide"), "tape", ofKinds<WrittenLength>(&RingCut::tape));
+  spacer_ = field(tr("Spacer, wide"), "spacer", ofKinds<WrittenLength>(&RingCut::spacer));
+  grid->addWidget(tape_, 1, 0);
+  grid->addWidget(spacer_, 1, 1);
+  return grid;
+}
+
+QWidget* CutPage::counter() {
+  auto* counted = new QWidget;
+  auto* column = new QVBoxLayout(counted);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(2);
   countLabel_ = new QLabel;
   countLabel_->setProperty("role", "label");
   count_ = new QSpinBox;
@@ -114,133 +247,103 @@ CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
   count_->setSpecialValueText({});
   count_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   countLabel_->setBuddy(count_);
-  listLabel_ = new QLabel;
-  listLabel_->setProperty("role", "label");
-  list_ = new QLineEdit;
-  list_->setAccessibleName(tr("Parts or lines, one after another"));
-  listLabel_->setBuddy(list_);
-  counted_ = new QWidget;
-  auto* countColumn = new QVBoxLayout(counted_);
-  countColumn->setContentsMargins(0, 0, 0, 0);
-  countColumn->setSpacing(2);
-  countColumn->addWidget(countLabel_);
-  countColumn->addWidget(count_);
-  column->addWidget(listLabel_);
-  column->addWidget(list_);
+  column->addWidget(countLabel_);
+  column->addWidget(count_);
   connect(count_, &QSpinBox::valueChanged, this, [this](int count) {
     editCut(order_, tr("%1 of them").arg(count), QStringLiteral("count"), [count](Cut& cut) {
-      const bool lines = cut.kind == CutKind::rings || cut.kind == CutKind::uprights;
-      const bool spaced = lines && cut.by == CutBy::spacers;
-      (spaced ? cut.stripes : lines ? cut.count : cut.repeat) = count;
+      if (int* number = countedIn(cut)) *number = count;
     });
   });
-  connect(list_, &QLineEdit::editingFinished, this, &CutPage::readList);
+  return counted;
+}
 
-  wide_ =
-      field(tr("Wide at its open end"), "wide", [](Cut& c) -> WrittenLength& { return c.wide; });
-  deep_ = fields_.add(tr("Deep, to its point"), QStringLiteral("divide.cut.deep"));
-  connect(deep_, &LengthField::typed, this, [this](const WrittenLength& typed) {
-    editCut(order_, tr("V %1 deep").arg(say(typed.length, order_.unit())), QStringLiteral("deep"),
-            [&](Cut& cut) { cut.deep = typed; });
+QWidget* CutPage::leftOver() {
+  auto* over = new QWidget;
+  auto* column = new QVBoxLayout(over);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(2);
+  auto* label = new QLabel(tr("What is left over goes to"));
+  label->setProperty("role", "label");
+  leftover_ = new Segments(tr("What is left over goes to"), {tr("Top"), tr("Base"), tr("Both")});
+  column->addWidget(label);
+  column->addWidget(leftover_, 0, Qt::AlignLeft);
+  connect(leftover_, &Segments::picked, this, [this](int i) {
+    editCut(order_, tr("Put what is left over elsewhere"), {}, [i](Cut& cut) {
+      if (auto* rings = std::get_if<RingCut>(&cut.how)) rings->leftover = static_cast<Leftover>(i);
+    });
   });
-  at_ = angle(tr("At (0° is the front)"), "at", [](Cut& c) -> Angle& { return c.at; });
-  to_ = angle(tr("To"), "to", [](Cut& c) -> Angle& { return c.to; });
-  low_ = field(tr("Up the wall"), "low", [](Cut& c) -> WrittenLength& { return c.low; });
-  high_ =
-      field(tr("Up the wall at its end"), "high", [](Cut& c) -> WrittenLength& { return c.high; });
-  swing_ =
-      field(tr("Tall, trough to crest"), "swing", [](Cut& c) -> WrittenLength& { return c.swing; });
-  tape_ = field(tr("Stripe, wide"), "tape", [](Cut& c) -> WrittenLength& { return c.tape; });
-  spacer_ = field(tr("Spacer, wide"), "spacer", [](Cut& c) -> WrittenLength& { return c.spacer; });
-  over_ = new QWidget;
-  auto* overColumn = new QVBoxLayout(over_);
-  overColumn->setContentsMargins(0, 0, 0, 0);
-  overColumn->setSpacing(2);
-  auto* overLabel = new QLabel(tr("What is left over goes to"));
-  overLabel->setProperty("role", "label");
-  overColumn->addWidget(overLabel);
-  overColumn->addWidget(leftover_, 0, Qt::AlignLeft);
-  grid->addWidget(over_, 0, 1);
-  grid->addWidget(tape_, 1, 0);
-  grid->addWidget(spacer_, 1, 1);
-  grid->setColumnStretch(0, 1);
-  grid->setColumnStretch(1, 1);
-  grid->addWidget(counted_, 0, 0);
-  grid->addWidget(at_, 0, 1);
-  grid->addWidget(to_, 0, 0);
-  grid->addWidget(wide_, 1, 0);
-  grid->addWidget(deep_, 1, 1);
-  grid->addWidget(low_, 2, 0);
-  grid->addWidget(high_, 2, 1);
-  grid->addWidget(swing_, 2, 1);
-  column->addLayout(grid);
-  run_ = new QLabel;
-  run_->setProperty("role", "label");
-  run_->setWordWrap(true);
-  column->addWidget(run_);
-  onTape_ = new QWidget;
-  auto* tapeColumn = new QVBoxLayout(onTape_);
-  tapeColumn->setContentsMargins(0, 0, 0, 0);
-  tapeColumn->setSpacing(5);
+  return over;
+}
+
+QWidget* CutPage::tapeWays() {
+  auto* ways = new QWidget;
+  auto* column = new QVBoxLayout(ways);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(5);
   off_ = new QLabel;
   off_->setProperty("role", "label");
   off_->setWordWrap(true);
-  tapeColumn->addWidget(off_);
-  auto* ways = new QHBoxLayout;
-  ways->setSpacing(6);
+  column->addWidget(off_);
+  auto* row = new QHBoxLayout;
+  row->setSpacing(6);
   const std::pair<Absorb, QString> absorbs[] = {{Absorb::spread, tr("Spread it")},
                                                 {Absorb::rim, tr("Rim takes it")},
                                                 {Absorb::base, tr("Base takes it")}};
   for (const auto& [absorb, name] : absorbs) {
     auto* button = new QPushButton(name);
     button->setToolTip(tr("Puts every line on a mark of the tape"));
-    ways->addWidget(button);
+    row->addWidget(button);
     connect(button, &QPushButton::clicked, this,
             [this, absorb = absorb] { putOntoTape(order_, absorb); });
   }
-  ways->addStretch();
-  tapeColumn->addLayout(ways);
-  column->addWidget(onTape_);
-  column->addStretch();
-  connect(&order, &Order::changed, this, &CutPage::refresh);
-  connect(&order, &Order::gaugeLinePicked, this, &CutPage::refresh);
+  row->addStretch();
+  column->addLayout(row);
+  return ways;
 }
 
 LengthField* CutPage::field(const QString& label, const char* member,
-                            const std::function<WrittenLength&(Cut&)>& of) {
+                            const std::function<WrittenLength*(Cut&)>& of) {
   const QString key = QLatin1String(member);
   LengthField* made = fields_.add(label, QStringLiteral("divide.cut.") + key);
+  lengths_.emplace_back(made, of);
   const auto set = [this, key, of](const WrittenLength& length) {
     editCut(order_, tr("Set the cut to %1").arg(say(length.length, order_.unit())), key,
-            [&](Cut& cut) { of(cut) = length; });
+            [&](Cut& cut) {
+              if (WrittenLength* now = of(cut)) *now = length;
+            });
   };
   connect(made, &LengthField::typed, this, set);
   connect(made, &LengthField::stepped, this, [this, set, of](int marks) {
-    const Cut* now = cutInHand(order_);
+    const Cut* cut = cutInHand(order_);
+    if (cut == nullptr) return;
+    Cut copy = *cut;
+    const WrittenLength* now = of(copy);
     if (now == nullptr) return;
-    Cut cut = *now;
     const Graduation graduation = usualGraduation(order_.unit());
-    const Length next = nearestMark(of(cut).length, graduation) + step(graduation) * marks;
+    const Length next = nearestMark(now->length, graduation) + step(graduation) * marks;
     set(written(std::max(next, Length()), order_.unit()));
   });
   return made;
 }
 
 LengthField* CutPage::angle(const QString& label, const char* member,
-                            const std::function<Angle&(Cut&)>& of) {
+                            const std::function<Angle*(Cut&)>& of) {
   const QString key = QLatin1String(member);
   LengthField* made =
       fields_.add(label, QStringLiteral("divide.cut.") + key, LengthField::Kind::degrees);
+  angles_.emplace_back(made, of);
   const auto set = [this, key, of](Angle angle) {
     editCut(order_, tr("Turn the cut to %1").arg(QString::fromStdString(angleText(angle))), key,
-            [&](Cut& cut) { of(cut) = angle; });
+            [&](Cut& cut) {
+              if (Angle* now = of(cut)) *now = angle;
+            });
   };
   connect(made, &LengthField::typedAngle, this, set);
   connect(made, &LengthField::stepped, this, [this, set, of](int marks) {
-    const Cut* now = cutInHand(order_);
-    if (now == nullptr) return;
-    Cut cut = *now;
-    set((of(cut) + Angle::degrees(marks)).wrapped());
+    const Cut* cut = cutInHand(order_);
+    if (cut == nullptr) return;
+    Cut copy = *cut;
+    if (const Angle* now = of(copy)) set((*now + Angle::degrees(marks)).wrapped());
   });
   return made;
 }
@@ -250,22 +353,25 @@ void CutPage::readList() {
   if (cut == nullptr) return;
   const std::string text = list_->text().toStdString();
   const Unit unit = order_.unit();
-  const auto refuse = [&](const Fault& fault) {
-    emit said(say(fault.sentence, unit));
-    refresh();
+  const auto take = [&](const auto& list, const QString& title, const auto& put) {
+    if (!list) {
+      emit said(say(list.error().sentence, unit));
+      refresh();
+      return;
+    }
+    editCut(order_, title, {}, [&](Cut& c) { put(c, *list); });
   };
-  if (cut->by == CutBy::widths) {
-    const auto widths = parseWidths(text, unit);
-    if (!widths) return refuse(widths.error());
-    editCut(order_, tr("Set the parts"), {}, [&](Cut& c) { c.widths = *widths; });
-  } else if (cut->kind == CutKind::uprights) {
-    const auto angles = parseAngles(text);
-    if (!angles) return refuse(angles.error());
-    editCut(order_, tr("Set the lines"), {}, [&](Cut& c) { c.angles = *angles; });
-  } else {
-    const auto places = parsePlaces(text, unit);
-    if (!places) return refuse(places.error());
-    editCut(order_, tr("Set the lines"), {}, [&](Cut& c) { c.places = *places; });
+  if (placedBy(*cut) == CutBy::widths) {
+    const auto widths =
+        ofKinds<std::vector<std::optional<WrittenLength>>>(&RingCut::widths, &UprightCut::widths);
+    take(parseWidths(text, unit), tr("Set the parts"),
+         [&](Cut& c, const auto& list) { *widths(c) = list; });
+  } else if (cut->kind() == CutKind::uprights) {
+    take(parseAngles(text), tr("Set the lines"),
+         [](Cut& c, const auto& list) { std::get<UprightCut>(c.how).angles = list; });
+  } else if (cut->kind() == CutKind::rings) {
+    take(parsePlaces(text, unit), tr("Set the lines"),
+         [](Cut& c, const auto& list) { std::get<RingCut>(c.how).places = list; });
   }
 }
 
@@ -277,7 +383,7 @@ void CutPage::showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone)
   Length most;
   for (const DivideLine& line : plan.divided.lines) {
     // Tape against spacer needs no marks.
-    const bool rings = cut.kind == CutKind::rings && cut.by != CutBy::spacers;
+    const bool rings = cut.kind() == CutKind::rings && placedBy(cut) != CutBy::spacers;
     if (line.of != parent || !rings || line.stretches.empty()) continue;
     const Length fromRim = plan.wall.body.wall() - line.stretches.front().front().s;
     const Length error = abs(nearestMark(fromRim, usualGraduation(unit)) - fromRim);
@@ -294,7 +400,7 @@ void CutPage::showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone)
 }
 
 /// How the stripes of a run fall, and what tape they need.
-void CutPage::showRun(const Cut& cut) {
+void CutPage::showRun(const RingCut& cut) {
   const std::optional<SpacerWork> work = spacerWork(order_);
   run_->setText(work ? (cut.stripes == 0
                             ? tr("%1 stripes fit, %2 is left over. Tape: %3 for stripes, %4 for "
@@ -317,33 +423,7 @@ void CutPage::refresh() {
   // A slant needs sides to end on.
   action(CutKind::slant).setEnabled(can && !zone->region.allRound());
   uncut_->setVisible(cut != nullptr);
-  const bool lines =
-      cut != nullptr && (cut->kind == CutKind::rings || cut->kind == CutKind::uprights);
-  const auto is = [&](CutKind kind) { return cut != nullptr && cut->kind == kind; };
-  by_->setVisible(lines);
-  end_->setVisible((is(CutKind::rings) && cut->by == CutBy::places) || is(CutKind::vee) ||
-                   is(CutKind::wave));
-  const bool spaced = is(CutKind::rings) && cut->by == CutBy::spacers;
-  by_->button(static_cast<int>(CutBy::spacers))->setVisible(is(CutKind::rings));
-  over_->setVisible(spaced);
-  shape_->setVisible(is(CutKind::wave));
-  tape_->setVisible(spaced);
-  spacer_->setVisible(spaced);
-  run_->setVisible(spaced);
-  const bool counted =
-      (lines && cut->by == CutBy::equal) || spaced || is(CutKind::vee) || is(CutKind::wave);
-  const bool listed = lines && cut->by != CutBy::equal && !spaced;
-  counted_->setVisible(counted);
-  list_->setVisible(listed);
-  listLabel_->setVisible(listed);
-  at_->setVisible(is(CutKind::vee) || is(CutKind::slant) || is(CutKind::wave) ||
-                  (is(CutKind::uprights) && cut->by != CutBy::places));
-  to_->setVisible(is(CutKind::slant));
-  wide_->setVisible(is(CutKind::vee));
-  deep_->setVisible(is(CutKind::vee));
-  low_->setVisible(is(CutKind::slant) || is(CutKind::wave));
-  high_->setVisible(is(CutKind::slant));
-  swing_->setVisible(is(CutKind::wave));
+  showNumbers(cut);
   if (zone == nullptr || plan == nullptr) {
     onTape_->hide();
     made_->clear();
@@ -355,51 +435,95 @@ void CutPage::refresh() {
     made_->setText(tr("The body is one zone, %1. Cut it.").arg(id));
     return;
   }
-  const Unit unit = order_.unit();
   showOffTape(*plan, *cut, *zone);
-  made_->setText(tr("Zone %1, made by: %2").arg(id, say(cutName(*cut), unit)));
-  by_->show(static_cast<int>(cut->by));
-  end_->show((cut->kind == CutKind::vee ? cut->opensAtRim : cut->fromRim) ? 0 : 1);
-  {
-    const QSignalBlocker quiet(count_);
-    count_->setMinimum(spaced ? 0 : 1);
-    count_->setSpecialValueText(spaced ? tr("as many as fit") : QString());
-    count_->setValue(spaced ? cut->stripes : lines ? cut->count : cut->repeat);
+  made_->setText(tr("Zone %1, made by: %2").arg(id, say(cutName(*cut), order_.unit())));
+}
+
+/// The controls for what a cut of this kind has, filled; none without a cut.
+void CutPage::showNumbers(const Cut* cut) {
+  const Unit unit = order_.unit();
+  const std::optional<CutBy> by = cut != nullptr ? placedBy(*cut) : std::nullopt;
+  by_->setVisible(by.has_value());
+  if (by) by_->show(static_cast<int>(*by));
+  const auto* rings = cut != nullptr ? std::get_if<RingCut>(&cut->how) : nullptr;
+  by_->button(static_cast<int>(CutBy::spacers))->setVisible(rings != nullptr);
+  const std::optional<bool> fromRim = cut != nullptr ? countsFromRim(*cut) : std::nullopt;
+  end_->setVisible(fromRim.has_value());
+  if (fromRim) end_->show(*fromRim ? 0 : 1);
+  const auto* wave = cut != nullptr ? std::get_if<WaveCut>(&cut->how) : nullptr;
+  shape_->setVisible(wave != nullptr);
+  if (wave != nullptr) shape_->show(wave->zigzag ? 1 : 0);
+
+  // Each number where the cut has it, in a copy: what gives a place to write to asks for one.
+  Cut copy = cut != nullptr ? *cut : Cut();
+  for (const auto& [length, of] : lengths_) {
+    const WrittenLength* now = cut != nullptr ? of(copy) : nullptr;
+    length->setVisible(now != nullptr);
+    if (now != nullptr) length->show(now->length, unit);
   }
-  leftover_->show(static_cast<int>(cut->leftover));
-  shape_->show(cut->zigzag ? 1 : 0);
-  tape_->show(cut->tape.length, unit);
-  spacer_->show(cut->spacer.length, unit);
-  if (spaced) showRun(*cut);
-  countLabel_->setText(spaced             ? tr("How many stripes")
-                       : lines            ? tr("How many parts")
-                       : is(CutKind::vee) ? tr("How many V's")
-                                          : tr("How many swings"));
-  if (listed && !list_->hasFocus()) {
-    const bool widths = cut->by == CutBy::widths;
-    listLabel_->setText(widths               ? (is(CutKind::rings)
-                                                    ? tr("Parts, from the top down; one may be “rest”")
-                                                    : tr("Parts, to the right; one may be “rest”"))
-                        : is(CutKind::rings) ? tr("Lines, from that end")
-                                             : tr("Lines, in degrees from the front"));
-    list_->setText(QString::fromStdString(widths               ? widthsText(cut->widths, unit)
-                                          : is(CutKind::rings) ? placesText(cut->places, unit)
-                                                               : anglesText(cut->angles)));
+  for (const auto& [angle, of] : angles_) {
+    const Angle* now = cut != nullptr ? of(copy) : nullptr;
+    angle->setVisible(now != nullptr);
+    if (now != nullptr) angle->show(*now);
   }
-  at_->show(cut->at);
-  to_->show(cut->to);
-  wide_->show(cut->wide.length, unit);
-  if (cut->deep) {
-    deep_->show(cut->deep->length, unit);
-  } else {
+  // Uprights by places have their angles in the list.
+  const auto* uprights = cut != nullptr ? std::get_if<UprightCut>(&cut->how) : nullptr;
+  if (uprights != nullptr && uprights->by == CutBy::places) at_->hide();
+  const auto* vee = cut != nullptr ? std::get_if<VeeCut>(&cut->how) : nullptr;
+  deep_->setVisible(vee != nullptr);
+  if (vee != nullptr && vee->deep) {
+    deep_->show(vee->deep->length, unit);
+  } else if (vee != nullptr) {
     deep_->showWord(tr("to the far edge"), unit);
   }
-  low_->setLabel(is(CutKind::wave)
-                     ? (cut->fromRim ? tr("Middle, from the rim") : tr("Middle, up the wall"))
-                     : tr("Up the wall where it begins"));
-  low_->show(cut->low.length, unit);
-  high_->show(cut->high.length, unit);
-  swing_->show(cut->swing.length, unit);
+  low_->setLabel(wave == nullptr ? tr("Up the wall where it begins")
+                 : wave->fromRim ? tr("Middle, from the rim")
+                                 : tr("Middle, up the wall"));
+
+  const bool spaced = rings != nullptr && rings->by == CutBy::spacers;
+  for (QWidget* of : {static_cast<QWidget*>(tape_), static_cast<QWidget*>(spacer_), over_,
+                      static_cast<QWidget*>(run_)}) {
+    of->setVisible(spaced);
+  }
+  if (spaced) {
+    leftover_->show(static_cast<int>(rings->leftover));
+    showRun(*rings);
+  }
+  showCount(cut, spaced);
+  showList(cut);
+}
+
+void CutPage::showCount(const Cut* cut, bool spaced) {
+  const std::optional<CutBy> by = cut != nullptr ? placedBy(*cut) : std::nullopt;
+  Cut copy = cut != nullptr ? *cut : Cut();
+  const int* count = cut != nullptr ? countedIn(copy) : nullptr;
+  counted_->setVisible(count != nullptr && (!by || *by == CutBy::equal || spaced));
+  if (count == nullptr) return;
+  const QSignalBlocker quiet(count_);
+  count_->setMinimum(spaced ? 0 : 1);
+  count_->setSpecialValueText(spaced ? tr("as many as fit") : QString());
+  count_->setValue(*count);
+  countLabel_->setText(spaced                        ? tr("How many stripes")
+                       : by                          ? tr("How many parts")
+                       : cut->kind() == CutKind::vee ? tr("How many V's")
+                                                     : tr("How many swings"));
+}
+
+void CutPage::showList(const Cut* cut) {
+  const std::optional<std::string> list =
+      cut != nullptr ? listText(*cut, order_.unit()) : std::nullopt;
+  list_->setVisible(list.has_value());
+  listLabel_->setVisible(list.has_value());
+  if (!list || list_->hasFocus()) return;
+  const bool rings = cut->kind() == CutKind::rings;
+  if (placedBy(*cut) == CutBy::widths) {
+    listLabel_->setText(rings ? tr("Parts, from the top down; one may be “rest”")
+                              : tr("Parts, to the right; one may be “rest”"));
+  } else {
+    listLabel_->setText(rings ? tr("Lines, from that end")
+                              : tr("Lines, in degrees from the front"));
+  }
+  list_->setText(QString::fromStdString(*list));
 }
 
 }  // namespace avrelt

@@ -1,11 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <functional>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QSpinBox>
 #include <QWidget>
+#include <utility>
+#include <vector>
 
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
@@ -32,14 +35,23 @@ class CutPage : public QWidget {
   void said(const QString& sentence);
 
  private:
+  QLayout* cutButtons();
+  QLayout* choices();
+  QLayout* numbers();
+  QWidget* counter();
+  QWidget* leftOver();
+  QWidget* tapeWays();
+  LengthField* field(const QString& label, const char* member,
+                     const std::function<WrittenLength*(Cut&)>& of);
+  LengthField* angle(const QString& label, const char* member,
+                     const std::function<Angle*(Cut&)>& of);
   void refresh();
   void readList();
+  void showNumbers(const Cut* cut);
+  void showCount(const Cut* cut, bool spaced);
+  void showList(const Cut* cut);
   void showOffTape(const CupPlan& plan, const Cut& cut, const Zone& zone);
-  void showRun(const Cut& cut);
-  LengthField* field(const QString& label, const char* member,
-                     const std::function<WrittenLength&(Cut&)>& of);
-  LengthField* angle(const QString& label, const char* member,
-                     const std::function<Angle&(Cut&)>& of);
+  void showRun(const RingCut& cut);
 
   Order& order_;
   FieldSet& fields_;
@@ -62,12 +74,11 @@ class CutPage : public QWidget {
   QLineEdit* list_ = nullptr;
   QLabel* listLabel_ = nullptr;
   LengthField* at_ = nullptr;
-  LengthField* to_ = nullptr;
-  LengthField* wide_ = nullptr;
   LengthField* deep_ = nullptr;
   LengthField* low_ = nullptr;
-  LengthField* high_ = nullptr;
-  LengthField* swing_ = nullptr;
+  /// Every number of a cut that is one member of its kind.
+  std::vector<std::pair<LengthField*, std::function<WrittenLength*(Cut&)>>> lengths_;
+  std::vector<std::pair<LengthField*, std::function<Angle*(Cut&)>>> angles_;
 };
 
 }  // namespace avrelt

@@ -58,9 +58,10 @@ std::optional<SpacerWork> spacerWork(const Order& order) {
   const CupPlan* plan = order.plan();
   const Zone* zone = zoneInHand(order);
   const Cut* cut = cutInHand(order);
-  if (plan == nullptr || zone == nullptr || cut == nullptr) return std::nullopt;
+  const RingCut* rings = cut != nullptr ? std::get_if<RingCut>(&cut->how) : nullptr;
+  if (plan == nullptr || zone == nullptr || rings == nullptr) return std::nullopt;
   const Region whole = regionOf(*plan, parentOf(zone->path));
-  Checked<SpacerRun> run = spacerRun(*cut, whole.lowest(), whole.highest());
+  Checked<SpacerRun> run = spacerRun(*rings, whole.lowest(), whole.highest());
   if (!run) return std::nullopt;
   const SpacerTape tape = tapeFor(*run, whole, plan->wall.body);
   return SpacerWork{std::move(*run), tape};

@@ -3,6 +3,9 @@
 
 #include <optional>
 #include <string>
+#include <type_traits>
+#include <utility>
+#include <variant>
 #include <vector>
 
 #include "cup/growth_habits.h"
@@ -13,13 +16,7 @@
 namespace avrelt {
 
 /// One dividing act on a zone.
-enum class CutKind {
-  rings,     ///< lines once round, from the zone's upper edge down
-  uprights,  ///< lines up the wall
-  vee,       ///< triangles standing on their point, straight in the flat
-  slant,     ///< one straight tape across
-  wave,      ///< a ring that swings, in curves or zigzag
-};
+enum class CutKind { rings, uprights, vee, slant, wave };
 
 /// How rings and uprights are placed; only rings by tape and spacer.
 enum class CutBy { equal, places, widths, spacers };
@@ -27,42 +24,90 @@ enum class CutBy { equal, places, widths, spacers };
 /// Where the height goes that stripes by tape and spacer leave over.
 enum class Leftover { top, base, both };
 
-/// A cut as its maker meant it: rules, not results, so that it stays what it was when the cup's
-/// size changes. Which members count depends on the kind.
-struct Cut {
-  CutKind kind = CutKind::rings;
-
+/// Lines once round, from the zone's upper edge down.
+struct RingCut {
   CutBy by = CutBy::equal;
   int count = 2;  ///< equal parts
-  /// Rings by places: how far from the rim, or from the base. Uprights by widths and rings by
-  /// widths: each part, from the top down or from `at` to the right; nothing stands for the rest.
-  std::vector<WrittenLength> places;
-  std::vector<std::optional<WrittenLength>> widths;
+  /// How far each line is from the rim, or from the base.
+  std::vector<WrittenLength> places{};
   bool fromRim = true;
-  std::vector<Angle> angles;  ///< uprights by places
-  /// Rings by tape and spacer: how wide both are, and how many stripes; 0 for as many as fit.
+  /// Each part, from the top down; nothing stands for the rest.
+  std::vector<std::optional<WrittenLength>> widths{};
+  /// By tape and spacer: how wide both are, and how many stripes; 0 for as many as fit.
   WrittenLength tape{Length::inches(0.25), "1/4 in"};
   WrittenLength spacer{Length::inches(0.25), "1/4 in"};
   int stripes = 0;
   Leftover leftover = Leftover::base;
 
-  /// Uprights: where the first line stands. V: its middle. Slant: where it begins.
-  Angle at = Angle::halfTurn();
-  int repeat = 1;  ///< V: how many round the cup; wave: how many swings
-  WrittenLength wide{Length::inches(2), "2 in"};  ///< V, at its open end
-  bool opensAtRim = true;                         ///< V
-  std::optional<WrittenLength>
-      deep;  ///< V, from its open end to its point; nothing: to the far edge
-  /// Slant: where it begins and ends up the wall; wave: its middle height.
-  WrittenLength low;
-  WrittenLength high;
-  Angle to;                                            ///< slant: where it ends
-  WrittenLength swing{Length::inches(0.5), "1/2 in"};  ///< wave, from trough to crest
+  friend bool operator==(const RingCut&, const RingCut&) = default;
+};
+
+/// Lines up the wall.
+struct UprightCut {
+  CutBy by = CutBy::equal;
+  int count = 2;                                       ///< equal parts
+  Angle at = Angle::halfTurn();                        ///< where the first line stands
+  std::vector<Angle> angles{};                         ///< by places
+  std::vector<std::optional<WrittenLength>> widths{};  ///< to the right, from `at` on
+
+  friend bool operator==(const UprightCut&, const UprightCut&) = default;
+};
+
+/// Triangles standing on their point, straight in the flat.
+struct VeeCut {
+  Angle at = Angle::halfTurn();                   ///< its middle
+  int repeat = 1;                                 ///< how many round the cup
+  WrittenLength wide{Length::inches(2), "2 in"};  ///< at its open end
+  bool opensAtRim = true;
+  /// From its open end to its point; nothing: to the far edge.
+  std::optional<WrittenLength> deep{};
+
+  friend bool operator==(const VeeCut&, const VeeCut&) = default;
+};
+
+/// One straight tape across.
+struct SlantCut {
+  Angle at = Angle::halfTurn();  ///< where it begins, and how far up the wall
+  WrittenLength low{};
+  Angle to{};  ///< where it ends
+  WrittenLength high{};
+
+  friend bool operator==(const SlantCut&, const SlantCut&) = default;
+};
+
+/// A ring that swings.
+struct WaveCut {
+  Angle at = Angle::halfTurn();  ///< where it goes up through its middle height
+  int repeat = 1;                ///< how many swings round the cup
+  WrittenLength low{};           ///< its middle height, from the base or from the rim
+  bool fromRim = true;
+  WrittenLength swing{Length::inches(0.5), "1/2 in"};  ///< from trough to crest
   bool zigzag = false;
+
+  friend bool operator==(const WaveCut&, const WaveCut&) = default;
+};
+
+/// A cut as its maker meant it: rules, not results, so that it stays what it was when the cup's
+/// size changes.
+struct Cut {
+  /// In the order of `CutKind`.
+  using How = std::variant<RingCut, UprightCut, VeeCut, SlantCut, WaveCut>;
+
+  Cut() = default;
+  template <typename Kind>
+  requires std::is_constructible_v<How, Kind> Cut(Kind&& of)
+      : how(std::forward<Kind>(of)) {}  // NOLINT(google-explicit-constructor)
+
+  How how;
   std::string kept{};
+
+  CutKind kind() const { return static_cast<CutKind>(how.index()); }
 
   friend bool operator==(const Cut&, const Cut&) = default;
 };
+
+/// What a cut is by, where its kind has a choice of that.
+std::optional<CutBy> placedBy(const Cut& cut);
 
 /// "3 rings", "V": a cut in the middle of a sentence.
 Sentence cutName(const Cut& cut);

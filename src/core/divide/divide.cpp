@@ -44,9 +44,9 @@ class Divider {
       DivideLine line;
       line.id = std::to_string(divided_.lines.size() + 1);
       line.of = path;
-      line.kind = node.cut->kind;
+      line.kind = node.cut->kind();
       line.index = static_cast<int>(i);
-      line.spaced = node.cut->kind == CutKind::rings && node.cut->by == CutBy::spacers;
+      line.spaced = placedBy(*node.cut) == CutBy::spacers;
       line.stretches = cut->lines[i];
       for (const WallLine& stretch : line.stretches) {
         line.length += lengthOn(wall_.body, stretch);

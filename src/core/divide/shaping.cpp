@@ -52,128 +52,137 @@ std::string listed(const std::vector<Item>& items, const Text& text) {
   return list;
 }
 
-}  // namespace
+/// What a hand that pulls a line has to know.
+struct Pull {
+  const Region& zone;
+  const Wall& wall;
+  int line;
+  WallPoint taken;
+  WallPoint to;
+  Unit unit;
+  Length mark = step(usualGraduation(unit));
+  Length high = zone.highest();
+  Length low = zone.lowest();
+};
 
-Cut usualCut(CutKind kind, const Region& zone, const Wall& wall, Unit unit) {
-  Cut cut;
-  cut.kind = kind;
-  const Length high = zone.highest();
-  const Length low = zone.lowest();
-  const auto [from, to] = zone.span();
-  const Length r = wall.body.radius(high);
-  switch (kind) {
-    case CutKind::rings:
-      cut.tape = unit == Unit::inch ? cut.tape : WrittenLength::mm(6);
-      cut.spacer = cut.tape;
-      break;
-    case CutKind::uprights:
-      cut.at = wall.seamAt;
-      break;
-    case CutKind::vee: {
-      const Length room = r * (to - from).radians();
-      cut.wide = onMark(room / 3, unit);
-      cut.at = onDegree(wall.onCup((from + to) / 2));
-      break;
+RingCut pulled(RingCut cut, const Pull& pull) {
+  const Checked<Split> now = split(pull.zone, cut, pull.wall);
+  if (!now) return cut;
+  // Each line by its own place, from the end the cut counts from; the one taken goes along.
+  cut.by = CutBy::places;
+  cut.places.clear();
+  const Length rim = pull.wall.body.wall();
+  for (std::size_t i = 0; i < now->lines.size(); ++i) {
+    if (now->lines[i].empty()) continue;
+    Length s = now->lines[i].front().front().s;
+    if (static_cast<int>(i) == pull.line) {
+      // Between its neighbours, a mark away from them.
+      const Length above = i == 0 ? pull.high : now->lines[i - 1].front().front().s;
+      const Length below =
+          i + 1 == now->lines.size() ? pull.low : now->lines[i + 1].front().front().s;
+      s = std::clamp(pull.to.s, below + pull.mark, std::max(below + pull.mark, above - pull.mark));
+      cut.places.push_back(onMark(cut.fromRim ? rim - s : s, pull.unit));
+    } else {
+      cut.places.push_back(written(cut.fromRim ? rim - s : s, pull.unit));
     }
-    case CutKind::slant:
-      cut.at = wall.onCup(from);
-      cut.to = wall.onCup(to);
-      cut.low = onMark(low + (high - low) * 0.25, unit);
-      cut.high = onMark(low + (high - low) * 0.75, unit);
-      break;
-    case CutKind::wave:
-      cut.fromRim = false;
-      cut.at = Angle();
-      cut.low = onMark((low + high) / 2, unit);
-      cut.swing = onMark((high - low) / 4, unit);
-      cut.repeat = 6;
-      break;
   }
   return cut;
 }
 
-Cut withLineAt(const Cut& cut, const Region& zone, const Wall& wall, int line, WallPoint taken,
-               WallPoint to, Unit unit) {
-  Cut next = cut;
-  const Graduation graduation = usualGraduation(unit);
-  const Length mark = step(graduation);
+UprightCut pulled(UprightCut cut, const Pull& pull) {
+  const Checked<Split> now = split(pull.zone, cut, pull.wall);
+  if (!now) return cut;
+  const Angle to = onDegree(pull.wall.onCup(pull.to.theta));
+  if (cut.by == CutBy::equal && pull.zone.allRound()) {
+    // Equal parts stay equal: all of them turn.
+    cut.at = onDegree(pull.wall.onCup(pull.to.theta) -
+                      Angle::turn() * (static_cast<double>(pull.line) / cut.count))
+                 .wrapped();
+    return cut;
+  }
+  cut.by = CutBy::places;
+  cut.angles.clear();
+  for (std::size_t i = 0; i < now->lines.size(); ++i) {
+    // The others stay where they are, whatever they were placed by.
+    cut.angles.push_back(static_cast<int>(i) == pull.line
+                             ? to
+                             : pull.wall.onCup(now->lines[i].front().front().theta));
+  }
+  return cut;
+}
+
+VeeCut pulled(VeeCut cut, const Pull& pull) {
+  const Length deep = cut.deep ? cut.deep->length : pull.high - pull.low;
+  const Length open = cut.opensAtRim ? pull.high : pull.low;
+  const bool corner = abs(pull.taken.s - open) < deep / 2;
+  if (corner) {
+    const int which = pull.line / 2;
+    const Angle middle =
+        pull.wall.inFrame(cut.at) + Angle::turn() * (static_cast<double>(which) / cut.repeat);
+    const double off = std::abs(std::remainder((pull.to.theta - middle).radians(), 2 * pi));
+    cut.wide = onMark(pull.wall.body.radius(open) * (2 * off), pull.unit);
+  } else {
+    const Length reach = cut.opensAtRim ? pull.high - pull.to.s : pull.to.s - pull.low;
+    cut.deep = onMark(std::clamp(reach, pull.mark, pull.high - pull.low), pull.unit);
+    if (cut.deep->length > pull.high - pull.low) cut.deep = std::nullopt;
+  }
+  return cut;
+}
+
+SlantCut pulled(SlantCut cut, const Pull& pull) {
+  const auto distance = [&](Angle onCup) {
+    return std::abs(
+        std::remainder((pull.wall.inFrame(onCup) - pull.taken.theta).radians(), 2 * pi));
+  };
+  const bool first = distance(cut.at) <= distance(cut.to);
+  (first ? cut.low : cut.high) =
+      onMark(std::clamp(pull.to.s, pull.low + pull.mark, pull.high - pull.mark), pull.unit);
+  return cut;
+}
+
+WaveCut pulled(WaveCut cut, const Pull& pull) {
+  cut.low = onMark(cut.fromRim ? pull.wall.body.wall() - pull.to.s : pull.to.s, pull.unit);
+  return cut;
+}
+
+}  // namespace
+
+Cut usualCut(CutKind kind, const Region& zone, const Wall& wall, Unit unit) {
   const Length high = zone.highest();
   const Length low = zone.lowest();
-  switch (cut.kind) {
+  const auto [from, to] = zone.span();
+  switch (kind) {
     case CutKind::rings: {
-      const Checked<Split> now = split(zone, cut, wall);
-      if (!now) return cut;
-      // Each line by its own place, from the end the cut counts from; the one taken goes along.
-      next.by = CutBy::places;
-      next.places.clear();
-      const Length rim = wall.body.wall();
-      for (std::size_t i = 0; i < now->lines.size(); ++i) {
-        if (now->lines[i].empty()) continue;
-        Length s = now->lines[i].front().front().s;
-        if (static_cast<int>(i) == line) {
-          // Between its neighbours, a mark away from them.
-          const Length above = i == 0 ? high : now->lines[i - 1].front().front().s;
-          const Length below =
-              i + 1 == now->lines.size() ? low : now->lines[i + 1].front().front().s;
-          s = std::clamp(to.s, below + mark, std::max(below + mark, above - mark));
-          next.places.push_back(onMark(cut.fromRim ? rim - s : s, unit));
-        } else {
-          next.places.push_back(written(cut.fromRim ? rim - s : s, unit));
-        }
-      }
-      break;
+      RingCut cut;
+      if (unit == Unit::mm) cut.tape = cut.spacer = WrittenLength::mm(6);
+      return cut;
     }
-    case CutKind::uprights: {
-      const Checked<Split> now = split(zone, cut, wall);
-      if (!now) return cut;
-      if (cut.by == CutBy::equal && zone.allRound()) {
-        // Equal parts stay equal: all of them turn.
-        next.at = onDegree(wall.onCup(to.theta) -
-                           Angle::turn() * (static_cast<double>(line) / cut.count));
-        next.at = next.at.wrapped();
-        break;
-      }
-      next.by = CutBy::places;
-      next.angles.clear();
-      for (std::size_t i = 0; i < now->lines.size(); ++i) {
-        // The others stay where they are, whatever they were placed by.
-        next.angles.push_back(static_cast<int>(i) == line
-                                  ? onDegree(wall.onCup(to.theta))
-                                  : wall.onCup(now->lines[i].front().front().theta));
-      }
-      break;
-    }
+    case CutKind::uprights:
+      return UprightCut{.at = wall.seamAt};
     case CutKind::vee: {
-      const Length deep = cut.deep ? cut.deep->length : high - low;
-      const Length open = cut.opensAtRim ? high : low;
-      const bool corner = abs(taken.s - open) < deep / 2;
-      if (corner) {
-        const int which = line / 2;
-        const Angle middle =
-            wall.inFrame(cut.at) + Angle::turn() * (static_cast<double>(which) / cut.repeat);
-        const double off = std::abs(std::remainder((to.theta - middle).radians(), 2 * pi));
-        next.wide = onMark(wall.body.radius(open) * (2 * off), unit);
-      } else {
-        const Length reach = cut.opensAtRim ? high - to.s : to.s - low;
-        next.deep = onMark(std::clamp(reach, mark, high - low), unit);
-        if (next.deep->length > high - low) next.deep = std::nullopt;
-      }
-      break;
+      const Length room = wall.body.radius(high) * (to - from).radians();
+      return VeeCut{.at = onDegree(wall.onCup((from + to) / 2)), .wide = onMark(room / 3, unit)};
     }
-    case CutKind::slant: {
-      const auto distance = [&](Angle onCup) {
-        return std::abs(std::remainder((wall.inFrame(onCup) - taken.theta).radians(), 2 * pi));
-      };
-      const bool first = distance(cut.at) <= distance(cut.to);
-      (first ? next.low : next.high) = onMark(std::clamp(to.s, low + mark, high - mark), unit);
+    case CutKind::slant:
+      return SlantCut{.at = wall.onCup(from),
+                      .low = onMark(low + (high - low) * 0.25, unit),
+                      .to = wall.onCup(to),
+                      .high = onMark(low + (high - low) * 0.75, unit)};
+    case CutKind::wave:
       break;
-    }
-    case CutKind::wave: {
-      const Length s = cut.fromRim ? wall.body.wall() - to.s : to.s;
-      next.low = onMark(s, unit);
-      break;
-    }
   }
+  return WaveCut{.at = Angle(),
+                 .repeat = 6,
+                 .low = onMark((low + high) / 2, unit),
+                 .fromRim = false,
+                 .swing = onMark((high - low) / 4, unit)};
+}
+
+Cut withLineAt(const Cut& cut, const Region& zone, const Wall& wall, int line, WallPoint taken,
+               WallPoint to, Unit unit) {
+  const Pull pull{zone, wall, line, taken, to, unit};
+  Cut next = cut;
+  std::visit([&](auto& how) { how = pulled(how, pull); }, next.how);
   return next;
 }
 
@@ -187,7 +196,8 @@ WallPoint handleOf(const DivideLine& line, bool along) {
 }
 
 Cut ontoTape(const Cut& cut, const Region& zone, const Wall& wall, Absorb absorb, Unit unit) {
-  if (cut.kind != CutKind::rings) return cut;
+  const auto* rings = std::get_if<RingCut>(&cut.how);
+  if (rings == nullptr) return cut;
   const Checked<Split> now = split(zone, cut, wall);
   if (!now || now->parts.size() < 2) return cut;
   std::vector<Length> bands;
@@ -195,7 +205,7 @@ Cut ontoTape(const Cut& cut, const Region& zone, const Wall& wall, Absorb absorb
   for (const Region& part : now->parts) bands.push_back(part.highest() - part.lowest());
   const TapedBands taped = tapedBands(bands, usualGraduation(unit), absorb);
   const std::size_t rest = absorb == Absorb::rim ? 0 : bands.size() - 1;
-  Cut next = cut;
+  RingCut next = *rings;
   next.by = CutBy::widths;
   next.widths.clear();
   for (std::size_t i = 0; i < bands.size(); ++i) {
@@ -205,7 +215,9 @@ Cut ontoTape(const Cut& cut, const Region& zone, const Wall& wall, Absorb absorb
       next.widths.push_back(written(bands[i] + taped.errors[i], unit));
     }
   }
-  return next;
+  Cut taken = cut;
+  taken.how = std::move(next);
+  return taken;
 }
 
 Checked<std::vector<std::optional<WrittenLength>>> parseWidths(std::string_view text, Unit unit) {

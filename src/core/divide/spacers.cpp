@@ -7,7 +7,7 @@
 
 namespace avrelt {
 
-Checked<SpacerRun> spacerRun(const Cut& cut, Length low, Length high) {
+Checked<SpacerRun> spacerRun(const RingCut& cut, Length low, Length high) {
   constexpr Length thinnest = Length::mm(0.5);
   constexpr Length slack = Length::mm(1e-6);
   const Length tape = cut.tape.length;

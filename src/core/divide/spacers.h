@@ -21,7 +21,7 @@ struct SpacerRun {
 
 /// How tape and spacers of a cut fall between two heights. Refused, naming the member: tape or
 /// spacer under 0.5 mm, a zone too low for one stripe, more stripes than fit.
-Checked<SpacerRun> spacerRun(const Cut& cut, Length low, Length high);
+Checked<SpacerRun> spacerRun(const RingCut& cut, Length low, Length high);
 
 /// Tape to tear off for a run, tabs included.
 struct SpacerTape {

@@ -75,7 +75,7 @@ Checked<std::vector<Length>> widthsOf(const std::vector<std::optional<WrittenLen
   return result;
 }
 
-Checked<Split> rings(const Region& zone, const Cut& cut, const Wall& wall) {
+Checked<Split> divided(const Region& zone, const RingCut& cut, const Wall& wall) {
   const Length high = zone.highest();
   const Length low = zone.lowest();
   std::vector<Length> heights;  // from the top down
@@ -130,7 +130,7 @@ Checked<Split> rings(const Region& zone, const Cut& cut, const Wall& wall) {
   return result;
 }
 
-Checked<Split> uprights(const Region& zone, const Cut& cut, const Wall& wall) {
+Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wall) {
   const auto [from, to] = zone.span();
   // A zone that a V parts from rim to base covers all angles too.
   const bool all = to - from >= Angle::turn() - Angle::radians(1e-6);
@@ -200,7 +200,7 @@ Checked<Split> uprights(const Region& zone, const Cut& cut, const Wall& wall) {
   return result;
 }
 
-Checked<Split> vees(const Region& zone, const Cut& cut, const Wall& wall) {
+Checked<Split> divided(const Region& zone, const VeeCut& cut, const Wall& wall) {
   const Length high = zone.highest();
   const Length low = zone.lowest();
   if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
@@ -259,7 +259,7 @@ Checked<Split> vees(const Region& zone, const Cut& cut, const Wall& wall) {
   return result;
 }
 
-Checked<Split> slant(const Region& zone, const Cut& cut, const Wall& wall) {
+Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall) {
   if (zone.allRound()) {
     return refuse("to",
                   "A slant needs sides to end on, and this zone goes all round. Cut it with "
@@ -345,7 +345,7 @@ Checked<Split> slant(const Region& zone, const Cut& cut, const Wall& wall) {
   return result;
 }
 
-Checked<Split> wave(const Region& zone, const Cut& cut, const Wall& wall) {
+Checked<Split> divided(const Region& zone, const WaveCut& cut, const Wall& wall) {
   if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
   const Length high = zone.highest();
   const Length low = zone.lowest();
@@ -392,19 +392,7 @@ Checked<Split> wave(const Region& zone, const Cut& cut, const Wall& wall) {
 }  // namespace
 
 Checked<Split> split(const Region& zone, const Cut& cut, const Wall& wall) {
-  switch (cut.kind) {
-    case CutKind::rings:
-      return rings(zone, cut, wall);
-    case CutKind::uprights:
-      return uprights(zone, cut, wall);
-    case CutKind::vee:
-      return vees(zone, cut, wall);
-    case CutKind::slant:
-      return slant(zone, cut, wall);
-    case CutKind::wave:
-      break;
-  }
-  return wave(zone, cut, wall);
+  return std::visit([&](const auto& how) { return divided(zone, how, wall); }, cut.how);
 }
 
 Length lengthOn(const Body& body, const WallLine& line) {

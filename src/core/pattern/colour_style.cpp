@@ -132,20 +132,6 @@ void symmetric(const std::vector<CellSite>& sites, Length radius, ColourTask& ta
 
 }  // namespace
 
-std::vector<int> coloursOfHeight(const std::vector<CellSite>& sites,
-                                 const std::vector<double>& shares, Length low, Length high) {
-  const std::vector<int> useful = usefulOf(shares);
-  std::vector<int> colours;
-  colours.reserve(sites.size());
-  for (const CellSite& site : sites) {
-    colours.push_back(
-        useful.empty()
-            ? -1
-            : useful[static_cast<std::size_t>(placeDown(site.s, shares, useful, low, high))]);
-  }
-  return colours;
-}
-
 std::vector<std::pair<std::size_t, std::size_t>> mirrorPairs(const std::vector<CellSite>& sites,
                                                              Length radius) {
   constexpr double near = 0.2;

@@ -31,11 +31,6 @@ struct CellSite {
 void applyStyle(ColourStyle style, const std::vector<CellSite>& sites, Length low, Length high,
                 Length radius, ColourTask& task);
 
-/// Which colour each cell's height has in a gradient: the zone's height parted by the shares from
-/// the top down. −1 where no colour has a share.
-std::vector<int> coloursOfHeight(const std::vector<CellSite>& sites,
-                                 const std::vector<double>& shares, Length low, Length high);
-
 /// Cells that are each other's mirror image at the front: alike in place, within a fifth of their
 /// size, and in area. Those on the mirror's line are no pair.
 std::vector<std::pair<std::size_t, std::size_t>> mirrorPairs(const std::vector<CellSite>& sites,

@@ -17,11 +17,9 @@ using std::numbers::pi;
 
 namespace {
 
-ZoneNode cutInto(CutKind kind, int count, std::vector<ZoneNode> parts = {}) {
+ZoneNode cutBy(Cut cut, std::vector<ZoneNode> parts = {}) {
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->kind = kind;
-  node.cut->count = count;
+  node.cut = std::move(cut);
   node.parts = std::move(parts);
   return node;
 }
@@ -39,10 +37,10 @@ TEST_CASE("an uncut body is one zone, and has all of it") {
 
 TEST_CASE("zones are lettered as the tree has them, and add to the body") {
   const Straight cup;
-  ZoneNode middle = cutInto(CutKind::uprights, 3);
+  ZoneNode middle = cutBy(UprightCut{.count = 3});
   middle.parts.resize(3);
   middle.parts[2].finish = {FinishKind::glitter, "gold", "#C9A227"};
-  const Divided divided = cup.made(cutInto(CutKind::rings, 3, {ZoneNode(), middle, ZoneNode()}));
+  const Divided divided = cup.made(cutBy(RingCut{.count = 3}, {ZoneNode(), middle, ZoneNode()}));
   REQUIRE(divided.zones.size() == 5);
   CHECK(divided.zones[3].id == "D");
   CHECK(divided.zones[3].path == ZonePath{1, 2});
@@ -56,9 +54,8 @@ TEST_CASE("zones are lettered as the tree has them, and add to the body") {
 
 TEST_CASE("a line's marks say how far up, down and round, as a tape laid there would") {
   const Straight cup;
-  ZoneNode node = cutInto(CutKind::uprights, 4);
-  node.cut->at = Angle::degrees(45);
-  node.parts = {cutInto(CutKind::rings, 3)};
+  const ZoneNode node =
+      cutBy(UprightCut{.count = 4, .at = Angle::degrees(45)}, {cutBy(RingCut{.count = 3})});
   const Divided divided = cup.made(node);
   REQUIRE(divided.marks.size() == 6);
   // Uprights at 45°, 135°, 225°, 315° of 9 in: an eighth and three eighths from the front each way.
@@ -122,11 +119,8 @@ TEST_CASE("a V, a slant and a wave over the seam are marked where they were type
     INFO("seam at " << seam);
     const Wall wall{body, body.cone(), Angle::degrees(seam)};
     ZoneNode node;
-    node.cut.emplace();
-    node.cut->kind = CutKind::vee;
-    node.cut->at = Angle::degrees(160);
-    node.cut->wide = WrittenLength::mm(60);
-    node.cut->deep = WrittenLength::mm(80);
+    node.cut = VeeCut{
+        .at = Angle::degrees(160), .wide = WrittenLength::mm(60), .deep = WrittenLength::mm(80)};
     Divided divided = *divide(node, wall);
     // 60 of 250 mm are 86.4° of the turn, half of them either side of 160°.
     CHECK(markOf(divided, MarkAt::leftCorner).onCup.degrees() == Approx(116.8).margin(1e-5));
@@ -136,16 +130,14 @@ TEST_CASE("a V, a slant and a wave over the seam are marked where they were type
     CHECK(markOf(divided, MarkAt::point).onCup.degrees() == Approx(160).margin(1e-5));
     CHECK(markOf(divided, MarkAt::point).fromBase.mm() == Approx(70));
 
-    node = cutInto(CutKind::uprights, 0, {ZoneNode(), ZoneNode()});
-    node.cut->by = CutBy::places;
-    node.cut->angles = {Angle::degrees(120), Angle::degrees(-120)};
+    node = cutBy(
+        UprightCut{.by = CutBy::places, .angles = {Angle::degrees(120), Angle::degrees(-120)}},
+        {ZoneNode(), ZoneNode()});
     ZoneNode slant;
-    slant.cut.emplace();
-    slant.cut->kind = CutKind::slant;
-    slant.cut->at = Angle::degrees(120);
-    slant.cut->low = WrittenLength::mm(30);
-    slant.cut->to = Angle::degrees(-120);
-    slant.cut->high = WrittenLength::mm(120);
+    slant.cut = SlantCut{.at = Angle::degrees(120),
+                         .low = WrittenLength::mm(30),
+                         .to = Angle::degrees(-120),
+                         .high = WrittenLength::mm(120)};
     // The part from 120° over the back to −120° is the one that is 120° wide.
     const Divided parts = *divide(node, wall);
     const bool first = parts.zones[0].area < parts.zones[1].area;
@@ -157,13 +149,11 @@ TEST_CASE("a V, a slant and a wave over the seam are marked where they were type
     CHECK(markOf(divided, MarkAt::rightEnd).fromBase.mm() == Approx(120));
 
     ZoneNode wave;
-    wave.cut.emplace();
-    wave.cut->kind = CutKind::wave;
-    wave.cut->fromRim = false;
-    wave.cut->at = Angle::degrees(180);
-    wave.cut->low = WrittenLength::mm(75);
-    wave.cut->swing = WrittenLength::mm(40);
-    wave.cut->repeat = 2;
+    wave.cut = WaveCut{.at = Angle::degrees(180),
+                       .repeat = 2,
+                       .low = WrittenLength::mm(75),
+                       .fromRim = false,
+                       .swing = WrittenLength::mm(40)};
     node.parts[first ? 0 : 1] = wave;
     divided = *divide(node, wall);
     // Two swings round: a crest an eighth of a turn after 180°, a trough an eighth before.
@@ -209,10 +199,7 @@ TEST_CASE("a V from rim to base parts its zone; uprights there begin where they 
   for (const double seam : {180.0, 0.0, 77.0}) {
     const Wall wall{body, body.cone(), Angle::degrees(seam)};
     ZoneNode node;
-    node.cut.emplace();
-    node.cut->kind = CutKind::vee;
-    node.cut->at = Angle::degrees(20);
-    node.cut->wide = WrittenLength::mm(60);
+    node.cut = VeeCut{.at = Angle::degrees(20), .wide = WrittenLength::mm(60)};
     const Divided parted = *divide(node, wall);
     const Region& rest = parted.zones[1].region;
     CHECK_FALSE(rest.allRound());
@@ -230,8 +217,7 @@ TEST_CASE("a V from rim to base parts its zone; uprights there begin where they 
       }
     }
     node.parts.resize(2);
-    node.parts[1] = cutInto(CutKind::uprights, 3);
-    node.parts[1].cut->at = Angle::degrees(140);
+    node.parts[1] = cutBy(UprightCut{.count = 3, .at = Angle::degrees(140)});
     const Divided thirds = *divide(node, wall);
     std::vector<double> places;
     for (const LineMark& mark : thirds.marks) {
@@ -243,7 +229,7 @@ TEST_CASE("a V from rim to base parts its zone; uprights there begin where they 
 }
 
 TEST_CASE("the tree keeps what it was made by: a third stays a third on another cup") {
-  const ZoneNode node = cutInto(CutKind::rings, 3);
+  const ZoneNode node = cutBy(RingCut{.count = 3});
   for (const double tall : {5.0, 8.0, 11.0}) {
     const Body body =
         bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(tall)));
@@ -255,8 +241,8 @@ TEST_CASE("the tree keeps what it was made by: a third stays a third on another 
 
 TEST_CASE("faults name the member from the root of the tree") {
   const Straight cup;
-  ZoneNode node = cutInto(CutKind::rings, 2, {ZoneNode(), cutInto(CutKind::vee, 1)});
-  node.parts[1].cut->wide = {Length::inches(12), {}};
+  const VeeCut wide{.wide = {Length::inches(12), {}}};
+  const ZoneNode node = cutBy(RingCut{.count = 2}, {ZoneNode(), cutBy(wide)});
   const CheckedAll<Divided> divided = divide(node, cup.wall);
   REQUIRE_FALSE(divided.has_value());
   CHECK(divided.error().front().field == "parts[1].cut.wide");

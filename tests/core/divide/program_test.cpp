@@ -24,8 +24,7 @@ ZoneNode filled(FinishKind kind, const char* colour, Stick stick = Stick::resin)
 
 ZoneNode threeBands() {
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->count = 3;
+  node.cut = RingCut{.count = 3};
   node.parts = {filled(FinishKind::glitter, "#E8E0D0"), filled(FinishKind::film, "#808080"),
                 filled(FinishKind::glitter, "#202040", Stick::brushGlue)};
   return node;
@@ -108,10 +107,7 @@ TEST_CASE("a zone all round with no lines needs no tape") {
 TEST_CASE("the zones on both sides of every line are known, V's and slants too") {
   const Straight cup;
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->kind = CutKind::vee;
-  node.cut->at = Angle();
-  node.cut->wide = {Length::inches(4), {}};
+  node.cut = VeeCut{.at = Angle(), .wide = {Length::inches(4), {}}};
   const Divided divided = cup.made(node);
   for (const DivideLine& line : divided.lines) {
     const Sides sides = sidesOf(line, divided);
@@ -124,10 +120,7 @@ TEST_CASE("the zones on both sides of every line are known, V's and slants too")
 TEST_CASE("round a V's inside tape lies left of its left side and right of its right side") {
   const Straight cup;
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->kind = CutKind::vee;
-  node.cut->at = Angle();
-  node.cut->wide = {Length::inches(4), {}};
+  node.cut = VeeCut{.at = Angle(), .wide = {Length::inches(4), {}}};
   node.parts = {filled(FinishKind::glitter, "#445566")};
   const std::vector<TapeMove> moves =
       tapeProgram(cup.made(node), Length::mm(6), Graduation::millimetre, {});
@@ -135,10 +128,7 @@ TEST_CASE("round a V's inside tape lies left of its left side and right of its r
   CHECK_THAT(inWords(moves[1].words, Unit::mm), Catch::Contains("right of line 2"));
   // The same for uprights, whichever way round they are.
   ZoneNode quarters;
-  quarters.cut.emplace();
-  quarters.cut->kind = CutKind::uprights;
-  quarters.cut->count = 4;
-  quarters.cut->at = Angle::degrees(-45);
+  quarters.cut = UprightCut{.count = 4, .at = Angle::degrees(-45)};
   quarters.parts = {filled(FinishKind::glitter, "#445566")};
   const std::vector<TapeMove> sides =
       tapeProgram(cup.made(quarters), Length::mm(6), Graduation::millimetre, {});
@@ -150,8 +140,7 @@ namespace {
 
 ZoneNode rings(std::vector<ZoneNode> parts) {
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->count = static_cast<int>(parts.size());
+  node.cut = RingCut{.count = static_cast<int>(parts.size())};
   node.parts = std::move(parts);
   return node;
 }
@@ -167,9 +156,9 @@ TEST_CASE("zones with one finish are filled together, and a tape serves both lin
   ZoneNode node =
       rings({filled(FinishKind::glitter, "#101020"), filled(FinishKind::bare, "#FFFFFF"),
              filled(FinishKind::glitter, "#101020")});
-  node.cut->by = CutBy::widths;
-  node.cut->widths = {std::nullopt, WrittenLength{Length::inches(1), "1 in"},
-                      WrittenLength{Length::inches(3), "3 in"}};
+  node.cut = RingCut{.by = CutBy::widths,
+                     .widths = {std::nullopt, WrittenLength{Length::inches(1), "1 in"},
+                                WrittenLength{Length::inches(3), "3 in"}}};
   // "The divider masked with 1 in tape laid exactly on it": common practice, no published source.
   const Divided divided = cup.made(node);
   const auto exact = tapeProgram(divided, Length::inches(1), Graduation::sixteenth, {});
@@ -191,8 +180,7 @@ TEST_CASE("a line that would want tape on both its sides parts a finish into two
   const Straight cup;
   const auto half = [](const char* left, const char* right) {
     ZoneNode node;
-    node.cut.emplace();
-    node.cut->kind = CutKind::uprights;
+    node.cut = UprightCut{};
     node.parts = {filled(FinishKind::glitter, left), filled(FinishKind::glitter, right)};
     return node;
   };
@@ -211,8 +199,7 @@ TEST_CASE("a line that would want tape on both its sides parts a finish into two
 TEST_CASE("tape round dry paint stays where the next zone needs it just so") {
   const Straight cup;
   ZoneNode lower;
-  lower.cut.emplace();
-  lower.cut->kind = CutKind::uprights;
+  lower.cut = UprightCut{};
   lower.parts = {filled(FinishKind::paint, "#101020"), filled(FinishKind::paint, "#405060")};
   const Divided divided = cup.made(rings({filled(FinishKind::bare, "#FFFFFF"), lower}));
   const auto moves = tapeProgram(divided, Length::mm(6), Graduation::millimetre, {});
@@ -238,9 +225,7 @@ TEST_CASE("tape round dry paint stays where the next zone needs it just so") {
 TEST_CASE("stripes by tape and spacer are laid one touching the other") {
   const Straight cup;
   ZoneNode node = rings({});
-  node.cut->by = CutBy::spacers;
-  node.cut->stripes = 3;
-  node.cut->leftover = Leftover::both;
+  node.cut = RingCut{.by = CutBy::spacers, .stripes = 3, .leftover = Leftover::both};
   node.parts.resize(7);
   for (const std::size_t between : {0U, 2U, 4U, 6U}) {
     node.parts[between] = filled(FinishKind::glitter, "#203040");

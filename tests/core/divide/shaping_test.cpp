@@ -16,8 +16,7 @@ struct Bench {
   Wall wall{body, flat, Angle::halfTurn()};
   Region whole() const { return Region::band(Length(), body.wall()); }
   Region half() const {
-    Cut cut;
-    cut.kind = CutKind::uprights;
+    UprightCut cut;
     return split(whole(), cut, wall)->parts[0];
   }
 };
@@ -39,8 +38,7 @@ TEST_CASE("the usual cut of every kind can be made, on a whole body and on a hal
 
 TEST_CASE("a ring pulled goes to a mark, and the others stay") {
   const Bench bench;
-  Cut cut;
-  cut.count = 3;
+  RingCut cut{.count = 3};
   const Split before = *split(bench.whole(), cut, bench.wall);
   const Length other = before.lines[1][0][0].s;
   const Cut pulled = withLineAt(cut, bench.whole(), bench.wall, 0, before.lines[0][0][0],
@@ -56,24 +54,25 @@ TEST_CASE("a ring pulled goes to a mark, and the others stay") {
 
 TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights turn") {
   const Bench bench;
-  Cut vee = usualCut(CutKind::vee, bench.whole(), bench.wall, Unit::inch);
+  auto vee = std::get<VeeCut>(usualCut(CutKind::vee, bench.whole(), bench.wall, Unit::inch).how);
   vee.at = Angle();
   const Length high = bench.body.wall();
   const Cut wider = withLineAt(vee, bench.whole(), bench.wall, 0, {Angle::degrees(-50), high},
                                {Angle::degrees(-45), high}, Unit::inch);
-  CHECK(wider.wide.length.inches() == Approx(10.5 / 4).margin(1.0 / 32));
+  CHECK(std::get<VeeCut>(wider.how).wide.length.inches() == Approx(10.5 / 4).margin(1.0 / 32));
   const Cut deeper = withLineAt(vee, bench.whole(), bench.wall, 1, {Angle(), Length()},
                                 {Angle(), Length::inches(1)}, Unit::inch);
-  CHECK(deeper.deep->length.inches() == Approx(3.75));
-  Cut wave = usualCut(CutKind::wave, bench.whole(), bench.wall, Unit::inch);
-  wave = withLineAt(wave, bench.whole(), bench.wall, 0, {Angle(), wave.low.length},
-                    {Angle(), Length::inches(3.01)}, Unit::inch);
-  CHECK(wave.low.length == Length::inches(3));
+  CHECK(std::get<VeeCut>(deeper.how).deep->length.inches() == Approx(3.75));
+  const Cut wave = usualCut(CutKind::wave, bench.whole(), bench.wall, Unit::inch);
+  const Cut lifted = withLineAt(wave, bench.whole(), bench.wall, 0,
+                                {Angle(), std::get<WaveCut>(wave.how).low.length},
+                                {Angle(), Length::inches(3.01)}, Unit::inch);
+  CHECK(std::get<WaveCut>(lifted.how).low.length == Length::inches(3));
   Cut uprights = usualCut(CutKind::uprights, bench.whole(), bench.wall, Unit::inch);
   uprights = withLineAt(uprights, bench.whole(), bench.wall, 1, {},
                         {bench.wall.inFrame(Angle::degrees(20.2)), high}, Unit::inch);
-  CHECK(uprights.by == CutBy::equal);
-  CHECK(uprights.at.degrees() == Approx(-160));
+  CHECK(std::get<UprightCut>(uprights.how).by == CutBy::equal);
+  CHECK(std::get<UprightCut>(uprights.how).at.degrees() == Approx(-160));
 }
 
 TEST_CASE("an upright pulled leaves the others where they are, to the last digit") {
@@ -81,10 +80,9 @@ TEST_CASE("an upright pulled leaves the others where they are, to the last digit
   for (const double seam : {180.0, 33.3}) {
     const Wall wall{body, body.cone(), Angle::degrees(seam)};
     const Region whole = Region::band(Length(), body.wall());
-    Cut cut;
-    cut.kind = CutKind::uprights;
-    cut.by = CutBy::places;
-    cut.angles = {Angle::degrees(-120.27), Angle::degrees(10.4), Angle::degrees(88.88)};
+    UprightCut cut{
+        .by = CutBy::places,
+        .angles = {Angle::degrees(-120.27), Angle::degrees(10.4), Angle::degrees(88.88)}};
     const Checked<Split> now = split(whole, cut, wall);
     REQUIRE(now.has_value());
     std::vector<double> before;
@@ -92,7 +90,8 @@ TEST_CASE("an upright pulled leaves the others where they are, to the last digit
       before.push_back(wall.onCup(line.front().front().theta).degrees());
     }
     const WallPoint to{wall.inFrame(Angle::degrees(before[1] + 4.4)), Length::inches(4)};
-    const Cut pulled = withLineAt(cut, whole, wall, 1, {}, to, Unit::inch);
+    const auto pulled =
+        std::get<UprightCut>(withLineAt(cut, whole, wall, 1, {}, to, Unit::inch).how);
     REQUIRE(pulled.angles.size() == 3);
     CHECK(pulled.angles[0].degrees() == Approx(before[0]).margin(1e-5));
     CHECK(pulled.angles[1].degrees() == Approx(std::round(before[1] + 4.4)));
@@ -106,15 +105,15 @@ TEST_CASE("equal bands are put onto the tape, and one of them takes what is over
   const Development flat = body.cone();
   const Wall wall{body, flat, Angle::halfTurn()};
   const Region whole = Region::band(Length(), body.wall());
-  Cut thirds;
-  thirds.count = 3;
-  const Cut base = ontoTape(thirds, whole, wall, Absorb::base, Unit::inch);
+  RingCut thirds{.count = 3};
+  const auto base = std::get<RingCut>(ontoTape(thirds, whole, wall, Absorb::base, Unit::inch).how);
   REQUIRE(base.widths.size() == 3);
   CHECK(base.widths[0]->length == Length::inches(2.6875));
   CHECK_FALSE(base.widths[2].has_value());
-  const Cut rim = ontoTape(thirds, whole, wall, Absorb::rim, Unit::inch);
+  const auto rim = std::get<RingCut>(ontoTape(thirds, whole, wall, Absorb::rim, Unit::inch).how);
   CHECK_FALSE(rim.widths[0].has_value());
-  for (const Cut& cut : {base, rim, ontoTape(thirds, whole, wall, Absorb::spread, Unit::inch)}) {
+  for (const Cut& cut :
+       {Cut(base), Cut(rim), ontoTape(thirds, whole, wall, Absorb::spread, Unit::inch)}) {
     const Checked<Split> made = split(whole, cut, wall);
     REQUIRE(made.has_value());
     for (const auto& line : made->lines) {

@@ -17,8 +17,7 @@ namespace {
 
 ZoneNode threeBands() {
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->count = 3;
+  node.cut = RingCut{.count = 3};
   return node;
 }
 
@@ -95,9 +94,7 @@ TEST_CASE("spares are half as many again where none are asked for: 18 strips for
   // Common practice, no published source.
   const Straight cup;
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->kind = CutKind::uprights;
-  node.cut->count = 12;
+  node.cut = UprightCut{.count = 12};
   const Divided divided = cup.made(node);
   std::vector<Stripe> stripes;
   for (int line = 0; line < 12; ++line) stripes.push_back(stripeOn({}, line, 1.778));
@@ -124,10 +121,7 @@ TEST_CASE("a join hides under a stripe that crosses, and is laid before it") {
   const Straight cup;
   ZoneNode node = threeBands();
   node.parts.resize(1);
-  node.parts[0].cut.emplace();
-  node.parts[0].cut->kind = CutKind::vee;
-  node.parts[0].cut->at = Angle();
-  node.parts[0].cut->wide = {Length::inches(4), {}};
+  node.parts[0].cut = VeeCut{.at = Angle(), .wide = {Length::inches(4), {}}};
   const Divided divided = cup.made(node);
   Stripe ring = stripeOn({}, 0);
   ring.join = StripeJoin::hidden;
@@ -163,9 +157,7 @@ TEST_CASE("a butt is scored through both layers") {
 TEST_CASE("thin stripes, tapes not owned and stripes over the edge are asked about") {
   const Straight cup;
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->by = CutBy::places;
-  node.cut->places = {{Length::inches(3.0 / 16), "3/16 in"}};
+  node.cut = RingCut{.by = CutBy::places, .places = {{Length::inches(3.0 / 16), "3/16 in"}}};
   const Divided divided = cup.made(node);
   Division division;
   const auto rules = [&](const Stripe& stripe) {
@@ -190,10 +182,9 @@ TEST_CASE("thin stripes, tapes not owned and stripes over the edge are asked abo
 }
 
 TEST_CASE("stripes by tape and spacer: how many fit, what is left over and where it goes") {
-  Cut cut;
-  cut.by = CutBy::spacers;
-  cut.tape = {Length::inches(0.5), "1/2 in"};
-  cut.spacer = {Length::inches(0.25), "1/4 in"};
+  RingCut cut{.by = CutBy::spacers,
+              .tape = {Length::inches(0.5), "1/2 in"},
+              .spacer = {Length::inches(0.25), "1/4 in"}};
   const Length low = Length::inches(1);
   const Length high = Length::inches(5);
   // 5 stripes and 4 spacers are 3 1/2 in of 4.
@@ -232,9 +223,7 @@ TEST_CASE("stripes by tape and spacer: how many fit, what is left over and where
 
 TEST_CASE("a run's tape is its stripes' lengths on the cup and their tabs") {
   const Straight cup;
-  Cut cut;
-  cut.by = CutBy::spacers;
-  cut.stripes = 3;
+  RingCut cut{.by = CutBy::spacers, .stripes = 3};
   const Region whole = Region::band(Length(), cup.body.wall());
   const Checked<SpacerRun> run = spacerRun(cut, Length(), cup.body.wall());
   REQUIRE(run.has_value());
@@ -249,9 +238,7 @@ TEST_CASE("ring strips are once round at their line; the marks on the sheet add 
   const Wall wall{body, flat, Angle::degrees(170)};
   ZoneNode node = threeBands();
   node.parts.resize(1);
-  node.parts[0].cut.emplace();
-  node.parts[0].cut->kind = CutKind::uprights;
-  node.parts[0].cut->count = 3;
+  node.parts[0].cut = UprightCut{.count = 3};
   const CheckedAll<Divided> divided = divide(node, wall);
   REQUIRE(divided.has_value());
   const std::vector<Piece> strips =
@@ -286,7 +273,7 @@ TEST_CASE("ring strips are once round at their line; the marks on the sheet add 
     CHECK((mark.fromBase + mark.fromRim).mm() == Approx(body.wall().mm()));
   }
   // With many marks there is a second page.
-  node.cut->count = 40;
+  node.cut = RingCut{.count = 40};
   const CheckedAll<Divided> many = divide(node, wall);
   REQUIRE(many.has_value());
   CHECK(marksSheets(*many, flat, Unit::inch, "Comet").size() == 2);

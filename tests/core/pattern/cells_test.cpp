@@ -114,10 +114,7 @@ TEST_CASE("repeats are whole round the cup, and what that costs is said") {
 
 TEST_CASE("a pattern is cut to its zone, a V across the seam for one") {
   const Bench bench(tapered());
-  Cut cut;
-  cut.kind = CutKind::vee;
-  cut.at = Angle::degrees(170);
-  cut.wide = WrittenLength::mm(90);
+  VeeCut cut{.at = Angle::degrees(170), .wide = WrittenLength::mm(90)};
   const Checked<Split> parts = split(bench.whole(), cut, bench.wall);
   REQUIRE(parts.has_value());
   Pattern pattern;

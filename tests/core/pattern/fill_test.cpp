@@ -162,8 +162,7 @@ TEST_CASE("a pin leaves the rest of the wall as it was") {
 TEST_CASE("cells across a zone's edge count where that is asked for") {
   const Bench bench;
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->count = 2;
+  node.cut = RingCut{.count = 2};
   const Divided halves = *divide(node, bench.wall);
   Fill low = filled(Family::check, 20);
   Fill high = low;

@@ -37,11 +37,7 @@ struct Patterned {
 
 ZoneNode vees(int repeat, Angle at) {
   ZoneNode node;
-  node.cut.emplace();
-  node.cut->kind = CutKind::vee;
-  node.cut->repeat = repeat;
-  node.cut->at = at;
-  node.cut->wide = WrittenLength::mm(60);
+  node.cut = VeeCut{.at = at, .repeat = repeat, .wide = WrittenLength::mm(60)};
   return node;
 }
 
@@ -157,6 +153,40 @@ TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
   CHECK(cells.size() == 3 * plan.cells.size());
   cup.fills[0].cutting.filmWhole = true;
   CHECK(filmCells(cup.plans, cup.fills, cup.flat).empty());
+}
+
+TEST_CASE("an opening in a film cell is cut in it and is no piece of its own, on the seam too") {
+  Patterned cup(ZoneNode(), {});
+  Artwork frame{"frame", 30, 40, false, {}};
+  frame.cells = {{{{2, 2}, {28, 2}, {28, 38}, {2, 38}}, {{10, 15}, {10, 25}, {20, 25}, {20, 15}}}};
+  Fill& fill = cup.fills[0];
+  fill.pattern.family = Family::artwork;
+  fill.pattern.artwork = SharedArtwork(frame);
+  fill.pattern.size = WrittenLength::mm(30);
+  for (CellColour& colour : fill.colours) colour.finish.kind = FinishKind::film;
+  for (const double along : {0.0, 0.5, 0.37}) {
+    fill.pattern.along = along;
+    const CheckedAll<std::vector<FillPlan>> made = planFills(cup.fills, cup.divided, cup.wall);
+    REQUIRE(made.has_value());
+    const FillPlan& plan = made->front();
+    const std::vector<Piece> pieces = filmCells(*made, cup.fills, cup.flat);
+    REQUIRE(pieces.size() == plan.cells.size());
+    std::size_t holes = 0;
+    std::size_t onSeam = 0;
+    for (const Piece& piece : pieces) {
+      CHECK(piece.slits.empty());
+      holes += piece.holes.size();
+      const auto cell = std::find_if(plan.cells.begin(), plan.cells.end(), [&](const Cell& one) {
+        return piece.id == "cell-" + one.label;
+      });
+      REQUIRE(cell != plan.cells.end());
+      CHECK(piece.area().mm2() == Approx(cell->area.mm2()).epsilon(1e-3));
+      onSeam += cell->onSeam && !piece.holes.empty() ? 1 : 0;
+    }
+    // All but those the rim or the base goes through.
+    CHECK(holes * 2 > pieces.size());
+    if (along == 0.5) CHECK(onSeam > 0);
+  }
 }
 
 TEST_CASE("the template is cut again as asked: straight, in film, double-sided, its lines") {
