@@ -8,6 +8,7 @@
 #include <string_view>
 
 #include "files/disk.h"
+#include "files/disk_calls.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
 #include "shop/shop.h"
@@ -43,10 +44,14 @@ int runPlan(const PlanOptions& options) {
   const Unit unit = read->document.units;
   Stock stock;
   if (!options.shop.empty()) {
-    if (!std::filesystem::exists(options.shop)) {
+    std::error_code error;
+    const auto type = std::filesystem::status(options.shop, error).type();
+    if (type == std::filesystem::file_type::not_found) {
       return complain("There is no shop at " + options.shop +
                       ". Leave --shop out to plan without.");
     }
+    // What cannot even be looked for, in a folder that may not be read or by too long a name.
+    if (error) return complain(inWords(whyNot(error.value(), options.shop), unit));
     tl::expected<Shop, Sentence> shop = Shop::open(options.shop);
     if (!shop) return complain(inWords(shop.error(), unit));
     const auto records = shop->growthRecords();
@@ -65,7 +70,7 @@ int runPlan(const PlanOptions& options) {
   }
   const auto files = outputsOf(*plan);
   if (!files) return complain(inWords(files.error(), unit));
-  if (const std::optional<Sentence> fault = writeFiles(options.folder, *files)) {
+  if (const std::optional<Sentence> fault = exportInto(options.folder, *files)) {
     return complain(inWords(*fault, unit));
   }
   for (const OutputFile& file : *files) {

@@ -6,59 +6,14 @@
 #include <unistd.h>
 
 #include <cerrno>
-#include <cstring>
 #include <utility>
+
+#include "files/disk_calls.h"
 
 namespace avrelt {
 namespace {
 
 namespace fs = std::filesystem;
-
-Sentence whyNot(int error, const fs::path& path) {
-  const std::string name = path.string();
-  switch (error) {
-    case ENOENT:
-      return {"There is no “%1”. Check the name and its folder.", {name}};
-    case EACCES:
-    case EPERM:
-      return {"“%1” may not be used by you. Choose another folder, or change its permissions.",
-              {name}};
-    case EROFS:
-      return {"“%1” lies on a disk that cannot be written. Choose another folder.", {name}};
-    case ENOSPC:
-    case EDQUOT:
-      return {
-          "The disk is full; “%1” was not written and nothing was changed. Make room, or choose "
-          "another disk.",
-          {name}};
-    case EISDIR:
-      return {"“%1” is a folder. Name a file in it.", {name}};
-    case ENOTDIR:
-      return {"“%1” cannot be: part of its path is a file, not a folder.", {name}};
-    case ENAMETOOLONG:
-      return {"The name is too long for this disk. Choose a shorter one.", {}};
-    default:
-      return {"“%1” could not be used: %2.", {name, std::string(std::strerror(error))}};
-  }
-}
-
-/// A file descriptor that is closed when it goes.
-class Descriptor {
- public:
-  explicit Descriptor(int number) : number_(number) {}
-  Descriptor(const Descriptor&) = delete;
-  Descriptor& operator=(const Descriptor&) = delete;
-  ~Descriptor() {
-    if (number_ >= 0) ::close(number_);
-  }
-  int number() const { return number_; }
-  bool open() const { return number_ >= 0; }
-  /// Closes and tells of what a late write failed on; 0 where all went well.
-  int close() { return ::close(std::exchange(number_, -1)) == 0 ? 0 : errno; }
-
- private:
-  int number_;
-};
 
 /// Bytes on disk under a temporary name beside their goal; gone again unless they take the name.
 class Staged {
@@ -66,10 +21,12 @@ class Staged {
   Staged(const Staged&) = delete;
   Staged& operator=(const Staged&) = delete;
   Staged(Staged&& other) noexcept
-      : temporary_(std::exchange(other.temporary_, {})), goal_(std::move(other.goal_)) {}
+      : temporary_(std::exchange(other.temporary_, {})),
+        goal_(std::move(other.goal_)),
+        held_(std::move(other.held_)) {}
   Staged& operator=(Staged&&) = delete;
   ~Staged() {
-    if (!temporary_.empty()) ::unlink(temporary_.c_str());
+    if (!temporary_.empty()) disk::unlink(temporary_);
   }
 
   static tl::expected<Staged, Sentence> put(const fs::path& path, std::string_view bytes) {
@@ -78,39 +35,34 @@ class Staged {
     if (ignored) goal = path;
     if (fs::is_directory(goal, ignored)) return tl::unexpected(whyNot(EISDIR, path));
 
-    std::string pattern =
-        (goal.parent_path() / ("." + goal.filename().string() + ".XXXXXX")).string();
-    Descriptor file(::mkostemp(pattern.data(), O_CLOEXEC));
-    if (!file.open()) return tl::unexpected(whyNot(errno, path));
+    const std::string start = "." + goal.filename().string() + ".";
+    sweep(goal.parent_path(), start);
+    std::string pattern = (goal.parent_path() / (start + "XXXXXX")).string();
+    Descriptor file;
+    if (const int error = disk::makeFile(pattern, file)) return tl::unexpected(whyNot(error, path));
     Staged staged(pattern, goal);
 
     struct stat old {};
-    const mode_t mask = ::umask(0);
-    ::umask(mask);
     const bool replaces = ::stat(goal.c_str(), &old) == 0;
     if (replaces && ::access(goal.c_str(), W_OK) != 0) {
       return tl::unexpected(whyNot(errno, path));
     }
-    ::fchmod(file.number(), replaces ? old.st_mode & 07777U : 0666U & ~mask);
+    ::fchmod(file.number(), replaces ? old.st_mode & 07777U : disk::usualMode(0666));
 
-    while (!bytes.empty()) {
-      const ssize_t count = ::write(file.number(), bytes.data(), bytes.size());
-      if (count < 0 && errno == EINTR) continue;
-      if (count < 0) return tl::unexpected(whyNot(errno, path));
-      bytes.remove_prefix(static_cast<std::size_t>(count));
+    if (const int error = disk::write(file.number(), bytes)) {
+      return tl::unexpected(whyNot(error, path));
     }
-    if (::fsync(file.number()) != 0) return tl::unexpected(whyNot(errno, path));
-    if (const int error = file.close()) return tl::unexpected(whyNot(error, path));
+    if (const int error = disk::sync(file.number())) return tl::unexpected(whyNot(error, path));
+    // Held till it has its name, or nobody would know that somebody is at it.
+    staged.held_ = std::move(file);
     return staged;
   }
 
   std::optional<Sentence> takeName() {
-    if (::rename(temporary_.c_str(), goal_.c_str()) != 0) return whyNot(errno, goal_);
+    if (const int error = disk::rename(temporary_, goal_)) return whyNot(error, goal_);
     temporary_.clear();
     // The new name is on disk only once its folder is.
-    const Descriptor folder(
-        ::open(goal_.parent_path().c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC));
-    if (folder.open()) ::fsync(folder.number());
+    disk::syncFolder(goal_.parent_path());
     return std::nullopt;
   }
 
@@ -118,18 +70,38 @@ class Staged {
   Staged(std::string temporary, fs::path goal)
       : temporary_(std::move(temporary)), goal_(std::move(goal)) {}
 
+  /// What programs left that were killed while they wrote this file.
+  static void sweep(const fs::path& folder, const std::string& start) {
+    std::error_code error;
+    for (fs::directory_iterator each(folder, error), end; !error && each != end;
+         each.increment(error)) {
+      const std::string name = each->path().filename().string();
+      if (name.size() == start.size() + 6 && name.compare(0, start.size(), start) == 0 &&
+          disk::abandoned(each->path())) {
+        disk::unlink(each->path());
+      }
+    }
+  }
+
   std::string temporary_;
   fs::path goal_;
+  Descriptor held_;
 };
 
 }  // namespace
 
 tl::expected<std::string, Sentence> readFile(const fs::path& path, std::size_t most) {
-  const Descriptor file(::open(path.c_str(), O_RDONLY | O_CLOEXEC));
+  // A pipe nobody writes into would be waited for without end.
+  const Descriptor file(::open(path.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK));
   if (!file.open()) return tl::unexpected(whyNot(errno, path));
   struct stat about {};
   if (::fstat(file.number(), &about) != 0) return tl::unexpected(whyNot(errno, path));
   if (S_ISDIR(about.st_mode)) return tl::unexpected(whyNot(EISDIR, path));
+  if (!S_ISREG(about.st_mode)) {
+    return tl::unexpected(
+        Sentence{"“%1” is a pipe or a device, not a file. Save it as a file, then open that.",
+                 {path.string()}});
+  }
 
   std::string bytes;
   std::string block(1U << 16U, '\0');
@@ -152,31 +124,6 @@ std::optional<Sentence> writeFile(const fs::path& path, std::string_view bytes) 
   tl::expected<Staged, Sentence> staged = Staged::put(path, bytes);
   if (!staged) return staged.error();
   return staged->takeName();
-}
-
-std::optional<Sentence> writeFiles(const fs::path& folder, const std::vector<OutputFile>& files) {
-  std::error_code error;
-  const bool made = fs::create_directories(folder, error);
-  if (error) return whyNot(error.value(), folder);
-
-  std::vector<Staged> staged;
-  std::optional<Sentence> fault;
-  for (const OutputFile& file : files) {
-    tl::expected<Staged, Sentence> put = Staged::put(folder / file.name, file.bytes);
-    if (!put) {
-      fault = put.error();
-      break;
-    }
-    staged.push_back(std::move(*put));
-  }
-  for (Staged& file : staged) {
-    if (!fault) fault = file.takeName();
-  }
-  if (fault && made) {
-    staged.clear();
-    fs::remove(folder, error);  // only if empty
-  }
-  return fault;
 }
 
 }  // namespace avrelt

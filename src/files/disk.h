@@ -31,9 +31,4 @@ struct OutputFile {
   std::string bytes;
 };
 
-/// Writes all files into a folder, made if it is not there, or none: every one is put down under a
-/// temporary name first, and only when all are safe on disk do they take their names.
-std::optional<Sentence> writeFiles(const std::filesystem::path& folder,
-                                   const std::vector<OutputFile>& files);
-
 }  // namespace avrelt

@@ -1,8 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/outputs.h"
 
+#include <algorithm>
 #include <set>
 
+#include "files/generation.h"
+#include "files/json_reader.h"
 #include "files/pdf.h"
 #include "files/svg.h"
 
@@ -60,6 +63,26 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
   for (Output& output : outputs) files.push_back(std::move(output.file));
   files.push_back({"plan.json", std::move(json)});
   return files;
+}
+
+std::vector<std::string> listedIn(const std::string& planJson) {
+  const Json plan = Json::parse(planJson, nullptr, false);
+  std::vector<std::string> names;
+  if (!plan.is_object() || !plan.contains("avrelt_plan") || !plan.contains("files")) return names;
+  for (const Json& file : plan["files"]) {
+    if (!file.is_object() || !file.contains("path") || !file["path"].is_string()) continue;
+    const auto name = file["path"].get<std::string>();
+    // Never another folder's, nor a file of a kind that is not made here.
+    const std::string end = name.size() > 4 ? name.substr(name.size() - 4) : std::string();
+    if (name.find('/') != std::string::npos || (end != ".svg" && end != ".pdf")) continue;
+    names.push_back(name);
+  }
+  return names;
+}
+
+std::optional<Sentence> exportInto(const std::filesystem::path& folder,
+                                   const std::vector<OutputFile>& files) {
+  return writeGeneration(folder, files, listedIn);
 }
 
 }  // namespace avrelt

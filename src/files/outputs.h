@@ -32,6 +32,15 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set,
 /// The pieces of every purpose of every cup as SVG and PDF, then `plan.json`, which lists them.
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan);
 
+/// The files a plan lists, of those that `outputsOf` may have written; none where it cannot be
+/// read.
+std::vector<std::string> listedIn(const std::string& planJson);
+
+/// Writes a plan's files into a folder as one generation; what the plan there before listed and is
+/// no longer made goes (see `writeGeneration`).
+std::optional<Sentence> exportInto(const std::filesystem::path& folder,
+                                   const std::vector<OutputFile>& files);
+
 /// The plan as JSON (`docs/format.md`).
 std::string planJson(const Plan& plan, const std::vector<Output>& outputs);
 

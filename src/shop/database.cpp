@@ -8,7 +8,7 @@
 namespace avrelt {
 namespace {
 
-constexpr int patience = 2000;  // ms to wait for another program's lock
+constexpr int patience = 250;  // ms to wait for another program's lock: no key waits longer
 
 Sentence inWordsOf(int code, const std::string& file) {
   switch (code & 0xFF) {
@@ -115,11 +115,15 @@ bool Statement::nothing(int column) const {
   return sqlite3_column_type(statement_, column) == SQLITE_NULL;
 }
 
-Database::Database(const std::filesystem::path& file) : name_(file.string()) {
-  std::error_code ignored;
-  std::filesystem::create_directories(file.parent_path(), ignored);
-  note(sqlite3_open_v2(name_.c_str(), &handle_, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE,
-                       nullptr));
+Database::Database(const std::filesystem::path& file, Use use) : name_(file.string()) {
+  if (use == Use::writing) {
+    std::error_code ignored;
+    std::filesystem::create_directories(file.parent_path(), ignored);
+  }
+  note(sqlite3_open_v2(
+      name_.c_str(), &handle_,
+      use == Use::looking ? SQLITE_OPEN_READONLY : SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE,
+      nullptr));
   if (handle_ != nullptr) {
     sqlite3_extended_result_codes(handle_, 1);
     sqlite3_busy_timeout(handle_, patience);

@@ -48,8 +48,10 @@ class Statement {
 /// call does nothing, so that a chain of them is looked at once, at its end.
 class Database {
  public:
-  /// Opens or makes the file; its folder is made too.
-  explicit Database(const std::filesystem::path& file);
+  enum class Use { looking, writing };
+  /// Opens the file. To write, it is made where there is none, and its folder too; to look, not a
+  /// byte of it is changed.
+  Database(const std::filesystem::path& file, Use use);
   ~Database();
   Database(const Database&) = delete;
   Database& operator=(const Database&) = delete;

@@ -5,6 +5,7 @@
 #include <cstdlib>
 
 #include "files/blank_json.h"
+#include "files/disk_calls.h"
 #include "shop/database.h"
 
 namespace avrelt {
@@ -92,27 +93,77 @@ Shop::Shop(Shop&&) noexcept = default;
 Shop& Shop::operator=(Shop&&) noexcept = default;
 Shop::~Shop() = default;
 
-tl::expected<Shop, Sentence> Shop::open(const std::filesystem::path& file) {
-  auto database = std::make_unique<Database>(file);
+namespace {
+
+Sentence notOurs(const std::filesystem::path& file) {
+  return {
+      "“%1” is a database of something else, not a shop of Avrelt's. It stays as it is. Name "
+      "another file.",
+      {file.string()}};
+}
+
+/// Looks at a file without changing a byte. The version of the shop in it, 0 where it is empty and
+/// may become one.
+tl::expected<int, Sentence> versionOf(const std::filesystem::path& file, Database::Use use) {
+  Database database(file, use);
   long long version = -1;
+  long long tables = 0;
+  long long ours = 0;
   {
-    Statement check(*database, "PRAGMA quick_check(1)");
+    Statement check(database, "PRAGMA quick_check(1)");
     if (check.step() && check.text(0) != "ok") {
       return tl::unexpected(
           Sentence{"The shelf's file is damaged (%1). It stays as it is: put a copy of it back, or "
                    "move it aside for a new shelf. Orders are not touched by this.",
                    {file.string()}});
     }
-    Statement ask(*database, "PRAGMA user_version");
+    Statement ask(database, "PRAGMA user_version");
     if (ask.step()) version = ask.whole(0);
+    Statement count(database, "SELECT count(*) FROM sqlite_master");
+    if (count.step()) tables = count.whole(0);
+    Statement columns(database,
+                      "SELECT count(*) FROM pragma_table_info('blanks')"
+                      " WHERE name IN ('id', 'name', 'blank', 'capacity_ml', 'notes')");
+    if (columns.step()) ours = columns.whole(0);
   }
-  if (std::optional<Sentence> trouble = database->trouble()) return tl::unexpected(*trouble);
-  if (version > currentVersion) {
+  if (std::optional<Sentence> trouble = database.trouble()) return tl::unexpected(*trouble);
+  const bool empty = version == 0 && tables == 0;
+  if (!empty && (version < 1 || ours != 5)) return tl::unexpected(notOurs(file));
+  if (version > Shop::currentVersion) {
     return tl::unexpected(
         Sentence{"The shelf was written by a newer Avrelt (version %1 of its file; this one knows "
                  "up to %2). Update Avrelt to use it; it stays as it is.",
-                 {static_cast<long>(version), long{currentVersion}}});
+                 {static_cast<long>(version), long{Shop::currentVersion}}});
   }
+  return static_cast<int>(version);
+}
+
+}  // namespace
+
+tl::expected<Shop, Sentence> Shop::open(const std::filesystem::path& file) {
+  if (file.empty()) {
+    return tl::unexpected(
+        Sentence{"There is no folder for the shelf: neither HOME nor XDG_DATA_HOME says where "
+                 "yours is. Set one and start Avrelt again. Orders are not touched by this.",
+                 {}});
+  }
+  std::error_code error;
+  const std::filesystem::file_status status = std::filesystem::status(file, error);
+  int version = 0;
+  if (status.type() == std::filesystem::file_type::regular) {
+    tl::expected<int, Sentence> found = versionOf(file, Database::Use::looking);
+    // What a program left half done that was killed has to be taken back before it can be read.
+    if (!found && std::filesystem::exists(file.string() + "-journal", error)) {
+      found = versionOf(file, Database::Use::writing);
+    }
+    if (!found) return tl::unexpected(found.error());
+    version = *found;
+  } else if (status.type() != std::filesystem::file_type::not_found) {
+    // A folder, a pipe, a device; or none of our business.
+    if (error) return tl::unexpected(whyNot(error.value(), file));
+    return tl::unexpected(Sentence{"“%1” is no file. Name the shop's file.", {file.string()}});
+  }
+  auto database = std::make_unique<Database>(file, Database::Use::writing);
   if (version < currentVersion) {
     database->begin();
     for (auto step = static_cast<std::size_t>(version); step < steps.size(); ++step) {
@@ -124,6 +175,7 @@ tl::expected<Shop, Sentence> Shop::open(const std::filesystem::path& file) {
     database->run(("PRAGMA user_version = " + std::to_string(currentVersion)).c_str());
     if (std::optional<Sentence> trouble = database->end()) return tl::unexpected(*trouble);
   }
+  if (std::optional<Sentence> trouble = database->trouble()) return tl::unexpected(*trouble);
   return Shop(std::move(database));
 }
 
@@ -131,8 +183,10 @@ std::filesystem::path Shop::usualFile() {
   std::filesystem::path folder;
   if (const char* data = std::getenv("XDG_DATA_HOME"); data != nullptr && *data == '/') {
     folder = data;
-  } else if (const char* home = std::getenv("HOME"); home != nullptr) {
+  } else if (const char* home = std::getenv("HOME"); home != nullptr && *home == '/') {
     folder = std::filesystem::path(home) / ".local" / "share";
+  } else {
+    return {};
   }
   return folder / "avrelt" / "shop.sqlite";
 }

@@ -26,9 +26,11 @@ class Shop {
  public:
   static constexpr int currentVersion = 3;
 
-  /// Opens the shop, making it with the starter blanks where there is none.
+  /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
+  /// version or its tables, is refused and not touched.
   static tl::expected<Shop, Sentence> open(const std::filesystem::path& file);
-  /// `avrelt/shop.sqlite` under $XDG_DATA_HOME, or under ~/.local/share.
+  /// `avrelt/shop.sqlite` under $XDG_DATA_HOME, or under ~/.local/share; empty where neither
+  /// is set, so that nothing lands in the folder a program was started from.
   static std::filesystem::path usualFile();
 
   Shop(Shop&&) noexcept;

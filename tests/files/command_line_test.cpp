@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/command_line.h"
 
+#include <sys/stat.h>
 #include <unistd.h>
 
 #include <catch2/catch.hpp>
@@ -126,6 +127,17 @@ TEST_CASE("a shop's log changes what coats are taken to add") {
   CHECK(none.code == 2);
   CHECK_THAT(none.errors, Catch::Contains("no shop at /nowhere"));
   CHECK_FALSE(fs::exists("/nowhere"));
+  // What cannot even be looked for is refused in words as well, and so is a pipe.
+  const std::string deep = "/" + std::string(5000, 'n') + "/shop.sqlite";
+  const std::string pipe = (bench.folder / "pipe").string();
+  REQUIRE(::mkfifo(pipe.c_str(), 0600) == 0);
+  for (const std::string& odd : {deep, pipe}) {
+    const Run refused =
+        run({"plan", bench.file().c_str(), "--out", bench.out().c_str(), "--shop", odd.c_str()});
+    CHECK(refused.code == 2);
+    CHECK_FALSE(refused.errors.empty());
+  }
+  CHECK(run({"plan", pipe.c_str(), "--out", bench.out().c_str()}).code == 2);
 }
 
 TEST_CASE("a file that is not there and a folder that cannot be are refused") {

@@ -9,25 +9,16 @@
 #include <csignal>
 #include <fstream>
 
+#include "files/disk_calls.h"
+#include "files/generation.h"
+#include "files/temporary_folder.h"
+
 using namespace avrelt;
 namespace fs = std::filesystem;
 
 namespace {
 
-/// A folder of its own for each test, gone afterwards.
-struct Folder {
-  fs::path path;
-  Folder() {
-    std::string pattern = (fs::temp_directory_path() / "avrelt-test-XXXXXX").string();
-    path = ::mkdtemp(pattern.data());
-  }
-  Folder(const Folder&) = delete;
-  Folder& operator=(const Folder&) = delete;
-  ~Folder() {
-    std::error_code ignored;
-    fs::permissions(path, fs::perms::owner_all, ignored);
-    fs::remove_all(path, ignored);
-  }
+struct Folder : TemporaryFolder {
   std::size_t count() const {
     return static_cast<std::size_t>(
         std::distance(fs::directory_iterator(path), fs::directory_iterator()));
@@ -102,7 +93,7 @@ TEST_CASE("when the disk takes no more the old file stands and nothing is left b
   ::setrlimit(RLIMIT_FSIZE, &small);
   const std::optional<Sentence> fault = writeFile(folder.path / "a", std::string(5000, 'x'));
   const std::optional<Sentence> many =
-      writeFiles(folder.path, {{"b", "fits"}, {"c", std::string(5000, 'x')}});
+      writeGeneration(folder.path, {{"b", "fits"}, {"c", std::string(5000, 'x')}});
   ::setrlimit(RLIMIT_FSIZE, &before);
   ::signal(SIGXFSZ, handler);
   CHECK(fault.has_value());
@@ -111,19 +102,43 @@ TEST_CASE("when the disk takes no more the old file stands and nothing is left b
   CHECK(folder.count() == 1);
 }
 
-TEST_CASE("a folder of files is written whole or not at all") {
+TEST_CASE("a pipe is refused, not waited for") {
   const Folder folder;
-  CHECK_FALSE(writeFiles(folder.path / "new" / "deep", {{"a", "1"}, {"b", "2"}}).has_value());
-  CHECK(*readFile(folder.path / "new" / "deep" / "b") == "2");
-  fs::create_directory(folder.path / "taken");
-  CHECK(writeFiles(folder.path, {{"x", "1"}, {"taken", "2"}}).has_value());
-  CHECK_FALSE(fs::exists(folder.path / "x"));
-  CHECK(folder.count() == 2);
-  CHECK(writeFiles(folder.path / "new" / "deep" / "a", {{"x", "1"}}).has_value());
+  REQUIRE(::mkfifo((folder.path / "pipe").c_str(), 0600) == 0);
+  CHECK_THAT(inWords(readFile(folder.path / "pipe").error(), Unit::mm),
+             Catch::Contains("is a pipe or a device"));
+  CHECK_THAT(inWords(readFile("/dev/zero").error(), Unit::mm),
+             Catch::Contains("is a pipe or a device"));
 }
 
-TEST_CASE("a folder made for files that could not be written goes again") {
+TEST_CASE("what a killed program left of a file is swept by the next to write it") {
   const Folder folder;
-  CHECK(writeFiles(folder.path / "out", {{std::string(300, 'n'), "1"}}).has_value());
-  CHECK_FALSE(fs::exists(folder.path / "out"));
+  for (const char* name : {".a.xYz123", ".a.AAAAAA", ".b.AAAAAA", ".a.AAAAAAA"}) {
+    std::ofstream(folder.path / name) << "half";
+  }
+  REQUIRE_FALSE(writeFile(folder.path / "a", "one").has_value());
+  // Only those of this file.
+  CHECK(folder.count() == 3);
+  CHECK(fs::exists(folder.path / ".b.AAAAAA"));
+  CHECK(fs::exists(folder.path / ".a.AAAAAAA"));
+}
+
+TEST_CASE("whichever call of the disk fails, an order's file is the old one or the new one") {
+  const Folder folder;
+  REQUIRE_FALSE(writeFile(folder.path / "a", "one").has_value());
+  int failed = 0;
+  for (int at = 1;; ++at) {
+    int calls = 0;
+    disk::failBy([&](std::string_view) { return ++calls == at ? EIO : 0; });
+    const std::optional<Sentence> fault = writeFile(folder.path / "a", "two");
+    disk::failBy({});
+    INFO("call " << at);
+    CHECK(*readFile(folder.path / "a") == (fault ? "one" : "two"));
+    failed += fault ? 1 : 0;
+    REQUIRE_FALSE(writeFile(folder.path / "a", "one").has_value());
+    CHECK(folder.count() == 1);
+    if (calls < at) break;
+  }
+  // Making, writing, syncing and renaming.
+  CHECK(failed == 4);
 }

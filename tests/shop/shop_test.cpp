@@ -3,6 +3,9 @@
 
 #include <sqlite3.h>
 #include <sys/resource.h>
+#include <sys/stat.h>
+#include <sys/wait.h>
+#include <unistd.h>
 
 #include <catch2/catch.hpp>
 #include <csignal>
@@ -10,6 +13,7 @@
 #include <fstream>
 
 #include "core/cups.h"
+#include "files/disk.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -241,6 +245,64 @@ TEST_CASE("on a full disk nothing is lost and nothing half written") {
   CHECK_FALSE(shop.put({heavy}).has_value());
 }
 
+TEST_CASE("a database of something else is refused, and not a byte of it changes") {
+  for (const char* statements :
+       {"CREATE TABLE songs (id INTEGER PRIMARY KEY, title TEXT)",
+        "CREATE TABLE songs (id INTEGER PRIMARY KEY); PRAGMA user_version = 2",
+        "CREATE TABLE blanks (id INTEGER PRIMARY KEY, form TEXT); PRAGMA user_version = 3",
+        "PRAGMA user_version = -1", "PRAGMA user_version = 1"}) {
+    INFO(statements);
+    const Folder folder;
+    fs::create_directories(folder.file().parent_path());
+    sql(folder.file(), statements);
+    const std::string before = *readFile(folder.file());
+    CHECK_THAT(refusal(folder.file()), Catch::Contains("something else"));
+    CHECK(*readFile(folder.file()) == before);
+    // Nothing put beside it either.
+    CHECK(std::distance(fs::directory_iterator(folder.file().parent_path()),
+                        fs::directory_iterator()) == 1);
+  }
+}
+
+TEST_CASE("an empty file becomes a shop; a pipe, a folder and too long a name are refused") {
+  const Folder folder;
+  fs::create_directories(folder.file().parent_path());
+  std::ofstream(folder.file()).close();
+  CHECK(opened(folder.file()).find("")->size() == 12);
+  const fs::path pipe = folder.file().parent_path() / "pipe";
+  REQUIRE(mkfifo(pipe.c_str(), 0600) == 0);
+  CHECK_THAT(refusal(pipe), Catch::Contains("is no file"));
+  CHECK_THAT(refusal(folder.file().parent_path()), Catch::Contains("is no file"));
+  CHECK_THAT(refusal(folder.file().parent_path() / std::string(5000, 'n')),
+             Catch::Contains("too long"));
+}
+
+TEST_CASE("a program killed in the middle of a change leaves the shop as it was") {
+  const Folder folder;
+  { opened(folder.file()); }
+  for (int n = 0; n < 20; ++n) {
+    const pid_t child = fork();
+    REQUIRE(child >= 0);
+    if (child == 0) {
+      sqlite3* handle = nullptr;
+      sqlite3_open(folder.file().c_str(), &handle);
+      // So small a cache puts changes into the file before they are all made.
+      sqlite3_exec(handle, "PRAGMA cache_size = 1; BEGIN IMMEDIATE; DELETE FROM blanks;", nullptr,
+                   nullptr, nullptr);
+      for (int i = 0; i < n * 20; ++i) {
+        sqlite3_exec(handle,
+                     "INSERT INTO blanks (name, blank, photo) VALUES"
+                     " (hex(randomblob(8)), '{}', randomblob(2000))",
+                     nullptr, nullptr, nullptr);
+      }
+      kill(getpid(), SIGKILL);
+    }
+    int status = 0;
+    REQUIRE(waitpid(child, &status, 0) == child);
+    CHECK(opened(folder.file()).find("")->size() == 12);
+  }
+}
+
 TEST_CASE("a place that is no folder is refused in words") {
   CHECK_THAT(refusal("/proc/self/nowhere/shop.sqlite"), Catch::Contains("cannot be opened"));
 }
@@ -251,6 +313,13 @@ TEST_CASE("the usual file lies under the data folder") {
   setenv("XDG_DATA_HOME", "relative", 1);
   setenv("HOME", "/home/maker", 1);
   CHECK(Shop::usualFile() == "/home/maker/.local/share/avrelt/shop.sqlite");
+  // Without a home nothing lands in the folder the program was started from.
+  unsetenv("HOME");
+  CHECK(Shop::usualFile().empty());
+  CHECK_THAT(refusal(Shop::usualFile()), Catch::Contains("There is no folder for the shelf"));
+  setenv("HOME", "relative", 1);
+  CHECK(Shop::usualFile().empty());
+  setenv("HOME", "/home/maker", 1);
 }
 
 TEST_CASE("what patterns take is kept; nonsense is refused") {

@@ -380,7 +380,7 @@ tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder
   }
   const auto files = outputsOf(*plan);
   const std::optional<Sentence> fault =
-      files ? writeFiles(folder.toStdString(), *files) : std::optional(files.error());
+      files ? exportInto(folder.toStdString(), *files) : std::optional(files.error());
   if (fault) return tl::unexpected(QStringList{say(*fault, order_.unit())});
   return files->size();
 }
