@@ -31,7 +31,11 @@ class DocumentReader {
       document_.paper = paper;
     }
     if (const Json* cups = object.find("cups")) {
-      if (cups->is_array()) {
+      if (cups->is_array() && cups->size() > Document::mostCups) {
+        object.fault("cups",
+                     {"This order has %1 cups; %2 is the most. Make two orders of it.",
+                      {static_cast<long>(cups->size()), static_cast<long>(Document::mostCups)}});
+      } else if (cups->is_array()) {
         for (std::size_t i = 0; i < cups->size(); ++i) {
           readCup((*cups)[i], "cups[" + std::to_string(i) + "]");
         }
@@ -199,13 +203,9 @@ class DocumentReader {
 
   void checkNames(ObjectReader& object) {
     for (std::size_t i = 0; i < document_.cups.size(); ++i) {
-      const std::string field = "cups[" + std::to_string(i) + "].name";
       // Looking back only, so that of two alike the second is named, once.
-      Document before;
-      before.cups.assign(document_.cups.begin(),
-                         document_.cups.begin() + static_cast<std::ptrdiff_t>(i));
-      if (std::optional<Sentence> fault = nameFault(before, i, document_.cups[i].name)) {
-        object.fault(field, std::move(*fault));
+      if (std::optional<Sentence> fault = nameFault(document_, i, document_.cups[i].name, i)) {
+        object.fault("cups[" + std::to_string(i) + "].name", std::move(*fault));
       }
     }
   }

@@ -8,6 +8,8 @@ namespace avrelt {
 namespace {
 
 constexpr std::size_t deepest = 64;
+constexpr std::size_t mostMembers = 2000;    ///< of one object
+constexpr std::size_t mostThings = 500'000;  ///< objects, lists and members in all
 
 /// Walks the text and counts lines as the parser takes them.
 class CountedText {
@@ -59,7 +61,13 @@ class Builder : public nlohmann::json_sax<Json> {
   bool key(string_t& name) override {
     Level& level = levels_.back();
     level.member = name;
-    result.lines.note(path(), *line_);
+    if (level.value->size() >= mostMembers) {
+      return tooMuch(
+          {"There are more than %1 members in one pair of braces here; an order needs a "
+           "few dozen. Take out what does not belong.",
+           {static_cast<long>(mostMembers)}});
+    }
+    if (!note(path())) return false;
     if (level.value->contains(name)) {
       fault = ReadFault{*line_, {path(), {"“%1” stands twice here. Keep one of the two.", {name}}}};
       return false;
@@ -140,7 +148,7 @@ class Builder : public nlohmann::json_sax<Json> {
                           {static_cast<long>(deepest)}}}};
       return false;
     }
-    result.lines.note(where, *line_);
+    if (!note(where)) return false;
     Json* opened = put(std::move(empty));
     levels_.push_back({opened, where, {}});
     return true;
@@ -151,9 +159,27 @@ class Builder : public nlohmann::json_sax<Json> {
     return true;
   }
 
+  /// Remembers the line a thing stands on, as long as there are not too many.
+  bool note(const std::string& where) {
+    if (++things_ > mostThings) {
+      return tooMuch(
+          {"There is more in this file than any order holds, from here on over %1 "
+           "things. Is it another kind of file?",
+           {static_cast<long>(mostThings)}});
+    }
+    result.lines.note(where, *line_);
+    return true;
+  }
+
+  bool tooMuch(Sentence sentence) {
+    fault = ReadFault{*line_, {path().substr(0, 60), std::move(sentence)}};
+    return false;
+  }
+
   std::string_view text_;
   const int* line_;
   std::vector<Level> levels_;
+  std::size_t things_ = 0;
 };
 
 }  // namespace

@@ -64,12 +64,100 @@ cairo_status_t append(void* target, const unsigned char* data, unsigned int leng
   return CAIRO_STATUS_SUCCESS;
 }
 
+/// A path as it lies over the pages, and where.
+struct LaidPath {
+  Path path;
+  Box box;
+};
+
+struct LaidLettering {
+  std::string words;
+  Point at;
+  double size;
+  Angle turn;
+  Box box;
+};
+
+struct LaidTint {
+  std::vector<Path> edges;
+  const std::string* colour;
+  Box box;
+};
+
+struct LaidGuide {
+  LaidPath path;
+  bool dashed;
+};
+
+/// A piece as it lies over the pages: each page draws only what it shows.
+struct LaidPiece {
+  std::vector<LaidTint> tints;
+  std::vector<LaidGuide> guides;
+  std::vector<LaidLettering> letterings;
+  std::vector<LaidPath> edges;
+  Box box;
+};
+
+class Layer {
+ public:
+  Layer(const Tiling& tiling, Unit unit) : tiling_(tiling), unit_(unit) {}
+
+  LaidPiece operator()(const Piece& piece) const {
+    LaidPiece laid;
+    for (const Tint& tint : piece.tints) {
+      LaidTint made{{}, &tint.colour, {}};
+      for (const Path& edge : tint.edges) {
+        LaidPath path = pathOf(edge);
+        made.box.add(path.box);
+        made.edges.push_back(std::move(path.path));
+      }
+      laid.box.add(made.box);
+      laid.tints.push_back(std::move(made));
+    }
+    for (const Guide& guide : piece.guides) {
+      const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;
+      laid.guides.push_back({pathOf(guide.path), dashed});
+      laid.box.add(laid.guides.back().path.box);
+    }
+    for (const Lettering& lettering : piece.letterings) {
+      LaidLettering made{inWords(lettering.words, unit_),
+                         laidOn(tiling_, lettering.at),
+                         lettering.height.mm(),
+                         lettering.turn + (tiling_.turned ? Angle::degrees(90) : Angle()),
+                         {}};
+      // No letter is wider than it is tall.
+      const double reach = made.size * static_cast<double>(made.words.size() / 2 + 1);
+      made.box.add(made.at - Point{reach, reach});
+      made.box.add(made.at + Point{reach, reach});
+      laid.box.add(made.box);
+      laid.letterings.push_back(std::move(made));
+    }
+    laid.edges.push_back(pathOf(piece.outline));
+    for (const Path& hole : piece.holes) laid.edges.push_back(pathOf(hole));
+    for (const Path& slit : piece.slits) laid.edges.push_back(pathOf(slit));
+    for (const LaidPath& edge : laid.edges) laid.box.add(edge.box);
+    return laid;
+  }
+
+ private:
+  LaidPath pathOf(const Path& path) const {
+    LaidPath laid{laidOn(tiling_, path), {}};
+    laid.box = boundsOf(laid.path).grownBy(1);
+    return laid;
+  }
+
+  const Tiling& tiling_;
+  Unit unit_;
+};
+
 /// Draws in mm, y up, on the pages of one document.
 class Printer {
  public:
   Printer(const PieceSet& set, const Tiling& tiling, Unit unit, const std::string& title,
           std::string& bytes)
-      : set_(set), tiling_(tiling), unit_(unit), title_(title) {
+      : tiling_(tiling), title_(title) {
+    const Layer layer(tiling, unit);
+    for (const Piece& piece : set.pieces) pieces_.push_back(layer(piece));
     surface_ =
         cairo_pdf_surface_create_for_stream(append, &bytes, tiling.pageWidth().mm() * pointsPerMm,
                                             tiling.pageHeight().mm() * pointsPerMm);
@@ -128,9 +216,9 @@ class Printer {
     if (path.closed()) cairo_close_path(context_);
   }
 
-  void stroke(const Path& path) {
-    trace(laidOn(tiling_, path));
-    cairo_stroke(context_);
+  /// Traces what a page shows of a path, to be stroked with others in one go.
+  void traceSeen(const LaidPath& path, const Box& window) {
+    if (path.box.meets(window)) trace(path.path, false);
   }
 
   void line(Point from, Point to) {
@@ -161,42 +249,44 @@ class Printer {
     cairo_rectangle(context_, window.low.x, window.low.y, window.width(), window.height());
     cairo_clip(context_);
 
-    for (const Piece& piece : set_.pieces) printPiece(piece);
+    for (const LaidPiece& piece : pieces_) {
+      if (piece.box.meets(window)) printPiece(piece, window);
+    }
     printJoins(page);
     cairo_restore(context_);
   }
 
-  void fill(const Tint& tint) {
+  void fill(const LaidTint& tint) {
     const auto channel = [&tint](std::size_t at) {
-      return std::stoi(tint.colour.substr(at, 2), nullptr, 16) / 255.0;
+      return std::stoi(tint.colour->substr(at, 2), nullptr, 16) / 255.0;
     };
     cairo_set_source_rgb(context_, channel(1), channel(3), channel(5));
     cairo_set_fill_rule(context_, CAIRO_FILL_RULE_EVEN_ODD);
     bool first = true;
     for (const Path& edge : tint.edges) {
-      trace(laidOn(tiling_, edge), first);
+      trace(edge, first);
       first = false;
     }
     cairo_fill(context_);
   }
 
-  void printPiece(const Piece& piece) {
-    for (const Tint& tint : piece.tints) fill(tint);
-    use(guideInk, 0.15);
-    for (const Guide& guide : piece.guides) {
-      const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;
-      use(guideInk, 0.15, dashed ? std::vector<double>{3, 1.5} : std::vector<double>{});
-      stroke(guide.path);
+  void printPiece(const LaidPiece& piece, const Box& window) {
+    for (const LaidTint& tint : piece.tints) {
+      if (tint.box.meets(window)) fill(tint);
     }
-    for (const Lettering& lettering : piece.letterings) {
-      const Angle turn = lettering.turn + (tiling_.turned ? Angle::degrees(90) : Angle());
-      letter(inWords(lettering.words, unit_), laidOn(tiling_, lettering.at), lettering.height.mm(),
-             true, turn);
+    for (const bool dashed : {false, true}) {
+      use(guideInk, 0.15, dashed ? std::vector<double>{3, 1.5} : std::vector<double>{});
+      for (const LaidGuide& guide : piece.guides) {
+        if (guide.dashed == dashed) traceSeen(guide.path, window);
+      }
+      cairo_stroke(context_);
+    }
+    for (const LaidLettering& words : piece.letterings) {
+      if (words.box.meets(window)) letter(words.words, words.at, words.size, true, words.turn);
     }
     use(edgeInk, 0.2);
-    stroke(piece.outline);
-    for (const Path& hole : piece.holes) stroke(hole);
-    for (const Path& slit : piece.slits) stroke(slit);
+    for (const LaidPath& edge : piece.edges) traceSeen(edge, window);
+    cairo_stroke(context_);
   }
 
   void printJoins(const Page& page) {
@@ -261,9 +351,8 @@ class Printer {
     }
   }
 
-  const PieceSet& set_;
+  std::vector<LaidPiece> pieces_;
   const Tiling& tiling_;
-  Unit unit_;
   const std::string& title_;
   cairo_surface_t* surface_ = nullptr;
   cairo_t* context_ = nullptr;

@@ -385,7 +385,9 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     addDivision(json, cup, plan.units);
     addFills(json, cup);
     json["pieces"] = Json::array();
-    for (const Piece& piece : cup.pieces) json["pieces"].push_back(pieceJson(piece, cup));
+    for (const PieceRole role : pieceRoles) {
+      for (const Piece& piece : cup.pieces(role)) json["pieces"].push_back(pieceJson(piece, cup));
+    }
     json["watches"] = Json::array();
     for (const Watch& watch : cup.watches) json["watches"].push_back(watchJson(watch, plan.units));
     root["cups"].push_back(std::move(json));

@@ -507,6 +507,10 @@ class Reader {
         {"foreign objects", "Foreign objects were left out (%1)."},
         {"clip paths", "Clips and masks were left out (%1): the shapes are taken whole."},
         {"references to other files", "References to other files were left out (%1)."}};
+    if (sheet_.tooMany()) {
+      drawing_.notes.push_back(
+          {"Its style sheet has over 10000 selectors; those after were left out.", {}});
+    }
     for (const auto& [kind, count] : left_) {
       drawing_.notes.push_back({words.at(kind), {static_cast<long>(count)}});
     }

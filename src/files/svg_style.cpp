@@ -5,7 +5,7 @@ namespace avrelt {
 namespace {
 
 constexpr std::string_view blanks = " \t\r\n\f";
-constexpr std::size_t mostRules = 10'000;
+constexpr std::size_t mostSelectors = 10'000;
 
 std::string_view trimmed(std::string_view text) {
   const std::size_t from = text.find_first_not_of(blanks);
@@ -57,15 +57,16 @@ Declarations declarationsIn(std::string_view text) {
 void StyleSheet::add(std::string_view text) {
   const std::string plain = withoutComments(text);
   std::string_view rest = plain;
-  while (rules_.size() < mostRules) {
+  while (!tooMany_) {
     const std::size_t open = rest.find('{');
     if (open == std::string_view::npos) return;
     const std::size_t close = rest.find('}', open);
     const std::string_view inside =
         rest.substr(open + 1, close == std::string_view::npos ? close : close - open - 1);
-    const Declarations declared = declarationsIn(inside);
+    const auto declared = std::make_shared<const Declarations>(declarationsIn(inside));
     split(rest.substr(0, open), ",", [&](std::string_view selector) {
-      rules_.push_back({std::string(selector), declared});
+      tooMany_ = tooMany_ || ++selectors_ > mostSelectors;
+      if (!tooMany_) rules_[std::string(selector)].push_back(declared);
     });
     if (close == std::string_view::npos) return;
     rest.remove_prefix(close + 1);
@@ -77,9 +78,10 @@ Declarations StyleSheet::of(std::string_view element, std::string_view classes,
   Declarations all;
   if (rules_.empty()) return all;
   const auto take = [&](std::string_view selector) {
-    for (const Rule& rule : rules_) {
-      if (rule.selector != selector) continue;
-      for (const auto& [name, value] : rule.declarations) all.insert_or_assign(name, value);
+    const auto found = rules_.find(selector);
+    if (found == rules_.end()) return;
+    for (const auto& rule : found->second) {
+      for (const auto& [name, value] : *rule) all.insert_or_assign(name, value);
     }
   };
   take("*");

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <map>
+#include <memory>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -21,13 +22,15 @@ class StyleSheet {
   void add(std::string_view text);
   /// What is declared for an element, the more exact last: by name, by class, by id.
   Declarations of(std::string_view element, std::string_view classes, std::string_view id) const;
+  /// Whether there were more selectors than are taken; the first 10 000 are.
+  bool tooMany() const { return tooMany_; }
 
  private:
-  struct Rule {
-    std::string selector;
-    Declarations declarations;
-  };
-  std::vector<Rule> rules_;
+  /// By selector what is declared for it, in order; selectors of one rule have its declarations in
+  /// common.
+  std::map<std::string, std::vector<std::shared_ptr<const Declarations>>, std::less<>> rules_;
+  std::size_t selectors_ = 0;
+  bool tooMany_ = false;
 };
 
 }  // namespace avrelt

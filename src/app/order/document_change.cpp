@@ -3,7 +3,7 @@
 
 namespace avrelt {
 
-DocumentChange::DocumentChange(Order& order, const QString& text, State before, State after,
+DocumentChange::DocumentChange(Order& order, const QString& text, Snapshot before, Snapshot after,
                                const QString& key, int epoch)
     : QUndoCommand(text),
       order_(order),
@@ -18,16 +18,16 @@ bool DocumentChange::mergeWith(const QUndoCommand* other) {
   after_ = next->after_;
   setText(next->text());
   // Dragged out and back again: nothing was done, and nothing is left to undo.
-  setObsolete(before_.document == after_.document);
+  setObsolete(before_.sameDocument(after_));
   return true;
 }
 
 void DocumentChange::undo() {
-  order_.put(before_.document, before_.current);
+  order_.put(before_);
 }
 
 void DocumentChange::redo() {
-  order_.put(after_.document, after_.current);
+  order_.put(after_);
 }
 
 }  // namespace avrelt

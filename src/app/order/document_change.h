@@ -7,17 +7,12 @@
 
 namespace avrelt {
 
-/// One step of the history: the document before and after. Documents are small, and a whole one
-/// cannot be half undone.
+/// One step of the history: the document before and after, what is the same of it kept once. A
+/// whole one cannot be half undone.
 class DocumentChange : public QUndoCommand {
  public:
-  struct State {
-    Document document;
-    int current;
-  };
-
-  DocumentChange(Order& order, const QString& text, State before, State after, const QString& key,
-                 int epoch);
+  DocumentChange(Order& order, const QString& text, Snapshot before, Snapshot after,
+                 const QString& key, int epoch);
 
   int id() const override { return 1; }
   bool mergeWith(const QUndoCommand* other) override;
@@ -26,8 +21,8 @@ class DocumentChange : public QUndoCommand {
 
  private:
   Order& order_;
-  State before_;
-  State after_;
+  Snapshot before_;
+  Snapshot after_;
   QString key_;
   int epoch_;
 };

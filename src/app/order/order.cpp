@@ -9,7 +9,16 @@
 
 namespace avrelt {
 
-Order::Order(QObject* parent) : QObject(parent) {}
+namespace {
+
+/// Steps that can be undone: more than a day's work, and no more than memory bears.
+constexpr int mostSteps = 1000;
+
+}  // namespace
+
+Order::Order(QObject* parent) : QObject(parent) {
+  history_.setUndoLimit(mostSteps);
+}
 
 const CupPlan* Order::plan(int index) const {
   if (index < 0 || index >= static_cast<int>(planned_.size())) return nullptr;
@@ -18,7 +27,7 @@ const CupPlan* Order::plan(int index) const {
 }
 
 const Cup& Order::drawnCup() const {
-  return *planned_.at(static_cast<std::size_t>(current_)).of;
+  return *planned_.at(static_cast<std::size_t>(current_)).plan->of;
 }
 
 bool Order::planHolds() const {
@@ -82,14 +91,15 @@ void Order::load(const Document& document) {
   line_.clear();
   move_ = 0;
   peel_ = -1;
-  const int first = document.cups.empty() ? -1 : 0;
-  put(document, first);
+  put(Snapshot(document, document.cups.empty() ? -1 : 0, {}));
 }
 
-void Order::put(const Document& document, int current) {
-  document_ = document;
+void Order::put(const Snapshot& snapshot) {
+  now_ = snapshot;
+  document_ = snapshot.document();
   const int count = static_cast<int>(document_.cups.size());
-  const int before = std::exchange(current_, count == 0 ? -1 : std::clamp(current, 0, count - 1));
+  const int before =
+      std::exchange(current_, count == 0 ? -1 : std::clamp(snapshot.current(), 0, count - 1));
   planAgain();
   if (before != current_) {
     typing_.clear();
@@ -100,7 +110,8 @@ void Order::put(const Document& document, int current) {
 
 void Order::planAgain() {
   std::vector<Planned> next;
-  for (const Cup& cup : document_.cups) {
+  for (std::size_t i = 0; i < now_.cups().size(); ++i) {
+    const std::shared_ptr<const Cup>& cup = now_.cups()[i];
     const auto same = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
       return known.unit == document_.units && known.cup == cup;
     });
@@ -108,21 +119,20 @@ void Order::planAgain() {
       next.push_back(*same);
       continue;
     }
-    Planned fresh{cup, document_.units, nullptr, nullptr, false, {}};
-    CheckedAll<CupPlan> plan = planCup(cup, document_.units, stock_);
+    // Whichever cup a planner had before, it gives the same; that of this one is the quickest.
+    const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
+      return known.cup->name == cup->name;
+    });
+    const bool known = before != planned_.end();
+    Planned fresh{cup, document_.units, known ? before->planner : std::make_shared<CupPlanner>(),
+                  {},  false,           {}};
+    CheckedAll<CupPlan> plan = (*fresh.planner)(*cup, document_.units, stock_);
     if (plan) {
       fresh.plan = std::make_shared<const CupPlan>(std::move(*plan));
-      fresh.of = std::make_shared<const Cup>(cup);
       fresh.holds = true;
     } else {
       fresh.faults = std::move(plan.error());
-      const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
-        return known.cup.name == cup.name;
-      });
-      if (before != planned_.end()) {
-        fresh.plan = before->plan;
-        fresh.of = before->of;
-      }
+      if (known) fresh.plan = before->plan;
     }
     next.push_back(std::move(fresh));
   }
@@ -134,8 +144,12 @@ void Order::edit(const QString& text, const std::function<void(Document&)>& chan
   Document next = document_;
   change(next);
   if (next == document_) return;
-  const DocumentChange::State before{document_, current_};
-  history_.push(new DocumentChange(*this, text, before, {std::move(next), current_}, key, epoch_));
+  push(text, next, current_, key);
+}
+
+void Order::push(const QString& text, const Document& next, int current, const QString& key) {
+  now_.choose(current_);
+  history_.push(new DocumentChange(*this, text, now_, Snapshot(next, current, now_), key, epoch_));
 }
 
 void Order::editCup(const QString& text, const std::function<void(Cup&)>& change,
@@ -161,22 +175,21 @@ void Order::choose(int index) {
 }
 
 void Order::addCup() {
+  if (full()) return;
   const std::string name =
       freeName(document_, tr("Cup %1").arg(document_.cups.size() + 1).toStdString());
-  DocumentChange::State after{document_, static_cast<int>(document_.cups.size())};
-  after.document.cups.push_back(newCup(name, document_.units));
-  history_.push(new DocumentChange(*this, tr("Add cup"), {document_, current_}, std::move(after),
-                                   {}, epoch_));
+  Document next = document_;
+  next.cups.push_back(newCup(name, document_.units));
+  push(tr("Add cup"), next, static_cast<int>(document_.cups.size()));
 }
 
 void Order::copyCup() {
-  if (!hasCup()) return;
+  if (!hasCup() || full()) return;
   Cup copy = currentCup();
   copy.name = freeName(document_, copy.name);
-  DocumentChange::State after{document_, current_ + 1};
-  after.document.cups.insert(after.document.cups.begin() + current_ + 1, copy);
-  history_.push(new DocumentChange(*this, tr("Copy cup"), {document_, current_}, std::move(after),
-                                   {}, epoch_));
+  Document next = document_;
+  next.cups.insert(next.cups.begin() + current_ + 1, copy);
+  push(tr("Copy cup"), next, current_ + 1);
 }
 
 void Order::removeCup() {
@@ -190,13 +203,12 @@ void Order::removeCup() {
 void Order::moveCup(int from, int to) {
   const int count = static_cast<int>(document_.cups.size());
   if (from == to || from < 0 || to < 0 || from >= count || to >= count) return;
-  DocumentChange::State after{document_, to};
-  std::vector<Cup>& cups = after.document.cups;
+  Document next = document_;
+  std::vector<Cup>& cups = next.cups;
   Cup moved = cups[static_cast<std::size_t>(from)];
   cups.erase(cups.begin() + from);
   cups.insert(cups.begin() + to, std::move(moved));
-  history_.push(new DocumentChange(*this, tr("Move cup"), {document_, current_}, std::move(after),
-                                   {}, epoch_));
+  push(tr("Move cup"), next, to);
 }
 
 std::optional<Sentence> Order::renameCup(int index, const QString& name) {

@@ -10,7 +10,8 @@
 #include <QUndoStack>
 #include <vector>
 
-#include "job/plan.h"
+#include "app/order/snapshot.h"
+#include "job/cup_planner.h"
 
 namespace avrelt {
 
@@ -80,6 +81,8 @@ class Order : public QObject {
   void settle() { ++epoch_; }
 
   void choose(int index);
+  /// Whether there is room for another cup.
+  bool full() const { return document_.cups.size() >= Document::mostCups; }
   void addCup();
   void copyCup();
   void removeCup();
@@ -109,18 +112,20 @@ class Order : public QObject {
  private:
   friend class DocumentChange;
   struct Planned {
-    Cup cup;
+    std::shared_ptr<const Cup> cup;
     Unit unit;
+    std::shared_ptr<CupPlanner> planner;  ///< with what stays the same from change to change
     std::shared_ptr<const CupPlan> plan;  ///< shared: cups not touched keep theirs
-    std::shared_ptr<const Cup> of;        ///< the cup that plan was made of
     bool holds = false;
     Faults faults;
   };
 
-  void put(const Document& document, int current);
+  void put(const Snapshot& snapshot);
+  void push(const QString& text, const Document& next, int current, const QString& key = {});
   void planAgain();
 
   Document document_;
+  Snapshot now_;  ///< the same, as the history keeps it
   Stock stock_;
   int current_ = -1;
   GaugeLine gaugeLine_ = GaugeLine::none;

@@ -103,7 +103,9 @@ void MainWindow::makeActions() {
   cupMenu_ = menuBar()->addMenu(tr("&Cup"));
   add(cupMenu_, tr("&Add a cup"), QKeySequence(tr("Ctrl+Shift+N")), [this] { addCup(); });
   const auto forCup = [&](QAction* action) { cupActions_.push_back(action); };
-  forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] { order_.copyCup(); }));
+  forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] {
+    if (roomForCup()) order_.copyCup();
+  }));
   forCup(add(cupMenu_, tr("&Rename"), QKeySequence(tr("F2")),
              [this] { cups_->rename(order_.currentIndex()); }));
   forCup(add(cupMenu_, tr("Re&move"), QKeySequence(tr("Ctrl+Backspace")),
@@ -274,7 +276,16 @@ void MainWindow::makeBench() {
   connect(cut_, &CutStation::roleChosen, this, [this] { goToStation(rail_->current()); });
 }
 
+/// Whether another cup goes into the order; says so where none does.
+bool MainWindow::roomForCup() {
+  if (!order_.full()) return true;
+  watch_->say(tr("This order has %1 cups, and that is the most. Begin another order for the next.")
+                  .arg(Document::mostCups));
+  return false;
+}
+
 void MainWindow::addCup() {
+  if (!roomForCup()) return;
   order_.addCup();
   goToStation(gauge);
   gauge_->begin();

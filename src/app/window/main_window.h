@@ -66,6 +66,7 @@ class MainWindow : public QMainWindow {
   void makeActions();
   void makeBench();
   void refresh();
+  bool roomForCup();
   void addCup();
   void goToField(const QString& field);
   void fillRecent();

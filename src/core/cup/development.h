@@ -12,6 +12,8 @@ namespace avrelt {
 struct WallPoint {
   Angle theta;
   Length s;
+
+  friend bool operator==(const WallPoint&, const WallPoint&) = default;
 };
 
 /// A place in the room about the cup: x to the right and y away from one who faces the front,

@@ -23,7 +23,16 @@ class Divider {
  private:
   void visit(const ZoneNode& node, const Region& region, const ZonePath& path,
              const std::string& place) {
+    if (tooMany_) return;
     if (!node.cut) {
+      if (divided_.zones.size() == mostZones) {
+        tooMany_ = true;
+        faults_.push_back({"cut",
+                           {"The wall is cut into more than %1 zones. Take a cut back, or give one "
+                            "fewer parts.",
+                            {static_cast<long>(mostZones)}}});
+        return;
+      }
       Zone zone;
       zone.id = lettersOf(divided_.zones.size());
       zone.path = path;
@@ -32,6 +41,13 @@ class Divider {
       zone.label = labelPlace(region);
       zone.finish = node.finish;
       divided_.zones.push_back(std::move(zone));
+      return;
+    }
+    if (path.size() == deepestCut) {
+      faults_.push_back({place + "cut",
+                         {"Cuts lie in each other %1 deep, and that is the most. Take this one "
+                          "back, or give the one round it more parts.",
+                          {static_cast<long>(deepestCut)}}});
       return;
     }
     const Checked<Split> cut = split(region, *node.cut, wall_);
@@ -131,6 +147,7 @@ class Divider {
   const Wall& wall_;
   Divided divided_;
   Faults faults_;
+  bool tooMany_ = false;
 };
 
 }  // namespace

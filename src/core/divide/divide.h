@@ -72,8 +72,14 @@ struct Divided {
   std::vector<LineMark> marks;
 };
 
+/// More than any maker tapes; beyond it a plan would take longer than anybody waits.
+inline constexpr std::size_t mostZones = 1000;
+/// How many cuts may lie in each other; files can hold a few more.
+inline constexpr std::size_t deepestCut = 24;
+
 /// The body cut as the tree says. Faults name the member from the tree's root:
-/// "parts[1].cut.places[0]".
+/// "parts[1].cut.places[0]". Refused also: more than `mostZones`,
+/// deeper than `deepestCut`.
 CheckedAll<Divided> divide(const ZoneNode& body, const Wall& wall);
 
 /// "A" … "Z", "AA" …: the letters of a zone or a row, from 0.

@@ -51,6 +51,8 @@ class Region {
   /// left part carried on past 180°.
   std::vector<WallLine> joined() const;
 
+  friend bool operator==(const Region&, const Region&) = default;
+
  private:
   std::vector<WallLine> outlines_;
 };

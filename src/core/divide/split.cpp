@@ -225,7 +225,7 @@ Checked<Split> divided(const Region& zone, const VeeCut& cut, const Wall& wall) 
   }
   const Angle half = Angle::radians(wide / r / 2);
   Split result;
-  Region rest = zone;
+  std::vector<WallLine> triangles;
   for (int i = 0; i < cut.repeat; ++i) {
     // All round from its middle; in a zone with sides several are spread evenly over it.
     const Angle middle =
@@ -251,11 +251,12 @@ Checked<Split> divided(const Region& zone, const VeeCut& cut, const Wall& wall) 
     if (!cut.opensAtRim) std::reverse(outline.begin(), outline.end());
     const Region triangle = Region::folded(outline, Length(), wall.body.wall()) & zone;
     result.parts.push_back(triangle);
-    rest = rest - triangle;
+    triangles.insert(triangles.end(), triangle.outlines().begin(), triangle.outlines().end());
     result.lines.push_back(zone.stretchesOf(left));
     result.lines.push_back(zone.stretchesOf(right));
   }
-  result.parts.push_back(rest);
+  // All at once: they lie apart.
+  result.parts.push_back(zone - Region(std::move(triangles)));
   return result;
 }
 

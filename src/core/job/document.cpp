@@ -43,7 +43,7 @@ std::string freeName(const Document& document, const std::string& wanted) {
 }
 
 std::optional<Sentence> nameFault(const Document& document, std::size_t index,
-                                  const std::string& name) {
+                                  const std::string& name, std::size_t among) {
   if (name.find_first_not_of(" \t\n") == std::string::npos) {
     return Sentence{"The cup has no name. Give it one; pieces and files are named after it.", {}};
   }
@@ -55,7 +55,7 @@ std::optional<Sentence> nameFault(const Document& document, std::size_t index,
     return Sentence{"The name is too long for a label. Use %1 characters at most.",
                     {static_cast<long>(longestName)}};
   }
-  for (std::size_t other = 0; other < document.cups.size(); ++other) {
+  for (std::size_t other = 0; other < std::min(among, document.cups.size()); ++other) {
     if (other != index && document.cups[other].name == name) {
       return Sentence{"“%1” is also the name of cup %2. Give each cup its own.",
                       {name, static_cast<long>(other + 1)}};

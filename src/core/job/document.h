@@ -52,6 +52,7 @@ struct Cup {
 /// know, as JSON text, so that saving gives them back.
 struct Document {
   static constexpr int currentVersion = 1;
+  static constexpr std::size_t mostCups = 200;
 
   Unit units = Unit::inch;
   /// For prints; left out, the paper usual where the unit is.
@@ -71,8 +72,8 @@ Cup newCup(const std::string& name, Unit unit);
 std::string freeName(const Document& document, const std::string& wanted);
 
 /// What makes a cup's name unfit in this document, if anything: none, too long, or taken by
-/// another cup than the one at `index`.
+/// another cup than the one at `index`, of the first so many.
 std::optional<Sentence> nameFault(const Document& document, std::size_t index,
-                                  const std::string& name);
+                                  const std::string& name, std::size_t among = Document::mostCups);
 
 }  // namespace avrelt

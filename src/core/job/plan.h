@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <map>
+#include <memory>
 #include <string>
 #include <vector>
 
@@ -13,6 +15,17 @@
 #include "watch/watch.h"
 
 namespace avrelt {
+
+struct CupPlan;
+
+/// The pieces of a plan that somebody has asked for.
+class PieceShelf {
+ public:
+  const std::vector<Piece>& of(const CupPlan& plan, PieceRole role);
+
+ private:
+  std::map<PieceRole, std::vector<Piece>> made_;
+};
 
 /// Everything computed for one cup.
 struct CupPlan {
@@ -41,14 +54,19 @@ struct CupPlan {
   std::vector<StripCut> cutList;
   /// The patterns that fill zones.
   std::vector<FillPlan> fills;
-  std::vector<Piece> pieces;  ///< wrap, test piece, marking strip, base disc
   std::vector<Watch> watches;
+  /// What all this was worked out from.
+  std::shared_ptr<const Cup> of;
+  Unit unit = Unit::inch;
+  std::shared_ptr<PieceShelf> shelf;
 
   const Laying& laying() const { return layings.of(laid); }
-  /// The first piece of a role; every cup has a wrap, a test piece, a marking strip and a base
-  /// disc.
+  /// The pieces of a role, made when they are first asked for: nobody looks at all of them while a
+  /// number is dragged. Copies of a plan have them in common; asked for by one thread at a time.
+  const std::vector<Piece>& pieces(PieceRole role) const;
+  /// The first of them; every cup has a wrap, a test piece, a marking strip and a base disc.
   const Piece& piece(PieceRole role) const;
-  PieceSet set(PieceRole role) const { return setOf(pieces, role); }
+  PieceSet set(PieceRole role) const { return setOf(pieces(role), role); }
 };
 
 /// Everything computed from a document. A value: the same document and stock give the same plan.

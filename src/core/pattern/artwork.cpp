@@ -5,6 +5,7 @@
 #include <cmath>
 #include <map>
 #include <optional>
+#include <unordered_map>
 
 #include "shape/segment.h"
 
@@ -13,6 +14,9 @@ namespace {
 
 constexpr std::size_t mostCells = 6000;
 constexpr std::size_t mostPoints = 1'000'000;
+constexpr std::size_t mostCrossings = 20'000;
+/// Of shapes that lie on each other, the points that would have to be cut against each other.
+constexpr std::size_t mostCuttings = 3'000'000;
 constexpr double largest = 10'000;     // mm
 constexpr double leastArea = 0.25;     // mm² of a cell
 constexpr double nearlyClosed = 0.3;   // mm between the ends of a line that was meant closed
@@ -50,6 +54,54 @@ bool overlap(const Box& a, const Box& b) {
   return a.low.x < b.high.x && b.low.x < a.high.x && a.low.y < b.high.y && b.low.y < a.high.y;
 }
 
+/// Whether lines cross more often than can be worked out while one waits. Counts in squares, each
+/// with as few stretches as may be, and stops when it is too much.
+bool tangled(const std::vector<Polyline>& lines) {
+  struct Side {
+    Point a;
+    Point b;
+  };
+  std::vector<Side> sides;
+  Box room;
+  for (const Polyline& line : lines) {
+    const std::size_t count = line.points.size();
+    for (std::size_t i = 0; i + (line.closed ? 0 : 1) < count; ++i) {
+      sides.push_back({line.points[i], line.points[(i + 1) % count]});
+      room.add(line.points[i]);
+    }
+  }
+  const Buckets buckets(room, sides.size());
+  std::unordered_map<long, std::vector<std::size_t>> places;
+  std::size_t entered = 0;
+  std::size_t tried = 0;
+  std::size_t crossings = 0;
+  const std::size_t mostTries = 40 * sides.size() + 20'000'000;
+  for (std::size_t i = 0; i < sides.size(); ++i) {
+    const auto& [a, b] = sides[i];
+    Box box;
+    box.add(a);
+    box.add(b);
+    buckets.at(box, [&](std::pair<long, long> place) {
+      std::vector<std::size_t>& here = places[place.first * 1'000'003 + place.second];
+      ++entered;
+      for (const std::size_t j : here) {
+        ++tried;
+        const auto& [c, d] = sides[j];
+        const double left = cross(b - a, c - a) * cross(b - a, d - a);
+        const double right = cross(d - c, a - c) * cross(d - c, b - c);
+        if (left >= 0 || right >= 0) continue;
+        // Once, in the square where they cross.
+        const double share = cross(c - a, d - c) / cross(b - a, d - c);
+        const Point p = a + (b - a) * share;
+        buckets.at(Box{p, p}, [&](std::pair<long, long> at) { crossings += at == place ? 1 : 0; });
+      }
+      here.push_back(i);
+    });
+    if (crossings > mostCrossings || tried > mostTries || entered > mostTries) return true;
+  }
+  return false;
+}
+
 class Finder {
  public:
   explicit Finder(const Drawing& drawing) : drawing_(drawing) {
@@ -59,6 +111,7 @@ class Finder {
 
   Checked<FoundArtwork> operator()() {
     if (const std::optional<Fault> fault = measure()) return tl::unexpected(*fault);
+    if (const std::optional<Fault> fault = untangled()) return tl::unexpected(*fault);
     gather();
     if (const std::optional<Fault> fault = tidy()) return tl::unexpected(*fault);
     lineWidth();
@@ -96,6 +149,24 @@ class Finder {
           {"The drawing is %1 by %2. Bring it to its true size, up to %3.",
            {Length::mm(drawn_.width()), Length::mm(drawn_.height()), Length::mm(largest)}}};
     }
+    return std::nullopt;
+  }
+
+  /// Lines that cross themselves or each other without end are refused before they are cut.
+  std::optional<Fault> untangled() const {
+    std::vector<Polyline> open;
+    const auto refused = [](const std::string& name) {
+      return Fault{name,
+                   {"Its lines cross more than %1 times. Draw it with fewer crossings.",
+                    {static_cast<long>(mostCrossings)}}};
+    };
+    for (const DrawnShape& shape : drawing_.shapes) {
+      if (tangled(shape.lines)) return refused(quoted(shape));
+      for (const Polyline& line : shape.lines) {
+        if (!line.closed && !shape.filled) open.push_back(line);
+      }
+    }
+    if (tangled(open)) return refused("");
     return std::nullopt;
   }
 
@@ -207,12 +278,20 @@ class Finder {
   /// Openings that nothing fills are cells; of cells that overlap the upper keeps its shape; dust
   /// goes.
   std::optional<Fault> tidy() {
+    std::vector<std::pair<Box, Point>> places;
+    for (const Polygon& cell : cells_) places.emplace_back(boundsOf(cell), centroidOf(cell));
     for (Polygon& opening : openings_) {
+      const Box box = boundsOf(opening);
       const Point middle = centroidOf(opening);
-      const bool taken = std::any_of(cells_.begin(), cells_.end(), [&](const Polygon& cell) {
-        return contains(cell, middle) || contains(opening, centroidOf(cell));
-      });
-      if (!taken) cells_.push_back(std::move(opening));
+      bool taken = false;
+      for (std::size_t i = 0; i < cells_.size() && !taken; ++i) {
+        const auto& [around, inside] = places[i];
+        taken = (around.contains(middle) && contains(cells_[i], middle)) ||
+                (box.contains(inside) && contains(opening, inside));
+      }
+      if (taken) continue;
+      cells_.push_back(std::move(opening));
+      places.emplace_back(box, middle);
     }
     if (cells_.size() > mostCells) {
       return Fault{"",
@@ -223,19 +302,25 @@ class Finder {
       for (std::vector<Point>& outline : cell) outline = simplified(outline, detail);
     }
     const Buckets buckets(drawn_, cells_.size());
-    std::map<std::pair<long, long>, std::vector<std::size_t>> places;
+    std::map<std::pair<long, long>, std::vector<std::size_t>> squares;
     std::vector<Box> boxes;
     boxes.reserve(cells_.size());
     for (const Polygon& cell : cells_) boxes.push_back(boundsOf(cell));
     for (std::size_t i = 0; i < cells_.size(); ++i) {
-      buckets.at(boxes[i], [&](std::pair<long, long> place) { places[place].push_back(i); });
+      buckets.at(boxes[i], [&](std::pair<long, long> place) { squares[place].push_back(i); });
     }
+    const auto pointsOf = [](const Polygon& cell) {
+      std::size_t points = 0;
+      for (const std::vector<Point>& outline : cell) points += outline.size();
+      return points;
+    };
+    std::size_t cuttings = 0;
     long overlapped = 0;
     std::vector<Polygon> tidied;
     for (std::size_t i = 0; i < cells_.size(); ++i) {
       std::vector<std::size_t> above;
       buckets.at(boxes[i], [&](std::pair<long, long> place) {
-        for (const std::size_t j : places[place]) {
+        for (const std::size_t j : squares[place]) {
           if (j > i && overlap(boxes[i], boxes[j])) above.push_back(j);
         }
       });
@@ -248,6 +333,13 @@ class Finder {
       Polygon over;
       bool hidden = false;
       for (const std::size_t j : above) {
+        cuttings += pointsOf(cells_[i]) + pointsOf(cells_[j]);
+        if (cuttings > mostCuttings) {
+          return Fault{"",
+                       {"So many of its shapes lie on each other that they cannot be taken apart. "
+                        "Unite those that belong together, then take the drawing again.",
+                        {}}};
+        }
         over.insert(over.end(), cells_[j].begin(), cells_[j].end());
         // What lies wholly inside another is an island in it; only what crosses its edge is odd.
         hidden = hidden || (signedArea(cells_[i] & cells_[j]) > 0.01 &&

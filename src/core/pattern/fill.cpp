@@ -30,19 +30,22 @@ bool isLast(const Finish& finish) {
   return finish.kind == FinishKind::film;
 }
 
+/// Of the wall half-way up a zone.
+Length radiusOf(const Zone& zone, const Wall& wall) {
+  return wall.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
+}
+
 /// A cell of a zone filled before, with its colour.
 struct Beyond {
   const Patch* patch;
   std::string colour;
 };
 
-class Filler {
+/// The cells of a fill with their labels, before they are coloured.
+class Layer {
  public:
-  Filler(const Fill& fill, const Zone& zone, const Wall& wall, const FillRates& rates,
-         std::vector<Beyond> beyond)
-      : fill_(fill), zone_(zone), wall_(wall), rates_(rates), beyond_(std::move(beyond)) {
-    radius_ = wall.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
-  }
+  Layer(const Fill& fill, const Zone& zone, const Wall& wall)
+      : fill_(fill), zone_(zone), wall_(wall) {}
 
   Checked<FillPlan> operator()(std::size_t& rows) {
     Checked<std::vector<RawCell>> raw = cellsOf(fill_.pattern, zone_.region, wall_);
@@ -61,8 +64,8 @@ class Filler {
     plan_.zoneArea = zone_.area;
     plan_.fit = fitOf(fill_.pattern, zone_.region, wall_.body);
     const bool apart = fill_.pattern.family == Family::artwork;
-    LaidCells laid =
-        laidCells(*raw, fill_.pattern.line.length, apart, fill_.corners, radius_, wall_.body);
+    LaidCells laid = laidCells(*raw, fill_.pattern.line.length, apart, fill_.corners,
+                               radiusOf(zone_, wall_), wall_.body);
     if (laid.cells.empty()) {
       return refuse(
           "pattern.size",
@@ -75,8 +78,7 @@ class Filler {
     plan_.droppedArea = laid.droppedArea;
     plan_.lineArea = laid.lineArea;
     order(laid, rows);
-    colour();
-    sum();
+    measure();
     return std::move(plan_);
   }
 
@@ -126,6 +128,41 @@ class Filler {
     std::sort(plan_.neighbours.begin(), plan_.neighbours.end());
   }
 
+  void measure() {
+    plan_.thinnest = Length::mm(1e6);
+    for (const Cell& cell : plan_.cells) {
+      plan_.thinnest = std::min(plan_.thinnest, meanWidth(cell.drawn, wall_.body));
+      plan_.cutLength += edgeOf(cell.drawn, wall_.body);
+      plan_.islands += static_cast<int>(cell.drawn.openings.size());
+    }
+  }
+
+  const Fill& fill_;
+  const Zone& zone_;
+  const Wall& wall_;
+  FillPlan plan_;
+};
+
+/// Colours for cells that are laid, and what they take.
+class Colourer {
+ public:
+  Colourer(const Fill& fill, const Zone& zone, const Wall& wall, const FillRates& rates,
+           std::vector<Beyond> beyond)
+      : fill_(fill),
+        zone_(zone),
+        wall_(wall),
+        rates_(rates),
+        beyond_(std::move(beyond)),
+        radius_(radiusOf(zone, wall)) {}
+
+  FillPlan operator()(const FillPlan& laid) {
+    plan_ = laid;
+    colour();
+    sum();
+    return std::move(plan_);
+  }
+
+ private:
   void colour() {
     if (fill_.colours.empty()) return;
     ColourTask task;
@@ -260,12 +297,6 @@ class Filler {
   }
 
   void sum() {
-    plan_.thinnest = Length::mm(1e6);
-    for (const Cell& cell : plan_.cells) {
-      plan_.thinnest = std::min(plan_.thinnest, meanWidth(cell.drawn, wall_.body));
-      plan_.cutLength += edgeOf(cell.drawn, wall_.body);
-      plan_.islands += static_cast<int>(cell.drawn.openings.size());
-    }
     if (fill_.cutting.lines == LineWork::tape) {
       plan_.tape = lineTape(plan_.cells, fill_.pattern.line.length, wall_.body);
     }
@@ -303,7 +334,7 @@ class Filler {
   const Fill& fill_;
   const Zone& zone_;
   const Wall& wall_;
-  FillRates rates_;
+  const FillRates& rates_;
   std::vector<Beyond> beyond_;
   Length radius_;
   FillPlan plan_;
@@ -331,34 +362,66 @@ Fill usualFill(const ZonePath& zone, Unit unit) {
   return fill;
 }
 
-CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
-                                            const Wall& wall, const FillRates& rates) {
+bool FillPlanner::fits(const Laid& laid, const Fill& fill, const Zone& zone, std::size_t rowsBefore,
+                       long wallIs) {
+  return laid.wallIs == wallIs && laid.rowsBefore == rowsBefore && laid.corners == fill.corners &&
+         laid.zone == zone.id && laid.pattern == fill.pattern && laid.region == zone.region;
+}
+
+CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill>& fills,
+                                                          const Divided& divided, const Wall& wall,
+                                                          const FillRates& rates, long wallIs) {
   constexpr std::size_t mostColours = 24;
   Faults faults;
   std::vector<FillPlan> plans;
   std::size_t rows = 0;
   std::set<std::string> taken;
+  std::vector<Kept> next;
   for (std::size_t i = 0; i < fills.size(); ++i) {
+    const Fill& fill = fills[i];
     const std::string place = "fills[" + std::to_string(i) + "].";
     const auto zone =
         std::find_if(divided.zones.begin(), divided.zones.end(),
-                     [&](const Zone& candidate) { return candidate.path == fills[i].zone; });
+                     [&](const Zone& candidate) { return candidate.path == fill.zone; });
     if (zone == divided.zones.end()) continue;
     if (!taken.insert(zone->id).second) {
       faults.push_back(
           {place + "zone", {"Zone %1 is filled twice. Keep one pattern.", {zone->id}}});
       continue;
     }
-    if (fills[i].colours.empty() || fills[i].colours.size() > mostColours) {
+    if (fill.colours.empty() || fill.colours.size() > mostColours) {
       faults.push_back(
           {place + "colours",
            {"%1 colours cannot be laid. Give 1 to %2.",
-            {static_cast<long>(fills[i].colours.size()), static_cast<long>(mostColours)}}});
+            {static_cast<long>(fill.colours.size()), static_cast<long>(mostColours)}}});
       continue;
     }
-    std::vector<Beyond> beyond;
-    if (fills[i].beyond) {
+    const auto before = std::find_if(kept_.begin(), kept_.end(), [&](const Kept& one) {
+      return fits(one.laid, fill, *zone, rows, wallIs);
+    });
+    if (before != kept_.end()) {
+      next.push_back(std::move(*before));
+      kept_.erase(before);
+      rows = next.back().laid.rowsAfter;
+    } else {
+      const std::size_t rowsBefore = rows;
+      Checked<FillPlan> laid = Layer(fill, *zone, wall)(rows);
+      next.push_back({{wallIs, fill.pattern, fill.corners, zone->id, zone->region, rowsBefore,
+                       std::move(laid), rows},
+                      {},
+                      {},
+                      std::nullopt});
+    }
+    Kept& kept = next.back();
+    if (!kept.laid.plan) {
+      faults.push_back({place + kept.laid.plan.error().field, kept.laid.plan.error().sentence});
+      continue;
+    }
+    // What lies beyond the zone's edge has colours of its own, which may have changed.
+    if (!kept.coloured || fill.beyond || !(kept.fill == fill) || !(kept.rates == rates)) {
+      std::vector<Beyond> beyond;
       for (const FillPlan& other : plans) {
+        if (!fill.beyond) break;
         const std::vector<CellColour>& colours =
             fills[static_cast<std::size_t>(other.fill)].colours;
         for (const Cell& cell : other.cells) {
@@ -366,17 +429,21 @@ CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, cons
               {&cell.whole, colours[static_cast<std::size_t>(cell.colour)].finish.colour});
         }
       }
+      kept.coloured = Colourer(fill, *zone, wall, rates, std::move(beyond))(*kept.laid.plan);
+      kept.fill = fill;
+      kept.rates = rates;
     }
-    Checked<FillPlan> plan = Filler(fills[i], *zone, wall, rates, std::move(beyond))(rows);
-    if (!plan) {
-      faults.push_back({place + plan.error().field, plan.error().sentence});
-      continue;
-    }
-    plan->fill = static_cast<int>(i);
-    plans.push_back(std::move(*plan));
+    plans.push_back(*kept.coloured);
+    plans.back().fill = static_cast<int>(i);
   }
+  kept_ = std::move(next);
   if (!faults.empty()) return tl::unexpected(std::move(faults));
   return plans;
+}
+
+CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
+                                            const Wall& wall, const FillRates& rates) {
+  return FillPlanner()(fills, divided, wall, rates, 0);
 }
 
 }  // namespace avrelt

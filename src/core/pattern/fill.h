@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -159,10 +160,45 @@ struct FillPlan {
   Duration work;                         ///< of all its glitter colours
 };
 
-/// Works out the fills of a cup; one whose zone is not there, cut further or not cut any more,
-/// waits for it and gives no plan. A cell is a sliver, too small to weed, where it is under 1 mm
-/// wide on average once its lines are off (the rectangle with its area and edge). Faults name the
-/// member: "fills[0].pattern.size".
+/// The fills of a cup, worked out again and again as it is changed. What stays the same is kept:
+/// the cells while their pattern, their zone and the wall do, the colours while the fill does. What
+/// it gives depends on nothing it was asked before.
+class FillPlanner {
+ public:
+  /// One whose zone is not there, cut further or not cut any more, waits for it and gives no plan.
+  /// `wallIs` names the wall: with another, nothing is kept. Faults name the member:
+  /// "fills[0].pattern.size".
+  CheckedAll<std::vector<FillPlan>> operator()(const std::vector<Fill>& fills,
+                                               const Divided& divided, const Wall& wall,
+                                               const FillRates& rates, long wallIs);
+
+ private:
+  /// What the cells of a fill came of, and they.
+  struct Laid {
+    long wallIs;
+    Pattern pattern;
+    bool corners;
+    std::string zone;
+    Region region;
+    std::size_t rowsBefore;
+    Checked<FillPlan> plan;
+    std::size_t rowsAfter;
+  };
+  /// Whether cells laid before are those wanted now.
+  static bool fits(const Laid& laid, const Fill& fill, const Zone& zone, std::size_t rowsBefore,
+                   long wallIs);
+
+  struct Kept {
+    Laid laid;
+    Fill fill;
+    FillRates rates;
+    std::optional<FillPlan> coloured;
+  };
+  std::vector<Kept> kept_;
+};
+
+/// The fills of a cup, once. A cell is a sliver, too small to weed, where it is under 1 mm wide on
+/// average once its lines are off (the rectangle with its area and edge).
 CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
                                             const Wall& wall, const FillRates& rates = {});
 

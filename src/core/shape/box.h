@@ -35,6 +35,11 @@ struct Box {
     add(other.low);
     add(other.high);
   }
+  /// Whether they have a point in common.
+  constexpr bool meets(const Box& other) const {
+    return !empty() && !other.empty() && low.x <= other.high.x && other.low.x <= high.x &&
+           low.y <= other.high.y && other.low.y <= high.y;
+  }
   constexpr Box grownBy(double mm) const {
     if (empty()) return *this;
     return {{low.x - mm, low.y - mm}, {high.x + mm, high.y + mm}};

@@ -3,6 +3,8 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
+#include <unordered_map>
 
 namespace avrelt {
 namespace {
@@ -30,6 +32,117 @@ void dropDust(WholePaths& paths, double dust) {
       paths.end());
 }
 
+/// A corner of an outline may stand on one of its level or upright sides, as the point of a V does
+/// on the base: that side gets a corner there too. On slanting sides the grid lets none stand.
+WholePath withTouches(const WholePath& path) {
+  struct Side {
+    cl::cInt low;
+    cl::cInt high;
+    std::size_t index;
+  };
+  std::unordered_map<cl::cInt, std::vector<Side>> uprights;
+  std::unordered_map<cl::cInt, std::vector<Side>> levels;
+  const std::size_t count = path.size();
+  for (std::size_t i = 0; i < count; ++i) {
+    const WholePoint& a = path[i];
+    const WholePoint& b = path[(i + 1) % count];
+    if (a.X == b.X) uprights[a.X].push_back({std::min(a.Y, b.Y), std::max(a.Y, b.Y), i});
+    if (a.Y == b.Y) levels[a.Y].push_back({std::min(a.X, b.X), std::max(a.X, b.X), i});
+  }
+  if (uprights.empty() && levels.empty()) return path;
+  std::vector<std::pair<std::size_t, WholePoint>> touches;
+  const auto find = [&](const auto& sides, cl::cInt line, cl::cInt along, const WholePoint& p) {
+    const auto here = sides.find(line);
+    if (here == sides.end()) return;
+    for (const Side& side : here->second) {
+      if (side.low < along && along < side.high) touches.emplace_back(side.index, p);
+    }
+  };
+  for (const WholePoint& p : path) {
+    find(uprights, p.X, p.Y, p);
+    find(levels, p.Y, p.X, p);
+  }
+  if (touches.empty()) return path;
+  const auto off = [&path](const auto& touch) {
+    const WholePoint& a = path[touch.first];
+    return std::abs(touch.second.X - a.X) + std::abs(touch.second.Y - a.Y);
+  };
+  std::sort(touches.begin(), touches.end(), [&](const auto& a, const auto& b) {
+    return a.first != b.first ? a.first < b.first : off(a) < off(b);
+  });
+  WholePath with;
+  auto next = touches.begin();
+  for (std::size_t i = 0; i < count; ++i) {
+    with.push_back(path[i]);
+    for (; next != touches.end() && next->first == i; ++next) with.push_back(next->second);
+  }
+  return with;
+}
+
+/// An outline parted wherever it comes back to a place it has been at: simple ones, each of which
+/// keeps its sense.
+void part(const WholePath& path, WholePaths& simple) {
+  struct Place {
+    std::size_t operator()(const WholePoint& p) const {
+      return std::hash<cl::cInt>()(p.X) * 31 + std::hash<cl::cInt>()(p.Y);
+    }
+  };
+  WholePath open;
+  std::unordered_map<WholePoint, std::size_t, Place> places;
+  for (const WholePoint& p : path) {
+    const auto before = places.find(p);
+    if (before == places.end()) {
+      places.emplace(p, open.size());
+      open.push_back(p);
+      continue;
+    }
+    // The loop from there to here is one of its own.
+    const std::size_t from = before->second;
+    WholePath loop(open.begin() + static_cast<std::ptrdiff_t>(from), open.end());
+    for (std::size_t i = from + 1; i < open.size(); ++i) places.erase(open[i]);
+    open.resize(from + 1);
+    if (loop.size() > 2) simple.push_back(std::move(loop));
+  }
+  if (open.size() > 2) simple.push_back(std::move(open));
+}
+
+/// Whether one outline lies in another, which it may touch but not cross.
+bool liesIn(const WholePath& inner, const WholePath& outer) {
+  for (const WholePoint& p : inner) {
+    const int side = cl::PointInPolygon(p, outer);
+    if (side >= 0) return side == 1;
+  }
+  // All its corners are on the other's edge: the middle of a side is not, or it is the same. Twice
+  // as fine a grid has those middles.
+  WholePath twice = outer;
+  for (WholePoint& p : twice) p = {p.X * 2, p.Y * 2};
+  for (std::size_t i = 0; i < inner.size(); ++i) {
+    const WholePoint& a = inner[i];
+    const WholePoint& b = inner[(i + 1) % inner.size()];
+    const int side = cl::PointInPolygon({a.X + b.X, a.Y + b.Y}, twice);
+    if (side >= 0) return side == 1;
+  }
+  return true;
+}
+
+struct Bounds {
+  WholePoint low;
+  WholePoint high;
+  bool holds(const Bounds& other) const {
+    return low.X <= other.low.X && low.Y <= other.low.Y && high.X >= other.high.X &&
+           high.Y >= other.high.Y;
+  }
+};
+
+Bounds boundsOf(const WholePath& path) {
+  Bounds bounds{path.front(), path.front()};
+  for (const WholePoint& p : path) {
+    bounds.low = {std::min(bounds.low.X, p.X), std::min(bounds.low.Y, p.Y)};
+    bounds.high = {std::max(bounds.high.X, p.X), std::max(bounds.high.Y, p.Y)};
+  }
+  return bounds;
+}
+
 }  // namespace
 
 WholePaths WholePart::paths() const {
@@ -40,29 +153,44 @@ WholePaths WholePart::paths() const {
 
 WholePaths combined(const WholePaths& first, const WholePaths& second, Combine how, double dust,
                     bool evenOdd) {
-  cl::Clipper clipper(cl::ioStrictlySimple);
+  // Clipper's own way to make outlines simple compares each point with each other one.
+  cl::Clipper clipper;
   clipper.AddPaths(first, cl::ptSubject, true);
   clipper.AddPaths(second, cl::ptClip, true);
+  WholePaths touching;
+  clipper.Execute(typeOf(how), touching, evenOdd ? cl::pftEvenOdd : cl::pftNonZero, cl::pftNonZero);
   WholePaths result;
-  clipper.Execute(typeOf(how), result, evenOdd ? cl::pftEvenOdd : cl::pftNonZero, cl::pftNonZero);
+  for (const WholePath& path : touching) part(withTouches(path), result);
   dropDust(result, dust);
   return result;
 }
 
 std::vector<WholePart> combinedParts(const WholePaths& first, const WholePaths& second, Combine how,
                                      double dust) {
-  cl::Clipper clipper(cl::ioStrictlySimple);
-  clipper.AddPaths(first, cl::ptSubject, true);
-  clipper.AddPaths(second, cl::ptClip, true);
-  cl::PolyTree tree;
-  clipper.Execute(typeOf(how), tree, cl::pftNonZero, cl::pftNonZero);
   std::vector<WholePart> parts;
-  for (const cl::PolyNode* node = tree.GetFirst(); node != nullptr; node = node->GetNext()) {
-    if (node->IsHole() || std::abs(cl::Area(node->Contour)) <= dust) continue;
-    WholePart part{node->Contour, {}};
-    for (const cl::PolyNode* hole : node->Childs) part.openings.push_back(hole->Contour);
-    dropDust(part.openings, dust);
-    parts.push_back(std::move(part));
+  std::vector<Bounds> bounds;
+  WholePaths openings;
+  for (WholePath& path : combined(first, second, how, dust)) {
+    if (cl::Area(path) > 0) {
+      bounds.push_back(boundsOf(path));
+      parts.push_back({std::move(path), {}});
+    } else {
+      openings.push_back(std::move(path));
+    }
+  }
+  for (WholePath& opening : openings) {
+    // In the smallest outline round it.
+    const Bounds own = boundsOf(opening);
+    WholePart* around = nullptr;
+    double least = HUGE_VAL;
+    for (std::size_t i = 0; i < parts.size(); ++i) {
+      if (!bounds[i].holds(own)) continue;
+      const double area = cl::Area(parts[i].outline);
+      if (area >= least || !liesIn(opening, parts[i].outline)) continue;
+      least = area;
+      around = &parts[i];
+    }
+    if (around != nullptr) around->openings.push_back(std::move(opening));
   }
   return parts;
 }

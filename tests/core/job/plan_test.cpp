@@ -29,11 +29,46 @@ TEST_CASE("every cup that can be measured can be planned, with its pieces") {
     }
     const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
     REQUIRE(plan.has_value());
-    CHECK(plan->pieces.size() == 4);
+    std::size_t pieces = 0;
+    for (const PieceRole role : pieceRoles) pieces += plan->pieces(role).size();
+    CHECK(pieces == 4);
     for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece, PieceRole::markingStrip}) {
       CHECK(plan->piece(role).area() > Area());
     }
   }
+}
+
+TEST_CASE("more cups than an order holds are refused at once") {
+  Document document;
+  for (int i = 0; i < 201; ++i) {
+    document.cups.push_back(newCup("Cup " + std::to_string(i), Unit::mm));
+  }
+  const CheckedAll<Plan> plan = planDocument(document);
+  REQUIRE_FALSE(plan.has_value());
+  CHECK(plan.error().size() == 1);
+  CHECK(plan.error()[0].field == "cups");
+}
+
+TEST_CASE("more zones or cuts in each other than a plan bears are refused, not worked out") {
+  Cup cup = newCup("Comet", Unit::mm);
+  ZoneNode row;
+  row.cut = UprightCut{.count = 60};
+  cup.division.body.cut = RingCut{.count = 60};
+  cup.division.body.parts.assign(60, row);
+  const CheckedAll<CupPlan> many = planCup(cup, Unit::mm);
+  REQUIRE_FALSE(many.has_value());
+  REQUIRE(many.error().size() == 1);
+  CHECK(many.error()[0].field == "divide.body.cut");
+  cup.division.body = ZoneNode();
+  ZoneNode* node = &cup.division.body;
+  for (std::size_t depth = 0; depth <= deepestCut; ++depth) {
+    node->cut = UprightCut{.by = CutBy::widths, .widths = {std::nullopt, WrittenLength::mm(1)}};
+    node->parts.resize(1);
+    node = &node->parts[0];
+  }
+  const CheckedAll<CupPlan> deep = planCup(cup, Unit::mm);
+  REQUIRE_FALSE(deep.has_value());
+  CHECK_THAT(inWords(deep.error()[0].sentence, Unit::mm), Catch::Contains("24 deep"));
 }
 
 TEST_CASE("faults of wrap and strip are told together") {

@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <tuple>
+
+#include "job/kept.h"
+#include "job/plan.h"
+
+namespace avrelt {
+
+/// Plans one cup again and again, as it is changed, in stages: its walls; how the wrap may be laid;
+/// the division; the cells and their colours. Each is kept while what it depends on compares equal,
+/// so that a clearance touches no cell and a cell's size no laying. What it gives depends on
+/// nothing it was asked before: it is what `planCup` gives, byte for byte.
+class CupPlanner {
+ public:
+  CheckedAll<CupPlan> operator()(const Cup& cup, Unit unit, const Stock& stock);
+
+ private:
+  struct Walls {
+    Body bare;
+    std::vector<Stage> stages;
+    Wall wall;
+  };
+  static CheckedAll<Walls> wallsOf(const Blank& blank, const BuildUp& buildUp, Angle seamAt,
+                                   const GrowthHabits& growth);
+  static Faults dividedFaults(const CheckedAll<Divided>& divided,
+                              const CheckedAll<std::vector<StripePlan>>& stripes);
+  static void addWatches(CupPlan& plan, const Cup& cup);
+
+  Kept<std::tuple<Blank, BuildUp, Angle, GrowthHabits>, CheckedAll<Walls>> walls_;
+  /// By the walls made before and what the wrap needs.
+  Kept<std::tuple<long, Wrap, Base>, CheckedAll<WrapLayout>> wrap_;
+  Kept<std::tuple<long, Wrap, Base, Film>, Layings> layings_;
+  Kept<std::tuple<long, ZoneNode>, CheckedAll<Divided>> divided_;
+  FillPlanner fills_;
+};
+
+}  // namespace avrelt

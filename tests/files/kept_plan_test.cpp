@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <catch2/catch.hpp>
+
+#include "core/random_cups.h"
+#include "files/document_json.h"
+#include "files/outputs.h"
+#include "job/cup_planner.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+/// Everything a plan says, or what is refused of it.
+std::string saidBy(const CheckedAll<CupPlan>& plan) {
+  if (plan) {
+    Plan whole;
+    whole.cups.push_back(*plan);
+    return planJson(whole, {});
+  }
+  std::string faults;
+  for (const Fault& fault : plan.error()) {
+    faults += fault.field + ": " + inWords(fault.sentence, Unit::mm) + "\n";
+  }
+  return faults;
+}
+
+/// One thing a hand may do to a cup, refused numbers among them.
+void change(Cup& cup, Stock& stock, Chance& chance) {
+  const auto length = [&](double low, double high) {
+    return WrittenLength::mm(chance.between(low, high));
+  };
+  Fill* fill = cup.fills.empty() ? nullptr : &cup.fills.front();
+  switch (chance.whole(0, 17)) {
+    case 0:
+      cup.wrap.rimClearance = length(0, 12);
+      break;
+    case 1:
+      cup.wrap.overlap = length(0, chance.one(5) ? 900 : 12);
+      break;
+    case 2:
+      cup.wrap.seamAt = Angle::degrees(chance.whole(-180, 180));
+      break;
+    case 3:
+      cup.blank.stations[0].girth = length(150, 320);
+      break;
+    case 4:
+      cup.buildUp.coats.push_back({.kind = CoatKind::glitter, .cut = GlitterCut::medium});
+      cup.buildUp.laidAfter = static_cast<int>(cup.buildUp.coats.size());
+      break;
+    case 5:
+      cup.division.body.finish.name = chance.one(2) ? "night" : "dawn";
+      break;
+    case 6:
+      cup.division.body = ZoneNode();
+      break;
+    case 7:
+      cup.division.body.cut = RingCut{.count = chance.whole(2, chance.one(6) ? 501 : 4)};
+      break;
+    case 8:
+      cup.division.body.cut = UprightCut{.count = chance.whole(2, 3)};
+      break;
+    case 9:
+      cup.fills = {usualFill(chance.one(2) ? ZonePath{} : ZonePath{0}, Unit::mm)};
+      break;
+    case 10:
+      cup.fills.push_back(usualFill({1}, Unit::mm));
+      cup.fills.back().beyond = chance.one(2);
+      break;
+    case 11:
+      if (fill != nullptr) fill->pattern.size = length(chance.one(5) ? 0 : 18, 60);
+      break;
+    case 12:
+      if (fill != nullptr) fill->seed = chance.whole(1, 9);
+      break;
+    case 13:
+      if (fill != nullptr) fill->style = static_cast<ColourStyle>(chance.whole(0, 4));
+      break;
+    case 14:
+      if (fill != nullptr)
+        fill->pins.push_back({Angle::degrees(chance.whole(-180, 180)), length(5, 150), 1});
+      break;
+    case 15:
+      stock.filling.glitterPerCm2 = Mass::grams(chance.between(0.01, 0.05));
+      break;
+    case 16:
+      cup.film.takesPercent = chance.whole(0, 6);
+      break;
+    default:
+      cup.base.overhang = length(0, 9);
+      break;
+  }
+}
+
+}  // namespace
+
+TEST_CASE("a plan kept in stages is what a fresh one is, byte for byte, over any edits") {
+  int planned = 0;
+  for (unsigned seed = 1; seed <= 12; ++seed) {
+    Chance chance(seed);
+    CupPlanner planner;
+    Cup cup = newCup("Comet", Unit::mm);
+    Stock stock;
+    for (int step = 0; step < 25; ++step) {
+      change(cup, stock, chance);
+      INFO("seed " << seed << ", step " << step);
+      const CheckedAll<CupPlan> kept = planner(cup, Unit::mm, stock);
+      CHECK(saidBy(kept) == saidBy(planCup(cup, Unit::mm, stock)));
+      planned += kept ? 1 : 0;
+    }
+  }
+  CHECK(planned > 120);
+}
