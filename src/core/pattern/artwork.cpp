@@ -15,8 +15,9 @@ namespace {
 constexpr std::size_t mostCells = 6000;
 constexpr std::size_t mostPoints = 1'000'000;
 constexpr std::size_t mostCrossings = 20'000;
-/// Of shapes that lie on each other, the points that would have to be cut against each other.
-constexpr std::size_t mostCuttings = 3'000'000;
+/// Pairs of shapes that lie on each other: scales have three or four for each, which is little.
+constexpr std::size_t mostPairs = 200;
+constexpr std::size_t mostPairsEach = 3;
 constexpr double largest = 10'000;     // mm
 constexpr double leastArea = 0.25;     // mm² of a cell
 constexpr double nearlyClosed = 0.3;   // mm between the ends of a line that was meant closed
@@ -309,12 +310,8 @@ class Finder {
     for (std::size_t i = 0; i < cells_.size(); ++i) {
       buckets.at(boxes[i], [&](std::pair<long, long> place) { squares[place].push_back(i); });
     }
-    const auto pointsOf = [](const Polygon& cell) {
-      std::size_t points = 0;
-      for (const std::vector<Point>& outline : cell) points += outline.size();
-      return points;
-    };
-    std::size_t cuttings = 0;
+    std::size_t pairs = 0;
+    const std::size_t mostOfThese = mostPairs + mostPairsEach * cells_.size();
     long overlapped = 0;
     std::vector<Polygon> tidied;
     for (std::size_t i = 0; i < cells_.size(); ++i) {
@@ -333,17 +330,16 @@ class Finder {
       Polygon over;
       bool hidden = false;
       for (const std::size_t j : above) {
-        cuttings += pointsOf(cells_[i]) + pointsOf(cells_[j]);
-        if (cuttings > mostCuttings) {
+        over.insert(over.end(), cells_[j].begin(), cells_[j].end());
+        if (signedArea(cells_[i] & cells_[j]) <= 0.01) continue;
+        if (++pairs > mostOfThese) {
           return Fault{"",
                        {"So many of its shapes lie on each other that they cannot be taken apart. "
                         "Unite those that belong together, then take the drawing again.",
                         {}}};
         }
-        over.insert(over.end(), cells_[j].begin(), cells_[j].end());
         // What lies wholly inside another is an island in it; only what crosses its edge is odd.
-        hidden = hidden || (signedArea(cells_[i] & cells_[j]) > 0.01 &&
-                            signedArea(cells_[j] - cells_[i]) > 0.01);
+        hidden = hidden || signedArea(cells_[j] - cells_[i]) > 0.01;
       }
       overlapped += hidden ? 1 : 0;
       for (Polygon& part : partsOf(cells_[i] - over)) {

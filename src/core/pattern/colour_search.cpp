@@ -287,7 +287,7 @@ class Searcher {
         if (found && !*found && byHand_) result.proof = byHand();
       }
       result.searchedOut = found.has_value();
-      if (!found || !*found) fewestClashes(state);
+      if (!found || !*found) fewestClashes(state, found.has_value());
     }
     for (const int c : state.all()) result.colours.push_back(names_[at(c)]);
     return result;
@@ -352,8 +352,9 @@ class Searcher {
     return {Impossible::Why::pins, std::move(members)};
   }
 
-  /// Moves clashing ones to the colour with fewest clashes, not back at once.
-  void fewestClashes(State& state) {
+  /// Moves clashing ones to the colour with fewest clashes, not back at once. Where it is proven
+  /// that some have to clash, only as long as that still makes them fewer.
+  void fewestClashes(State& state, bool proven) {
     constexpr std::size_t looked = 48;  // at most, of those that clash, for one move
     std::mt19937 random(task_.seed);
     std::vector<int> clashing;
@@ -380,7 +381,10 @@ class Searcher {
     long least = now;
     std::vector<long> tabu(at(count_) * at(colours_), 0);
     const long rounds = std::min(20L * count_ + 2000, 60'000L);
+    const long patience = proven ? 1000 : rounds;
+    long fewer = 0;  // the last round that made them fewer
     for (long round = 1; round <= rounds && least > 0 && !clashing.empty(); ++round) {
+      if (round - fewer > patience) break;
       int moveV = -1;
       int moveC = -1;
       int gain = -1'000'000;
@@ -407,6 +411,7 @@ class Searcher {
       now -= 2L * gain;
       if (now >= least) continue;
       least = now;
+      fewer = round;
       best = state.all();
     }
     for (int v = 0; v < count_; ++v) {

@@ -81,7 +81,16 @@ WholePath withTouches(const WholePath& path) {
 
 /// An outline parted wherever it comes back to a place it has been at: simple ones, each of which
 /// keeps its sense.
-void part(const WholePath& path, WholePaths& simple) {
+void part(WholePath path, WholePaths& simple) {
+  WholePath sorted = path;
+  std::sort(sorted.begin(), sorted.end(), [](const WholePoint& a, const WholePoint& b) {
+    return a.X != b.X ? a.X < b.X : a.Y < b.Y;
+  });
+  // Most come back to none.
+  if (std::adjacent_find(sorted.begin(), sorted.end()) == sorted.end()) {
+    if (path.size() > 2) simple.push_back(std::move(path));
+    return;
+  }
   struct Place {
     std::size_t operator()(const WholePoint& p) const {
       return std::hash<cl::cInt>()(p.X) * 31 + std::hash<cl::cInt>()(p.Y);
