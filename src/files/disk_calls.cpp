@@ -86,6 +86,12 @@ int makeFolder(std::string& pattern, Descriptor& folder) {
   });
 }
 
+Descriptor held(const Path& path) {
+  Descriptor file(::open(path.c_str(), O_RDWR | O_CREAT | O_CLOEXEC | O_NOFOLLOW, 0600));
+  if (file.open() && ::flock(file.number(), LOCK_EX | LOCK_NB) != 0) return Descriptor();
+  return file;
+}
+
 bool abandoned(const Path& path) {
   struct stat about {};
   if (::lstat(path.c_str(), &about) != 0 || about.st_uid != ::geteuid()) return false;

@@ -51,6 +51,9 @@ void failBy(std::function<int(std::string_view call)> test);
 /// Locked, for as long as the descriptor lives, against `abandoned`.
 int makeFile(std::string& pattern, Descriptor& file);
 int makeFolder(std::string& pattern, Descriptor& folder);
+/// A file of this name, made where there is none, held against `abandoned`; not open where that
+/// cannot be.
+Descriptor held(const Path& path);
 /// Whether nobody holds it: what is left of a program that ended in the middle.
 bool abandoned(const Path& path);
 

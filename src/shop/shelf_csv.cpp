@@ -18,6 +18,14 @@ constexpr std::array<const char*, 9> columnNames{
     "name", "capacity", "notes", "height_along", "joined", "fillet", "at", "around", "across"};
 enum Column { name, capacity, notes, heightAlong, joined, fillet, at, around, across, columns };
 
+/// Whether a spreadsheet would take a text for a formula; one that begins with apostrophes before
+/// it counts too, so that what is written with one more can be told from what had one.
+bool looksLikeFormula(std::string_view text) {
+  const std::size_t begin = text.find_first_not_of('\'');
+  return begin != std::string_view::npos &&
+         std::string_view("=+-@\t\r").find(text[begin]) != std::string_view::npos;
+}
+
 struct Row {
   int line = 0;
   std::vector<std::string> cells;
@@ -166,7 +174,9 @@ class Reader {
   std::string cell(const Row& row, Column column) const {
     const int at = place_[column];
     if (at < 0 || static_cast<std::size_t>(at) >= row.cells.size()) return {};
-    return row.cells[static_cast<std::size_t>(at)];
+    const std::string& text = row.cells[static_cast<std::size_t>(at)];
+    // The apostrophe it was written with, to be a text to a spreadsheet.
+    return !text.empty() && text[0] == '\'' && looksLikeFormula(text) ? text.substr(1) : text;
   }
 
   std::optional<WrittenLength> length(const Row& row, Column column) {
@@ -253,7 +263,8 @@ class Reader {
   ReadFaults faults_;
 };
 
-std::string quoted(const std::string& text) {
+std::string quoted(const std::string& plain) {
+  const std::string text = looksLikeFormula(plain) ? "'" + plain : plain;
   std::string out(text.size() * 2 + 2, '\0');
   out.resize(csv_write(out.data(), out.size(), text.data(), text.size()));
   return out;

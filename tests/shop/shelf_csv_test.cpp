@@ -101,6 +101,35 @@ TEST_CASE("ten thousand rows are read, and lines count past quoted line feeds") 
              Catch::Contains("line 4"));
 }
 
+TEST_CASE("no cell written out is a formula to a spreadsheet, and each comes back as it was") {
+  std::vector<ShelfBlank> blanks;
+  for (const char* text : {"=1+1", "+49 30", "-dull", "@home", "\ttab", "'=quoted", "''+twice",
+                           "'plain", "it's", "a=b"}) {
+    ShelfBlank shelved = starterBlanks().front();
+    shelved.blank.name = std::string("Blank ") + text;
+    shelved.notes = text;
+    blanks.push_back(shelved);
+    shelved.blank.name = text;
+    blanks.push_back(shelved);
+  }
+  const std::string csv = writeShelfCsv(blanks);
+  bool begins = true;
+  for (std::size_t i = csv.find('\n') + 1; i < csv.size(); ++i) {
+    const bool quote = csv[i] == '"';
+    if (begins && !quote) CHECK(std::string("=+-@\t").find(csv[i]) == std::string::npos);
+    if (begins && quote && i + 1 < csv.size()) {
+      CHECK(std::string("=+-@\t").find(csv[i + 1]) == std::string::npos);
+    }
+    begins = csv[i] == ',' || csv[i] == '\n';
+  }
+  const std::vector<ShelfBlank> again = read(csv);
+  REQUIRE(again.size() == blanks.size());
+  for (std::size_t i = 0; i < again.size(); ++i) {
+    CHECK(again[i].blank.name == blanks[i].blank.name);
+    CHECK(again[i].notes == blanks[i].notes);
+  }
+}
+
 TEST_CASE("written and read again a shelf is the same, but for features") {
   std::vector<ShelfBlank> shelf = starterBlanks();
   for (ShelfBlank& shelved : shelf) shelved.blank.features.clear();

@@ -37,7 +37,7 @@ MainWindow::MainWindow(QWidget* parent)
   connect(&order_, &Order::changed, this, &MainWindow::refresh);
   connect(order_.history(), &QUndoStack::cleanChanged, this, &MainWindow::refresh);
   connect(file_.get(), &OrderFile::changed, this, &MainWindow::refresh);
-  connect(file_.get(), &OrderFile::changedOnDisk, notice_, &QWidget::setVisible);
+  connect(file_.get(), &OrderFile::changedOnDisk, this, &MainWindow::showOnDisk);
   connect(file_.get(), &OrderFile::said, watch_, &WatchLine::say);
   connect(file_.get(), &OrderFile::adopted, this, [this] {
     round_->face(Angle());
@@ -223,13 +223,16 @@ void MainWindow::makeBench() {
   notice_->setObjectName(QStringLiteral("notice"));
   auto* noticeRow = new QHBoxLayout(notice_);
   noticeRow->setContentsMargins(12, 6, 8, 6);
-  auto* words = new QLabel(tr("Another program has changed this order's file on disk."));
-  auto* load = new QPushButton(tr("Load theirs"));
+  noticeWords_ = new QLabel;
+  loadTheirs_ = new QPushButton(tr("Load theirs"));
+  saveAgain_ = new QPushButton(tr("Save it again"));
   auto* keep = new QPushButton(tr("Keep mine"));
-  connect(load, &QPushButton::clicked, file_.get(), &OrderFile::reload);
+  connect(loadTheirs_, &QPushButton::clicked, file_.get(), &OrderFile::reload);
+  connect(saveAgain_, &QPushButton::clicked, file_.get(), &OrderFile::save);
   connect(keep, &QPushButton::clicked, notice_, &QWidget::hide);
-  noticeRow->addWidget(words, 1);
-  noticeRow->addWidget(load);
+  noticeRow->addWidget(noticeWords_, 1);
+  noticeRow->addWidget(loadTheirs_);
+  noticeRow->addWidget(saveAgain_);
   noticeRow->addWidget(keep);
   notice_->hide();
   column->addWidget(notice_);
@@ -410,6 +413,15 @@ void MainWindow::askAndSaveAll() {
 
 void MainWindow::showKeys() {
   KeysDialog(*menuBar(), this).exec();
+}
+
+void MainWindow::showOnDisk(OnDisk state) {
+  const bool gone = state == OnDisk::gone;
+  noticeWords_->setText(gone ? tr("This order's file is gone from its disk.")
+                             : tr("Another program has changed this order's file on disk."));
+  loadTheirs_->setVisible(!gone);
+  saveAgain_->setVisible(gone);
+  notice_->setVisible(state != OnDisk::same);
 }
 
 void MainWindow::showAbout() {

@@ -67,6 +67,7 @@ class MainWindow : public QMainWindow {
   void makeBench();
   void refresh();
   bool roomForCup();
+  void showOnDisk(OnDisk state);
   void addCup();
   void goToField(const QString& field);
   void fillRecent();
@@ -88,6 +89,9 @@ class MainWindow : public QMainWindow {
   QLabel* state_ = nullptr;
   Segments* units_ = nullptr;
   QFrame* notice_ = nullptr;
+  QLabel* noticeWords_ = nullptr;
+  QPushButton* loadTheirs_ = nullptr;
+  QPushButton* saveAgain_ = nullptr;
   FlatView* flat_ = nullptr;
   RoundView* round_ = nullptr;
   QStackedWidget* stations_ = nullptr;

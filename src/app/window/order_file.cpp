@@ -9,6 +9,7 @@
 #include <QPushButton>
 #include <QSettings>
 #include <QStandardPaths>
+#include <QTimer>
 
 #include "app/order/phrases.h"
 #include "files/disk.h"
@@ -38,6 +39,7 @@ void tell(QWidget* window, const QString& title, const QString& sentence) {
 OrderFile::OrderFile(Order& order, QWidget* window)
     : order_(order), window_(window), recovery_(order) {
   connect(&watcher_, &QFileSystemWatcher::fileChanged, this, &OrderFile::lookAtDisk);
+  connect(&recovery_, &Recovery::failed, this, &OrderFile::said);
 }
 
 QString OrderFile::name() const {
@@ -53,12 +55,12 @@ void OrderFile::startOver() {
 
 void OrderFile::adopt(const Document& document, const QString& path, const QByteArray& bytes) {
   path_ = path;
-  onDisk_ = bytes;
+  bytes_ = bytes;
   watch();
   recovery_.settle();
-  recovery_.setOriginal(path_);
+  recovery_.setOriginal(path_, bytes_);
   order_.load(document);
-  emit changedOnDisk(false);
+  emit changedOnDisk(OnDisk::same);
   emit adopted();
 }
 
@@ -106,14 +108,14 @@ bool OrderFile::saveTo(const QString& path) {
     return false;
   }
   path_ = absolute;
-  onDisk_ = QByteArray::fromStdString(text);
+  bytes_ = QByteArray::fromStdString(text);
   watch();
   order_.settle();
   order_.history()->setClean();
   recovery_.settle();
-  recovery_.setOriginal(path_);
+  recovery_.setOriginal(path_, bytes_);
   remember(path_);
-  emit changedOnDisk(false);
+  emit changedOnDisk(OnDisk::same);
   emit changed();
   emit said(tr("Saved as %1.").arg(QDir::toNativeSeparators(path_)));
   return true;
@@ -121,8 +123,7 @@ bool OrderFile::saveTo(const QString& path) {
 
 bool OrderFile::save() {
   if (path_.isEmpty()) return saveAs();
-  const auto now = readFile(path_.toStdString());
-  if (now && QByteArray::fromStdString(*now) != onDisk_) {
+  if (onDisk() == OnDisk::differs) {
     QMessageBox ask(QMessageBox::NoIcon, tr("Changed on disk"),
                     tr("Another program has changed this order's file since you opened it. Saving "
                        "over it loses that change; saving under another name keeps both."),
@@ -155,9 +156,14 @@ bool OrderFile::saveAs() {
 }
 
 bool OrderFile::mayLeave() {
-  if (order_.history()->isClean()) return true;
+  const bool gone = onDisk() == OnDisk::gone;
+  if (order_.history()->isClean() && !gone) return true;
   QMessageBox ask(QMessageBox::NoIcon, tr("Not saved"),
-                  tr("The order has changes that are not saved."), QMessageBox::NoButton, window_);
+                  gone ? tr("The order's file is gone: %1. What is on the bench is all there is of "
+                            "it.")
+                             .arg(QDir::toNativeSeparators(path_))
+                       : tr("The order has changes that are not saved."),
+                  QMessageBox::NoButton, window_);
   QPushButton* keep = ask.addButton(tr("Save"), QMessageBox::AcceptRole);
   QPushButton* drop = ask.addButton(tr("Leave without saving"), QMessageBox::DestructiveRole);
   ask.addButton(tr("Go back"), QMessageBox::RejectRole);
@@ -167,11 +173,25 @@ bool OrderFile::mayLeave() {
   return ask.clickedButton() == drop;
 }
 
-void OrderFile::lookAtDisk() {
+OnDisk OrderFile::onDisk() const {
+  if (path_.isEmpty()) return OnDisk::same;
   const auto now = readFile(path_.toStdString());
+  if (!now) return QFileInfo::exists(path_) ? OnDisk::differs : OnDisk::gone;
+  return QByteArray::fromStdString(*now) == bytes_ ? OnDisk::same : OnDisk::differs;
+}
+
+void OrderFile::lookAtDisk() {
   // Programs that save by renaming take the watch off the name; put it back.
-  if (now && !watcher_.files().contains(path_)) watcher_.addPath(path_);
-  emit changedOnDisk(now && QByteArray::fromStdString(*now) != onDisk_);
+  if (QFileInfo::exists(path_) && !watcher_.files().contains(path_)) watcher_.addPath(path_);
+  const OnDisk state = onDisk();
+  // Gone for the blink of an eye while another program saves it is not gone.
+  if (state == OnDisk::gone) QTimer::singleShot(1000, this, &OrderFile::lookAgain);
+  if (state != OnDisk::gone) emit changedOnDisk(state);
+}
+
+void OrderFile::lookAgain() {
+  if (QFileInfo::exists(path_) && !watcher_.files().contains(path_)) watcher_.addPath(path_);
+  emit changedOnDisk(onDisk());
 }
 
 void OrderFile::reload() {
@@ -199,6 +219,34 @@ QString OrderFile::folder() const {
   return QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
 }
 
+namespace {
+
+/// Whether the file a copy came from is not what it was then.
+bool changedSince(const Recovery::Left& left) {
+  if (left.original.isEmpty() || !QFileInfo::exists(left.original)) return false;
+  const auto now = readFile(left.original.toStdString());
+  if (!now) return true;
+  if (left.base.isEmpty()) return QFileInfo(left.original).lastModified() > left.when;
+  return Recovery::fingerprint(QByteArray::fromStdString(*now)) != left.base;
+}
+
+}  // namespace
+
+void OrderFile::take(const Recovery::Left& left, const Document& document) {
+  const bool changed = changedSince(left);
+  QByteArray bytes;
+  if (const auto now = readFile(left.original.toStdString()); now && !changed) {
+    bytes = QByteArray::fromStdString(*now);
+  }
+  // With other bytes than the file has, saving over it asks first.
+  adopt(document, left.original, bytes);
+  order_.history()->resetClean();  // as the copy is nowhere but here
+  recovery_.keep();
+  Recovery::discard(left);
+  if (changed) emit changedOnDisk(OnDisk::differs);
+  emit this->changed();
+}
+
 void OrderFile::offerRecovery() {
   for (const Recovery::Left& left : Recovery::leftBehind()) {
     const auto bytes = readFile(left.copy.toStdString());
@@ -207,23 +255,32 @@ void OrderFile::offerRecovery() {
     if (!read) continue;  // kept on disk: somebody may still make sense of it
     const QString name = left.original.isEmpty() ? tr("an order never saved")
                                                  : QFileInfo(left.original).completeBaseName();
-    QMessageBox ask(QMessageBox::NoIcon, tr("Unsaved work was found"),
-                    tr("Avrelt did not end well last time. There is a copy of %1, kept on %2.")
-                        .arg(name, QLocale().toString(left.when, QLocale::ShortFormat)),
-                    QMessageBox::NoButton, window_);
-    QPushButton* take = ask.addButton(tr("Open the copy"), QMessageBox::AcceptRole);
+    const auto words = [](const QDateTime& when) {
+      return QLocale().toString(when, QLocale::ShortFormat);
+    };
+    QString found = tr("Avrelt did not end well last time. There is a copy of %1, kept on %2.")
+                        .arg(name, words(left.when));
+    if (changedSince(left)) {
+      const QDateTime saved = QFileInfo(left.original).lastModified();
+      found += QStringLiteral("\n\n") +
+               (saved > left.when
+                    ? tr("The file itself was changed after that, on %1: it is the newer of the "
+                         "two. The copy opens beside it, and saving it asks before it replaces "
+                         "anything.")
+                    : tr("The file itself was changed elsewhere too, on %1; the copy is the newer "
+                         "of the two. It opens beside it, and saving it asks before it replaces "
+                         "anything."))
+                   .arg(words(saved));
+    }
+    QMessageBox ask(QMessageBox::NoIcon, tr("Unsaved work was found"), found, QMessageBox::NoButton,
+                    window_);
+    QPushButton* open = ask.addButton(tr("Open the copy"), QMessageBox::AcceptRole);
     QPushButton* drop = ask.addButton(tr("Throw it away"), QMessageBox::DestructiveRole);
     ask.addButton(tr("Ask me next time"), QMessageBox::RejectRole);
-    ask.setDefaultButton(take);
+    ask.setDefaultButton(open);
     ask.exec();
-    if (ask.clickedButton() == take) {
-      const auto disk = left.original.isEmpty() ? tl::expected<std::string, Sentence>(std::string())
-                                                : readFile(left.original.toStdString());
-      adopt(read->document, left.original, disk ? QByteArray::fromStdString(*disk) : QByteArray());
-      order_.history()->resetClean();  // as the copy is nowhere but here
-      recovery_.keep();
-      Recovery::discard(left);
-      emit changed();
+    if (ask.clickedButton() == open) {
+      take(left, read->document);
       return;
     }
     if (ask.clickedButton() == drop) Recovery::discard(left);

@@ -10,6 +10,9 @@
 
 namespace avrelt {
 
+/// How an order's file stands to the order as it was last read or written.
+enum class OnDisk { same, differs, gone };
+
 /// The file an order lives in: opening, saving, what happens to it on disk meanwhile, and the
 /// copies kept against a crash. Asks and tells in dialogs over the window it is given.
 class OrderFile : public QObject {
@@ -50,14 +53,17 @@ class OrderFile : public QObject {
   void adopted();
   /// The file's name changed, or it was saved.
   void changed();
-  /// Another program changed the file, or that no longer matters.
-  void changedOnDisk(bool differs);
+  /// Another program changed the file or took it away, or that no longer matters.
+  void changedOnDisk(OnDisk state);
   void said(const QString& sentence);
 
  private:
   void adopt(const Document& document, const QString& path, const QByteArray& bytes);
   void watch();
   void lookAtDisk();
+  void lookAgain();
+  OnDisk onDisk() const;
+  void take(const Recovery::Left& left, const Document& document);
   static void remember(const QString& path);
 
   Order& order_;
@@ -65,7 +71,7 @@ class OrderFile : public QObject {
   Recovery recovery_;
   QFileSystemWatcher watcher_;
   QString path_;
-  QByteArray onDisk_;  ///< the file's bytes as last read or written
+  QByteArray bytes_;  ///< the file's bytes as last read or written
 };
 
 /// A message in a dialog of our own, without an alarming picture.

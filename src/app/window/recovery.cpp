@@ -1,29 +1,51 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/recovery.h"
 
+#include <fcntl.h>
+
 #include <QCoreApplication>
+#include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
 #include <QStandardPaths>
 #include <QUuid>
 
+#include "app/order/phrases.h"
 #include "files/disk.h"
 #include "files/document_json.h"
 
 namespace avrelt {
+namespace {
+
+QString noteOf(const QString& copy) {
+  return copy + QStringLiteral(".from");
+}
+
+QString lockOf(const QString& copy) {
+  return copy + QStringLiteral(".lock");
+}
+
+/// Whether a program that lives has it in hand. Where its lock is not even there, none does.
+bool inUse(const QString& copy) {
+  return QFile::exists(lockOf(copy)) && !disk::abandoned(lockOf(copy).toStdString());
+}
+
+}  // namespace
 
 QString Recovery::folder() {
   return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) +
          QStringLiteral("/recovery");
 }
 
+QByteArray Recovery::fingerprint(const QByteArray& bytes) {
+  return QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex();
+}
+
 Recovery::Recovery(Order& order, QObject* parent) : QObject(parent), order_(order) {
   QDir().mkpath(folder());
   copy_ = folder() + QLatin1Char('/') + QUuid::createUuid().toString(QUuid::Id128) +
           QStringLiteral(".avrelt");
-  lock_ = std::make_unique<QLockFile>(copy_ + QStringLiteral(".lock"));
-  lock_->setStaleLockTime(0);  // stale only when its program is gone
-  lock_->tryLock(0);
+  lock_ = disk::held(lockOf(copy_).toStdString());
   soon_.setSingleShot(true);
   soon_.setInterval(2000);
   latest_.setSingleShot(true);
@@ -38,30 +60,41 @@ Recovery::Recovery(Order& order, QObject* parent) : QObject(parent), order_(orde
 
 Recovery::~Recovery() {
   settle();
-  lock_->unlock();
+  QFile::remove(lockOf(copy_));
 }
 
-void Recovery::setOriginal(const QString& path) {
-  original_ = path;
+void Recovery::setOriginal(const QString& path, const QByteArray& bytes) {
+  note_ = path.toUtf8() + '\n' + (path.isEmpty() ? QByteArray() : fingerprint(bytes)) + '\n';
+  noted_ = false;
+}
+
+std::optional<Sentence> Recovery::write() {
+  // The note first: a copy without one would not know whose it is.
+  if (!noted_) {
+    if (auto fault = writeFile(noteOf(copy_).toStdString(), note_.toStdString())) return fault;
+    noted_ = true;
+  }
+  return writeFile(copy_.toStdString(), writeDocument(order_.document()));
 }
 
 void Recovery::keep() {
   soon_.stop();
   latest_.stop();
   if (order_.history()->isClean()) return;
-  // A full disk is told of when saving; here there is nobody to tell and the next try may do.
-  const auto written = writeFile(copy_.toStdString(), writeDocument(order_.document()));
-  if (!written) {
-    static_cast<void>(
-        writeFile((copy_ + QStringLiteral(".from")).toStdString(), original_.toStdString()));
+  const std::optional<Sentence> fault = write();
+  if (fault && !failing_) {
+    emit failed(tr("The copy against a crash could not be kept: %1 Save the order itself soon.")
+                    .arg(say(*fault, order_.unit())));
   }
+  failing_ = fault.has_value();
 }
 
 void Recovery::settle() {
   soon_.stop();
   latest_.stop();
   QFile::remove(copy_);
-  QFile::remove(copy_ + QStringLiteral(".from"));
+  QFile::remove(noteOf(copy_));
+  noted_ = false;
 }
 
 std::vector<Recovery::Left> Recovery::leftBehind() {
@@ -70,21 +103,28 @@ std::vector<Recovery::Left> Recovery::leftBehind() {
   for (const QFileInfo& file :
        dir.entryInfoList({QStringLiteral("*.avrelt")}, QDir::Files, QDir::Time)) {
     const QString path = file.absoluteFilePath();
-    QLockFile lock(path + QStringLiteral(".lock"));
-    lock.setStaleLockTime(0);
-    if (!lock.tryLock(0)) continue;  // another window is at work on it
-    lock.unlock();
-    Left found{path, {}, file.lastModified()};
-    QFile from(path + QStringLiteral(".from"));
-    if (from.open(QIODevice::ReadOnly)) found.original = QString::fromUtf8(from.readAll());
+    if (inUse(path)) continue;
+    Left found{path, {}, {}, file.lastModified()};
+    QFile from(noteOf(path));
+    if (from.open(QIODevice::ReadOnly)) {
+      const QList<QByteArray> lines = from.readAll().split('\n');
+      found.original = QString::fromUtf8(lines.value(0));
+      found.base = lines.value(1);
+    }
     left.push_back(found);
+  }
+  for (const QString& name :
+       dir.entryList({QStringLiteral("*.avrelt.lock"), QStringLiteral("*.avrelt.from")})) {
+    const QString copy = dir.filePath(name.left(name.lastIndexOf(QLatin1Char('.'))));
+    if (!QFile::exists(copy) && !inUse(copy)) QFile::remove(dir.filePath(name));
   }
   return left;
 }
 
 void Recovery::discard(const Left& left) {
-  QFile::remove(left.copy);
-  QFile::remove(left.copy + QStringLiteral(".from"));
+  for (const QString& file : {left.copy, noteOf(left.copy), lockOf(left.copy)}) {
+    QFile::remove(file);
+  }
 }
 
 }  // namespace avrelt
