@@ -16,6 +16,7 @@
 #include <QComboBox>
 #include <QDir>
 #include <QElapsedTimer>
+#include <QFile>
 #include <QFileDialog>
 #include <QLineEdit>
 #include <QMenu>
@@ -37,9 +38,7 @@ namespace {
 
 class Walk {
  public:
-  Walk(MainWindow& window, unsigned seed) : window_(window), random_(seed) {
-    answerDialog();
-  }
+  Walk(MainWindow& window, unsigned seed) : window_(window), random_(seed) { answerDialog(); }
 
   void step() {
     ++steps_;
@@ -277,7 +276,13 @@ int main(int argc, char** argv) {
   MainWindow window;
   window.show();
   window.openShelf();
-  if (words.size() > 3 && !window.file().open(words.at(3))) return 2;
+  if (words.size() > 3) {
+    // A copy: what is walked over is saved now and then.
+    const QString order = own.filePath(QStringLiteral("order.avrelt"));
+    if (!QFile::copy(words.at(3), order)) return 2;
+    QFile::setPermissions(order, QFile::ReadOwner | QFile::WriteOwner);
+    if (!window.file().open(order)) return 2;
+  }
   Walk walk(window, seed);
   QElapsedTimer clock;
   clock.start();

@@ -10,6 +10,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
 #include "app/trace/photo.h"
 #include "app/window/theme.h"
@@ -104,7 +105,8 @@ ShelfDialog::ShelfDialog(Shelf& shelf, Order& order, QWidget* parent)
   right->addWidget(remove_);
   right->addWidget(take_);
   right->addWidget(close);
-  columns->addWidget(side);
+  log_->setMinimumHeight(70);
+  columns->addWidget(scrolledColumn(side));
   for (QPushButton* button : findChildren<QPushButton*>()) button->setAutoDefault(false);
 
   connect(search_, &QLineEdit::textChanged, this, &ShelfDialog::refresh);

@@ -20,7 +20,7 @@ constexpr std::size_t fixedHandles = 6;
 
 TraceCanvas::TraceCanvas(QWidget* parent) : Canvas(parent) {
   setFocusPolicy(Qt::StrongFocus);
-  setMinimumSize(480, 420);
+  setMinimumSize(220, 200);
   setAccessibleName(tr("Photo of the cup"));
   setAccessibleDescription(
       tr("Tab goes from handle to handle, arrows move one, Insert adds a point of the edge, Delete "

@@ -7,6 +7,7 @@
 #include <QHeaderView>
 #include <QVBoxLayout>
 
+#include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
 #include "app/trace/photo.h"
 
@@ -57,7 +58,8 @@ TraceDialog::TraceDialog(Unit unit, Length apart, QWidget* parent) : QDialog(par
   buttons->addWidget(leave);
   buttons->addWidget(take_, 1);
   column->addLayout(buttons);
-  row->addWidget(side);
+  table_->setMinimumHeight(110);
+  row->addWidget(scrolledColumn(side));
 
   connect(open, &QPushButton::clicked, this, &TraceDialog::ask);
   connect(leave, &QPushButton::clicked, this, &QDialog::reject);

@@ -18,7 +18,7 @@ namespace avrelt {
 FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
-  setMinimumSize(300, 180);
+  setMinimumSize(240, 140);
   setAccessibleName(tr("Flat"));
   setAccessibleDescription(
       tr("The wall rolled out. Left and right pick a line, up and down move it by one mark."));

@@ -25,7 +25,7 @@ constexpr int slices = 96;
 
 RoundView::RoundView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setFocusPolicy(Qt::StrongFocus);
-  setMinimumSize(200, 180);
+  setMinimumSize(130, 140);
   setMouseTracking(true);
   setCursor(Qt::OpenHandCursor);
   setAccessibleName(tr("In the round"));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/main_window.h"
 
+#include <algorithm>
 #include <QApplication>
 #include <QCloseEvent>
 #include <QDragEnterEvent>
@@ -14,6 +15,7 @@
 #include <QStyle>
 #include <QVBoxLayout>
 
+#include "app/fields/scrolled.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/shelf/shelf_dialog.h"
@@ -31,7 +33,8 @@ MainWindow::MainWindow(QWidget* parent)
       shelf_(std::make_unique<Shelf>(order_)) {
   setAcceptDrops(true);
   resize(1280, 800);
-  setMinimumSize(1000, 660);
+  // Half of a usual screen, as it is where everything is drawn twice as large.
+  setMinimumSize(620, 380);
   makeActions();
   makeBench();
   connect(&order_, &Order::changed, this, &MainWindow::refresh);
@@ -253,7 +256,7 @@ void MainWindow::makeBench() {
   cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_);
   divide_ = new DivideStation(order_);
   connect(divide_, &DivideStation::said, watch_, &WatchLine::say);
-  stations_->addWidget(gauge_);
+  stations_->addWidget(scrolled(gauge_));
   fill_ = new FillStation(order_);
   // A click on a cell gives it the colour in hand.
   const auto pin = [this](WallPoint place) {
@@ -265,9 +268,9 @@ void MainWindow::makeBench() {
           [this](const FillRates& rates) { shelf_->put(rates); });
   connect(flat_, &FlatView::cellClicked, this, pin);
   connect(round_, &RoundView::cellClicked, this, pin);
-  stations_->addWidget(divide_);
-  stations_->addWidget(fill_);
-  stations_->addWidget(cut_);
+  stations_->addWidget(scrolled(divide_));
+  stations_->addWidget(scrolled(fill_));
+  stations_->addWidget(scrolled(cut_));
   column->addWidget(stations_);
   column->addWidget(watch_);
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
@@ -461,7 +464,13 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
       style()->polish(button);
     }
   }
-  stations_->setFixedHeight(height() < 740 ? 296 : 316);
+  // The views keep what they need to be read; the drawer scrolls in what is left.
+  constexpr int beside = 104;  // menu, head and watch line
+  constexpr int views = 170;
+  const int most = height() < 740 ? 296 : 316;
+  stations_->setFixedHeight(std::clamp(height() - beside - views, 120, most));
+  // Words of the head that say nothing new go first.
+  state_->setVisible(width() > 760);
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
