@@ -76,20 +76,30 @@ void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const 
   painter.drawLine(above(-Angle::halfTurn(), 0), above(-Angle::halfTurn(), 10));
   painter.setFont(face(12, QFont::DemiBold));
   painter.setPen(t.muted);
-  for (const RoundMark& mark : roundMarks()) {
-    const Angle theta = wrap.inPiece(mark.onCup);
-    // The seam's own name stands there.
-    if (Angle::halfTurn() - abs(theta) < Angle::degrees(25)) continue;
-    drawWords(painter, above(theta, 20), say(mark.name, order_.unit()),
-              body.flatAngle(theta).degrees());
-  }
   // The seam is named by where it stands on the cup.
   QString seam = tr("seam");
   for (const RoundMark& mark : roundMarks()) {
     if (onSeam(wrap, mark.onCup)) seam = tr("seam, %1").arg(say(mark.name, order_.unit()));
   }
-  for (const Angle end : {-Angle::halfTurn(), Angle::halfTurn()}) {
-    drawWords(painter, above(end, 20), seam, body.flatAngle(end).degrees());
+  // On a narrow flat the seam's name goes first, then the front's, then what still has room.
+  const double rim = body.radius(body.wall()).mm() * fit_.scale();
+  std::vector<std::pair<double, double>> taken;  // along the rim, in pixels from the middle
+  const auto name = [&](Angle theta, const QString& words) {
+    const double half = painter.fontMetrics().horizontalAdvance(words) / 2.0 + 3;
+    const double middle = theta.radians() * rim;
+    for (const auto& [from, to] : taken) {
+      if (middle - half < to && from < middle + half) return;
+    }
+    taken.emplace_back(middle - half, middle + half);
+    drawWords(painter, above(theta, 20), words, body.flatAngle(theta).degrees());
+  };
+  for (const Angle end : {-Angle::halfTurn(), Angle::halfTurn()}) name(end, seam);
+  for (const bool front : {true, false}) {
+    for (const RoundMark& mark : roundMarks()) {
+      if ((mark.onCup == Angle()) == front) {
+        name(wrap.inPiece(mark.onCup), say(mark.name, order_.unit()));
+      }
+    }
   }
 }
 

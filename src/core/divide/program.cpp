@@ -8,7 +8,9 @@
 #include <numbers>
 #include <set>
 
+#include "divide/wall_grid.h"
 #include "measure/colour.h"
+
 namespace avrelt {
 namespace {
 
@@ -76,6 +78,8 @@ class ZoneFinder {
         }
         rooms_.push_back(room);
       }
+      // On the grid once, not for each place that is looked at.
+      paths_.push_back(wall_grid::toPaths(divided.zones[i].region.outlines()));
     }
   }
 
@@ -111,13 +115,22 @@ class ZoneFinder {
     double left, right, low, high;
   };
 
+  bool isIn(const WholePoint& p, std::size_t zone) const {
+    bool inside = false;
+    for (const WholePath& path : paths_[zone]) {
+      inside = inside != (ClipperLib::PointInPolygon(p, path) != 0);
+    }
+    return inside;
+  }
+
   void look(WallPoint p, std::set<std::size_t>& side) const {
     const double theta = std::remainder(p.theta.radians(), 2 * pi);
     const double s = p.s.mm();
     p.theta = Angle::radians(theta);
+    const WholePoint whole = wall_grid::toWhole(p);
     for (const Room& room : rooms_) {
       if (theta < room.left || theta > room.right || s < room.low || s > room.high) continue;
-      if (side.count(room.zone) == 0 && divided_.zones[room.zone].region.contains(p)) {
+      if (side.count(room.zone) == 0 && isIn(whole, room.zone)) {
         side.insert(room.zone);
       }
     }
@@ -125,6 +138,7 @@ class ZoneFinder {
 
   const Divided& divided_;
   std::vector<Room> rooms_;
+  std::vector<WholePaths> paths_;  ///< of each zone
 };
 
 /// Zones filled together, by their places in the plan.

@@ -353,18 +353,30 @@ class Trader : Board<Words> {
     constexpr double hot = 12;
     constexpr double cold = 0.02;
     // So many tries that a few hundred things settle, and thousands still take no time to notice.
-    const std::size_t tries = std::clamp<std::size_t>(count * 100, 12'000, 40'000);
-    const double enough = std::max(1.0, 0.01 * static_cast<double>(count));
+    const std::size_t tries = std::clamp<std::size_t>(count * 40, 5'000, 16'000);
     std::vector<int> best = lanes_.all();
     double energy = 0;
     double least = 0;
     for (std::size_t n = 0; n < tries; ++n) {
+      const bool forShares = task_.cost.empty();
       // Where only shares were off, there is nothing more to gain.
-      if (task_.cost.empty() && n % 256 == 255 && shares_.mostOff() <= enough) break;
+      if (forShares && n % 32 == 31 && shares_.nearEnough()) break;
       const double done = static_cast<double>(n) / static_cast<double>(tries);
       const double heat = hot * std::pow(cold / hot, done);
-      const std::size_t v = next() % count;
-      const int d = std::countr_zero(nth(shares_.useful(), next()));
+      std::size_t v = next() % count;
+      int d = std::countr_zero(nth(shares_.useful(), next()));
+      if (forShares) {
+        // From a colour that has too much to one that has less: other chains bring shares nowhere.
+        for (int look = 0; look < 8 && shares_.over(lanes_.colour(v)) <= 0; ++look) {
+          v = next() % count;
+        }
+        for (int look = 0; look < 4 && shares_.over(d) >= shares_.over(lanes_.colour(v)); ++look) {
+          d = std::countr_zero(nth(shares_.useful(), next()));
+        }
+      } else if ((next() & 3U) != 0) {
+        // Mostly towards the colour that costs least here; what has it is left.
+        d = cheapest(v);
+      }
       if (d == lanes_.colour(v)) continue;
       if (!chainFrom(v, d)) continue;
       const double change = traded(d);
@@ -377,7 +389,7 @@ class Trader : Board<Words> {
       least = energy;
       best = lanes_.all();
     }
-    if (!task_.cost.empty() || shares_.mostOff() > enough) {
+    if (!task_.cost.empty() || !shares_.nearEnough()) {
       for (std::size_t v = 0; v < count; ++v) {
         if (lanes_.colour(v) != best[v]) put(v, best[v]);
       }
@@ -387,6 +399,15 @@ class Trader : Board<Words> {
 
  private:
   static constexpr std::size_t longest = 60;
+
+  int cheapest(std::size_t v) const {
+    int best = lanes_.colour(v);
+    for (ColourMask all = shares_.useful(); all != 0; all &= all - 1) {
+      const int c = std::countr_zero(all);
+      if (costOf(v, c) < costOf(v, best)) best = c;
+    }
+    return best;
+  }
 
   std::uint32_t next() { return mixedSeed(task_.seed, ++drawn_); }
   static ColourMask nth(ColourMask mask, std::uint32_t chance) {
