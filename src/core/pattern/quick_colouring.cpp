@@ -352,6 +352,7 @@ class Trader : Board<Words> {
     if (count == 0) return lanes_.all();
     constexpr double hot = 12;
     constexpr double cold = 0.02;
+    constexpr double bears = 8;  // times the heat: dearer ones would be taken once in 3 000
     // So many tries that a few hundred things settle, and thousands still take no time to notice.
     const std::size_t tries = std::clamp<std::size_t>(count * 40, 5'000, 16'000);
     std::vector<int> best = lanes_.all();
@@ -378,7 +379,7 @@ class Trader : Board<Words> {
         d = cheapest(v);
       }
       if (d == lanes_.colour(v)) continue;
-      if (!chainFrom(v, d)) continue;
+      if (!chainFrom(v, d, bears * heat)) continue;
       const double change = traded(d);
       if (change > 0 && std::exp(-change / heat) * 4294967296.0 < next()) {
         traded(d);  // back
@@ -416,16 +417,20 @@ class Trader : Board<Words> {
     return mask;
   }
 
-  /// The chain of a thing's colour and another that it lies in; false where it is barred or long.
-  bool chainFrom(std::size_t v, int d) {
+  /// The chain of a thing's colour and another that it lies in; false where it is barred or long,
+  /// or costs more on the way than `most`.
+  bool chainFrom(std::size_t v, int d, double most = HUGE_VAL) {
     const int c = lanes_.colour(v);
     one_ = c;
     chain_.assign(1, static_cast<int>(v));
     seen_[v] = ++mark_;
+    double cost = 0;
     for (std::size_t i = 0; i < chain_.size(); ++i) {
       const std::size_t w = at(chain_[i]);
       const int to = lanes_.colour(w) == c ? d : c;
       if ((barredAt(w) & colourBit(to)) != 0) return false;
+      cost += costOf(w, to) - costOf(w, lanes_.colour(w));
+      if (cost > most) return false;
       if (lanes_.beside(w, to) == 0) continue;
       for (const int* u = lanes_.begin(w); u != lanes_.end(w); ++u) {
         if (lanes_.colour(at(*u)) != to || seen_[at(*u)] == mark_) continue;
