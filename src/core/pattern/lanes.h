@@ -40,11 +40,12 @@ class Lanes {
     starts_.reserve(task.neighbours.size() + 1);
     std::size_t total = 0;
     for (const std::vector<int>& list : task.neighbours) total += list.size();
-    lists_.reserve(total);
+    lists_.resize(total);
     starts_.push_back(0);
+    int* next = lists_.data();
     for (const std::vector<int>& list : task.neighbours) {
-      lists_.insert(lists_.end(), list.begin(), list.end());
-      starts_.push_back(lists_.size());
+      for (const int u : list) *next++ = u;
+      starts_.push_back(static_cast<std::size_t>(next - lists_.data()));
     }
   }
 
@@ -128,8 +129,8 @@ class ShareCount {
  public:
   explicit ShareCount(const ColourTask& task) : sizes_(task.sizes) {
     const std::size_t count = task.neighbours.size();
-    double total = 0;
-    for (std::size_t v = 0; v < count; ++v) total += sizeOf(v);
+    double total = sizes_.empty() ? static_cast<double>(count) : 0;
+    for (const double size : sizes_) total += size;
     mean_ = count > 0 ? total / static_cast<double>(count) : 1;
     double shares = 0;
     for (const double share : task.shares) shares += std::max(share, 0.0);

@@ -56,12 +56,13 @@ class Quick : Board<Words> {
 
   std::optional<QuickColours> operator()() {
     const std::size_t count = lanes_.size();
+    const double each = 1 / static_cast<double>(count);
     for (std::size_t v = 0; v < count; ++v) {
       ColourMask free = freeAt(v);
       if (free == 0) free = freed(v);
       if (free == 0) free = freedAlongChain(v);
       if (free == 0) return std::nullopt;
-      put(v, chosen(v, free, static_cast<double>(v + 1) / static_cast<double>(count)));
+      put(v, chosen(v, free, static_cast<double>(v + 1) * each));
     }
     if (task_.cost.empty()) {
       if (task_.spread) {
@@ -298,7 +299,7 @@ class Quick : Board<Words> {
   /// those that cost little of the spread.
   void balance() {
     for (const double weight : {0.5, 2.0, 8.0, 64.0}) {
-      if (shares_.mostOff() <= 1) return;
+      if (many() ? shares_.nearEnough() : shares_.mostOff() <= 1) return;
       for (std::size_t v = 0; v < lanes_.size(); ++v) {
         const int c = lanes_.colour(v);
         const double size = shares_.sizeOf(v);
