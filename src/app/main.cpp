@@ -2,6 +2,7 @@
 #include <QApplication>
 #include <QDir>
 #include <QEventLoop>
+#include <QFile>
 #include <QFileInfo>
 #include <QSettings>
 #include <QTimer>
@@ -15,12 +16,17 @@
 
 namespace {
 
-/// The handles where they belong on the demo's photo.
-void placeHandles(avrelt::TraceCanvas& canvas) {
-  const std::vector<avrelt::Point> places{{133, 1080}, {133, 207}, {260, 1080},
-                                          {640, 1080}, {220, 207}, {680, 207},
-                                          {672, 862},  {691, 643}, {692, 425}};
-  for (std::size_t i = 0; i < places.size(); ++i) canvas.move(i, places[i]);
+/// The handles where they belong on a photo, as a file beside it says: a place a line, in its
+/// pixels.
+void placeHandles(avrelt::TraceCanvas& canvas, const QString& file) {
+  QFile places(file);
+  if (!places.open(QIODevice::ReadOnly)) return;
+  std::size_t handle = 0;
+  for (const QByteArray& line : places.readAll().split('\n')) {
+    const QList<QByteArray> numbers = line.split(' ');
+    if (numbers.size() != 2) continue;
+    canvas.move(handle++, {numbers[0].toDouble(), numbers[1].toDouble()});
+  }
 }
 
 /// Takes a picture of every main view of the order in the window, then ends the program.
@@ -63,7 +69,7 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
     pictureOf(shelf, "shelf");
     avrelt::TraceDialog trace(avrelt::Unit::inch, avrelt::Length::inches(6.875));
     if (!trace.load(data.filePath(QStringLiteral("Moon from the side.jpg")))) {
-      placeHandles(trace.canvas());
+      placeHandles(trace.canvas(), data.filePath(QStringLiteral("Moon from the side.handles")));
       trace.show();
       pictureOf(trace, "trace");
     }

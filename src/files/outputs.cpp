@@ -33,7 +33,8 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set,
   return output;
 }
 
-tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
+tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
+                                                          const FilesGoing& going) {
   std::vector<Output> outputs;
   // A cup "Dome" with a page key and a cup "Dome page" with a key would meet in one name.
   std::set<std::string> taken;
@@ -45,8 +46,13 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan) {
     }
     return name;
   };
+  std::size_t done = 0;
+  const std::size_t all = plan.cups.size() * pieceRoles.size();
   for (const CupPlan& cup : plan.cups) {
     for (const PieceRole role : pieceRoles) {
+      if (going && !going(done++, all)) {
+        return tl::unexpected(Sentence{"Stopped; nothing was written.", {}});
+      }
       const PieceSet set = cup.set(role);
       if (set.pieces.empty()) continue;
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <functional>
 #include <string>
 #include <vector>
 
@@ -29,8 +30,12 @@ std::string outputName(const CupPlan& cup, const PieceSet& set, OutputKind kind)
 tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set, OutputKind kind,
                                         Paper paper, Unit unit);
 
+/// Told how many files are made of how many; false stops.
+using FilesGoing = std::function<bool(std::size_t done, std::size_t all)>;
+
 /// The pieces of every purpose of every cup as SVG and PDF, then `plan.json`, which lists them.
-tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan);
+tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
+                                                          const FilesGoing& going = {});
 
 /// The files a plan lists, of those that `outputsOf` may have written; none where it cannot be
 /// read.

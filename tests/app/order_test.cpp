@@ -3,6 +3,7 @@
 
 #include <catch2/catch.hpp>
 
+#include "app/application.h"
 #include "app/gauge/measures.h"
 
 using namespace avrelt;
@@ -180,4 +181,45 @@ TEST_CASE("a cup without stations can be measured from the fields") {
   setGirth(order, false, WrittenLength::mm(240));
   setHeight(order, WrittenLength::mm(150));
   CHECK(order.planHolds());
+}
+
+TEST_CASE("the history keeps what changed, and only so many steps") {
+  application();
+  Document document;
+  for (int i = 0; i < 5; ++i) document.cups.push_back(newCup("Cup " + std::to_string(i), Unit::mm));
+  const Snapshot before(document, 0, {});
+  document.cups[2].wrap.overlap = WrittenLength::mm(7);
+  const Snapshot after(document, 0, before);
+  for (std::size_t i = 0; i < 5; ++i) CHECK((before.cups()[i] == after.cups()[i]) == (i != 2));
+  CHECK(after.document() == document);
+  CHECK_FALSE(after.sameDocument(before));
+  // One moved or added leaves the others shared.
+  document.cups.insert(document.cups.begin(), newCup("New", Unit::mm));
+  const Snapshot added(document, 0, after);
+  for (std::size_t i = 0; i < 5; ++i) CHECK(added.cups()[i + 1] == after.cups()[i]);
+
+  Order order;
+  order.load(document);
+  for (int i = 0; i < 1200; ++i) {
+    order.editCup(QStringLiteral("step"),
+                  [i](Cup& cup) { cup.name = "Name " + std::to_string(i); });
+  }
+  CHECK(order.history()->count() == 1000);
+  while (order.history()->canUndo()) order.history()->undo();
+  CHECK(order.currentCup().name == "Name 199");
+}
+
+TEST_CASE("an order takes so many cups and no more") {
+  OpenWindow open;
+  Document document;
+  for (std::size_t i = 0; i < Document::mostCups; ++i) {
+    document.cups.push_back(newCup("Cup " + std::to_string(i), Unit::inch));
+  }
+  open.window.order().load(document);
+  CHECK(open.window.order().full());
+  open.press(Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
+  CHECK(open.window.order().document().cups.size() == Document::mostCups);
+  CHECK(open.window.watchLine().sentence().contains("200 cups"));
+  open.press(Qt::Key_D, Qt::ControlModifier);
+  CHECK(open.window.order().document().cups.size() == Document::mostCups);
 }

@@ -76,3 +76,17 @@ TEST_CASE("a member that stands twice is refused") {
 TEST_CASE("a number no double holds is refused") {
   CHECK(faultOf("{\"a\":\n1e999}").fault.field == "a");
 }
+
+TEST_CASE("more members or things than an order has are refused before they take memory") {
+  std::string many = "{";
+  for (int i = 0; i < 40'000; ++i) many += "\"m" + std::to_string(i) + "\": 0,\n";
+  const auto members = readJson(many + "\"last\": 0}");
+  REQUIRE_FALSE(members.has_value());
+  CHECK(members.error().line == 2001);
+  CHECK_THAT(inWords(members.error(), "order", Unit::mm), Catch::Contains("2000 members"));
+  std::string lists = "[";
+  for (int i = 0; i < 600'000; ++i) lists += "[],";
+  const auto things = readJson(lists + "[]]");
+  REQUIRE_FALSE(things.has_value());
+  CHECK_THAT(inWords(things.error(), "order", Unit::mm), Catch::Contains("any order holds"));
+}

@@ -213,3 +213,16 @@ TEST_CASE("the demo's drawing gives its repeat") {
   CHECK(found->artwork.cells.size() == 3);
   CHECK(found->missAcross == Length());
 }
+
+TEST_CASE("of a style sheet with selectors without end the first are taken, and that is said") {
+  std::string selectors;
+  for (int i = 0; i < 400'000; ++i) selectors += ".a" + std::to_string(i) + ",";
+  const auto drawing = readDrawing(
+      R"(<svg xmlns="http://www.w3.org/2000/svg" width="10mm" height="10mm"><style>)" + selectors +
+          R"(.z{fill:red}</style><rect class="a5" width="5" height="5"/></svg>)",
+      "many.svg");
+  REQUIRE(drawing.has_value());
+  CHECK(drawing->shapes.front().filled);
+  REQUIRE(drawing->notes.size() == 1);
+  CHECK_THAT(inWords(drawing->notes.front(), Unit::mm), Catch::Contains("10000 selectors"));
+}

@@ -4,6 +4,7 @@
 #include <filesystem>
 #include <QFileInfo>
 
+#include "app/fields/beside.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
@@ -11,6 +12,17 @@
 #include "files/svg_drawing.h"
 
 namespace avrelt {
+namespace {
+
+tl::expected<Checked<FoundArtwork>, ReadFaults> readArtwork(const std::string& text,
+                                                            const std::string& name) {
+  const auto drawing = readDrawing(text, name);
+  if (!drawing) return tl::unexpected(drawing.error());
+  return findArtwork(*drawing);
+}
+
+}  // namespace
+
 QString foundWords(const FoundArtwork& found, Unit unit) {
   const Artwork& artwork = found.artwork;
   QString words =
@@ -38,7 +50,8 @@ QString foundWords(const FoundArtwork& found, Unit unit) {
   return words;
 }
 
-tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& path) {
+tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& path,
+                                                QWidget* window) {
   const Unit unit = order.unit();
   const QString name = QFileInfo(path).fileName();
   if (zoneInHand(order) == nullptr) {
@@ -47,20 +60,36 @@ tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& pat
   const tl::expected<std::string, Sentence> text =
       readFile(std::filesystem::path(path.toStdString()));
   if (!text) return tl::unexpected(say(text.error(), unit));
-  const auto drawing = readDrawing(*text, name.toStdString());
-  if (!drawing) {
-    const ReadFaults& faults = drawing.error();
+  const auto taken = beside(window, Order::tr("Reading %1…").arg(name),
+                            [text = *text, name = name.toStdString()](Going& /*going*/) {
+                              return readArtwork(text, name);
+                            });
+  if (!taken) return tl::unexpected(Order::tr("%1 was not taken.").arg(name));
+  if (!*taken) {
+    const ReadFaults& faults = taken->error();
     QString words = QString::fromStdString(inWords(faults.front(), name.toStdString(), unit));
     if (faults.size() > 1) words += Order::tr(" And %1 more like it.").arg(faults.size() - 1);
     return tl::unexpected(words);
   }
-  Checked<FoundArtwork> found = findArtwork(*drawing);
+  const Checked<FoundArtwork>& found = **taken;
   if (!found) {
     return tl::unexpected(
         Order::tr("%1 cannot be taken. %2").arg(name, say(found.error().sentence, unit)));
   }
+  std::size_t points = artPointsOf(order.document());
+  for (const Polygon& cell : found->artwork.cells) {
+    for (const std::vector<Point>& outline : cell) points += outline.size();
+  }
+  if (points > Document::mostArtPoints) {
+    return tl::unexpected(
+        Order::tr("%1 cannot be taken: with it the order's drawings would have %2 points, and up "
+                  "to %3 can be saved. Simplify its paths, or begin another order.")
+            .arg(name)
+            .arg(points)
+            .arg(Document::mostArtPoints));
+  }
   fillWithArtwork(order, found->artwork);
-  return std::move(*found);
+  return *found;
 }
 
 }  // namespace avrelt

@@ -15,6 +15,7 @@
 #include <QStyle>
 #include <QVBoxLayout>
 
+#include "app/fields/beside.h"
 #include "app/fields/scrolled.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -74,6 +75,16 @@ QAction* MainWindow::add(QMenu* menu, const QString& text, const QKeySequence& k
 }
 
 void MainWindow::makeActions() {
+  makeFileMenu();
+  makeEditMenu();
+  makeCupMenu();
+  makeViewMenu();
+  QMenu* help = menuBar()->addMenu(tr("&Help"));
+  add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
+  add(help, tr("&About Avrelt"), {}, [this] { showAbout(); });
+}
+
+void MainWindow::makeFileMenu() {
   QMenu* file = menuBar()->addMenu(tr("&File"));
   add(file, tr("&New order"), QKeySequence::New, [this] {
     if (file_->mayLeave()) file_->startOver();
@@ -94,7 +105,9 @@ void MainWindow::makeActions() {
                  [this] { askAndSaveAll(); });
   file->addSeparator();
   add(file, tr("&Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
+}
 
+void MainWindow::makeEditMenu() {
   QMenu* edit = menuBar()->addMenu(tr("&Edit"));
   QAction* undo = order_.history()->createUndoAction(this, tr("Undo"));
   undo->setShortcut(QKeySequence::Undo);
@@ -102,12 +115,14 @@ void MainWindow::makeActions() {
   redo->setShortcuts({QKeySequence(tr("Ctrl+Shift+Z")), QKeySequence(tr("Ctrl+Y"))});
   edit->addAction(undo);
   edit->addAction(redo);
+}
 
+void MainWindow::makeCupMenu() {
   cupMenu_ = menuBar()->addMenu(tr("&Cup"));
   add(cupMenu_, tr("&Add a cup"), QKeySequence(tr("Ctrl+Shift+N")), [this] { addCup(); });
   const auto forCup = [&](QAction* action) { cupActions_.push_back(action); };
   forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] {
-    if (roomForCup()) order_.copyCup();
+    if (order_.hasCup() && roomForCup(artPointsOf(order_.currentCup()))) order_.copyCup();
   }));
   forCup(add(cupMenu_, tr("&Rename"), QKeySequence(tr("F2")),
              [this] { cups_->rename(order_.currentIndex()); }));
@@ -141,7 +156,9 @@ void MainWindow::makeActions() {
              [this] { order_.choose(order_.currentIndex() - 1); }));
   forCup(add(cupMenu_, tr("&Next cup"), QKeySequence(tr("Ctrl+PgDown")),
              [this] { order_.choose(order_.currentIndex() + 1); }));
+}
 
+void MainWindow::makeViewMenu() {
   QMenu* view = menuBar()->addMenu(tr("&View"));
   add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
   add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(dividing); });
@@ -174,10 +191,6 @@ void MainWindow::makeActions() {
   darkAction_->setChecked(&theme() == &Theme::dark());
   connect(darkAction_, &QAction::triggered, this, &MainWindow::switchTheme);
   view->addAction(darkAction_);
-
-  QMenu* help = menuBar()->addMenu(tr("&Help"));
-  add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
-  add(help, tr("&About Avrelt"), {}, [this] { showAbout(); });
 }
 
 void MainWindow::makeBench() {
@@ -282,8 +295,15 @@ void MainWindow::makeBench() {
   connect(cut_, &CutStation::roleChosen, this, [this] { goToStation(rail_->current()); });
 }
 
-/// Whether another cup goes into the order; says so where none does.
-bool MainWindow::roomForCup() {
+/// Whether another cup with so many points of drawings goes into the order; says so where none
+/// does.
+bool MainWindow::roomForCup(std::size_t artPoints) {
+  if (artPoints > 0 && artPointsOf(order_.document()) + artPoints > Document::mostArtPoints) {
+    watch_->say(tr("The order's drawings would have over %1 points, which is the most that can be "
+                   "saved. Begin another order for the next.")
+                    .arg(Document::mostArtPoints));
+    return false;
+  }
   if (!order_.full()) return true;
   watch_->say(tr("This order has %1 cups, and that is the most. Begin another order for the next.")
                   .arg(Document::mostCups));
@@ -395,11 +415,17 @@ tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder
     }
     return tl::unexpected(lines);
   }
-  const auto files = outputsOf(*plan);
+  using Files = tl::expected<std::vector<OutputFile>, Sentence>;
+  const std::optional<Files> files =
+      beside(this, tr("Working out every piece…"), [plan = *plan](Going& going) {
+        return outputsOf(
+            plan, [&going](std::size_t done, std::size_t all) { return going.tell(done, all); });
+      });
+  if (!files) return tl::unexpected(QStringList{tr("Stopped; nothing was written.")});
   const std::optional<Sentence> fault =
-      files ? exportInto(folder.toStdString(), *files) : std::optional(files.error());
+      *files ? exportInto(folder.toStdString(), **files) : std::optional(files->error());
   if (fault) return tl::unexpected(QStringList{say(*fault, order_.unit())});
-  return files->size();
+  return (*files)->size();
 }
 
 void MainWindow::askAndSaveAll() {

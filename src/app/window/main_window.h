@@ -64,9 +64,13 @@ class MainWindow : public QMainWindow {
 
  private:
   void makeActions();
+  void makeFileMenu();
+  void makeEditMenu();
+  void makeCupMenu();
+  void makeViewMenu();
   void makeBench();
   void refresh();
-  bool roomForCup();
+  bool roomForCup(std::size_t artPoints = 0);
   void showOnDisk(OnDisk state);
   void addCup();
   void goToField(const QString& field);

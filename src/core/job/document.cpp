@@ -15,6 +15,23 @@ bool taken(const Document& document, const std::string& name) {
 
 }  // namespace
 
+std::size_t artPointsOf(const Cup& cup) {
+  std::size_t points = 0;
+  for (const Fill& fill : cup.fills) {
+    if (!fill.pattern.artwork) continue;
+    for (const Polygon& cell : fill.pattern.artwork->cells) {
+      for (const std::vector<Point>& outline : cell) points += outline.size();
+    }
+  }
+  return points;
+}
+
+std::size_t artPointsOf(const Document& document) {
+  std::size_t points = 0;
+  for (const Cup& cup : document.cups) points += artPointsOf(cup);
+  return points;
+}
+
 Cup newCup(const std::string& name, Unit unit) {
   const bool inches = unit == Unit::inch;
   const WrittenLength zero = inches ? WrittenLength{{}, "0 in"} : WrittenLength{{}, "0 mm"};

@@ -53,6 +53,8 @@ struct Cup {
 struct Document {
   static constexpr int currentVersion = 1;
   static constexpr std::size_t mostCups = 200;
+  /// Of all artworks of an order: files are read up to 16 MB, and a point takes some 20 bytes.
+  static constexpr std::size_t mostArtPoints = 500'000;
 
   Unit units = Unit::inch;
   /// For prints; left out, the paper usual where the unit is.
@@ -64,6 +66,10 @@ struct Document {
 
   friend bool operator==(const Document&, const Document&) = default;
 };
+
+/// The points of a cup's artworks.
+std::size_t artPointsOf(const Cup& cup);
+std::size_t artPointsOf(const Document& document);
 
 /// A straight cup to begin with, in round figures of the unit.
 Cup newCup(const std::string& name, Unit unit);

@@ -107,14 +107,195 @@ Sentence styleWords(const FillPlan& plan, ColourStyle style) {
       {plan.zone, strays, styled}};
 }
 
+/// The rules of one fill, family by family.
+class FillRules {
+ public:
+  FillRules(const Fill& fill, const FillPlan& plan, const Body& body)
+      : fill_(fill), plan_(plan), body_(body) {}
+
+  std::vector<Watch> operator()() {
+    colours();
+    cells();
+    style();
+    fit();
+    lines();
+    wall();
+    return std::move(watches_);
+  }
+
+ private:
+  void watch(const char* rule, WatchLevel level, const char* member, Sentence sentence) {
+    watches_.push_back(
+        {rule, level, "fills[" + std::to_string(plan_.fill) + "]." + member, std::move(sentence)});
+  }
+
+  /// Its colours: alike, beside each other, or where none is to be.
+  void colours() {
+    if (!plan_.colouring.clashes.empty()) {
+      watch("neighbours_alike", WatchLevel::warn, "colours", clashWords(fill_, plan_));
+    }
+    for (std::size_t i = 0; i < fill_.colours.size(); ++i) {
+      for (std::size_t j = i + 1; j < fill_.colours.size(); ++j) {
+        const Finish& one = fill_.colours[i].finish;
+        const Finish& other = fill_.colours[j].finish;
+        const bool kinds = one.kind == other.kind;
+        if (!kinds || colourDifference(labOf(one.colour), labOf(other.colour)) > alikeUnder) {
+          continue;
+        }
+        watch("colours_alike", WatchLevel::note, "colours",
+              {"“%1” and “%2” look alike on a cup. Choose one darker or lighter.",
+               {finishWords(one), finishWords(other)}});
+      }
+    }
+    if (!plan_.alikeBeyond.empty()) {
+      std::vector<int> members;
+      for (const std::size_t cell : plan_.alikeBeyond) members.push_back(static_cast<int>(cell));
+      watch("alike_beyond", WatchLevel::warn, "colours",
+            {"In zone %1 the cells %2 are like one across the zone's edge. Add a colour, or give a "
+             "cell another.",
+             {plan_.zone, named(plan_, members)}});
+    }
+    const auto barred = plan_.colouring.misplaced.size() - plan_.alikeBeyond.size();
+    if (barred > 0) {
+      watch("colour_not_here", WatchLevel::warn, "colours",
+            barred == 1
+                ? Sentence{"In zone %1 a cell has a colour that is not to be there: no other "
+                           "can. Add a colour, or allow it.",
+                           {plan_.zone}}
+                : Sentence{"In zone %1 %2 cells have a colour that is not to be there: no "
+                           "other can. Add a colour, or allow it.",
+                           {plan_.zone, static_cast<long>(barred)}});
+    }
+    for (const PinTrouble& trouble : plan_.pinTroubles) {
+      watch("pin_cannot_be", WatchLevel::warn, "pins", pinWords(plan_, fill_, trouble));
+    }
+  }
+
+  /// Its cells: what of the zone they leave out, and how narrow they are.
+  void cells() {
+    const double dropped = plan_.droppedArea.mm2() / std::max(plan_.zoneArea.mm2(), 1e-9);
+    if (plan_.dropped > 0) {
+      watch("cells_dropped", dropped > muchDropped ? WatchLevel::warn : WatchLevel::note,
+            "pattern.size",
+            plan_.dropped == 1
+                ? Sentence{"In zone %1 a bit of %2 % of it is too narrow to be weeded and is no "
+                           "cell. "
+                           "Make cells larger or the line thinner.",
+                           {plan_.zone, numberText(dropped * 100, 2)}}
+                : Sentence{"In zone %1 %2 bits, %3 % of it, are too narrow to be weeded and are no "
+                           "cells. Make cells larger or the line thinner.",
+                           {plan_.zone, static_cast<long>(plan_.dropped),
+                            numberText(dropped * 100, 2)}});
+    }
+    if (plan_.thinnest < thin) {
+      watch("thin_cells", WatchLevel::note, "pattern.size",
+            {"In zone %1 the narrowest cell is about %2 wide: hard to weed. Make cells larger or "
+             "the line thinner.",
+             {plan_.zone, plan_.thinnest}});
+    }
+  }
+
+  /// Its style and shares.
+  void style() {
+    if (plan_.strays * 50 > plan_.styled) {
+      watch("against_style", WatchLevel::note, "style", styleWords(plan_, fill_.style));
+    }
+    double wanted = 0;
+    for (const CellColour& colour : fill_.colours) wanted += std::max(colour.share, 0.0);
+    const bool shared = fill_.style == ColourStyle::scatter || fill_.style == ColourStyle::random ||
+                        fill_.style == ColourStyle::symmetric;
+    for (std::size_t c = 0; shared && wanted > 0 && c < plan_.shares.size(); ++c) {
+      const double share = std::max(fill_.colours[c].share, 0.0) / wanted;
+      // A cell more or less is no matter.
+      const double cell = 1.5 / static_cast<double>(plan_.cells.size());
+      if (std::abs(plan_.shares[c] - share) <= std::max(0.03, cell)) continue;
+      watch("shares_off", WatchLevel::note, "colours",
+            {"In zone %1 “%2” takes %3 % instead of %4 %: nearer its neighbours do not allow.",
+             {plan_.zone, finishWords(fill_.colours[c].finish), percent(plan_.shares[c]),
+              percent(share)}});
+      break;
+    }
+  }
+
+  /// How it fits the zone.
+  void fit() {
+    if (std::abs(plan_.fit.stretchWide) > muchStretch) {
+      watch("stretched_cells", WatchLevel::note, "pattern.repeats",
+            {plan_.fit.stretchWide > 0
+                 ? "In zone %1 cells are %2 % wider than they should be, to close at "
+                   "the seam. Take another number of repeats."
+                 : "In zone %1 cells are %2 % narrower than they should be, to close "
+                   "at the seam. Take another number of repeats.",
+             {plan_.zone, static_cast<long>(std::lround(std::abs(plan_.fit.stretchWide) * 100))}});
+    }
+    const double squash = plan_.fit.squash();
+    const double most = std::max(std::abs(squash), plan_.fit.narrowing);
+    if (fill_.pattern.artwork && fill_.pattern.artwork->picture && most > muchStretch) {
+      watch("picture_narrowed", WatchLevel::note, "pattern.taperFit",
+            {"In zone %1 the taper narrows or widens the picture by up to %2 %. Let it keep its "
+             "size, or put it where the cup is straight.",
+             {plan_.zone, static_cast<long>(std::lround(most * 100))}});
+    }
+    if (std::abs(plan_.fit.stretchTall) > muchStretch &&
+        fill_.pattern.heightFit == HeightFit::whole) {
+      watch("stretched_tall", WatchLevel::note, "pattern.heightFit",
+            {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
+             {plan_.zone, static_cast<long>(std::lround(std::abs(plan_.fit.stretchTall) * 100))}});
+    }
+  }
+
+  /// Its lines.
+  void lines() {
+    if (fill_.cutting.lines != LineWork::leave && fill_.pattern.line.length == Length() &&
+        !fill_.pattern.artwork) {
+      watch("no_lines", WatchLevel::note, "pattern.line",
+            {"In zone %1 there are no lines between cells to be made. Give the line a width, or "
+             "leave it.",
+             {plan_.zone}});
+    } else if (fill_.cutting.lines == LineWork::piece && fill_.pattern.line.length < finest &&
+               !fill_.pattern.artwork) {
+      watch("thin_lines", WatchLevel::note, "pattern.line",
+            {"In zone %1 lines of %2 tear when they are weeded. Give them 1 mm, or lay tape.",
+             {plan_.zone, fill_.pattern.line.length}});
+    }
+    if (plan_.tape.bends) {
+      watch("tape_bends", WatchLevel::note, "cutting.lines",
+            {"In zone %1 the lines bend: tape follows them badly. Cut them as one piece.",
+             {plan_.zone}});
+    }
+  }
+
+  /// The wall it lies on.
+  void wall() {
+    const bool straight = body_.isCone() && body_.cone().isCylinder();
+    if (fill_.pattern.taperFit == TaperFit::keep && !straight) {
+      watch("seam_meets", WatchLevel::note, "pattern.taperFit",
+            {"In zone %1 cells keep their size, so the seam shows. Put it at the back, or under an "
+             "upright stripe.",
+             {plan_.zone}});
+    }
+    if (!body_.isCone()) {
+      watch("cells_on_curve", WatchLevel::note, "pattern.size",
+            {"The wall curves both ways: the stencil of zone %1 fits only nearly. Try its key on "
+             "paper, and cut it into strips where it wrinkles.",
+             {plan_.zone}});
+    }
+  }
+
+  static constexpr Length thin = Length::mm(1.5);
+  static constexpr Length finest = Length::mm(1);
+  static constexpr double muchStretch = 0.03;
+  static constexpr double muchDropped = 0.01;
+  const Fill& fill_;
+  const FillPlan& plan_;
+  const Body& body_;
+  std::vector<Watch> watches_;
+};
+
 }  // namespace
 
 std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<FillPlan>& plans,
                               const Body& body) {
-  constexpr Length thin = Length::mm(1.5);
-  constexpr Length finest = Length::mm(1);
-  constexpr double muchStretch = 0.03;
-  constexpr double muchDropped = 0.01;
   std::vector<Watch> watches;
   for (std::size_t i = 0; i < fills.size(); ++i) {
     const bool planned = std::any_of(plans.begin(), plans.end(), [&](const FillPlan& plan) {
@@ -130,140 +311,7 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
   }
   for (const FillPlan& plan : plans) {
     const Fill& fill = fills[static_cast<std::size_t>(plan.fill)];
-    const std::string field = "fills[" + std::to_string(plan.fill) + "].";
-    const auto watch = [&](const char* rule, WatchLevel level, const char* member,
-                           Sentence sentence) {
-      watches.push_back({rule, level, field + member, std::move(sentence)});
-    };
-    if (!plan.colouring.clashes.empty()) {
-      watch("neighbours_alike", WatchLevel::warn, "colours", clashWords(fill, plan));
-    }
-    for (std::size_t i = 0; i < fill.colours.size(); ++i) {
-      for (std::size_t j = i + 1; j < fill.colours.size(); ++j) {
-        const Finish& one = fill.colours[i].finish;
-        const Finish& other = fill.colours[j].finish;
-        const bool kinds = one.kind == other.kind;
-        if (!kinds || colourDifference(labOf(one.colour), labOf(other.colour)) > alikeUnder) {
-          continue;
-        }
-        watch("colours_alike", WatchLevel::note, "colours",
-              {"“%1” and “%2” look alike on a cup. Choose one darker or lighter.",
-               {finishWords(one), finishWords(other)}});
-      }
-    }
-    if (!plan.alikeBeyond.empty()) {
-      std::vector<int> members;
-      for (const std::size_t cell : plan.alikeBeyond) members.push_back(static_cast<int>(cell));
-      watch("alike_beyond", WatchLevel::warn, "colours",
-            {"In zone %1 the cells %2 are like one across the zone's edge. Add a colour, or give a "
-             "cell another.",
-             {plan.zone, named(plan, members)}});
-    }
-    const auto barred = plan.colouring.misplaced.size() - plan.alikeBeyond.size();
-    if (barred > 0) {
-      watch("colour_not_here", WatchLevel::warn, "colours",
-            barred == 1
-                ? Sentence{"In zone %1 a cell has a colour that is not to be there: no other "
-                           "can. Add a colour, or allow it.",
-                           {plan.zone}}
-                : Sentence{"In zone %1 %2 cells have a colour that is not to be there: no "
-                           "other can. Add a colour, or allow it.",
-                           {plan.zone, static_cast<long>(barred)}});
-    }
-    for (const PinTrouble& trouble : plan.pinTroubles) {
-      watch("pin_cannot_be", WatchLevel::warn, "pins", pinWords(plan, fill, trouble));
-    }
-    const double dropped = plan.droppedArea.mm2() / std::max(plan.zoneArea.mm2(), 1e-9);
-    if (plan.dropped > 0) {
-      watch("cells_dropped", dropped > muchDropped ? WatchLevel::warn : WatchLevel::note,
-            "pattern.size",
-            plan.dropped == 1
-                ? Sentence{"In zone %1 a bit of %2 % of it is too narrow to be weeded and is no "
-                           "cell. "
-                           "Make cells larger or the line thinner.",
-                           {plan.zone, numberText(dropped * 100, 2)}}
-                : Sentence{
-                      "In zone %1 %2 bits, %3 % of it, are too narrow to be weeded and are no "
-                      "cells. Make cells larger or the line thinner.",
-                      {plan.zone, static_cast<long>(plan.dropped), numberText(dropped * 100, 2)}});
-    }
-    if (plan.strays * 50 > plan.styled) {
-      watch("against_style", WatchLevel::note, "style", styleWords(plan, fill.style));
-    }
-    double wanted = 0;
-    for (const CellColour& colour : fill.colours) wanted += std::max(colour.share, 0.0);
-    const bool shared = fill.style == ColourStyle::scatter || fill.style == ColourStyle::random ||
-                        fill.style == ColourStyle::symmetric;
-    for (std::size_t c = 0; shared && wanted > 0 && c < plan.shares.size(); ++c) {
-      const double share = std::max(fill.colours[c].share, 0.0) / wanted;
-      // A cell more or less is no matter.
-      const double cell = 1.5 / static_cast<double>(plan.cells.size());
-      if (std::abs(plan.shares[c] - share) <= std::max(0.03, cell)) continue;
-      watch("shares_off", WatchLevel::note, "colours",
-            {"In zone %1 “%2” takes %3 % instead of %4 %: nearer its neighbours do not allow.",
-             {plan.zone, finishWords(fill.colours[c].finish), percent(plan.shares[c]),
-              percent(share)}});
-      break;
-    }
-    if (plan.thinnest < thin) {
-      watch("thin_cells", WatchLevel::note, "pattern.size",
-            {"In zone %1 the narrowest cell is about %2 wide: hard to weed. Make cells larger or "
-             "the line thinner.",
-             {plan.zone, plan.thinnest}});
-    }
-    if (std::abs(plan.fit.stretchWide) > muchStretch) {
-      watch("stretched_cells", WatchLevel::note, "pattern.repeats",
-            {plan.fit.stretchWide > 0
-                 ? "In zone %1 cells are %2 % wider than they should be, to close at "
-                   "the seam. Take another number of repeats."
-                 : "In zone %1 cells are %2 % narrower than they should be, to close "
-                   "at the seam. Take another number of repeats.",
-             {plan.zone, static_cast<long>(std::lround(std::abs(plan.fit.stretchWide) * 100))}});
-    }
-    const double squash = plan.fit.squash();
-    const double most = std::max(std::abs(squash), plan.fit.narrowing);
-    if (fill.pattern.artwork && fill.pattern.artwork->picture && most > muchStretch) {
-      watch("picture_narrowed", WatchLevel::note, "pattern.taperFit",
-            {"In zone %1 the taper narrows or widens the picture by up to %2 %. Let it keep its "
-             "size, or put it where the cup is straight.",
-             {plan.zone, static_cast<long>(std::lround(most * 100))}});
-    }
-    if (std::abs(plan.fit.stretchTall) > muchStretch &&
-        fill.pattern.heightFit == HeightFit::whole) {
-      watch("stretched_tall", WatchLevel::note, "pattern.heightFit",
-            {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
-             {plan.zone, static_cast<long>(std::lround(std::abs(plan.fit.stretchTall) * 100))}});
-    }
-    if (fill.cutting.lines != LineWork::leave && fill.pattern.line.length == Length() &&
-        !fill.pattern.artwork) {
-      watch("no_lines", WatchLevel::note, "pattern.line",
-            {"In zone %1 there are no lines between cells to be made. Give the line a width, or "
-             "leave it.",
-             {plan.zone}});
-    } else if (fill.cutting.lines == LineWork::piece && fill.pattern.line.length < finest &&
-               !fill.pattern.artwork) {
-      watch("thin_lines", WatchLevel::note, "pattern.line",
-            {"In zone %1 lines of %2 tear when they are weeded. Give them 1 mm, or lay tape.",
-             {plan.zone, fill.pattern.line.length}});
-    }
-    if (plan.tape.bends) {
-      watch("tape_bends", WatchLevel::note, "cutting.lines",
-            {"In zone %1 the lines bend: tape follows them badly. Cut them as one piece.",
-             {plan.zone}});
-    }
-    const bool straight = body.isCone() && body.cone().isCylinder();
-    if (fill.pattern.taperFit == TaperFit::keep && !straight) {
-      watch("seam_meets", WatchLevel::note, "pattern.taperFit",
-            {"In zone %1 cells keep their size, so the seam shows. Put it at the back, or under an "
-             "upright stripe.",
-             {plan.zone}});
-    }
-    if (!body.isCone()) {
-      watch("cells_on_curve", WatchLevel::note, "pattern.size",
-            {"The wall curves both ways: the stencil of zone %1 fits only nearly. Try its key on "
-             "paper, and cut it into strips where it wrinkles.",
-             {plan.zone}});
-    }
+    for (Watch& one : FillRules(fill, plan, body)()) watches.push_back(std::move(one));
   }
   return watches;
 }

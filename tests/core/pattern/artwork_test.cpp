@@ -309,3 +309,48 @@ TEST_CASE("cells with openings keep them, mirrored and turned too") {
     }
   }
 }
+
+namespace {
+
+std::vector<Point> ring(double x, double y, double radius, int points) {
+  std::vector<Point> circle;
+  for (int i = 0; i < points; ++i) {
+    const double turn = 2 * M_PI * i / points;
+    circle.push_back({x + radius * std::cos(turn), y + radius * std::sin(turn)});
+  }
+  return circle;
+}
+
+std::string refusalOf(const Drawing& drawing) {
+  const Checked<FoundArtwork> artwork = findArtwork(drawing);
+  REQUIRE_FALSE(artwork.has_value());
+  return inWords(artwork.error().sentence, Unit::mm);
+}
+
+}  // namespace
+
+TEST_CASE("drawings nobody could wait for are refused in words, what only looks like them is not") {
+  // Every circle over every other.
+  Drawing heap = page(100, 100);
+  for (int i = 0; i < 400; ++i) {
+    heap.shapes.push_back(filled(ring(50 + i * 0.02, 50, 20 + i * 0.03, 64)));
+  }
+  CHECK_THAT(refusalOf(heap), Catch::Contains("lie on each other"));
+  // A line to and fro between places by chance.
+  Drawing scribble = page(100, 100);
+  std::vector<Point> line;
+  for (int i = 0; i < 3000; ++i) line.push_back({i * 7919 % 1000 / 10.0, i * 104729 % 997 / 10.0});
+  scribble.shapes.push_back(stroked(line, 0.2, false));
+  CHECK_THAT(refusalOf(scribble), Catch::Contains("cross more than"));
+  // Scales lie three on each other, and a fine outline is long; both are common.
+  Drawing scales = page(120, 120);
+  for (int j = 0; j < 20; ++j) {
+    for (int i = 0; i < 20; ++i) {
+      scales.shapes.push_back(filled(ring(6 * i + (j % 2) * 3, 5 * j, 3.6, 48)));
+    }
+  }
+  CHECK(found(scales).artwork.cells.size() > 100);
+  Drawing fine = page(100, 100);
+  fine.shapes.push_back(filled(ring(50, 50, 40, 20'000)));
+  CHECK(found(fine).artwork.cells.size() == 1);
+}
