@@ -278,12 +278,12 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
 void FlatView::paintMove(QPainter& painter, const CupPlan& plan) const {
   const TapeMove* move = moveInHand(order_);
   if (move == nullptr || move->lines.empty()) return;
-  QPainterPath room = painterPath(plan.wall.flat.wallOutline(), fit_);
+  // All but the zones it fills, which lie apart: no need to take one from the other.
+  QPainterPath room;
+  room.setFillRule(Qt::WindingFill);
   for (const Zone& zone : plan.divided.zones) {
-    if (std::find(move->zones.begin(), move->zones.end(), zone.id) == move->zones.end()) continue;
-    QPainterPath shape;
-    for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
-    room = room.subtracted(shape);
+    if (std::find(move->zones.begin(), move->zones.end(), zone.id) != move->zones.end()) continue;
+    for (const WallLine& outline : zone.region.outlines()) room.addPath(pathOf(outline, true));
   }
   painter.save();
   painter.setClipPath(room);

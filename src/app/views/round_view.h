@@ -58,11 +58,25 @@ class RoundView : public Canvas {
   /// In how many steps a line up the wall is drawn.
   static int risesOf(const Body& body);
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
+  /// What of the wall is seen: round one angle of the frame, so far to both sides.
+  struct Sight {
+    Angle middle;
+    Angle half;
+  };
+  Sight sightOf(const CupPlan& plan) const;
+  static std::vector<WallLine> seenOf(const Region& region, const Sight& sight);
+  QPainterPath pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
+                      double degrees) const;
+  QLinearGradient lightOn(const QColor& colour, double radius) const;
   void paintZones(QPainter& painter, const CupPlan& plan) const;
+  void paintMove(QPainter& painter, const CupPlan& plan, const TapeMove& move,
+                 const QPainterPath& open) const;
+  void paintCuts(QPainter& painter, const CupPlan& plan) const;
+  void paintNames(QPainter& painter, const CupPlan& plan) const;
   QPainterPath linePath(const CupPlan& plan, const DivideLine& line) const;
   const DivideLine* lineNear(QPointF p) const;
   void pickZoneAt(QPointF p);
-  void paintCells(QPainter& painter, const CupPlan& plan, const Region& seen) const;
+  void paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const;
   void finishZones(QPainter& painter, const Body& body) const;
   void paintRimMarks(QPainter& painter, const CupPlan& plan) const;
   void paintBody(QPainter& painter, const CupPlan& plan) const;

@@ -10,6 +10,7 @@
 #include "app/views/round_view.h"
 #include "app/views/zone_paint.h"
 #include "app/window/theme.h"
+#include "divide/sight.h"
 
 // Zones, lines and cells on the cup in the round.
 
@@ -91,67 +92,78 @@ std::optional<WallPoint> RoundView::wallAt(QPointF p) const {
   return WallPoint{plan->wall.inFrame(onCup), low};
 }
 
+/// The angles round the facing one between which the wall is seen. On a cone it turns away at one
+/// angle all the way up; on a curved wall near enough.
+RoundView::Sight RoundView::sightOf(const CupPlan& plan) const {
+  const Body& body = plan.wall.body;
+  const double k = body.isCone() ? body.taper(Length()) : 0;
+  const double turns = k / std::sqrt((1 - k) * (1 + k)) * tiltSin / tiltCos;
+  return {plan.wall.inFrame(facing_), Angle::radians(std::acos(std::clamp(turns, -1.0, 1.0)))};
+}
+
+/// Outlines on the wall as they appear, with so many places to a side that they look round.
+QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
+                               double degrees) const {
+  const Body& body = plan.wall.body;
+  QPainterPath path;
+  for (const WallLine& outline : outlines) {
+    QPolygonF polygon;
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      const WallPoint& a = outline[i];
+      const WallPoint& b = outline[(i + 1) % outline.size()];
+      const int steps = std::max({1, static_cast<int>(abs(b.theta - a.theta).degrees() / degrees),
+                                  body.isCone() ? 1 : static_cast<int>(abs(b.s - a.s).mm() / 4)});
+      for (int step = 0; step < steps; ++step) {
+        const double share = static_cast<double>(step) / steps;
+        polygon << project(body, plan.wall.onCup(a.theta + (b.theta - a.theta) * share),
+                           a.s + (b.s - a.s) * share);
+      }
+    }
+    path.addPolygon(polygon);
+  }
+  return path;
+}
+
+/// A finish's colour on a round wall, lit from the left.
+QLinearGradient RoundView::lightOn(const QColor& colour, double radius) const {
+  QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
+  constexpr int stops = 12;
+  for (int i = 0; i <= stops; ++i) {
+    const double across = static_cast<double>(i) / stops;
+    const double turn = std::asin(across * 2 - 1) + 0.5;
+    light.setColorAt(across, shaded(colour, 0.72 + 0.28 * std::max(0.0, std::cos(turn))));
+  }
+  return light;
+}
+
 /// The zones in their finish's colours: what of each lies on the near side, as it appears.
 void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Body& body = plan.wall.body;
-  const auto onCup = [&](Angle inFrame) { return plan.wall.onCup(inFrame); };
-  // On a cone the wall turns away at one angle all the way up; on a curved wall near enough.
-  const double k = body.isCone() ? body.taper(Length()) : 0;
-  const double turns = k / std::sqrt((1 - k) * (1 + k)) * tiltSin / tiltCos;
-  const Angle half = Angle::radians(std::acos(std::clamp(turns, -1.0, 1.0)));
-  const Angle middle = plan.wall.inFrame(facing_);
-  const Region seen = Region::between(middle - half, middle + half, Length(), body.wall());
+  const Sight sight = sightOf(plan);
   painter.setPen(Qt::NoPen);
-  const double radius = body.widestRadius().mm() * scale_;
+  const double radius = plan.wall.body.widestRadius().mm() * scale_;
   const Zone* inHand = zoneInHand(order_);
-  QPainterPath whole;
-  QPainterPath inHandShape;
-  QPainterPath taped;  // the zones the move in hand fills
   const TapeMove* move = cellsShown_ ? nullptr : moveInHand(order_);
+  QPainterPath inHandShape;
+  QPainterPath open;  // what the move in hand does not fill
+  open.setFillRule(Qt::WindingFill);
   for (const Zone& zone : plan.divided.zones) {
-    const QColor colour = lookOf(zone.finish).colour;
-    QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
-    constexpr int stops = 12;
-    for (int i = 0; i <= stops; ++i) {
-      const double across = static_cast<double>(i) / stops;
-      const double turn = std::asin(across * 2 - 1) + 0.5;
-      light.setColorAt(across, shaded(colour, 0.72 + 0.28 * std::max(0.0, std::cos(turn))));
-    }
-    painter.setBrush(light);
-    QPainterPath shape;
-    // Cut to what is seen only where the wall's turning away goes through it.
     const auto [from, to] = zone.region.span();
-    const Angle centre = (from + to) / 2;
+    const Angle off = abs(((from + to) / 2 - sight.middle).wrapped());
     const Angle reach = (to - from) / 2;
-    const Angle off = abs((centre - middle).wrapped());
-    if (off - reach > half) continue;
-    const Region visible = off + reach < half ? zone.region : zone.region & seen;
-    for (const WallLine& outline : visible.outlines()) {
-      QPolygonF polygon;
-      for (std::size_t i = 0; i < outline.size(); ++i) {
-        const WallPoint& a = outline[i];
-        const WallPoint& b = outline[(i + 1) % outline.size()];
-        const int steps = std::max({1, static_cast<int>(abs(b.theta - a.theta).degrees() / 4),
-                                    body.isCone() ? 1 : static_cast<int>(abs(b.s - a.s).mm() / 4)});
-        for (int step = 0; step < steps; ++step) {
-          const double share = static_cast<double>(step) / steps;
-          polygon << project(body, onCup(a.theta + (b.theta - a.theta) * share),
-                             a.s + (b.s - a.s) * share);
-        }
-      }
-      shape.addPolygon(polygon);
-    }
+    if (off - reach > sight.half) continue;
+    const QPainterPath shape = pathOf(
+        plan, off + reach < sight.half ? zone.region.outlines() : seenOf(zone.region, sight), 4);
+    painter.setBrush(lightOn(lookOf(zone.finish).colour, radius));
     painter.drawPath(shape);
-    whole.addPath(shape);
     if (&zone == inHand) inHandShape = shape;
     if (move != nullptr &&
-        std::find(move->zones.begin(), move->zones.end(), zone.id) != move->zones.end()) {
-      taped.addPath(shape);
+        std::find(move->zones.begin(), move->zones.end(), zone.id) == move->zones.end()) {
+      open.addPath(shape);
     }
   }
   painter.setBrush(Qt::NoBrush);
-  paintCells(painter, plan, seen);
+  paintCells(painter, plan, sight);
   if (!inHandShape.isEmpty()) {
     painter.save();
     painter.setClipPath(inHandShape);
@@ -159,23 +171,33 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     painter.drawPath(inHandShape);
     painter.restore();
   }
-  if (move != nullptr && !move->lines.empty()) {
-    painter.save();
-    painter.setClipPath(whole.subtracted(taped));
-    painter.setPen(
-        QPen(t.tape, std::max(4.0, 2 * move->width.mm() * scale_), Qt::SolidLine, Qt::FlatCap));
-    for (const DivideLine& line : plan.divided.lines) {
-      const std::vector<std::string>& on = move->lines;
-      if (std::find(on.begin(), on.end(), line.id) == on.end()) continue;
-      painter.drawPath(linePath(plan, line));
-    }
-    painter.restore();
-  }
+  if (move != nullptr && !move->lines.empty()) paintMove(painter, plan, *move, open);
+  paintCuts(painter, plan);
+  if (!cellsShown_) paintNames(painter, plan);
+  finishZones(painter, plan.wall.body);
+}
+
+/// The tape of the move being looked at, on its own side of the line.
+void RoundView::paintMove(QPainter& painter, const CupPlan& plan, const TapeMove& move,
+                          const QPainterPath& open) const {
+  painter.save();
+  painter.setClipPath(open);
+  painter.setPen(
+      QPen(theme().tape, std::max(4.0, 2 * move.width.mm() * scale_), Qt::SolidLine, Qt::FlatCap));
   for (const DivideLine& line : plan.divided.lines) {
-    const QPainterPath path = linePath(plan, line);
-    const bool inHandLine = line.id == order_.line();
-    painter.setPen(inHandLine ? QPen(t.brass, 3) : QPen(t.ink, 1.3));
-    painter.drawPath(path);
+    if (std::find(move.lines.begin(), move.lines.end(), line.id) == move.lines.end()) continue;
+    painter.drawPath(linePath(plan, line));
+  }
+  painter.restore();
+}
+
+/// Cut lines, and the stripes on them.
+void RoundView::paintCuts(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  for (const DivideLine& line : plan.divided.lines) {
+    const bool inHand = line.id == order_.line();
+    painter.setPen(inHand ? QPen(t.brass, 3) : QPen(t.ink, 1.3));
+    painter.drawPath(linePath(plan, line));
   }
   for (const StripePlan& stripe : plan.stripes) {
     for (const DivideLine& line : plan.divided.lines) {
@@ -185,7 +207,10 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
       painter.drawPath(linePath(plan, line));
     }
   }
-  if (cellsShown_) return finishZones(painter, body);
+}
+
+/// The letters of the zones on the near side, as far as there is room.
+void RoundView::paintNames(QPainter& painter, const CupPlan& plan) const {
   painter.setFont(avrelt::face(14, QFont::Bold));
   const QFontMetricsF metrics(painter.font());
   WordRoom room;
@@ -194,16 +219,15 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     const QString words = QString::fromStdString(zone.id);
     for (const double aside : {0.0, 22.0, -22.0}) {
       const WallPoint place{label.theta + Angle::degrees(aside), label.s};
-      const double towards = std::cos((onCup(place.theta) - facing_).radians());
+      const double towards = std::cos((plan.wall.onCup(place.theta) - facing_).radians());
       if (towards < 0.3 || !zone.region.contains(place)) continue;
-      const QPointF at = project(body, onCup(place.theta), place.s);
+      const QPointF at = project(plan.wall.body, plan.wall.onCup(place.theta), place.s);
       if (!room.take(at, metrics, words)) continue;
       painter.setPen(lettersOn(lookOf(zone.finish).colour));
       drawWords(painter, at, words);
       break;
     }
   }
-  finishZones(painter, body);
 }
 
 void RoundView::finishZones(QPainter& painter, const Body& body) const {
@@ -212,8 +236,7 @@ void RoundView::finishZones(QPainter& painter, const Body& body) const {
 }
 
 /// The cells of patterns on the near side.
-void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region& seen) const {
-  const Body& body = plan.wall.body;
+void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const {
   const FillPlan* inHand = fillPlanInHand(order_);
   painter.setPen(Qt::NoPen);
   for (const FillPlan& fill : plan.fills) {
@@ -238,24 +261,14 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Region&
       const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
         return std::all_of(outline.begin(), outline.end(), faces);
       });
-      const Region visible = near ? cell.region : cell.region & seen;
-      for (const WallLine& outline : visible.outlines()) {
-        QPolygonF polygon;
-        for (std::size_t i = 0; i < outline.size(); ++i) {
-          const WallPoint& a = outline[i];
-          const WallPoint& b = outline[(i + 1) % outline.size()];
-          const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 5));
-          for (int step = 0; step < steps; ++step) {
-            const double share = static_cast<double>(step) / steps;
-            polygon << project(body, plan.wall.onCup(a.theta + (b.theta - a.theta) * share),
-                               a.s + (b.s - a.s) * share);
-          }
-        }
-        painter.drawPolygon(polygon);
-      }
+      painter.drawPath(pathOf(plan, near ? whole : seenOf(cell.region, sight), 5));
     }
   }
   painter.setBrush(Qt::NoBrush);
+}
+
+std::vector<WallLine> RoundView::seenOf(const Region& region, const Sight& sight) {
+  return inSight(region, sight.middle - sight.half, sight.middle + sight.half);
 }
 
 void RoundView::pickZoneAt(QPointF p) {

@@ -78,7 +78,8 @@ bool tangled(const std::vector<Polyline>& lines) {
   std::size_t crossings = 0;
   const std::size_t mostTries = 40 * sides.size() + 20'000'000;
   for (std::size_t i = 0; i < sides.size(); ++i) {
-    const auto& [a, b] = sides[i];
+    const Point a = sides[i].a;
+    const Point b = sides[i].b;
     Box box;
     box.add(a);
     box.add(b);
@@ -87,7 +88,8 @@ bool tangled(const std::vector<Polyline>& lines) {
       ++entered;
       for (const std::size_t j : here) {
         ++tried;
-        const auto& [c, d] = sides[j];
+        const Point c = sides[j].a;
+        const Point d = sides[j].b;
         const double left = cross(b - a, c - a) * cross(b - a, d - a);
         const double right = cross(d - c, a - c) * cross(d - c, b - c);
         if (left >= 0 || right >= 0) continue;
