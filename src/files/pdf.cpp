@@ -126,7 +126,7 @@ class Layer {
                          lettering.turn + (tiling_.turned ? Angle::degrees(90) : Angle()),
                          {}};
       // No letter is wider than it is tall.
-      const double reach = made.size * static_cast<double>(made.words.size() / 2 + 1);
+      const double reach = made.size * (static_cast<double>(made.words.size()) / 2 + 1);
       made.box.add(made.at - Point{reach, reach});
       made.box.add(made.at + Point{reach, reach});
       laid.box.add(made.box);

@@ -110,8 +110,7 @@ void Order::put(const Snapshot& snapshot) {
 
 void Order::planAgain() {
   std::vector<Planned> next;
-  for (std::size_t i = 0; i < now_.cups().size(); ++i) {
-    const std::shared_ptr<const Cup>& cup = now_.cups()[i];
+  for (const std::shared_ptr<const Cup>& cup : now_.cups()) {
     const auto same = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
       return known.unit == document_.units && known.cup == cup;
     });

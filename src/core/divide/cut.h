@@ -95,8 +95,7 @@ struct Cut {
 
   Cut() = default;
   template <typename Kind>
-  requires std::is_constructible_v<How, Kind> Cut(Kind&& of)
-      : how(std::forward<Kind>(of)) {}  // NOLINT(google-explicit-constructor)
+  requires std::is_constructible_v<How, Kind> Cut(Kind of) : how(std::move(of)) {}
 
   How how;
   std::string kept{};
