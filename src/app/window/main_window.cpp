@@ -261,6 +261,8 @@ void MainWindow::makeBench() {
   views->addWidget(round_, 34);
   column->addLayout(views, 1);
 
+  // What the cards of a station are laid out for at the least.
+  constexpr QSize leastDrawer(1040, 290);
   watch_ = new WatchLine(order_);
   stations_ = new QStackedWidget;
   stations_->setObjectName(QStringLiteral("drawer"));
@@ -269,7 +271,7 @@ void MainWindow::makeBench() {
   cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_);
   divide_ = new DivideStation(order_);
   connect(divide_, &DivideStation::said, watch_, &WatchLine::say);
-  stations_->addWidget(scrolled(gauge_));
+  stations_->addWidget(new Scrolled(gauge_, leastDrawer));
   fill_ = new FillStation(order_);
   // A click on a cell gives it the colour in hand.
   const auto pin = [this](WallPoint place) {
@@ -281,9 +283,9 @@ void MainWindow::makeBench() {
           [this](const FillRates& rates) { shelf_->put(rates); });
   connect(flat_, &FlatView::cellClicked, this, pin);
   connect(round_, &RoundView::cellClicked, this, pin);
-  stations_->addWidget(scrolled(divide_));
-  stations_->addWidget(scrolled(fill_));
-  stations_->addWidget(scrolled(cut_));
+  stations_->addWidget(new Scrolled(divide_, leastDrawer));
+  stations_->addWidget(new Scrolled(fill_, leastDrawer));
+  stations_->addWidget(new Scrolled(cut_, leastDrawer));
   column->addWidget(stations_);
   column->addWidget(watch_);
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
