@@ -231,6 +231,7 @@ class Generation {
     const int error = takeNames(fresh.path());
     if (error != 0) {
       putBack(old.path());
+      old.keep();  // what could not be put back now is, by the next to come
       return error;
     }
     disk::unlink(old.path() / arrivals);  // from here on the new one stands
@@ -256,6 +257,7 @@ class Generation {
   /// What an unfinished one took away comes back, what it brought goes.
   void putBack(const fs::path& old) const {
     const auto list = readFile(old / arrivals);
+    bool all = true;
     if (list) {
       std::string name;
       for (const char c : *list) {
@@ -263,7 +265,9 @@ class Generation {
           name += c;
           continue;
         }
-        if (name.find('/') == std::string::npos) disk::unlink(folder_ / name);
+        if (name.find('/') == std::string::npos && isThere(folder_ / name)) {
+          all = disk::unlink(folder_ / name) == 0 && all;
+        }
         name.clear();
       }
     }
@@ -273,11 +277,12 @@ class Generation {
       // Two names of one file: renaming would do nothing and leave both. Without its list it was
       // not begun, or had come to its end.
       if (!list || sameFile(entry, folder_ / name)) {
-        disk::unlink(entry);
+        all = disk::unlink(entry) == 0 && all;
       } else {
-        disk::rename(entry, folder_ / name);
+        all = disk::rename(entry, folder_ / name) == 0 && all;
       }
     }
+    if (!all) return;  // its list stays with it: it can be taken up again
     disk::unlink(old / arrivals);
     disk::removeFolder(old);
   }

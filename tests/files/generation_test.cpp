@@ -197,6 +197,34 @@ TEST_CASE("whichever call of the disk fails, a folder has the old generation or 
   }
 }
 
+TEST_CASE("where even putting back fails what was there is kept for the next to put back") {
+  int failed = 0;
+  for (int turn = 2; turn < 60; ++turn) {
+    const int from = turn / 2;
+    const bool onlyNames = turn % 2 == 0;
+    const Ways ways;
+    const fs::path folder = ways.top.path / "each";
+    int calls = 0;
+    // From one call on the disk says no to everything, or to new names only.
+    disk::failBy([&](std::string_view call) {
+      return ++calls >= from && (!onlyNames || call == "rename") ? EIO : 0;
+    });
+    const std::optional<Sentence> fault = exportInto(folder, newer);
+    disk::failBy({});
+    INFO("from call " << from << (onlyNames ? ", names" : ""));
+    if (!fault) continue;
+    ++failed;
+    // One that is refused right after its sweep leaves what it found: the older generation, whole.
+    disk::failBy([](std::string_view call) { return call == "make" ? ENOSPC : 0; });
+    CHECK(exportInto(folder, newer).has_value());
+    disk::failBy({});
+    Content now = contentOf(folder);
+    std::erase_if(now, [](const auto& entry) { return entry.first.starts_with(".avrelt-"); });
+    CHECK(now == ways.with("each", older));
+  }
+  CHECK(failed > 30);
+}
+
 TEST_CASE(
     "killed at any moment, two hundred times: the old generation or the new, nothing between") {
   std::mt19937 chance(7);
