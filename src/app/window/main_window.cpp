@@ -408,25 +408,31 @@ void MainWindow::askAndSavePiece(OutputKind kind) {
 
 tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder) {
   // By what the shop knows, as what is on screen.
-  const CheckedAll<Plan> plan = planDocument(order_.document(), order_.stock());
-  if (!plan) {
+  const auto files = beside(
+      this, tr("Working out every piece…"),
+      [document = order_.document(),
+       stock = order_.stock()](Going& going) -> CheckedAll<std::vector<OutputFile>> {
+        const CheckedAll<Plan> plan = planDocument(document, stock);
+        if (!plan) return tl::unexpected(plan.error());
+        auto made = outputsOf(
+            *plan, [&going](std::size_t done, std::size_t all) { return going.tell(done, all); });
+        if (!made) return tl::unexpected(Faults{{{}, made.error()}});
+        return std::move(*made);
+      });
+  if (!files) return tl::unexpected(QStringList{tr("Stopped; nothing was written.")});
+  if (!*files) {
     QStringList lines;
-    for (const Fault& fault : plan.error()) {
-      lines << QString::fromStdString(
-          inWords(ReadFault{0, fault}, tr("This order").toStdString(), order_.unit()));
+    for (const Fault& fault : files->error()) {
+      lines << (fault.field.empty()
+                    ? say(fault.sentence, order_.unit())
+                    : QString::fromStdString(inWords(
+                          ReadFault{0, fault}, tr("This order").toStdString(), order_.unit())));
     }
     return tl::unexpected(lines);
   }
-  using Files = tl::expected<std::vector<OutputFile>, Sentence>;
-  const std::optional<Files> files =
-      beside(this, tr("Working out every piece…"), [plan = *plan](Going& going) {
-        return outputsOf(
-            plan, [&going](std::size_t done, std::size_t all) { return going.tell(done, all); });
-      });
-  if (!files) return tl::unexpected(QStringList{tr("Stopped; nothing was written.")});
-  const std::optional<Sentence> fault =
-      *files ? exportInto(folder.toStdString(), **files) : std::optional(files->error());
-  if (fault) return tl::unexpected(QStringList{say(*fault, order_.unit())});
+  if (const std::optional<Sentence> fault = exportInto(folder.toStdString(), **files)) {
+    return tl::unexpected(QStringList{say(*fault, order_.unit())});
+  }
   return (*files)->size();
 }
 

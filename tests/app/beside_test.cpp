@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/fields/beside.h"
+
+#include <chrono>
+#include <QProgressDialog>
+#include <thread>
+
+#include "app/application.h"
+
+using namespace avrelt;
+
+namespace {
+
+void sleepFor(int milliseconds) {
+  std::this_thread::sleep_for(std::chrono::milliseconds(milliseconds));
+}
+
+/// Looks at the dialog that opens next: how far it says the work is, and whether to stop it.
+void atNextDialog(QWidget& window, const std::function<void(QProgressDialog&)>& look) {
+  QTimer::singleShot(250, &window, [look] {
+    auto* dialog = qobject_cast<QProgressDialog*>(QApplication::activeModalWidget());
+    REQUIRE(dialog != nullptr);
+    look(*dialog);
+  });
+}
+
+}  // namespace
+
+TEST_CASE("short work is done without a word, long work says how far it is") {
+  OpenWindow open;
+  CHECK(beside(&open.window, "Nothing", [](Going&) { return 7; }) == 7);
+  QString words;
+  int most = 0;
+  atNextDialog(open.window, [&](QProgressDialog& dialog) {
+    words = dialog.labelText();
+    most = dialog.maximum();
+  });
+  const std::optional<int> made = beside(&open.window, "Counting", [](Going& going) {
+    going.tell(3, 9);
+    sleepFor(600);
+    return 8;
+  });
+  CHECK(made == 8);
+  CHECK(words == "Counting");
+  CHECK(most == 9);
+}
+
+TEST_CASE("long work is stopped by a hand, and the window goes on") {
+  OpenWindow open;
+  atNextDialog(open.window, [](QProgressDialog& dialog) { dialog.cancel(); });
+  const auto seen = std::make_shared<std::atomic<bool>>(false);
+  const std::optional<int> made = beside(&open.window, "Counting", [seen](Going& going) {
+    while (going.tell(1, 2)) sleepFor(5);
+    *seen = true;
+    return 1;
+  });
+  CHECK_FALSE(made.has_value());
+  // The work is told as well.
+  CHECK(QTest::qWaitFor([&] { return seen->load(); }, 3000));
+}
