@@ -109,6 +109,18 @@ std::optional<std::string> listText(const Cut& cut, Unit unit) {
   return std::nullopt;
 }
 
+/// A label over what it is about.
+QWidget* under(QLabel* label, QWidget* control, Qt::Alignment aligned = {}) {
+  auto* both = new QWidget;
+  auto* column = new QVBoxLayout(both);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(2);
+  label->setProperty("role", "label");
+  column->addWidget(label);
+  column->addWidget(control, 0, aligned);
+  return both;
+}
+
 }  // namespace
 
 CutPage::CutPage(Order& order, FieldSet& fields, QWidget* parent)
@@ -235,44 +247,29 @@ QLayout* CutPage::numbers() {
 }
 
 QWidget* CutPage::counter() {
-  auto* counted = new QWidget;
-  auto* column = new QVBoxLayout(counted);
-  column->setContentsMargins(0, 0, 0, 0);
-  column->setSpacing(2);
   countLabel_ = new QLabel;
-  countLabel_->setProperty("role", "label");
   count_ = new QSpinBox;
   count_->setAccessibleName(tr("How many"));
   count_->setRange(1, 500);
   count_->setSpecialValueText({});
   count_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   countLabel_->setBuddy(count_);
-  column->addWidget(countLabel_);
-  column->addWidget(count_);
   connect(count_, &QSpinBox::valueChanged, this, [this](int count) {
     editCut(order_, tr("%1 of them").arg(count), QStringLiteral("count"), [count](Cut& cut) {
       if (int* number = countedIn(cut)) *number = count;
     });
   });
-  return counted;
+  return under(countLabel_, count_);
 }
 
 QWidget* CutPage::leftOver() {
-  auto* over = new QWidget;
-  auto* column = new QVBoxLayout(over);
-  column->setContentsMargins(0, 0, 0, 0);
-  column->setSpacing(2);
-  auto* label = new QLabel(tr("What is left over goes to"));
-  label->setProperty("role", "label");
   leftover_ = new Segments(tr("What is left over goes to"), {tr("Top"), tr("Base"), tr("Both")});
-  column->addWidget(label);
-  column->addWidget(leftover_, 0, Qt::AlignLeft);
   connect(leftover_, &Segments::picked, this, [this](int i) {
     editCut(order_, tr("Put what is left over elsewhere"), {}, [i](Cut& cut) {
       if (auto* rings = std::get_if<RingCut>(&cut.how)) rings->leftover = static_cast<Leftover>(i);
     });
   });
-  return over;
+  return under(new QLabel(tr("What is left over goes to")), leftover_, Qt::AlignLeft);
 }
 
 QWidget* CutPage::tapeWays() {

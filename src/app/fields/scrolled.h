@@ -7,17 +7,20 @@
 
 namespace avrelt {
 
+/// An area of which nothing is seen but its content, and its bars where there is too little room.
+inline void plain(QScrollArea& area, QWidget* content) {
+  area.setWidget(content);
+  area.setFrameShape(QFrame::NoFrame);
+  area.setFocusPolicy(Qt::NoFocus);
+  area.setObjectName(QStringLiteral("scrolled"));
+  content->setAutoFillBackground(false);
+}
+
 /// A widget that can be scrolled where there is less room than `least`, and otherwise fills what
 /// there is as if nothing were round it. What takes the keyboard comes into sight by itself.
 class Scrolled : public QScrollArea {
  public:
-  Scrolled(QWidget* content, QSize least) : least_(least) {
-    setWidget(content);
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::NoFocus);
-    setObjectName(QStringLiteral("scrolled"));
-    content->setAutoFillBackground(false);
-  }
+  Scrolled(QWidget* content, QSize least) : least_(least) { plain(*this, content); }
 
  protected:
   void resizeEvent(QResizeEvent* event) override {
@@ -32,12 +35,8 @@ class Scrolled : public QScrollArea {
 /// A column of a fixed width beside something else, scrolled where it is too tall.
 inline QScrollArea* scrolledColumn(QWidget* content) {
   auto* area = new QScrollArea;
-  area->setWidget(content);
+  plain(*area, content);
   area->setWidgetResizable(true);
-  area->setFrameShape(QFrame::NoFrame);
-  area->setFocusPolicy(Qt::NoFocus);
-  area->setObjectName(QStringLiteral("scrolled"));
-  content->setAutoFillBackground(false);
   area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   area->setFixedWidth(content->maximumWidth() + area->verticalScrollBar()->sizeHint().width());
   return area;

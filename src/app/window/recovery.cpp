@@ -3,7 +3,6 @@
 
 #include <fcntl.h>
 
-#include <QCoreApplication>
 #include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
