@@ -145,6 +145,8 @@ int main(int argc, char** argv) {
     window.order().history()->setClean();
     return 0;
   }
+  // What takes longer than a hand notices is shown when it is there.
+  window.order().setPatience(std::chrono::milliseconds(60));
   QTimer::singleShot(0, &window, [&window, words] {
     if (words.size() > 1) window.file().open(words.at(1));
     window.openShelf();

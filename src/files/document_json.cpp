@@ -33,7 +33,7 @@ class DocumentReader {
     if (const Json* cups = object.find("cups")) {
       if (cups->is_array() && cups->size() > Document::mostCups) {
         object.fault("cups",
-                     {"This order has %1 cups; %2 is the most. Make two orders of it.",
+                     {"An order takes up to %2 cups, and this has %1. Make two orders of it.",
                       {static_cast<long>(cups->size()), static_cast<long>(Document::mostCups)}});
       } else if (cups->is_array()) {
         for (std::size_t i = 0; i < cups->size(); ++i) {

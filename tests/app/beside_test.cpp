@@ -35,7 +35,7 @@ TEST_CASE("short work is done without a word, long work says how far it is") {
     words = dialog.labelText();
     most = dialog.maximum();
   });
-  const std::optional<int> made = beside(&open.window, "Counting", [](Going& going) {
+  const tl::expected<int, QString> made = beside(&open.window, "Counting", [](Going& going) {
     going.tell(3, 9);
     sleepFor(600);
     return 8;
@@ -49,12 +49,21 @@ TEST_CASE("long work is stopped by a hand, and the window goes on") {
   OpenWindow open;
   atNextDialog(open.window, [](QProgressDialog& dialog) { dialog.cancel(); });
   const auto seen = std::make_shared<std::atomic<bool>>(false);
-  const std::optional<int> made = beside(&open.window, "Counting", [seen](Going& going) {
+  const tl::expected<int, QString> made = beside(&open.window, "Counting", [seen](Going& going) {
     while (going.tell(1, 2)) sleepFor(5);
     *seen = true;
     return 1;
   });
-  CHECK_FALSE(made.has_value());
+  REQUIRE_FALSE(made.has_value());
+  CHECK(made.error() == "Stopped.");
   // The work is told as well.
   CHECK(QTest::qWaitFor([&] { return seen->load(); }, 3000));
+}
+
+TEST_CASE("work that fails beside the window is told in words, and the window goes on") {
+  OpenWindow open;
+  const auto made = beside(&open.window, "Counting",
+                           [](Going&) -> int { throw std::runtime_error("no room left"); });
+  REQUIRE_FALSE(made.has_value());
+  CHECK(made.error() == "It could not be done (no room left).");
 }

@@ -216,7 +216,6 @@ TEST_CASE("an order takes so many cups and no more") {
     document.cups.push_back(newCup("Cup " + std::to_string(i), Unit::inch));
   }
   open.window.order().load(document);
-  CHECK(open.window.order().full());
   open.press(Qt::Key_N, Qt::ControlModifier | Qt::ShiftModifier);
   CHECK(open.window.order().document().cups.size() == Document::mostCups);
   CHECK(open.window.watchLine().sentence().contains("200 cups"));

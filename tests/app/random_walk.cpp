@@ -283,6 +283,8 @@ int main(int argc, char** argv) {
     QFile::setPermissions(order, QFile::ReadOwner | QFile::WriteOwner);
     if (!window.file().open(order)) return 2;
   }
+  // Some walks never wait for a plan: they meet every state in between.
+  if (seed % 3 == 0) window.order().setPatience(std::chrono::milliseconds(0));
   Walk walk(window, seed);
   QElapsedTimer clock;
   clock.start();

@@ -5,10 +5,11 @@
 #include <functional>
 #include <future>
 #include <memory>
-#include <optional>
+#include <QCoreApplication>
 #include <QString>
 #include <QThreadPool>
 #include <QWidget>
+#include <tl/expected.hpp>
 #include <utility>
 
 namespace avrelt {
@@ -33,10 +34,11 @@ bool waitBeside(QWidget* window, const QString& what, Going& going,
                 const std::function<bool(int milliseconds)>& ready);
 
 /// Does work that may take long on a thread of its own. `work(going)` must hold all it needs by
-/// value: where it is stopped nobody waits for it. Nothing where it was stopped.
+/// value: where it is stopped nobody waits for it. Why there is nothing, in words, where it was
+/// stopped or failed.
 template <typename Work>
 auto beside(QWidget* window, const QString& what, Work work)
-    -> std::optional<decltype(work(std::declval<Going&>()))> {
+    -> tl::expected<decltype(work(std::declval<Going&>())), QString> {
   using Result = decltype(work(std::declval<Going&>()));
   auto going = std::make_shared<Going>();
   auto promise = std::make_shared<std::promise<Result>>();
@@ -51,8 +53,13 @@ auto beside(QWidget* window, const QString& what, Work work)
   const bool finished = waitBeside(window, what, *going, [&result](int milliseconds) {
     return result.wait_for(std::chrono::milliseconds(milliseconds)) == std::future_status::ready;
   });
-  if (!finished) return std::nullopt;
-  return result.get();
+  if (!finished) return tl::unexpected(QCoreApplication::translate("Beside", "Stopped."));
+  try {
+    return result.get();
+  } catch (const std::exception& fallen) {
+    return tl::unexpected(QCoreApplication::translate("Beside", "It could not be done (%1).")
+                              .arg(QString::fromLocal8Bit(fallen.what())));
+  }
 }
 
 }  // namespace avrelt

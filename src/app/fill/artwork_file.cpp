@@ -64,7 +64,7 @@ tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& pat
                             [text = *text, name = name.toStdString()](Going& /*going*/) {
                               return readArtwork(text, name);
                             });
-  if (!taken) return tl::unexpected(Order::tr("%1 was not taken.").arg(name));
+  if (!taken) return tl::unexpected(Order::tr("%1 was not taken. %2").arg(name, taken.error()));
   if (!*taken) {
     const ReadFaults& faults = taken->error();
     QString words = QString::fromStdString(inWords(faults.front(), name.toStdString(), unit));
@@ -76,19 +76,12 @@ tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& pat
     return tl::unexpected(
         Order::tr("%1 cannot be taken. %2").arg(name, say(found.error().sentence, unit)));
   }
-  std::size_t points = artPointsOf(order.document());
-  for (const Polygon& cell : found->artwork.cells) {
-    for (const std::vector<Point>& outline : cell) points += outline.size();
-  }
-  if (points > Document::mostArtPoints) {
+  if (!fillWithArtwork(order, found->artwork)) {
     return tl::unexpected(
-        Order::tr("%1 cannot be taken: with it the order's drawings would have %2 points, and up "
-                  "to %3 can be saved. Simplify its paths, or begin another order.")
-            .arg(name)
-            .arg(points)
-            .arg(Document::mostArtPoints));
+        Order::tr("%1 was not taken: the order would be too large to be saved. Simplify its paths, "
+                  "or begin another order.")
+            .arg(name));
   }
-  fillWithArtwork(order, found->artwork);
   return *found;
 }
 

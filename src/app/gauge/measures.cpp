@@ -107,10 +107,10 @@ void stepHeight(Order& order, int marks) {
 }
 
 void setShape(Order& order, Shape shape) {
-  const CupPlan* plan = order.plan();
+  const CupPlan* plan = order.presentPlan();
   const bool curve = shape == Shape::curved && shapeOf(order.currentCup()) != Shape::curved;
   // A new station lies on the wall as it is: there has to be one.
-  if (curve && (plan == nullptr || !order.planHolds())) return;
+  if (curve && plan == nullptr) return;
   const QString text = shape == Shape::straight  ? Order::tr("Make it straight")
                        : shape == Shape::tapered ? Order::tr("Make it tapered")
                                                  : Order::tr("Make it curved");
@@ -160,8 +160,8 @@ void dragStation(Order& order, std::size_t index, Length plumb, Length radius) {
 }
 
 void addStation(Order& order, std::size_t after) {
-  const CupPlan* plan = order.plan();
-  if (plan == nullptr || !order.planHolds()) return;
+  const CupPlan* plan = order.presentPlan();
+  if (plan == nullptr) return;
   order.editCup(Order::tr("Add station"), [&](Cup& cup) {
     cup.blank = withStationAfter(cup.blank, plan->bare, after, order.unit());
   });

@@ -65,9 +65,9 @@ void fillZone(Order& order, Family family) {
                 [&](Cup& cup) { cup.fills.push_back(fill); });
 }
 
-void fillWithArtwork(Order& order, const Artwork& artwork) {
+bool fillWithArtwork(Order& order, const Artwork& artwork) {
   const Zone* zone = zoneInHand(order);
-  if (zone == nullptr) return;
+  if (zone == nullptr) return false;
   const SharedArtwork shared(artwork);
   const auto change = [&](Fill& fill) {
     fill.pattern.family = Family::artwork;
@@ -84,12 +84,11 @@ void fillWithArtwork(Order& order, const Artwork& artwork) {
       Order::tr("Fill zone %1 with %2")
           .arg(QString::fromStdString(zone->id), QString::fromStdString(artwork.name));
   if (fillInHand(order) != nullptr) {
-    editFill(order, words, {}, change);
-    return;
+    return editFill(order, words, {}, change);
   }
   Fill fill = usualFill(zone->path, order.unit());
   change(fill);
-  order.editCup(words, [&](Cup& cup) { cup.fills.push_back(fill); });
+  return order.editCup(words, [&](Cup& cup) { cup.fills.push_back(fill); });
 }
 
 void callPicture(Order& order, bool picture) {
@@ -114,11 +113,11 @@ void unfillZone(Order& order) {
                 [index](Cup& cup) { cup.fills.erase(cup.fills.begin() + index); });
 }
 
-void editFill(Order& order, const QString& text, const QString& key,
+bool editFill(Order& order, const QString& text, const QString& key,
               const std::function<void(Fill&)>& change) {
   const int index = indexInHand(order);
-  if (index < 0) return;
-  order.editCup(
+  if (index < 0) return false;
+  return order.editCup(
       text, [&](Cup& cup) { change(cup.fills[static_cast<std::size_t>(index)]); },
       key.isEmpty() ? key : QStringLiteral("fill %1 ").arg(index) + key);
 }

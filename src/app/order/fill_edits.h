@@ -12,13 +12,14 @@ namespace avrelt {
 /// Fills the zone in hand with a pattern of this family; one that is filled changes its family.
 void fillZone(Order& order, Family family);
 /// Fills it with an artwork, true to its drawn size and closed at the seam in proportion.
-void fillWithArtwork(Order& order, const Artwork& artwork);
+/// False where the order would be too large.
+bool fillWithArtwork(Order& order, const Artwork& artwork);
 /// Says whether its artwork is a picture; one that is gets its proportion back.
 void callPicture(Order& order, bool picture);
 /// Takes the pattern of the zone in hand away.
 void unfillZone(Order& order);
 /// Changes the pattern of the zone in hand.
-void editFill(Order& order, const QString& text, const QString& key,
+bool editFill(Order& order, const QString& text, const QString& key,
               const std::function<void(Fill&)>& change);
 /// Gives the cell at a place of the wall a colour that stays, or with `bar` says that it is not to
 /// have it; the same again frees it.

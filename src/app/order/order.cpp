@@ -18,6 +18,8 @@ constexpr int mostSteps = 1000;
 
 Order::Order(QObject* parent) : QObject(parent) {
   history_.setUndoLimit(mostSteps);
+  arrivals_.setInterval(10);
+  connect(&arrivals_, &QTimer::timeout, this, &Order::takeArrived);
 }
 
 const CupPlan* Order::plan(int index) const {
@@ -32,6 +34,14 @@ const Cup& Order::drawnCup() const {
 
 bool Order::planHolds() const {
   return hasCup() && typing_.isEmpty() && planned_[static_cast<std::size_t>(current_)].holds;
+}
+
+const CupPlan* Order::presentPlan() {
+  if (working()) {
+    planned_[static_cast<std::size_t>(current_)].takeBy(std::nullopt);
+    emit changed();
+  }
+  return planHolds() ? plan() : nullptr;
 }
 
 Faults Order::faults() const {
@@ -108,54 +118,102 @@ void Order::put(const Snapshot& snapshot) {
   emit changed();
 }
 
-void Order::planAgain() {
-  std::vector<Planned> next;
-  for (const std::shared_ptr<const Cup>& cup : now_.cups()) {
-    const auto same = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
-      return known.unit == document_.units && known.cup == cup;
-    });
-    if (same != planned_.end()) {
-      next.push_back(*same);
-      continue;
-    }
-    // Whichever cup a planner had before, it gives the same; that of this one is the quickest.
-    const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
-      return known.cup->name == cup->name;
-    });
-    const bool known = before != planned_.end();
-    Planned fresh{cup, document_.units, known ? before->planner : std::make_shared<CupPlanner>(),
-                  {},  false,           {}};
-    CheckedAll<CupPlan> plan = (*fresh.planner)(*cup, document_.units, stock_);
-    if (plan) {
-      fresh.plan = std::make_shared<const CupPlan>(std::move(*plan));
-      fresh.holds = true;
-    } else {
-      fresh.faults = std::move(plan.error());
-      if (known) fresh.plan = before->plan;
-    }
-    next.push_back(std::move(fresh));
+bool Order::Planned::takeBy(std::optional<std::chrono::steady_clock::time_point> by) {
+  std::optional<CheckedAll<CupPlan>> made = planning->take(by);
+  if (!made) return false;
+  working = false;
+  holds = made->has_value();
+  if (holds) {
+    plan = std::make_shared<const CupPlan>(std::move(**made));
+  } else {
+    faults = std::move(made->error());
   }
-  planned_ = std::move(next);
+  return true;
 }
 
-void Order::edit(const QString& text, const std::function<void(Document&)>& change,
+Order::Planned Order::planOf(const std::shared_ptr<const Cup>& cup,
+                             const std::vector<Planned>& others) {
+  const auto same = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
+    return known.unit == document_.units && known.cup == cup;
+  });
+  if (same != planned_.end()) return *same;
+  Planned fresh{cup, document_.units, {}, {}, false, false, {}};
+  // Whichever cup a planning had before, it gives the same; that of this one is the quickest.
+  const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
+    return known.cup->name == cup->name;
+  });
+  if (before != planned_.end()) {
+    fresh.plan = before->plan;
+    const bool taken = std::any_of(others.begin(), others.end(), [&](const Planned& other) {
+      return other.planning == before->planning;
+    });
+    if (!taken) fresh.planning = before->planning;
+    if (fresh.plan && fresh.plan->unit == fresh.unit && *fresh.plan->of == *cup) {
+      // A change taken back: what stands in sight is its plan.
+      fresh.holds = true;
+      if (!fresh.planning) fresh.planning = std::make_shared<Planning>(planners_);
+      return fresh;
+    }
+  }
+  if (!fresh.planning) fresh.planning = std::make_shared<Planning>(planners_);
+  fresh.planning->want(cup, fresh.unit, stock_);
+  fresh.working = true;
+  return fresh;
+}
+
+void Order::planAgain() {
+  // Where one plan keeps the window waiting already, the next does not wait again.
+  const bool busy = std::any_of(planned_.begin(), planned_.end(),
+                                [](const Planned& planned) { return planned.working; });
+  std::vector<Planned> next;
+  for (const std::shared_ptr<const Cup>& cup : now_.cups()) next.push_back(planOf(cup, next));
+  planned_ = std::move(next);
+  std::optional<std::chrono::steady_clock::time_point> by;
+  if (patience_)
+    by = std::chrono::steady_clock::now() + (busy ? std::chrono::milliseconds(0) : *patience_);
+  bool all = true;
+  if (hasCup() && working()) all = planned_[static_cast<std::size_t>(current_)].takeBy(by);
+  for (Planned& planned : planned_) {
+    if (planned.working) all = planned.takeBy(by) && all;
+  }
+  if (!all) arrivals_.start();
+}
+
+void Order::takeArrived() {
+  bool any = false;
+  bool all = true;
+  for (Planned& planned : planned_) {
+    if (!planned.working) continue;
+    const bool here = planned.takeBy(std::chrono::steady_clock::now());
+    any = any || here;
+    all = all && here;
+  }
+  if (all) arrivals_.stop();
+  if (any) emit changed();
+}
+
+bool Order::edit(const QString& text, const std::function<void(Document&)>& change,
                  const QString& key) {
   Document next = document_;
   change(next);
-  if (next == document_) return;
-  push(text, next, current_, key);
+  return next == document_ || push(text, next, current_, key);
 }
 
-void Order::push(const QString& text, const Document& next, int current, const QString& key) {
+bool Order::push(const QString& text, const Document& next, int current, const QString& key) {
+  if (const std::optional<Sentence> fault = sizeFault(next)) {
+    emit refused(*fault);
+    return false;
+  }
   now_.choose(current_);
   history_.push(new DocumentChange(*this, text, now_, Snapshot(next, current, now_), key, epoch_));
+  return true;
 }
 
-void Order::editCup(const QString& text, const std::function<void(Cup&)>& change,
+bool Order::editCup(const QString& text, const std::function<void(Cup&)>& change,
                     const QString& key) {
-  if (!hasCup()) return;
+  if (!hasCup()) return false;
   const auto index = static_cast<std::size_t>(current_);
-  edit(
+  return edit(
       text, [&](Document& document) { change(document.cups[index]); },
       key.isEmpty() ? key : key + QString::number(current_));
 }
@@ -173,22 +231,21 @@ void Order::choose(int index) {
   emit changed();
 }
 
-void Order::addCup() {
-  if (full()) return;
+bool Order::addCup() {
   const std::string name =
       freeName(document_, tr("Cup %1").arg(document_.cups.size() + 1).toStdString());
   Document next = document_;
   next.cups.push_back(newCup(name, document_.units));
-  push(tr("Add cup"), next, static_cast<int>(document_.cups.size()));
+  return push(tr("Add cup"), next, static_cast<int>(document_.cups.size()));
 }
 
-void Order::copyCup() {
-  if (!hasCup() || full()) return;
+bool Order::copyCup() {
+  if (!hasCup()) return false;
   Cup copy = currentCup();
   copy.name = freeName(document_, copy.name);
   Document next = document_;
   next.cups.insert(next.cups.begin() + current_ + 1, copy);
-  push(tr("Copy cup"), next, current_ + 1);
+  return push(tr("Copy cup"), next, current_ + 1);
 }
 
 void Order::removeCup() {
@@ -225,8 +282,8 @@ void Order::setUnit(Unit unit) {
 }
 
 void Order::markCut(bool cut) {
-  const CupPlan* planned = plan();
-  if (!hasCup() || (cut && (planned == nullptr || !planHolds()))) return;
+  const CupPlan* planned = presentPlan();
+  if (!hasCup() || (cut && planned == nullptr)) return;
   editCup(cut ? tr("Mark the wrap as cut") : tr("Mark the wrap as not cut"), [&](Cup& cup) {
     cup.cut = std::nullopt;
     if (cut) {

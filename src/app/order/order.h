@@ -1,17 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <chrono>
 #include <functional>
 #include <memory>
 #include <optional>
 #include <QMap>
 #include <QObject>
 #include <QString>
+#include <QThreadPool>
+#include <QTimer>
 #include <QUndoStack>
 #include <vector>
 
+#include "app/order/planning.h"
 #include "app/order/snapshot.h"
-#include "job/cup_planner.h"
 
 namespace avrelt {
 
@@ -20,7 +23,8 @@ enum class GaugeLine { none, rimClearance, baseClearance, overlap, seam, strip }
 
 /// The order on the bench: its document, what the plan makes of it, the history of changes, and
 /// which cup and which gauge line are in hand. Views and stations read it and change it only
-/// through `edit`, so that every change can be undone and is planned at once.
+/// through `edit`, so that every change can be undone and is planned at once: beside the window,
+/// which waits for the plan as long as its patience goes and otherwise shows it when it comes.
 class Order : public QObject {
   Q_OBJECT
 
@@ -42,9 +46,17 @@ class Order : public QObject {
   const Cup& drawnCup() const;
   /// Whether that plan is of the cup as it stands now. If not, draw it greyed.
   bool planHolds() const;
+  /// Whether the plan of the cup as it stands now is still being made.
+  bool working() const { return hasCup() && planned_[static_cast<std::size_t>(current_)].working; }
+  /// The plan of the cup as it stands now, waited for where it is still being made; none where the
+  /// cup is refused or something is being typed. For a change that builds on it.
+  const CupPlan* presentPlan();
   /// What keeps the present cup from being planned, fields counted from the cup; then what is being
   /// typed and makes no sense yet.
   Faults faults() const;
+
+  /// How long a change waits for its plan; with none, for as long as it takes.
+  void setPatience(std::optional<std::chrono::milliseconds> patience) { patience_ = patience; }
 
   /// What the shop knows; every cup is planned anew with it.
   const Stock& stock() const { return stock_; }
@@ -72,19 +84,18 @@ class Order : public QObject {
   void load(const Document& document);
 
   /// Makes a change that can be undone under the name `text`. Changes with the same key that
-  /// follow each other, a drag, or one number being typed, count as one until `settle()`.
-  void edit(const QString& text, const std::function<void(Document&)>& change,
+  /// follow each other, a drag, or one number being typed, count as one until `settle()`. False
+  /// where the order would be too large, which is said.
+  bool edit(const QString& text, const std::function<void(Document&)>& change,
             const QString& key = {});
   /// The same for the cup in hand.
-  void editCup(const QString& text, const std::function<void(Cup&)>& change,
+  bool editCup(const QString& text, const std::function<void(Cup&)>& change,
                const QString& key = {});
   void settle() { ++epoch_; }
 
   void choose(int index);
-  /// Whether there is room for another cup.
-  bool full() const { return document_.cups.size() >= Document::mostCups; }
-  void addCup();
-  void copyCup();
+  bool addCup();
+  bool copyCup();
   void removeCup();
   void moveCup(int from, int to);
   /// Refused in words where the name will not do.
@@ -103,6 +114,8 @@ class Order : public QObject {
   void setTyping(const QString& field, const std::optional<Sentence>& fault);
 
  signals:
+  /// A change was not made, and why.
+  void refused(const Sentence& sentence);
   /// The document changed, or which cup is in hand: everything shown is to be shown anew.
   void changed();
   /// Another cup is in hand: what was being typed for the one before is no longer meant.
@@ -114,15 +127,21 @@ class Order : public QObject {
   struct Planned {
     std::shared_ptr<const Cup> cup;
     Unit unit;
-    std::shared_ptr<CupPlanner> planner;  ///< with what stays the same from change to change
+    std::shared_ptr<Planning> planning;   ///< with what stays the same from change to change
     std::shared_ptr<const CupPlan> plan;  ///< shared: cups not touched keep theirs
     bool holds = false;
+    bool working = false;
     Faults faults;
+
+    /// Takes the plan in where it is there by then; whether it was.
+    bool takeBy(std::optional<std::chrono::steady_clock::time_point> by);
   };
 
   void put(const Snapshot& snapshot);
-  void push(const QString& text, const Document& next, int current, const QString& key = {});
+  bool push(const QString& text, const Document& next, int current, const QString& key = {});
   void planAgain();
+  Planned planOf(const std::shared_ptr<const Cup>& cup, const std::vector<Planned>& others);
+  void takeArrived();
 
   Document document_;
   Snapshot now_;  ///< the same, as the history keeps it
@@ -133,7 +152,10 @@ class Order : public QObject {
   std::string line_;
   int move_ = 0;
   int peel_ = -1;
+  QThreadPool planners_;  ///< outlasts what is planned on it
   std::vector<Planned> planned_;
+  std::optional<std::chrono::milliseconds> patience_;
+  QTimer arrivals_;
   QMap<QString, Sentence> typing_;
   QUndoStack history_;
   int epoch_ = 0;

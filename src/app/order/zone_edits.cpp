@@ -75,9 +75,9 @@ const Cut* cutInHand(const Order& order) {
 }
 
 void cutZone(Order& order, CutKind kind) {
-  const CupPlan* plan = order.plan();
+  const CupPlan* plan = order.presentPlan();
   const Zone* zone = zoneInHand(order);
-  if (plan == nullptr || zone == nullptr || !order.planHolds()) return;
+  if (plan == nullptr || zone == nullptr) return;
   const ZonePath path = zone->path;
   const Cut cut = usualCut(kind, zone->region, plan->wall, order.unit());
   order.editCup(Order::tr("Cut zone %1: %2")
@@ -196,8 +196,8 @@ void dragLine(Order& order, const std::string& line, WallPoint taken, WallPoint 
 }
 
 void nudgeLine(Order& order, int right, int up) {
-  const CupPlan* plan = order.plan();
-  if (plan == nullptr || !order.planHolds()) return;
+  const CupPlan* plan = order.presentPlan();
+  if (plan == nullptr) return;
   for (const DivideLine& line : plan->divided.lines) {
     if (line.id != order.line() || line.stretches.empty()) continue;
     const WallPoint taken = handleOf(line, right != 0);

@@ -104,7 +104,7 @@ void Shelf::putOnBench(const ShelfBlank& shelved) {
 
 QString Shelf::saveFromBench() {
   if (!order_.hasCup() || !open()) return {};
-  if (!order_.planHolds()) {
+  if (order_.presentPlan() == nullptr) {
     emit said(tr("The cup cannot be planned yet. Put the marked field right, then save it."));
     return {};
   }
@@ -125,8 +125,8 @@ QString Shelf::saveFromBench() {
 }
 
 bool Shelf::logMeasurement() {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr || !order_.planHolds() || !open()) return false;
+  const CupPlan* plan = order_.presentPlan();
+  if (plan == nullptr || !open()) return false;
   const BuildUp& buildUp = order_.currentCup().buildUp;
   BuildUp now = buildUp;
   std::erase_if(now.measured,

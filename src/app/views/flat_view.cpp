@@ -283,8 +283,9 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) {
     drawWords(painter, rect().center(),
-              order_.hasCup() ? tr("Put the measures right and the flat appears.")
-                              : tr("Add a cup and the flat appears."));
+              order_.working()  ? tr("The plan is being worked out.")
+              : order_.hasCup() ? tr("Put the measures right and the flat appears.")
+                                : tr("Add a cup and the flat appears."));
     drawFocus(painter);
     return;
   }
@@ -302,10 +303,12 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   }
   painter.setOpacity(1);
   if (!order_.planHolds()) {
-    painter.setPen(t.stop);
+    painter.setPen(order_.working() ? t.petrol : t.stop);
     painter.setFont(face(13, QFont::DemiBold));
     drawWords(painter, {width() / 2.0, height() - 12.0},
-              tr("The last plan that could be made. Put the marked field right."));
+              order_.working()
+                  ? tr("The plan before the last change. The new one is being worked out.")
+                  : tr("The last plan that could be made. Put the marked field right."));
   }
   drawFocus(painter);
 }

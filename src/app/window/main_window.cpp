@@ -121,9 +121,7 @@ void MainWindow::makeCupMenu() {
   cupMenu_ = menuBar()->addMenu(tr("&Cup"));
   add(cupMenu_, tr("&Add a cup"), QKeySequence(tr("Ctrl+Shift+N")), [this] { addCup(); });
   const auto forCup = [&](QAction* action) { cupActions_.push_back(action); };
-  forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] {
-    if (order_.hasCup() && roomForCup(artPointsOf(order_.currentCup()))) order_.copyCup();
-  }));
+  forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] { order_.copyCup(); }));
   forCup(add(cupMenu_, tr("&Rename"), QKeySequence(tr("F2")),
              [this] { cups_->rename(order_.currentIndex()); }));
   forCup(add(cupMenu_, tr("Re&move"), QKeySequence(tr("Ctrl+Backspace")),
@@ -290,6 +288,8 @@ void MainWindow::makeBench() {
   column->addWidget(watch_);
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
   connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
+  connect(&order_, &Order::refused, watch_,
+          [this](const Sentence& sentence) { watch_->say(avrelt::say(sentence, order_.unit())); });
   connect(gauge_, &GaugeStation::said, watch_, &WatchLine::say);
   connect(gauge_, &GaugeStation::shelfAsked, this, &MainWindow::showShelf);
   connect(gauge_, &GaugeStation::logAsked, this, [this] { shelf_->logMeasurement(); });
@@ -297,24 +297,8 @@ void MainWindow::makeBench() {
   connect(cut_, &CutStation::roleChosen, this, [this] { goToStation(rail_->current()); });
 }
 
-/// Whether another cup with so many points of drawings goes into the order; says so where none
-/// does.
-bool MainWindow::roomForCup(std::size_t artPoints) {
-  if (artPoints > 0 && artPointsOf(order_.document()) + artPoints > Document::mostArtPoints) {
-    watch_->say(tr("The order's drawings would have over %1 points, which is the most that can be "
-                   "saved. Begin another order for the next.")
-                    .arg(Document::mostArtPoints));
-    return false;
-  }
-  if (!order_.full()) return true;
-  watch_->say(tr("This order has %1 cups, and that is the most. Begin another order for the next.")
-                  .arg(Document::mostCups));
-  return false;
-}
-
 void MainWindow::addCup() {
-  if (!roomForCup()) return;
-  order_.addCup();
+  if (!order_.addCup()) return;
   goToStation(gauge);
   gauge_->begin();
 }
@@ -359,8 +343,8 @@ void MainWindow::refresh() {
   setWindowModified(!clean);
   units_->show(order_.unit() == Unit::inch ? 0 : 1);
   for (QAction* action : cupActions_) action->setEnabled(order_.hasCup());
-  saveSvg_->setEnabled(order_.planHolds());
-  savePdf_->setEnabled(order_.planHolds());
+  saveSvg_->setEnabled(order_.planHolds() || order_.working());
+  savePdf_->setEnabled(order_.planHolds() || order_.working());
   saveAll_->setEnabled(order_.hasCup());
 }
 
@@ -378,8 +362,8 @@ void MainWindow::fillRecent() {
 }
 
 std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& path) {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr || !order_.planHolds()) {
+  const CupPlan* plan = order_.presentPlan();
+  if (plan == nullptr) {
     return Sentence{"The cup cannot be planned yet. Put the marked field right first.", {}};
   }
   const auto output =
@@ -389,7 +373,7 @@ std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& pa
 }
 
 void MainWindow::askAndSavePiece(OutputKind kind) {
-  const CupPlan* plan = order_.plan();
+  const CupPlan* plan = order_.presentPlan();
   if (plan == nullptr) return;
   const QString name = QString::fromStdString(outputName(*plan, plan->set(cut_->role()), kind));
   const QString ending = QLatin1String(kindName(kind));
@@ -419,7 +403,7 @@ tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder
         if (!made) return tl::unexpected(Faults{{{}, made.error()}});
         return std::move(*made);
       });
-  if (!files) return tl::unexpected(QStringList{tr("Stopped; nothing was written.")});
+  if (!files) return tl::unexpected(QStringList{tr("%1 Nothing was written.").arg(files.error())});
   if (!*files) {
     QStringList lines;
     for (const Fault& fault : files->error()) {

@@ -70,7 +70,6 @@ class MainWindow : public QMainWindow {
   void makeViewMenu();
   void makeBench();
   void refresh();
-  bool roomForCup(std::size_t artPoints = 0);
   void showOnDisk(OnDisk state);
   void addCup();
   void goToField(const QString& field);

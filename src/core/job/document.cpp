@@ -32,6 +32,21 @@ std::size_t artPointsOf(const Document& document) {
   return points;
 }
 
+std::optional<Sentence> sizeFault(const Document& document) {
+  if (document.cups.size() > Document::mostCups) {
+    return Sentence{
+        "An order takes up to %2 cups, and this has %1. Make two orders of it.",
+        {static_cast<long>(document.cups.size()), static_cast<long>(Document::mostCups)}};
+  }
+  if (const std::size_t points = artPointsOf(document); points > Document::mostArtPoints) {
+    return Sentence{
+        "The order's drawings have %1 points; up to %2 can be saved. Simplify their "
+        "paths, or make two orders of it.",
+        {static_cast<long>(points), static_cast<long>(Document::mostArtPoints)}};
+  }
+  return std::nullopt;
+}
+
 Cup newCup(const std::string& name, Unit unit) {
   const bool inches = unit == Unit::inch;
   const WrittenLength zero = inches ? WrittenLength{{}, "0 in"} : WrittenLength{{}, "0 mm"};

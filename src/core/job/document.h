@@ -71,6 +71,10 @@ struct Document {
 std::size_t artPointsOf(const Cup& cup);
 std::size_t artPointsOf(const Document& document);
 
+/// What makes an order larger than one that can be saved and opened, if anything: its cups, or the
+/// points of its drawings.
+std::optional<Sentence> sizeFault(const Document& document);
+
 /// A straight cup to begin with, in round figures of the unit.
 Cup newCup(const std::string& name, Unit unit);
 

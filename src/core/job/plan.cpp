@@ -43,11 +43,8 @@ CheckedAll<Plan> planDocument(const Document& document, const Stock& stock) {
   plan.paper = document.printPaper();
   Faults faults;
   std::set<std::string> slugs;
-  if (document.cups.size() > Document::mostCups) {
-    return tl::unexpected(Faults{
-        {"cups",
-         {"This order has %1 cups; %2 is the most. Make two orders of it.",
-          {static_cast<long>(document.cups.size()), static_cast<long>(Document::mostCups)}}}});
+  if (std::optional<Sentence> fault = sizeFault(document)) {
+    return tl::unexpected(Faults{{"cups", std::move(*fault)}});
   }
   for (std::size_t index = 0; index < document.cups.size(); ++index) {
     const Cup& cup = document.cups[index];

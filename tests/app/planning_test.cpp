@@ -1,0 +1,142 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/order/planning.h"
+
+#include <chrono>
+
+#include "app/application.h"
+#include "app/order/fill_edits.h"
+#include "app/order/zone_edits.h"
+#include "files/outputs.h"
+
+using namespace avrelt;
+using namespace std::chrono_literals;
+
+namespace {
+
+std::string saidBy(const CupPlan& plan) {
+  Plan whole;
+  whole.cups.push_back(plan);
+  return planJson(whole, {});
+}
+
+/// An order of one cup with a pattern of many cells, in a window that waits for no plan.
+struct Unwaited : OpenWindow {
+  Unwaited() {
+    order().load(oneCup());
+    fillZone(order(), Family::hexagons);
+    setSize(6);
+    order().setPatience(0ms);
+  }
+  static Document oneCup() {
+    Document document;
+    document.cups.push_back(newCup("One", Unit::inch));
+    return document;
+  }
+  Order& order() { return window.order(); }
+  void setSize(double mm) {
+    editFill(order(), QStringLiteral("Size"), {},
+             [mm](Fill& fill) { fill.pattern.size = WrittenLength::mm(mm); });
+  }
+  bool arrives() {
+    return QTest::qWaitFor([&] { return !order().working(); }, 20000);
+  }
+  std::string drawn() { return saidBy(*order().plan()); }
+  std::string fresh() { return saidBy(*planCup(order().currentCup(), Unit::inch, {})); }
+};
+
+}  // namespace
+
+TEST_CASE("a plan that is not there yet leaves the last one in sight, and comes by itself") {
+  Unwaited open;
+  const std::size_t before = open.order().plan()->fills.front().cells.size();
+  open.setSize(9);
+  REQUIRE(open.order().working());
+  CHECK_FALSE(open.order().planHolds());
+  CHECK(open.order().faults().empty());
+  CHECK(open.order().plan()->fills.front().cells.size() == before);
+  CHECK(open.window.watchLine().sentence().contains("Working out"));
+  open.window.grab();  // views draw the pair that is there
+  REQUIRE(open.arrives());
+  CHECK(open.order().planHolds());
+  CHECK(open.order().plan()->fills.front().cells.size() < before);
+  CHECK(open.drawn() == open.fresh());
+  CHECK_FALSE(open.window.watchLine().sentence().contains("Working out"));
+}
+
+TEST_CASE("of many changes at once the last is planned") {
+  Unwaited open;
+  for (int i = 0; i < 30; ++i) open.setSize(6.5 + i * 0.1);
+  REQUIRE(open.arrives());
+  CHECK(open.order().planHolds());
+  CHECK(open.order().plan()->of->fills == open.order().currentCup().fills);
+  CHECK(open.drawn() == open.fresh());
+}
+
+TEST_CASE("a change taken back while its plan is made needs none") {
+  Unwaited open;
+  open.setSize(9);
+  REQUIRE(open.order().working());
+  open.order().history()->undo();
+  CHECK_FALSE(open.order().working());
+  CHECK(open.order().planHolds());
+  open.order().history()->redo();
+  REQUIRE(open.arrives());
+  CHECK(open.drawn() == open.fresh());
+}
+
+TEST_CASE("what builds on the plan waits for it") {
+  Unwaited open;
+  open.order().editCup("Taller",
+                       [](Cup& cup) { cup.blank.stations.back().at = WrittenLength::mm(200); });
+  REQUIRE(open.order().working());
+  cutZone(open.order(), CutKind::uprights);
+  CHECK(open.order().currentCup().division.body.cut.has_value());
+  REQUIRE(open.order().presentPlan() != nullptr);
+  CHECK(open.drawn() == open.fresh());
+}
+
+TEST_CASE("a number that is refused is told when that is known, and put right again") {
+  Unwaited open;
+  open.order().editCup("Overlap", [](Cup& cup) { cup.wrap.overlap = WrittenLength::mm(1500); });
+  REQUIRE(open.arrives());
+  CHECK_FALSE(open.order().planHolds());
+  CHECK_FALSE(open.order().faults().empty());
+  CHECK(open.order().presentPlan() == nullptr);
+  open.order().history()->undo();
+  REQUIRE(open.arrives());
+  CHECK(open.order().planHolds());
+  CHECK(open.order().faults().empty());
+}
+
+TEST_CASE("a window goes while its plan is being made") {
+  for (int i = 0; i < 5; ++i) {
+    Unwaited open;
+    open.setSize(3 + i);
+  }
+}
+
+TEST_CASE("cups that come and go while plans are made keep their own") {
+  Unwaited open;
+  open.setSize(7);
+  open.order().copyCup();
+  open.setSize(8);
+  open.order().choose(0);
+  open.order().renameCup(0, "Other");
+  open.setSize(9);
+  open.order().moveCup(0, 1);
+  REQUIRE(QTest::qWaitFor(
+      [&] {
+        for (int i = 0; i < 2; ++i) {
+          open.order().choose(i);
+          if (open.order().working()) return false;
+        }
+        return true;
+      },
+      20000));
+  for (int i = 0; i < 2; ++i) {
+    open.order().choose(i);
+    CHECK(open.order().planHolds());
+    CHECK(open.order().plan()->name == open.order().currentCup().name);
+    CHECK(open.drawn() == open.fresh());
+  }
+}
