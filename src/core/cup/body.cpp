@@ -178,7 +178,7 @@ CheckedAll<Body> Body::of(const Blank& blank) {
   body.stations_.emplace_back();
   double s = 0;
   const auto rise = [&](double length, double r0, double r1, double m0, double m1, bool straight) {
-    body.rises_.push_back({s, 0, {length, r0, r1, m0, m1}, straight});
+    body.rises_.push_back({s, 0, {length, r0, r1, m0, m1}, straight, 0});
     s += length;
     body.ends_.push_back(s);
   };
@@ -242,7 +242,7 @@ Body Body::of(const Development& cone) {
   const double wall = cone.wall().mm();
   const double base = cone.radius(Length()).mm();
   const double rim = cone.radius(cone.wall()).mm();
-  body.rises_ = {{0, 0, {wall, base, rim, cone.taper(), cone.taper()}, true}};
+  body.rises_ = {{0, 0, {wall, base, rim, cone.taper(), cone.taper()}, true, 0}};
   body.ends_ = {wall};
   body.stations_ = {Length(), cone.wall()};
   body.finish();
@@ -251,10 +251,13 @@ Body Body::of(const Development& cone) {
 
 void Body::finish() {
   double z = 0;
+  double below = 0;
   widest_ = 0;
   narrowest_ = HUGE_VAL;
   for (Rise& rise : rises_) {
     rise.z = z;
+    rise.below = below;
+    below += rise.integral(rise.r.length);
     z += rise.straight
              ? rise.r.length * cosineOf(rise.r.m0)
              : integral(0, rise.r.length, [&](double x) { return cosineOf(rise.r.slope(x)); });
@@ -416,15 +419,20 @@ std::vector<WallSample> Body::samples(Length low, Length high, int least) const 
   return samples;
 }
 
+double Body::Rise::integral(double x) const {
+  if (straight) return x * (r.y0 + r.m0 * x / 2);
+  return avrelt::integral(0, x, [this](double at) { return r.at(at); });
+}
+
+/// ∫ r ds from the base up to a height on the wall.
+double Body::radiusIntegral(double s) const {
+  if (s <= 0) return 0;
+  const Rise& rise = riseAt(s);
+  return rise.below + rise.integral(std::min(s - rise.s, rise.r.length));
+}
+
 Area Body::area(Length low, Length high) const {
-  double sum = 0;
-  for (const Rise& rise : rises_) {
-    const double from = std::max(low.mm() - rise.s, 0.0);
-    const double to = std::min(high.mm() - rise.s, rise.r.length);
-    if (to <= from) continue;
-    sum += integral(from, to, [&](double x) { return rise.r.at(x); });
-  }
-  return Area::mm2(2 * pi * sum);
+  return Area::mm2(2 * pi * std::max(0.0, radiusIntegral(high.mm()) - radiusIntegral(low.mm())));
 }
 
 Volume Body::holds(Length wallThickness, Length floorThickness) const {

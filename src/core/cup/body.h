@@ -90,12 +90,17 @@ class Body {
     double z = 0;  ///< plumb height there
     HermiteCubic r;
     bool straight = true;
+    double below = 0;  ///< ∫ r ds from the base to where it begins
+
+    /// ∫ r ds over its first `x`.
+    double integral(double x) const;
   };
 
   Body() = default;
   void finish();
   const Rise& riseAt(double s) const;
   double radiusMm(double s) const;
+  double radiusIntegral(double s) const;
   double slopeAt(double s) const;
   void setFillet(double radius);
 

@@ -382,11 +382,14 @@ Length edgeOf(const Patch& patch, const Body& body) {
   return Length::mm(length);
 }
 
-Length meanWidth(const Patch& patch, const Body& body) {
-  const double edge = edgeOf(patch, body).mm();
-  const double area = areaOf(patch, body).mm2();
-  const double left = edge * edge - 16 * area;
-  return Length::mm(left <= 0 ? std::sqrt(std::max(area, 0.0)) : (edge - std::sqrt(left)) / 4);
+Length PatchMeasure::meanWidth() const {
+  const double left = edge.mm() * edge.mm() - 16 * area.mm2();
+  return Length::mm(left <= 0 ? std::sqrt(std::max(area.mm2(), 0.0))
+                              : (edge.mm() - std::sqrt(left)) / 4);
+}
+
+PatchMeasure measureOf(const Patch& patch, const Body& body) {
+  return {areaOf(patch, body), edgeOf(patch, body)};
 }
 
 bool contains(const Patch& patch, WallPoint p) {

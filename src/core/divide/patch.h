@@ -48,9 +48,17 @@ std::vector<Patch> drawnOut(const Patch& patch, Length by, const Body& body);
 Area areaOf(const Patch& patch, const Body& body);
 /// All its edges, openings' too, along the body's surface.
 Length edgeOf(const Patch& patch, const Body& body);
-/// How wide it is on average: the shorter side of the rectangle with its area and edge, or of the
-/// square where it is rounder than any.
-Length meanWidth(const Patch& patch, const Body& body);
+
+/// What a blade and a weeding hook ask of a patch.
+struct PatchMeasure {
+  Area area;
+  Length edge;
+
+  /// How wide it is on average: the shorter side of the rectangle with its area and edge, or of the
+  /// square where it is rounder than any.
+  Length meanWidth() const;
+};
+PatchMeasure measureOf(const Patch& patch, const Body& body);
 
 /// Whether a place on the cup lies in it.
 bool contains(const Patch& patch, WallPoint p);

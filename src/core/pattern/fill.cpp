@@ -78,7 +78,6 @@ class Layer {
     plan_.droppedArea = laid.droppedArea;
     plan_.lineArea = laid.lineArea;
     order(laid, rows);
-    measure();
     return std::move(plan_);
   }
 
@@ -98,6 +97,7 @@ class Layer {
       return middles[a].theta < middles[b].theta;
     });
     std::vector<std::size_t> placeOf(laid.cells.size());
+    plan_.thinnest = Length::mm(1e6);
     int row = -1;
     int number = 0;
     int last = 0;
@@ -114,7 +114,10 @@ class Layer {
       cell.onSeam = crossesSeam(from.drawn);
       cell.region = regionOf(from.drawn);
       cell.middle = middles[i];
-      cell.area = areaOf(from.drawn, wall_.body);
+      cell.area = from.measure.area;
+      plan_.thinnest = std::min(plan_.thinnest, from.measure.meanWidth());
+      plan_.cutLength += from.measure.edge;
+      plan_.islands += static_cast<int>(from.drawn.openings.size());
       cell.namedAt = cell.onSeam ? middleOfLargest(cell.region, cell.middle) : cell.middle;
       cell.whole = std::move(from.whole);
       cell.drawn = std::move(from.drawn);
@@ -126,15 +129,6 @@ class Layer {
       plan_.neighbours.push_back(std::minmax(placeOf[a], placeOf[b]));
     }
     std::sort(plan_.neighbours.begin(), plan_.neighbours.end());
-  }
-
-  void measure() {
-    plan_.thinnest = Length::mm(1e6);
-    for (const Cell& cell : plan_.cells) {
-      plan_.thinnest = std::min(plan_.thinnest, meanWidth(cell.drawn, wall_.body));
-      plan_.cutLength += edgeOf(cell.drawn, wall_.body);
-      plan_.islands += static_cast<int>(cell.drawn.openings.size());
-    }
   }
 
   const Fill& fill_;

@@ -34,21 +34,28 @@ class Layer {
   }
 
  private:
+  struct Drawn {
+    Patch patch;
+    PatchMeasure measure;
+
+    bool canBeWeeded() const { return measure.meanWidth() >= sliver; }
+  };
   struct Shape {
     Patch whole;
-    std::vector<Patch> drawn;
+    std::vector<Drawn> drawn;
     int row = 0;
     bool thin = false;  ///< none of what is drawn can be weeded
     bool gone = false;
   };
 
-  bool canBeWeeded(const Patch& drawn) const { return meanWidth(drawn, body_) >= sliver; }
-
   Shape taken(Patch whole, int row) const {
     Shape shape{std::move(whole), {}, row, false, false};
-    shape.drawn = drawnIn(shape.whole, line_ / 2, body_);
+    for (Patch& patch : drawnIn(shape.whole, line_ / 2, body_)) {
+      const PatchMeasure measure = measureOf(patch, body_);
+      shape.drawn.push_back({std::move(patch), measure});
+    }
     shape.thin = std::none_of(shape.drawn.begin(), shape.drawn.end(),
-                              [this](const Patch& drawn) { return canBeWeeded(drawn); });
+                              [](const Drawn& drawn) { return drawn.canBeWeeded(); });
     return shape;
   }
 
@@ -89,7 +96,7 @@ class Layer {
         both = joined(shapes_[heir->second.shape].whole, shapes_[i].whole, heir->second.turns);
       }
       if (!both) {
-        drop(shapes_[i].whole);
+        drop(areaOf(shapes_[i].whole, body_));
         continue;
       }
       shapes_[heir->second.shape].whole = std::move(*both);
@@ -101,30 +108,31 @@ class Layer {
     }
   }
 
-  void drop(const Patch& patch) {
+  void drop(Area area) {
     ++laid_.dropped;
-    laid_.droppedArea = laid_.droppedArea + areaOf(patch, body_);
+    laid_.droppedArea = laid_.droppedArea + area;
   }
 
   /// One cell, or as many as its lines part it in.
   void lay(Shape& shape) {
     Area lines = areaOf(shape.whole, body_);
-    std::vector<Patch> kept;
-    for (Patch& drawn : shape.drawn) {
-      lines = lines - areaOf(drawn, body_);
-      if (canBeWeeded(drawn)) {
+    std::vector<Drawn> kept;
+    for (Drawn& drawn : shape.drawn) {
+      lines = lines - drawn.measure.area;
+      if (drawn.canBeWeeded()) {
         kept.push_back(std::move(drawn));
       } else {
-        drop(drawn);
+        drop(drawn.measure.area);
       }
     }
     laid_.lineArea = laid_.lineArea + lines;
     if (kept.size() == 1) {
-      laid_.cells.push_back({std::move(shape.whole), std::move(kept.front()), shape.row});
+      laid_.cells.push_back(
+          {std::move(shape.whole), std::move(kept.front().patch), shape.row, kept.front().measure});
       return;
     }
     const std::size_t first = laid_.cells.size();
-    for (Patch& drawn : kept) {
+    for (auto& [drawn, measure] : kept) {
       const std::vector<Patch> grown = drawnOut(drawn, line_ / 2, body_);
       std::optional<Patch> whole = grown.empty() ? drawn : grown.front();
       // Where two of them would lie over each other, they meet.
@@ -132,7 +140,7 @@ class Layer {
         whole = outside(*whole, laid_.cells[i].whole);
       }
       Patch own = whole ? std::move(*whole) : drawn;
-      laid_.cells.push_back({std::move(own), std::move(drawn), shape.row});
+      laid_.cells.push_back({std::move(own), std::move(drawn), shape.row, measure});
     }
   }
 

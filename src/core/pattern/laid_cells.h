@@ -13,6 +13,7 @@ struct LaidCell {
   Patch whole;  ///< with half of the lines round it
   Patch drawn;  ///< without
   int row = 0;
+  PatchMeasure measure{};  ///< of what is drawn
 };
 
 /// What is made of the shapes of a pattern in a zone.

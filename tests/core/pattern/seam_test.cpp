@@ -152,7 +152,7 @@ TEST_CASE("cells, lines and what is dropped make up every zone; a cell is one pi
       cells += cell.region.area(body).mm2();
       CHECK(patchesOf(cell.region).size() == 1);
       CHECK(cell.onSeam == (cell.region.outlines().size() > 1 + cell.drawn.openings.size()));
-      CHECK(meanWidth(cell.drawn, body) >= sliver);
+      CHECK(measureOf(cell.drawn, body).meanWidth() >= sliver);
       CHECK(sample.zone.contains({cell.middle.theta, cell.middle.s}));
     }
     const double zone = plan.zoneArea.mm2();
