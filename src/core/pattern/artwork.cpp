@@ -5,8 +5,9 @@
 #include <cmath>
 #include <map>
 #include <optional>
-#include <unordered_map>
 
+#include "shape/buckets.h"
+#include "shape/crossings.h"
 #include "shape/segment.h"
 
 namespace avrelt {
@@ -32,77 +33,8 @@ std::string quoted(const DrawnShape& shape) {
   return shape.name.empty() ? std::string("?") : shape.name;
 }
 
-/// A cell's box in a grid, to find who may touch whom.
-class Buckets {
- public:
-  Buckets(const Box& room, std::size_t count) {
-    const double area = std::max(room.width() * room.height(), 1e-6);
-    size_ = std::max(std::sqrt(area / static_cast<double>(std::max<std::size_t>(count, 1))), 1e-3);
-  }
-  template <typename Call>
-  void at(const Box& box, const Call& call) const {
-    for (long y = place(box.low.y); y <= place(box.high.y); ++y) {
-      for (long x = place(box.low.x); x <= place(box.high.x); ++x) call(std::pair{x, y});
-    }
-  }
-
- private:
-  long place(double v) const { return static_cast<long>(std::floor(v / size_)); }
-  double size_ = 1;
-};
-
 bool overlap(const Box& a, const Box& b) {
   return a.low.x < b.high.x && b.low.x < a.high.x && a.low.y < b.high.y && b.low.y < a.high.y;
-}
-
-/// Whether lines cross more often than can be worked out while one waits. Counts in squares, each
-/// with as few stretches as may be, and stops when it is too much.
-bool tangled(const std::vector<Polyline>& lines) {
-  struct Side {
-    Point a;
-    Point b;
-  };
-  std::vector<Side> sides;
-  Box room;
-  for (const Polyline& line : lines) {
-    const std::size_t count = line.points.size();
-    for (std::size_t i = 0; i + (line.closed ? 0 : 1) < count; ++i) {
-      sides.push_back({line.points[i], line.points[(i + 1) % count]});
-      room.add(line.points[i]);
-    }
-  }
-  const Buckets buckets(room, sides.size());
-  std::unordered_map<long, std::vector<std::size_t>> places;
-  std::size_t entered = 0;
-  std::size_t tried = 0;
-  std::size_t crossings = 0;
-  const std::size_t mostTries = 40 * sides.size() + 20'000'000;
-  for (std::size_t i = 0; i < sides.size(); ++i) {
-    const Point a = sides[i].a;
-    const Point b = sides[i].b;
-    Box box;
-    box.add(a);
-    box.add(b);
-    buckets.at(box, [&](std::pair<long, long> place) {
-      std::vector<std::size_t>& here = places[place.first * 1'000'003 + place.second];
-      ++entered;
-      for (const std::size_t j : here) {
-        ++tried;
-        const Point c = sides[j].a;
-        const Point d = sides[j].b;
-        const double left = cross(b - a, c - a) * cross(b - a, d - a);
-        const double right = cross(d - c, a - c) * cross(d - c, b - c);
-        if (left >= 0 || right >= 0) continue;
-        // Once, in the square where they cross.
-        const double share = cross(c - a, d - c) / cross(b - a, d - c);
-        const Point p = a + (b - a) * share;
-        buckets.at(Box{p, p}, [&](std::pair<long, long> at) { crossings += at == place ? 1 : 0; });
-      }
-      here.push_back(i);
-    });
-    if (crossings > mostCrossings || tried > mostTries || entered > mostTries) return true;
-  }
-  return false;
 }
 
 class Finder {
@@ -164,12 +96,12 @@ class Finder {
                     {static_cast<long>(mostCrossings)}}};
     };
     for (const DrawnShape& shape : drawing_.shapes) {
-      if (tangled(shape.lines)) return refused(quoted(shape));
+      if (crossMoreOftenThan(mostCrossings, shape.lines)) return refused(quoted(shape));
       for (const Polyline& line : shape.lines) {
         if (!line.closed && !shape.filled) open.push_back(line);
       }
     }
-    if (tangled(open)) return refused("");
+    if (crossMoreOftenThan(mostCrossings, open)) return refused("");
     return std::nullopt;
   }
 
