@@ -131,7 +131,7 @@ BENCHMARK(planSixtyZones)->Unit(benchmark::kMicrosecond)->MinTime(1);
 /// Some two thousand small hexagons on a cone: laid out, cut to the wall, neighboured, coloured.
 void fillTwoThousandCells(benchmark::State& state) {
   Cup cup = comet();
-  Fill fill = usualFill({}, Unit::mm);
+  Fill fill = usualFill("", Unit::mm);
   fill.pattern.size = WrittenLength::mm(4.1);
   fill.pattern.line = WrittenLength::mm(0.3);
   fill.pattern.family = Family::hexagons;
@@ -157,7 +157,7 @@ BENCHMARK(fillTwoThousandCells)->Unit(benchmark::kMicrosecond)->MinTime(1);
 const FillPlan& bigFill() {
   static const Plan plan = [] {
     Cup cup = comet();
-    Fill fill = usualFill({}, Unit::mm);
+    Fill fill = usualFill("", Unit::mm);
     fill.pattern.size = WrittenLength::mm(4.1);
     fill.pattern.line = WrittenLength::mm(0.3);
     cup.fills = {fill};

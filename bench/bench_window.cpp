@@ -105,7 +105,7 @@ int main(int argc, char** argv) {
   cutZone(window.order(), CutKind::rings);
   editCut(window.order(), {}, {}, [](Cut& cut) { cut = RingCut{.count = 10}; });
   for (int band = 0; band < 10; ++band) {
-    window.order().pickZone({0, band});
+    window.order().pickPart({0, band});
     cutZone(window.order(), CutKind::uprights);
     editCut(window.order(), {}, {}, [](Cut& cut) { std::get<UprightCut>(cut.how).count = 6; });
     spreadFinish(window.order(), 2);

@@ -87,7 +87,7 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   picture("divide-marks");
   window.order().choose(0);
   window.goToStation(avrelt::MainWindow::filling);
-  window.order().pickZone({2, 1});
+  window.order().pickPart({2, 1});
   picture("fill");
   window.order().choose(cups > 2 ? 2 : 0);
   rest();

@@ -83,6 +83,7 @@ void members(ObjectReader& object, WaveCut& cut, Unit unit) {
 /// What belongs to another kind of cut is kept like any member not known.
 Cut cutMembers(ObjectReader object, Unit unit) {
   Cut cut;
+  object.id(cut.id);
   object.choice<Cut::How>("kind",
                           {{"rings", RingCut()},
                            {"uprights", UprightCut()},
@@ -97,6 +98,7 @@ Cut cutMembers(ObjectReader object, Unit unit) {
 
 ZoneNode nodeMembers(ObjectReader object, Unit unit) {
   ZoneNode node;
+  object.id(node.id);
   if (const Json* cut = object.find("cut")) {
     node.cut = cutMembers(object.on(*cut, object.pathOf("cut")), unit);
   }
@@ -112,13 +114,8 @@ ZoneNode nodeMembers(ObjectReader object, Unit unit) {
 
 Stripe stripeMembers(ObjectReader object, Unit unit) {
   Stripe stripe;
-  object.list("of", [&](const Json& item, const std::string& path) {
-    if (item.is_number_integer() && item.get<double>() >= 0 && item.get<double>() < mostParts) {
-      stripe.of.push_back(item.get<int>());
-    } else {
-      object.fault(path, {"The number of a part is wanted, from 0.", {}});
-    }
-  });
+  object.id(stripe.id);
+  object.reference("of", stripe.of);
   object.wholeNumber("line", mostStripes, stripe.line);
   object.choice("kind", {{"tape", StripeKind::tape}, {"film", StripeKind::film}}, stripe.kind);
   object.length("width", unit, stripe.width);
@@ -207,6 +204,7 @@ void write(Json& object, const WaveCut& cut) {
 
 Json written(const Cut& cut) {
   Json object = Json::object();
+  if (!cut.id.empty()) object["id"] = cut.id;
   std::visit([&](const auto& how) { write(object, how); }, cut.how);
   addKept(object, cut.kept);
   return object;
@@ -214,6 +212,7 @@ Json written(const Cut& cut) {
 
 Json written(const ZoneNode& node) {
   Json object = Json::object();
+  if (!node.id.empty()) object["id"] = node.id;
   if (node.cut) object["cut"] = written(*node.cut);
   if (!node.parts.empty()) {
     object["parts"] = Json::array();
@@ -226,6 +225,7 @@ Json written(const ZoneNode& node) {
 
 Json written(const Stripe& stripe) {
   Json object = Json::object();
+  if (!stripe.id.empty()) object["id"] = stripe.id;
   object["of"] = stripe.of;
   object["line"] = stripe.line;
   object["kind"] = stripe.kind == StripeKind::tape ? "tape" : "film";
@@ -335,7 +335,7 @@ Division divisionMembers(ObjectReader object, Unit unit) {
     if (item.is_string()) {
       division.order.push_back(item.get<std::string>());
     } else {
-      object.fault(path, {"The letter of a zone is wanted, in quotes.", {}});
+      object.fault(path, {"The id of a zone is wanted, in quotes.", {}});
     }
   });
   object.list("stripes", [&](const Json& item, const std::string& path) {

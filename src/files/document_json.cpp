@@ -7,12 +7,14 @@
 #include "files/divide_json.h"
 #include "files/fill_json.h"
 #include "files/json_writing.h"
+#include "job/ids.h"
 
 namespace avrelt {
 namespace {
 
 /// Far above what any cup bears, and low enough to count with.
 constexpr int mostCoats = 1000;
+constexpr int mostIds = 1'000'000'000;
 
 class DocumentReader {
  public:
@@ -49,6 +51,9 @@ class DocumentReader {
     }
     document_.kept = object.kept();
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
+    if (version_ == 1) {
+      for (Cup& cup : document_.cups) followLetters(cup, document_.units);
+    }
     return std::move(document_);
   }
 
@@ -61,15 +66,17 @@ class DocumentReader {
     if (!faults_.empty()) return;
     const Json* version = object.find("avrelt");
     if (version == nullptr) {
-      object.fault({}, {"This is no Avrelt order: it does not begin with \"avrelt\": 1.", {}});
+      object.fault({}, {"This is no Avrelt order: it does not begin with \"avrelt\": 2.", {}});
     } else if (!version->is_number_integer() || version->get<double>() < 1) {
-      object.fault("avrelt", {"The version has to be the whole number %1.",
+      object.fault("avrelt", {"The version has to be a whole number from 1 to %1.",
                               {static_cast<long>(Document::currentVersion)}});
     } else if (version->get<double>() > Document::currentVersion) {
       object.fault("avrelt",
                    {"This order was written by a newer Avrelt (version %1 of the format; this one "
                     "reads up to %2). Update Avrelt to open it.",
                     {version->dump(), static_cast<long>(Document::currentVersion)}});
+    } else {
+      version_ = version->get<int>();
     }
   }
 
@@ -119,7 +126,15 @@ class DocumentReader {
       members.length("around_rim", document_.units, cup.cut->aroundRim);
       cup.cut->kept = members.kept();
     }
+    object.wholeNumber("ids", mostIds, cup.ids);
     cup.kept = object.kept();
+    if (const std::optional<TwiceTold> twice = idTwice(cup)) {
+      object.fault(object.pathOf(twice->field),
+                   {"The id “%1” belongs to %2 already. Give this one its own.",
+                    {twice->id, object.pathOf(twice->first)}});
+    }
+    giveIds(cup);
+    followWays(cup);
     document_.cups.push_back(std::move(cup));
   }
 
@@ -128,6 +143,7 @@ class DocumentReader {
     object.list("coats", [&](const Json& item, const std::string& at) {
       ObjectReader members = on(item, at);
       Coat coat;
+      members.id(coat.id);
       members.choice(
           "kind",
           {{"paint", CoatKind::paint}, {"glitter", CoatKind::glitter}, {"resin", CoatKind::resin}},
@@ -212,11 +228,13 @@ class DocumentReader {
 
   const ReadJson& json_;
   Document document_;
+  int version_ = Document::currentVersion;
   ReadFaults faults_;
 };
 
 Json written(const Coat& coat) {
   Json object = Json::object();
+  if (!coat.id.empty()) object["id"] = coat.id;
   switch (coat.kind) {
     case CoatKind::paint:
       object["kind"] = "paint";
@@ -336,6 +354,7 @@ Json written(const Cup& cup) {
     for (const Fill& fill : cup.fills) object["fills"].push_back(written(fill));
   }
   if (cup.cut) object["cut"] = written(*cup.cut);
+  if (cup.ids > 0) object["ids"] = cup.ids;
   addKept(object, cup.kept);
   return object;
 }

@@ -159,13 +159,8 @@ Json written(const Pattern& pattern) {
 
 Fill fillMembers(ObjectReader object, Unit unit) {
   Fill fill;
-  object.list("zone", [&](const Json& item, const std::string& path) {
-    if (item.is_number_integer() && item.get<double>() >= 0 && item.get<double>() < mostParts) {
-      fill.zone.push_back(item.get<int>());
-    } else {
-      object.fault(path, {"The number of a part is wanted, from 0.", {}});
-    }
-  });
+  object.id(fill.id);
+  object.reference("zone", fill.zone);
   if (const Json* pattern = object.find("pattern")) {
     fill.pattern = patternMembers(object.on(*pattern, object.pathOf("pattern")), unit);
   }
@@ -215,6 +210,7 @@ Fill fillMembers(ObjectReader object, Unit unit) {
 Json written(const Fill& fill) {
   static constexpr const char* styles[] = {"scatter", "rows", "gradient", "symmetric", "random"};
   Json object = Json::object();
+  if (!fill.id.empty()) object["id"] = fill.id;
   object["zone"] = fill.zone;
   object["pattern"] = written(fill.pattern);
   object["colours"] = Json::array();

@@ -49,6 +49,45 @@ class ObjectReader {
     }
   }
 
+  /// An id of the object's own.
+  void id(std::string& target) {
+    constexpr std::size_t longest = 200;
+    const Json* value = find("id");
+    if (value == nullptr) return;
+    if (value->is_string() && !value->get_ref<const std::string&>().empty() &&
+        value->get_ref<const std::string&>().size() <= longest) {
+      target = value->get<std::string>();
+    } else {
+      fault(pathOf("id"), {"An id is wanted: a text in quotes of 1 to %1 characters.",
+                           {static_cast<long>(longest)}});
+    }
+  }
+
+  /// What another object is called; version 1 of the format gave a way through the parts, which
+  /// comes as "@2.0".
+  void reference(const char* name, std::string& target) {
+    constexpr double mostParts = 500;
+    const Json* value = find(name);
+    if (value == nullptr) return;
+    if (value->is_string()) {
+      target = value->get<std::string>();
+      return;
+    }
+    target = "@";
+    if (!value->is_array())
+      return fault(pathOf(name), {"The id of a zone or a cut is wanted.", {}});
+    for (std::size_t i = 0; i < value->size(); ++i) {
+      const Json& item = (*value)[i];
+      if (item.is_number_integer() && item.get<double>() >= 0 && item.get<double>() < mostParts) {
+        if (i > 0) target += '.';
+        target += std::to_string(item.get<int>());
+      } else {
+        fault(pathOf(name) + "[" + std::to_string(i) + "]",
+              {"The number of a part is wanted, from 0.", {}});
+      }
+    }
+  }
+
   void length(const char* name, Unit unit, WrittenLength& target) {
     if (std::optional<WrittenLength> read = lengthIfGiven(name, unit)) target = std::move(*read);
   }

@@ -154,7 +154,8 @@ const char* finishName(FinishKind kind) {
 
 Json zoneJson(const Zone& zone, const CupPlan& cup) {
   Json json = Json::object();
-  json["id"] = zone.id;
+  json["id"] = zone.letter;
+  json["node"] = zone.id;
   json["finish"] = {{"kind", finishName(zone.finish.kind)},
                     {"name", zone.finish.name},
                     {"colour", zone.finish.colour}};
@@ -175,6 +176,7 @@ Json lineJson(const DivideLine& line, const CupPlan& cup) {
   static constexpr const char* kinds[] = {"rings", "uprights", "vee", "slant", "wave"};
   Json json = Json::object();
   json["id"] = line.id;
+  json["cut"] = line.cut;
   json["kind"] = kinds[static_cast<std::size_t>(line.kind)];
   json["length_mm"] = rounded(line.length.mm());
   json["stretches_mm"] = Json::array();
@@ -258,7 +260,7 @@ void addDivision(Json& json, const CupPlan& cup, Unit unit) {
 Json cellJson(const Cell& cell, const FillPlan& fill, const CupPlan& cup) {
   Json json = Json::object();
   json["id"] = cell.label;
-  json["zone"] = fill.zone;
+  json["zone"] = fill.letter;
   json["label"] = cell.label;
   json["colour"] = cell.colour;
   json["on_seam"] = cell.onSeam;
@@ -275,7 +277,7 @@ Json cellJson(const Cell& cell, const FillPlan& fill, const CupPlan& cup) {
 /// How a pattern is fitted and what is to be weeded.
 Json fillJson(const FillPlan& fill) {
   Json json = Json::object();
-  json["zone"] = fill.zone;
+  json["zone"] = fill.letter;
   json["pattern"] = familyName(fill.family);
   json["repeats"] = fill.fit.around;
   json["wider_percent"] = rounded(fill.fit.stretchWide * 100);
@@ -319,12 +321,12 @@ void addFills(Json& json, const CupPlan& cup) {
       json["neighbours"].push_back({fill.cells[a].label, fill.cells[b].label});
     }
     for (const ColourNeed& need : fill.needs) {
-      json["colour_order"].push_back({{"zone", fill.zone}, {"colour", need.colour}});
+      json["colour_order"].push_back({{"zone", fill.letter}, {"colour", need.colour}});
       Json labels = Json::array();
       for (const std::size_t cell : need.cells) labels.push_back(fill.cells[cell].label);
       json["peel_lists"].push_back(
-          {{"zone", fill.zone}, {"colour", need.colour}, {"cells", std::move(labels)}});
-      json["quantities"].push_back({{"zone", fill.zone},
+          {{"zone", fill.letter}, {"colour", need.colour}, {"cells", std::move(labels)}});
+      json["quantities"].push_back({{"zone", fill.letter},
                                     {"colour", need.colour},
                                     {"area_mm2", rounded(need.area.mm2())},
                                     {"glitter_g", rounded(need.glitter.grams())},

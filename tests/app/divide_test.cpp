@@ -31,7 +31,8 @@ TEST_CASE("a body is cut into equal bands, one of them into a V, by the row of a
   CHECK(open.divided().lines[0].stretches[0][0].s.inches() == Approx(7.0 * 2 / 3));
   open.cut(CutKind::vee);
   CHECK(open.divided().zones.size() == 4);
-  CHECK(open.order().zone() == ZonePath{0, 0});
+  CHECK(zoneInHand(open.order())->path == ZonePath{0, 0});
+  CHECK(open.order().zone() == zoneInHand(open.order())->id);
   open.station().cutPage().uncutButton().click();
   CHECK(open.divided().zones.size() == 3);
   open.order().history()->undo();
@@ -103,7 +104,7 @@ TEST_CASE("a zone is picked by a click or the arrow keys, and given a finish") {
   open.cut(CutKind::rings);
   FlatView& flat = open.window.flat();
   QTest::mouseClick(&flat, Qt::LeftButton, {}, flat.placeOfZone("B").toPoint());
-  CHECK(zoneInHand(open.order())->id == "B");
+  CHECK(zoneInHand(open.order())->letter == "B");
   QTest::keyClick(&flat, Qt::Key_Right);
   CHECK(zoneInHand(open.order())->id == "A");
   QTest::keyClick(&flat, Qt::Key_Left);
@@ -242,7 +243,7 @@ TEST_CASE("on the cup in the round a line is pulled, a click picks a zone, a dra
   CHECK(open.order().history()->count() == before + 1);
   CHECK(cup.facing() == facing);
   QTest::mouseClick(&cup, Qt::LeftButton, {}, from + QPoint(0, 50));
-  CHECK(zoneInHand(open.order())->id == "B");
+  CHECK(zoneInHand(open.order())->letter == "B");
   QTest::mousePress(&cup, Qt::LeftButton, {}, from - QPoint(0, 40));
   QTest::mouseMove(&cup, from + QPoint(30, -40));
   QTest::mouseRelease(&cup, Qt::LeftButton, {}, from + QPoint(30, -40));
@@ -253,7 +254,7 @@ TEST_CASE("the order of filling is changed from the list of moves, and what it r
   DivideWindow open;
   open.cut(CutKind::rings);
   const auto fill = [&](ZonePath zone, const char* colour) {
-    open.order().pickZone(zone);
+    open.order().pickPart(zone);
     editFinish(open.order(), "f", {}, [&](Finish& finish) {
       finish.kind = FinishKind::glitter;
       finish.colour = colour;
@@ -325,12 +326,12 @@ TEST_CASE("a finish is given to all parts of a cut, or to every second one") {
   const auto filled = [&] {
     std::string letters;
     for (const Zone& zone : open.divided().zones) {
-      if (zone.finish.kind == FinishKind::glitter) letters += zone.id;
+      if (zone.finish.kind == FinishKind::glitter) letters += zone.letter;
     }
     return letters;
   };
   CHECK(filled() == "ACE");
-  open.order().pickZone({1});
+  open.order().pickPart({1});
   page.kind().button(2)->click();
   page.onAllButton().click();
   CHECK(filled() == "ABCDE");

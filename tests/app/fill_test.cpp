@@ -148,13 +148,14 @@ TEST_CASE("a pattern stays with its zone's first part when that is cut, and come
   cutZone(open.order(), CutKind::rings);
   CHECK(open.order().planHolds());
   REQUIRE(open.order().currentCup().fills.size() == 1);
-  CHECK(open.order().currentCup().fills[0].zone == ZonePath{0});
-  CHECK(open.plan().zone == "A");
+  CHECK(open.order().currentCup().fills[0].zone ==
+        open.order().currentCup().division.body.parts[0].id);
+  CHECK(open.plan().letter == "A");
   uncutZone(open.order());
-  CHECK(open.order().currentCup().fills[0].zone.empty());
+  CHECK(open.order().currentCup().fills[0].zone == open.order().currentCup().division.body.id);
   cutZone(open.order(), CutKind::rings);
   // From the other part, which has none, the whole has none.
-  open.order().pickZone({1});
+  open.order().pickPart({1});
   uncutZone(open.order());
   CHECK(open.order().currentCup().fills.empty());
   CHECK(open.order().planHolds());

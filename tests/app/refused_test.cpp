@@ -16,9 +16,9 @@ namespace {
 /// A cup cut in two bands, the upper filled, with a stripe, and an overlap that is refused.
 struct RefusedWindow : OpenWindow {
   RefusedWindow() {
-    order().pickZone({});
+    order().pickPart({});
     cutZone(order(), CutKind::rings);
-    order().pickZone({0});
+    order().pickPart({0});
     fillZone(order(), Family::hexagons);
     addStripe(order(), "1");
     REQUIRE(order().planHolds());
@@ -79,11 +79,8 @@ const std::vector<Edit>& edits() {
       {"no stripe", [](Order& order) { removeStripe(order, 0); }},
       {"fill later", [](Order& order) { fillLater(order, "A", 1); }},
       {"take line 1 in hand", [](Order& order) { order.pickLine("1"); }},
-      {"take the lower band in hand", [](Order& order) { order.pickZone({1}); }},
-      {"take a part that is not there in hand",
-       [](Order& order) {
-         order.pickZone({1, 4, 2});
-       }},
+      {"take the lower band in hand", [](Order& order) { order.pickPart({1}); }},
+      {"take a part that is not there in hand", [](Order& order) { order.pickZone("gone"); }},
       {"take move 3 in hand", [](Order& order) { order.pickMove(3); }},
       {"no fills at all",
        [](Order& order) { order.editCup("none", [](Cup& cup) { cup.fills.clear(); }); }},

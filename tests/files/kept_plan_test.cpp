@@ -61,10 +61,10 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
       cup.division.body.cut = UprightCut{.count = chance.whole(2, 3)};
       break;
     case 9:
-      cup.fills = {usualFill(chance.one(2) ? ZonePath{} : ZonePath{0}, Unit::mm)};
+      cup.fills = {usualFill(chance.one(2) ? "" : ".0", Unit::mm)};
       break;
     case 10:
-      cup.fills.push_back(usualFill({1}, Unit::mm));
+      cup.fills.push_back(usualFill(".1", Unit::mm));
       cup.fills.back().beyond = chance.one(2);
       break;
     case 11:

@@ -32,7 +32,7 @@ TEST_CASE("no two files have one name, whatever cups are called") {
   Document document;
   for (const char* name : {"Dome", "Dome page", "dome", "Dome page key", "Döme"}) {
     Cup cup = newCup(name, Unit::inch);
-    cup.fills = {usualFill({}, Unit::inch)};
+    cup.fills = {usualFill("", Unit::inch)};
     // Too large for its key to go on one page as it is.
     cup.blank.stations[0].girth = WrittenLength::mm(320);
     cup.blank.stations[1].at = WrittenLength::mm(270);

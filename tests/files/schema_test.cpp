@@ -50,7 +50,7 @@ TEST_CASE("orders read and written fit the order schema") {
 
 TEST_CASE("the order schema refuses what the reader refuses") {
   for (const char* text :
-       {R"({"avrelt": 2, "cups": []})", R"({"avrelt": 1})", "[]",
+       {R"({"avrelt": 3, "cups": []})", R"({"avrelt": 1})", "[]",
         R"({"avrelt": 1, "units": "ell", "cups": []})", R"({"avrelt": 1, "cups": [{"name": "A"}]})",
         R"({"avrelt": 1, "cups": [{"name": 1, "blank": {"stations": []}}]})",
         R"({"avrelt": 1, "cups": [{"name": "A", "blank": {"stations": [{}]}}]})"}) {

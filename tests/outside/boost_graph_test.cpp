@@ -20,7 +20,7 @@ FillPlan planned(const Body& body, const Development& flat, Family family, Taper
   const Wall wall{body, flat, Angle::halfTurn()};
   const CheckedAll<Divided> divided = divide(ZoneNode(), wall);
   REQUIRE(divided.has_value());
-  Fill fill = usualFill({}, Unit::mm);
+  Fill fill = usualFill("", Unit::mm);
   fill.pattern.family = family;
   fill.pattern.taperFit = taperFit;
   fill.pattern.size = WrittenLength::mm(18);
@@ -78,7 +78,7 @@ TEST_CASE("cells of an artwork that face each other across lines are a planar gr
     const Body body = bodyOf(all()[which].blank);
     const Development flat = body.cone();
     const Wall wall{body, flat, Angle::halfTurn()};
-    Fill fill = usualFill({}, Unit::mm);
+    Fill fill = usualFill("", Unit::mm);
     fill.pattern.family = Family::artwork;
     fill.pattern.artwork = SharedArtwork(artwork);
     fill.pattern.size = WrittenLength::mm(40);

@@ -74,7 +74,7 @@ TEST_CASE("cells and lines are the zone, for every family in both schools") {
   for (const Family family : families) {
     for (const TaperFit taperFit : {TaperFit::narrow, TaperFit::keep}) {
       INFO(familyName(family) << (taperFit == TaperFit::keep ? ", keeping size" : ", narrowing"));
-      Fill fill = usualFill({}, Unit::mm);
+      Fill fill = usualFill("", Unit::mm);
       fill.pattern.family = family;
       fill.pattern.taperFit = taperFit;
       fill.pattern.size = WrittenLength::mm(30);

@@ -426,7 +426,7 @@ void CutPage::refresh() {
     made_->clear();
     return;
   }
-  const QString id = QString::fromStdString(zone->id);
+  const QString id = QString::fromStdString(zone->letter);
   if (cut == nullptr) {
     onTape_->hide();
     made_->setText(tr("The body is one zone, %1. Cut it.").arg(id));

@@ -34,7 +34,7 @@ bool DivideStation::goTo(const QString& field) {
     auto found = part.globalMatch(field.left(field.indexOf(QStringLiteral("cut."))));
     while (found.hasNext()) path.push_back(found.next().captured(1).toInt());
     path.push_back(0);
-    order_.pickZone(path);
+    order_.pickPart(path);
     if (fields_.goTo(field)) return true;
     cut_->setFocus(Qt::OtherFocusReason);
     return true;

@@ -139,7 +139,7 @@ void FinishPage::refresh() {
   const QString amount =
       unit == Unit::inch ? tr("%1 in²").arg(area, 0, 'f', 1) : tr("%1 cm²").arg(area, 0, 'f', 1);
   size_->setText(tr("Zone %1 has %2 of wall, from %3 to %4 up.")
-                     .arg(QString::fromStdString(zone->id), amount,
+                     .arg(QString::fromStdString(zone->letter), amount,
                           onTape(zone->region.lowest(), unit).mark,
                           onTape(zone->region.highest(), unit).mark));
 }

@@ -70,7 +70,7 @@ QWidget* WorkPage::movePage(FieldSet& fields) {
     order_.pickMove(move.number);
     order_.pickLine(move.lines.empty() ? std::string() : move.lines.front());
     for (const Zone& zone : plan->divided.zones) {
-      if (zone.id == move.zones.front()) order_.pickZone(zone.path);
+      if (zone.letter == move.zones.front()) order_.pickZone(zone.id);
     }
   });
   connect(earlier_, &QPushButton::clicked, this, [this] { fill(-1); });

@@ -56,7 +56,7 @@ void FillStation::refreshHead() {
     zone_->clear();
     return;
   }
-  const QString id = QString::fromStdString(zone->id);
+  const QString id = QString::fromStdString(zone->letter);
   zone_->setText(
       fill == nullptr
           ? tr("Zone %1: take a pattern").arg(id)
@@ -66,7 +66,7 @@ void FillStation::refreshHead() {
 void FillStation::askForArtwork() {
   if (zoneInHand(order_) == nullptr) return;
   const QString path = QFileDialog::getOpenFileName(
-      this, tr("Fill zone %1 with a drawing").arg(QString::fromStdString(zoneInHand(order_)->id)),
+      this, tr("Fill zone %1 with a drawing").arg(QString::fromStdString(zoneInHand(order_)->letter)),
       {}, tr("Line art (*.svg);;All files (*)"));
   if (!path.isEmpty()) takeArtworkFrom(path);
 }

@@ -15,7 +15,7 @@ int indexInHand(const Order& order) {
   if (zone == nullptr || !order.hasCup()) return -1;
   const std::vector<Fill>& fills = order.currentCup().fills;
   const auto found = std::find_if(fills.begin(), fills.end(),
-                                  [&](const Fill& fill) { return fill.zone == zone->path; });
+                                  [&](const Fill& fill) { return fill.zone == zone->id; });
   return found == fills.end() ? -1 : static_cast<int>(found - fills.begin());
 }
 
@@ -47,7 +47,7 @@ void fillZone(Order& order, Family family) {
   if (zone == nullptr) return;
   const QString title = say(familyTitle(family), order.unit());
   if (fillInHand(order) != nullptr) {
-    const Pattern usual = usualFill(zone->path, order.unit()).pattern;
+    const Pattern usual = usualFill(zone->id, order.unit()).pattern;
     editFill(order, Order::tr("Take another pattern: %1").arg(title), {}, [&](Fill& fill) {
       // A drawing has lines of its own; a family's are set here.
       if (fill.pattern.family == Family::artwork) {
@@ -59,9 +59,9 @@ void fillZone(Order& order, Family family) {
     });
     return;
   }
-  Fill fill = usualFill(zone->path, order.unit());
+  Fill fill = usualFill(zone->id, order.unit());
   fill.pattern.family = family;
-  order.editCup(Order::tr("Fill zone %1: %2").arg(QString::fromStdString(zone->id), title),
+  order.editCup(Order::tr("Fill zone %1: %2").arg(QString::fromStdString(zone->letter), title),
                 [&](Cup& cup) { cup.fills.push_back(fill); });
 }
 
@@ -82,11 +82,11 @@ bool fillWithArtwork(Order& order, const Artwork& artwork) {
   };
   const QString words =
       Order::tr("Fill zone %1 with %2")
-          .arg(QString::fromStdString(zone->id), QString::fromStdString(artwork.name));
+          .arg(QString::fromStdString(zone->letter), QString::fromStdString(artwork.name));
   if (fillInHand(order) != nullptr) {
     return editFill(order, words, {}, change);
   }
-  Fill fill = usualFill(zone->path, order.unit());
+  Fill fill = usualFill(zone->id, order.unit());
   change(fill);
   return order.editCup(words, [&](Cup& cup) { cup.fills.push_back(fill); });
 }

@@ -6,6 +6,7 @@
 
 #include "app/order/document_change.h"
 #include "app/order/phrases.h"
+#include "job/ids.h"
 
 namespace avrelt {
 
@@ -67,11 +68,16 @@ void Order::pick(GaugeLine gaugeLine) {
   emit gaugeLinePicked();
 }
 
-void Order::pickZone(const ZonePath& zone) {
+void Order::pickZone(const std::string& zone) {
   if (zone == zone_) return;
   zone_ = zone;
   settle();
   emit gaugeLinePicked();
+}
+
+void Order::pickPart(const ZonePath& way) {
+  if (!hasCup()) return;
+  if (const std::optional<std::string> id = idAt(currentCup().division.body, way)) pickZone(*id);
 }
 
 void Order::pickPeel(int colour) {
@@ -101,7 +107,9 @@ void Order::load(const Document& document) {
   line_.clear();
   move_ = 0;
   peel_ = -1;
-  put(Snapshot(document, document.cups.empty() ? -1 : 0, {}));
+  Document named = document;
+  for (Cup& cup : named.cups) giveIds(cup);
+  put(Snapshot(named, named.cups.empty() ? -1 : 0, {}));
 }
 
 void Order::put(const Snapshot& snapshot) {
@@ -199,7 +207,8 @@ bool Order::edit(const QString& text, const std::function<void(Document&)>& chan
   return next == document_ || push(text, next, current_, key);
 }
 
-bool Order::push(const QString& text, const Document& next, int current, const QString& key) {
+bool Order::push(const QString& text, Document next, int current, const QString& key) {
+  for (Cup& cup : next.cups) giveIds(cup);
   if (const std::optional<Sentence> fault = sizeFault(next)) {
     emit refused(*fault);
     return false;

@@ -65,9 +65,11 @@ class Order : public QObject {
   GaugeLine gaugeLine() const { return gaugeLine_; }
   void pick(GaugeLine gaugeLine);
 
-  /// The zone in hand, by its way through the tree of cuts.
-  const ZonePath& zone() const { return zone_; }
-  void pickZone(const ZonePath& zone);
+  /// The id of the zone in hand; where there is no such zone, the first is.
+  const std::string& zone() const { return zone_; }
+  void pickZone(const std::string& zone);
+  /// The part at a way through the tree of cuts.
+  void pickPart(const ZonePath& way);
   /// The cut line in hand by its number; empty for none.
   const std::string& line() const { return line_; }
   void pickLine(const std::string& line);
@@ -138,7 +140,7 @@ class Order : public QObject {
   };
 
   void put(const Snapshot& snapshot);
-  bool push(const QString& text, const Document& next, int current, const QString& key = {});
+  bool push(const QString& text, Document next, int current, const QString& key = {});
   void planAgain();
   Planned planOf(const std::shared_ptr<const Cup>& cup, const std::vector<Planned>& others);
   void takeArrived();
@@ -148,7 +150,7 @@ class Order : public QObject {
   Stock stock_;
   int current_ = -1;
   GaugeLine gaugeLine_ = GaugeLine::none;
-  ZonePath zone_;
+  std::string zone_;
   std::string line_;
   int move_ = 0;
   int peel_ = -1;

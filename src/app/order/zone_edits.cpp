@@ -2,9 +2,12 @@
 #include "app/order/zone_edits.h"
 
 #include <algorithm>
+#include <set>
 
 #include "app/order/phrases.h"
+#include "divide/recut.h"
 #include "divide/shaping.h"
+#include "job/ids.h"
 
 namespace avrelt {
 namespace {
@@ -28,12 +31,16 @@ Region regionOf(const CupPlan& plan, const ZonePath& path) {
   return {};
 }
 
-/// Stripes of lines that are not cut any more are taken away with their cut.
-void dropStripesBelow(Division& division, const ZonePath& path) {
-  std::erase_if(division.stripes, [&](const Stripe& stripe) {
-    return stripe.of.size() >= path.size() &&
-           std::equal(path.begin(), path.end(), stripe.of.begin());
-  });
+/// The node of a zone, made where it is not kept yet. By its id, as the plan may be of an earlier
+/// cup; else by its way.
+ZoneNode& nodeOf(Cup& cup, const Zone& zone) {
+  if (ZoneNode* known = nodeCalled(cup.division.body, zone.id)) return *known;
+  return nodeAt(cup.division.body, zone.path);
+}
+
+/// The zone whose cut made this one; where it lies on the wall is `regionOf` its way.
+ZoneNode& nodeRound(Cup& cup, const Zone& zone) {
+  return nodeAt(cup.division.body, parentOf(zone.path));
 }
 
 }  // namespace
@@ -42,7 +49,7 @@ const Zone* zoneInHand(const Order& order) {
   const CupPlan* plan = order.plan();
   if (plan == nullptr) return nullptr;
   for (const Zone& zone : plan->divided.zones) {
-    if (zone.path == order.zone()) return &zone;
+    if (zone.id == order.zone()) return &zone;
   }
   return plan->divided.zones.empty() ? nullptr : &plan->divided.zones.front();
 }
@@ -76,73 +83,82 @@ const Cut* cutInHand(const Order& order) {
 
 void cutZone(Order& order, CutKind kind) {
   const CupPlan* plan = order.presentPlan();
-  const Zone* zone = zoneInHand(order);
-  if (plan == nullptr || zone == nullptr) return;
-  const ZonePath path = zone->path;
-  const Cut cut = usualCut(kind, zone->region, plan->wall, order.unit());
+  const Zone* inHand = zoneInHand(order);
+  if (plan == nullptr || inHand == nullptr) return;
+  const Zone zone = *inHand;
+  const Cut cut = usualCut(kind, zone.region, plan->wall, order.unit());
+  std::string first;
   order.editCup(Order::tr("Cut zone %1: %2")
-                    .arg(QString::fromStdString(zone->id), say(cutName(cut), order.unit())),
+                    .arg(QString::fromStdString(zone.letter), say(cutName(cut), order.unit())),
                 [&](Cup& cup) {
-                  ZoneNode& node = nodeAt(cup.division.body, path);
+                  ZoneNode& node = nodeOf(cup, zone);
                   node.cut = cut;
+                  node.cut->id = newId(cup, "cut");
                   node.parts.assign(1, ZoneNode());
                   node.parts[0].finish = node.finish;
+                  node.parts[0].id = first = node.cut->id + ".0";
                   node.finish = Finish();
-                  // A pattern stays with the part that keeps the finish.
-                  for (Fill& fill : cup.fills) {
-                    if (fill.zone == path) fill.zone.push_back(0);
-                  }
+                  // A pattern, and its turn, stay with the part that keeps the finish.
+                  referTo(cup, zone.id, first);
                 });
-  ZonePath first = path;
-  first.push_back(0);
   order.pickZone(first);
 }
 
 void uncutZone(Order& order) {
-  const Zone* zone = zoneInHand(order);
-  if (zone == nullptr || zone->path.empty()) return;
-  const ZonePath parent = parentOf(zone->path);
-  const ZonePath own = zone->path;
-  const Finish finish = zone->finish;
+  // Also where the cut is what is refused: then the last plan says where the zone lay.
+  order.presentPlan();
+  const CupPlan* plan = order.plan();
+  const Zone* inHand = zoneInHand(order);
+  if (plan == nullptr || inHand == nullptr || inHand->path.empty()) return;
+  const Zone zone = *inHand;
+  const ZonePath parent = parentOf(zone.path);
+  std::set<std::string> gone;
+  for (const Zone& other : plan->divided.zones) {
+    const bool within = other.path.size() > parent.size() &&
+                        std::equal(parent.begin(), parent.end(), other.path.begin());
+    if (within) gone.insert(other.id);
+  }
+  std::string whole;
   order.editCup(Order::tr("Take a cut back"), [&](Cup& cup) {
-    ZoneNode& node = nodeAt(cup.division.body, parent);
+    ZoneNode& node = nodeRound(cup, zone);
+    whole = node.id;
+    addIdsBelow(node, gone);
+    // The whole keeps the zone's pattern; those of its other parts go with them.
+    referTo(cup, zone.id, whole);
+    forget(cup, gone);
     node.cut = std::nullopt;
     node.parts.clear();
-    node.finish = finish;
-    dropStripesBelow(cup.division, parent);
-    // The whole keeps the zone's pattern; those of its other parts go with them.
-    for (Fill& fill : cup.fills) {
-      if (fill.zone == own) fill.zone = parent;
-    }
-    std::erase_if(cup.fills, [&](const Fill& fill) {
-      return fill.zone.size() > parent.size() &&
-             std::equal(parent.begin(), parent.end(), fill.zone.begin());
-    });
+    node.finish = zone.finish;
   });
-  order.pickZone(parent);
+  order.pickZone(whole);
 }
 
 void editCut(Order& order, const QString& text, const QString& key,
              const std::function<void(Cut&)>& change) {
-  const Zone* zone = zoneInHand(order);
-  if (zone == nullptr || zone->path.empty()) return;
-  const ZonePath parent = parentOf(zone->path);
+  const CupPlan* plan = order.plan();
+  const Zone* inHand = zoneInHand(order);
+  if (plan == nullptr || inHand == nullptr || inHand->path.empty()) return;
+  const Zone zone = *inHand;
+  const bool allRound = regionOf(*plan, parentOf(zone.path)).allRound();
   order.editCup(
       text,
       [&](Cup& cup) {
-        ZoneNode& node = nodeAt(cup.division.body, parent);
-        if (node.cut) change(*node.cut);
+        ZoneNode& node = nodeRound(cup, zone);
+        if (!node.cut) return;
+        Cut next = *node.cut;
+        change(next);
+        recut(cup.division, node, next, allRound);
       },
       QStringLiteral("cut ") + key);
 }
 
 void editFinish(Order& order, const QString& text, const QString& key,
                 const std::function<void(Finish&)>& change) {
-  const Zone* zone = zoneInHand(order);
-  if (zone == nullptr) return;
-  const ZonePath path = zone->path;
+  const Zone* inHand = zoneInHand(order);
+  if (inHand == nullptr) return;
+  const Zone zone = *inHand;
   order.editCup(
-      text, [&](Cup& cup) { change(nodeAt(cup.division.body, path).finish); },
+      text, [&](Cup& cup) { change(nodeOf(cup, zone).finish); },
       key.isEmpty() ? key : QStringLiteral("finish ") + key);
 }
 
@@ -161,14 +177,14 @@ void spreadFinish(Order& order, int every) {
   if (plan == nullptr || zone == nullptr || zone->path.empty()) return;
   const int here = zone->path.back();
   const Finish finish = zone->finish;
-  std::vector<ZonePath> alike;
+  std::vector<Zone> alike;
   for (const Zone& other : plan->divided.zones) {
     if (areSiblings(*zone, other) && (other.path.back() - here) % every == 0) {
-      alike.push_back(other.path);
+      alike.push_back(other);
     }
   }
   order.editCup(Order::tr("Give a finish to %1 zones").arg(alike.size()), [&](Cup& cup) {
-    for (const ZonePath& path : alike) nodeAt(cup.division.body, path).finish = finish;
+    for (const Zone& one : alike) nodeOf(cup, one).finish = finish;
   });
 }
 
@@ -213,8 +229,12 @@ void nudgeLine(Order& order, int right, int up) {
 void fillLater(Order& order, const std::string& zone, int by) {
   const CupPlan* plan = order.plan();
   if (plan == nullptr) return;
+  std::string id;
+  for (const Zone& candidate : plan->divided.zones) {
+    if (candidate.letter == zone) id = candidate.id;
+  }
   const std::vector<std::string> next =
-      movedInOrder(plan->divided, order.currentCup().division.order, zone, by);
+      movedInOrder(plan->divided, order.currentCup().division.order, id, by);
   order.editCup(
       Order::tr("Fill %1 %2")
           .arg(QString::fromStdString(zone), by > 0 ? Order::tr("later") : Order::tr("earlier")),
@@ -241,7 +261,7 @@ void addStripe(Order& order, const std::string& line) {
   for (const DivideLine& candidate : plan->divided.lines) {
     if (candidate.id != line) continue;
     Stripe stripe;
-    stripe.of = candidate.of;
+    stripe.of = candidate.cut;
     stripe.line = candidate.index;
     order.editCup(Order::tr("Lay a stripe on line %1").arg(QString::fromStdString(line)),
                   [&](Cup& cup) { cup.division.stripes.push_back(stripe); });

@@ -165,7 +165,7 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
       return;
     }
     for (const Zone& zone : plan->divided.zones) {
-      if (zone.region.contains(wallAt(event->position()))) order_.pickZone(zone.path);
+      if (zone.region.contains(wallAt(event->position()))) order_.pickZone(zone.id);
     }
     return;
   }

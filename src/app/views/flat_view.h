@@ -27,7 +27,7 @@ class FlatView : public Canvas {
   /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
   void showCells(bool shown);
   /// Where a zone's letter stands on screen, and where a line's middle does.
-  QPointF placeOfZone(const std::string& id) const;
+  QPointF placeOfZone(const std::string& letter) const;
   QPointF placeOfLine(const std::string& id) const;
   /// Where a place on the wall is, from the seam's left edge.
   QPointF placeOfWall(WallPoint place) const;

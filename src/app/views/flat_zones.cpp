@@ -68,11 +68,11 @@ const DivideLine* FlatView::lineNear(QPointF p) const {
   return nearest;
 }
 
-QPointF FlatView::placeOfZone(const std::string& id) const {
+QPointF FlatView::placeOfZone(const std::string& letter) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
   for (const Zone& zone : plan->divided.zones) {
-    if (zone.id == id) return fit_(plan->wall.flat.toFlat(zone.label));
+    if (zone.letter == letter) return fit_(plan->wall.flat.toFlat(zone.label));
   }
   return {};
 }
@@ -260,7 +260,7 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
   std::stable_partition(zones.begin(), zones.end(),
                         [&](const Zone* zone) { return zone == inHand; });
   for (const Zone* zone : zones) {
-    const QString words = QString::fromStdString(zone->id);
+    const QString words = QString::fromStdString(zone->letter);
     const WallPoint middle = zone->label;
     for (const double aside : {0.0, 12.0, -12.0, 24.0, -24.0}) {
       const WallPoint place{middle.theta + Angle::degrees(aside), middle.s};
@@ -282,7 +282,8 @@ void FlatView::paintMove(QPainter& painter, const CupPlan& plan) const {
   QPainterPath room;
   room.setFillRule(Qt::WindingFill);
   for (const Zone& zone : plan.divided.zones) {
-    if (std::find(move->zones.begin(), move->zones.end(), zone.id) != move->zones.end()) continue;
+    if (std::find(move->zones.begin(), move->zones.end(), zone.letter) != move->zones.end())
+      continue;
     for (const WallLine& outline : zone.region.outlines()) room.addPath(pathOf(outline, true));
   }
   painter.save();
@@ -304,7 +305,7 @@ void FlatView::clickCell(QPointF p) {
   for (const Zone& zone : plan->divided.zones) {
     if (!zone.region.contains(place)) continue;
     if (zoneInHand(order_) != &zone) {
-      order_.pickZone(zone.path);
+      order_.pickZone(zone.id);
     } else {
       emit cellClicked(place);
     }
@@ -322,7 +323,7 @@ bool FlatView::zoneKey(QKeyEvent& event) {
   const bool along = event.modifiers().testFlag(Qt::AltModifier);
   const auto pickZone = [&](std::size_t by) {
     const auto here = static_cast<std::size_t>(zoneInHand(order_) - zones.data());
-    order_.pickZone(zones[(here + by) % zones.size()].path);
+    order_.pickZone(zones[(here + by) % zones.size()].id);
   };
   const auto pickLine = [&](std::size_t by) {
     if (lines.empty()) return;

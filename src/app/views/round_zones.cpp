@@ -158,7 +158,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     painter.drawPath(shape);
     if (&zone == inHand) inHandShape = shape;
     if (move != nullptr &&
-        std::find(move->zones.begin(), move->zones.end(), zone.id) == move->zones.end()) {
+        std::find(move->zones.begin(), move->zones.end(), zone.letter) == move->zones.end()) {
       open.addPath(shape);
     }
   }
@@ -216,7 +216,7 @@ void RoundView::paintNames(QPainter& painter, const CupPlan& plan) const {
   WordRoom room;
   for (const Zone& zone : plan.divided.zones) {
     const WallPoint label = zone.label;
-    const QString words = QString::fromStdString(zone.id);
+    const QString words = QString::fromStdString(zone.letter);
     for (const double aside : {0.0, 22.0, -22.0}) {
       const WallPoint place{label.theta + Angle::degrees(aside), label.s};
       const double towards = std::cos((plan.wall.onCup(place.theta) - facing_).radians());
@@ -280,7 +280,7 @@ void RoundView::pickZoneAt(QPointF p) {
     if (cellsShown_ && zoneInHand(order_) == &zone) {
       emit cellClicked(*place);
     } else {
-      order_.pickZone(zone.path);
+      order_.pickZone(zone.id);
     }
     return;
   }

@@ -16,6 +16,7 @@ struct Coat {
   GlitterCut cut = GlitterCut::fine;  ///< for glitter
   Volume mixed = Volume::ml(20);      ///< for resin: both parts together
   std::string kept{};
+  std::string id{};
 
   friend bool operator==(const Coat&, const Coat&) = default;
 };

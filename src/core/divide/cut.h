@@ -98,6 +98,7 @@ struct Cut {
   requires std::is_constructible_v<How, Kind> Cut(Kind of) : how(std::move(of)) {}
 
   How how;
+  std::string id{};  ///< lasting; empty: that of its node
   std::string kept{};
 
   CutKind kind() const { return static_cast<CutKind>(how.index()); }
@@ -135,6 +136,7 @@ std::string finishWords(const Finish& finish);
 
 /// A zone as it was made: cut further, or filled.
 struct ZoneNode {
+  std::string id{};  ///< lasting; the whole body may do without
   std::optional<Cut> cut;
   /// What the cut leaves, from the top down or from left to right; as many as it makes. One that is
   /// missing is a zone without a finish.

@@ -5,6 +5,8 @@
 #include <cmath>
 #include <numbers>
 
+#include "divide/part_ids.h"
+
 namespace avrelt {
 namespace {
 
@@ -12,17 +14,17 @@ using std::numbers::pi;
 
 class Divider {
  public:
-  explicit Divider(const Wall& wall) : wall_(wall) {}
+  Divider(const ZoneNode& body, const Wall& wall) : wall_(wall), ids_(body) {}
 
   CheckedAll<Divided> operator()(const ZoneNode& body) {
-    visit(body, Region::band(Length(), wall_.body.wall()), {}, "");
+    visit(body, body.id, Region::band(Length(), wall_.body.wall()), {}, "");
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
     return std::move(divided_);
   }
 
  private:
-  void visit(const ZoneNode& node, const Region& region, const ZonePath& path,
-             const std::string& place) {
+  void visit(const ZoneNode& node, const std::string& id, const Region& region,
+             const ZonePath& path, const std::string& place) {
     if (tooMany_) return;
     if (!node.cut) {
       if (divided_.zones.size() == mostZones) {
@@ -34,7 +36,8 @@ class Divider {
         return;
       }
       Zone zone;
-      zone.id = lettersOf(divided_.zones.size());
+      zone.id = id;
+      zone.letter = lettersOf(divided_.zones.size());
       zone.path = path;
       zone.area = region.area(wall_.body);
       zone.region = region;
@@ -56,10 +59,12 @@ class Divider {
       return;
     }
     divided_.cutNodes.push_back({path, region});
+    const std::string cutId = cutIdOf(node, id);
     for (std::size_t i = 0; i < cut->lines.size(); ++i) {
       DivideLine line;
       line.id = std::to_string(divided_.lines.size() + 1);
       line.of = path;
+      line.cut = cutId;
       line.kind = node.cut->kind();
       line.index = static_cast<int>(i);
       line.spaced = placedBy(*node.cut) == CutBy::spacers;
@@ -81,7 +86,8 @@ class Divider {
       ZonePath below = path;
       below.push_back(static_cast<int>(i));
       const ZoneNode& part = i < node.parts.size() ? node.parts[i] : untouched;
-      visit(part, cut->parts[i], below, place + "parts[" + std::to_string(i) + "].");
+      const std::string partId = part.id.empty() ? ids_.ofPart(cutId, i) : part.id;
+      visit(part, partId, cut->parts[i], below, place + "parts[" + std::to_string(i) + "].");
     }
   }
 
@@ -145,6 +151,7 @@ class Divider {
   }
 
   const Wall& wall_;
+  PartIds ids_;
   Divided divided_;
   Faults faults_;
   bool tooMany_ = false;
@@ -168,7 +175,7 @@ std::string lettersOf(std::size_t index) {
 }
 
 CheckedAll<Divided> divide(const ZoneNode& body, const Wall& wall) {
-  return Divider(wall)(body);
+  return Divider(body, wall)(body);
 }
 
 const ZoneNode* nodeAt(const ZoneNode& body, const ZonePath& path) {

@@ -14,7 +14,8 @@ using ZonePath = std::vector<int>;
 
 /// A leaf of the tree, on the wall.
 struct Zone {
-  std::string id;  ///< "A", "B" …: from the top down and from left to right, as the tree has them
+  std::string id;      ///< of its node; of a part nobody has touched by its place in its cut
+  std::string letter;  ///< "A", "B" …: from the top down and from left to right, for people
   ZonePath path;
   Region region;
   Area area;
@@ -24,8 +25,9 @@ struct Zone {
 
 /// A line cut, on the wall.
 struct DivideLine {
-  std::string id;  ///< "1", "2" …
-  ZonePath of;     ///< the node whose cut it is
+  std::string id;   ///< "1", "2" …, for people
+  ZonePath of;      ///< the node whose cut it is
+  std::string cut;  ///< the cut's id
   CutKind kind = CutKind::rings;
   int index = 0;  ///< among the lines of that cut
   std::vector<WallLine> stretches;

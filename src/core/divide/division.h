@@ -12,7 +12,7 @@ namespace avrelt {
 struct Division {
   ZoneNode body;
   WrittenLength tapeWidth{Length::inches(0.25), "1/4 in"};
-  /// Zones by their letters that are to be filled first, in this order.
+  /// Ids of the zones that are to be filled first, in this order.
   std::vector<std::string> order;
   std::vector<Stripe> stripes;
   /// Tapes for stripes that the maker owns, by width. Common practice: 1, 2 and 3 mm.

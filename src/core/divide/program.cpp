@@ -251,7 +251,7 @@ class Program {
     TapeMove made;
     made.number = static_cast<int>(moves_.size()) + 1;
     made.kind = kind;
-    for (const std::size_t zone : group) made.zones.push_back(divided_.zones[zone].id);
+    for (const std::size_t zone : group) made.zones.push_back(divided_.zones[zone].letter);
     made.words = std::move(words);
     moves_.push_back(std::move(made));
     return moves_.back();
@@ -260,7 +260,7 @@ class Program {
   std::string named(const Group& group) const {
     std::string names;
     for (const std::size_t zone : group) {
-      names += (names.empty() ? "" : ", ") + divided_.zones[zone].id;
+      names += (names.empty() ? "" : ", ") + divided_.zones[zone].letter;
     }
     return names;
   }
@@ -330,7 +330,7 @@ class Program {
 
   void note(TapeMove& made, const Edge& edge) const {
     made.lines.push_back(divided_.lines[edge.line].id);
-    made.keeps = divided_.zones[edge.keeps].id;
+    made.keeps = divided_.zones[edge.keeps].letter;
     made.width = tapeWidth_;
   }
 
@@ -368,12 +368,12 @@ class Program {
                           "the end folded over."
                         : "Cut tape down to %4 and lay it exactly on %1, from line %2 to line %3: "
                           "%5 long with the end folded over.",
-                   {band.id, line.id, second.id, wide, tear}};
+                   {band.letter, line.id, second.id, wide, tear}};
     if (line.spaced && second.spaced && above > Length() && gap > Length()) {
       words = {
           "Lay a spacer %6 wide touching the tape before, then tape touching the spacer, on "
           "%1 from line %2 to line %3: %4 wide, %5 long. Lift the spacer.",
-          {band.id, line.id, second.id, wide, tear, gap}};
+          {band.letter, line.id, second.id, wide, tear, gap}};
     }
     above = line.spaced && second.spaced ? band.region.lowest() : Length::mm(-1);
     TapeMove& made = move(MoveKind::tape, group, std::move(words));
@@ -472,7 +472,7 @@ class Program {
   /// Whether a tape was laid for this group, and so is on.
   bool onNow(const Laid& laid, const Group& group) const {
     const TapeMove& made = moves_[static_cast<std::size_t>(laid.move - 1)];
-    return made.zones.front() == divided_.zones[group.front()].id;
+    return made.zones.front() == divided_.zones[group.front()].letter;
   }
 
   const Divided& divided_;

@@ -74,9 +74,9 @@ Sentence layingWords(const StripePlan& plan, bool butt) {
 
 }  // namespace
 
-const DivideLine* lineAt(const Divided& divided, const ZonePath& of, int line) {
+const DivideLine* lineAt(const Divided& divided, const std::string& cut, int line) {
   for (const DivideLine& candidate : divided.lines) {
-    if (candidate.of == of && candidate.index == line) return &candidate;
+    if (candidate.cut == cut && candidate.index == line) return &candidate;
   }
   return nullptr;
 }

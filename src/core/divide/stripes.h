@@ -17,8 +17,9 @@ enum class StripeJoin { seam, hidden };
 
 /// A stripe laid on a cut line, over the join of two zones.
 struct Stripe {
-  ZonePath of;   ///< the node whose cut the line is of
-  int line = 0;  ///< among that cut's lines
+  std::string id{};
+  std::string of;  ///< the id of the cut the line is of
+  int line = 0;    ///< among that cut's lines
   StripeKind kind = StripeKind::film;
   WrittenLength width{Length::mm(3), "3 mm"};
   WrittenLength overlap{Length::mm(3), "3 mm"};
@@ -73,7 +74,7 @@ struct StripCut {
 /// of spares, half as many again are cut: common practice, no published source.
 std::vector<StripCut> cutList(const std::vector<StripePlan>& stripes);
 
-/// A line by the node and the place in its cut; nothing where there is none.
-const DivideLine* lineAt(const Divided& divided, const ZonePath& of, int line);
+/// A line by its cut's id and its place among that cut's lines; nothing where there is none.
+const DivideLine* lineAt(const Divided& divided, const std::string& cut, int line);
 
 }  // namespace avrelt

@@ -29,6 +29,9 @@ struct CutRecord {
 
 /// One cup of an order: its measures and what was chosen for it.
 struct Cup {
+  /// How many ids were made for things of this cup: none is made twice, also when what had it is
+  /// gone.
+  int ids = 0;
   std::string name;
   Blank blank;
   BuildUp buildUp;
@@ -51,7 +54,7 @@ struct Cup {
 /// Every `kept` member, here and below, holds the members of the file that this version does not
 /// know, as JSON text, so that saving gives them back.
 struct Document {
-  static constexpr int currentVersion = 1;
+  static constexpr int currentVersion = 2;
   static constexpr std::size_t mostCups = 200;
   /// Of all artworks of an order: files are read up to 16 MB, and a point takes some 20 bytes.
   static constexpr std::size_t mostArtPoints = 500'000;

@@ -60,6 +60,7 @@ class Layer {
                     "larger.");
     }
     plan_.zone = zone_.id;
+    plan_.letter = zone_.letter;
     plan_.family = fill_.pattern.family;
     plan_.zoneArea = zone_.area;
     plan_.fit = fitOf(fill_.pattern, zone_.region, wall_.body);
@@ -336,7 +337,7 @@ class Colourer {
 
 }  // namespace
 
-Fill usualFill(const ZonePath& zone, Unit unit) {
+Fill usualFill(const std::string& zone, Unit unit) {
   Fill fill;
   fill.zone = zone;
   if (unit == Unit::mm) {
@@ -359,7 +360,8 @@ Fill usualFill(const ZonePath& zone, Unit unit) {
 bool FillPlanner::fits(const Laid& laid, const Fill& fill, const Zone& zone, std::size_t rowsBefore,
                        long wallIs) {
   return laid.wallIs == wallIs && laid.rowsBefore == rowsBefore && laid.corners == fill.corners &&
-         laid.zone == zone.id && laid.pattern == fill.pattern && laid.region == zone.region;
+         laid.zone == zone.id && laid.letter == zone.letter && laid.pattern == fill.pattern &&
+         laid.region == zone.region;
 }
 
 CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill>& fills,
@@ -376,11 +378,11 @@ CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill
     const std::string place = "fills[" + std::to_string(i) + "].";
     const auto zone =
         std::find_if(divided.zones.begin(), divided.zones.end(),
-                     [&](const Zone& candidate) { return candidate.path == fill.zone; });
+                     [&](const Zone& candidate) { return candidate.id == fill.zone; });
     if (zone == divided.zones.end()) continue;
     if (!taken.insert(zone->id).second) {
       faults.push_back(
-          {place + "zone", {"Zone %1 is filled twice. Keep one pattern.", {zone->id}}});
+          {place + "zone", {"Zone %1 is filled twice. Keep one pattern.", {zone->letter}}});
       continue;
     }
     if (fill.colours.empty() || fill.colours.size() > mostColours) {
@@ -400,8 +402,8 @@ CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill
     } else {
       const std::size_t rowsBefore = rows;
       Checked<FillPlan> laid = Layer(fill, *zone, wall)(rows);
-      next.push_back({{wallIs, fill.pattern, fill.corners, zone->id, zone->region, rowsBefore,
-                       std::move(laid), rows},
+      next.push_back({{wallIs, fill.pattern, fill.corners, zone->id, zone->letter, zone->region,
+                       rowsBefore, std::move(laid), rows},
                       {},
                       {},
                       std::nullopt});

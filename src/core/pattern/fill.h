@@ -55,7 +55,8 @@ struct FillCutting {
 
 /// A zone filled with a pattern.
 struct Fill {
-  ZonePath zone;
+  std::string id{};
+  std::string zone{};  ///< its id
   Pattern pattern;
   std::vector<CellColour> colours;
   ColourStyle style = ColourStyle::scatter;
@@ -71,7 +72,7 @@ struct Fill {
 };
 
 /// A pattern as it is before anyone changes it, with four colours.
-Fill usualFill(const ZonePath& zone, Unit unit);
+Fill usualFill(const std::string& zone, Unit unit);
 
 /// One cell, worked out.
 struct Cell {
@@ -133,8 +134,9 @@ struct PinTrouble {
 };
 
 struct FillPlan {
-  int fill = 0;      ///< which of the document's
-  std::string zone;  ///< its id
+  int fill = 0;        ///< which of the document's
+  std::string zone;    ///< its id
+  std::string letter;  ///< the zone's, for people
   Family family = Family::hexagons;
   Area zoneArea;
   PatternFit fit;
@@ -179,6 +181,7 @@ class FillPlanner {
     Pattern pattern;
     bool corners;
     std::string zone;
+    std::string letter;
     Region region;
     std::size_t rowsBefore;
     Checked<FillPlan> plan;

@@ -44,7 +44,7 @@ void drawPicture(Piece& piece, const Divided& divided, const Development& flat, 
     for (const WallLine& outline : zone.region.outlines()) draw(outline, true);
     const WallPoint middle = zone.label;
     piece.letterings.push_back(
-        {place(flat.toFlat(middle)), Length::mm(3.2), Angle(), {"%1", {zone.id}}});
+        {place(flat.toFlat(middle)), Length::mm(3.2), Angle(), {"%1", {zone.letter}}});
   }
   for (const DivideLine& line : divided.lines) {
     if (line.stretches.empty()) continue;

@@ -83,7 +83,7 @@ class Sheet {
   Piece piece(PieceRole role, const std::string& id) const {
     Piece piece;
     piece.role = role;
-    piece.id = id + "-" + zone_.id;
+    piece.id = id + "-" + zone_.letter;
     const std::vector<std::vector<Point>> edges = edge();
     const auto parts = std::count_if(edges.begin(), edges.end(),
                                      [](const auto& edge) { return signedArea(edge) > 0; });
@@ -369,7 +369,7 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
       piece.letterings.push_back({{box.centre().x, box.low.y - 5},
                                   tall,
                                   Angle(),
-                                  {"%1, zone %2: %3", {cupName, plan.zone, colours}}});
+                                  {"%1, zone %2: %3", {cupName, plan.letter, colours}}});
     }
     pieces.push_back(std::move(piece));
   }

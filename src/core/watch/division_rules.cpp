@@ -108,7 +108,7 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
       watch("film_before_glitter", WatchLevel::warn, "divide.order",
             {"Film goes on %1 before glitter on %2: loose glitter will stick to it. Film comes "
              "last.",
-             {order[i - 1]->id, order[i]->id}});
+             {order[i - 1]->letter, order[i]->letter}});
       break;
     }
     const bool both = before.kind == FinishKind::glitter && after.kind == FinishKind::glitter;
@@ -116,7 +116,7 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
       watch("light_before_dark", WatchLevel::note, "divide.order",
             {"Zone %1 is lighter than %2 and comes before it: dark grains show on light. Dark goes "
              "first.",
-             {order[i - 1]->id, order[i]->id}});
+             {order[i - 1]->letter, order[i]->letter}});
       break;
     }
   }

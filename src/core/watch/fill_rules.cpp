@@ -26,7 +26,7 @@ Sentence clashWords(const Fill& fill, const FillPlan& plan) {
     return {
         "In zone %1 %2 pairs of neighbours are alike, %3 for one. Add a colour, or even out "
         "the shares.",
-        {plan.zone, count, named(plan, {a, b})}};
+        {plan.letter, count, named(plan, {a, b})}};
   }
   const std::string members = named(plan, plan.colouring.proof->members);
   switch (plan.colouring.proof->why) {
@@ -34,19 +34,19 @@ Sentence clashWords(const Fill& fill, const FillPlan& plan) {
       return {
           "In zone %1 the cells %2 all touch each other: %3 colours cannot do. Add one; %4 "
           "pairs are alike now.",
-          {plan.zone, members, colours, count}};
+          {plan.letter, members, colours, count}};
     case Impossible::Why::oddRing:
       return {
           "In zone %1 the cells %2 stand in an odd ring: 2 colours cannot do. Add one; %3 pairs "
           "are alike now.",
-          {plan.zone, members, count}};
+          {plan.letter, members, count}};
     case Impossible::Why::pins:
       break;
   }
   return {
       "In zone %1 the colours given by hand leave none for their neighbours: %2 pairs are "
       "alike. Free one of %3, or add a colour.",
-      {plan.zone, count, members}};
+      {plan.letter, count, members}};
 }
 
 long percent(double share) {
@@ -61,24 +61,24 @@ Sentence pinWords(const FillPlan& plan, const Fill& fill, const PinTrouble& trou
       return {
           "In zone %1 a cell is given colour %2 by hand, and the pattern has %3. Add a colour, "
           "or free the cell.",
-          {plan.zone, static_cast<long>(pin.colour + 1), static_cast<long>(fill.colours.size())}};
+          {plan.letter, static_cast<long>(pin.colour + 1), static_cast<long>(fill.colours.size())}};
     case PinTrouble::Why::noCell:
       return {
           "In zone %1 a colour is given by hand at %2 round the cup and %3 up the wall, and no "
           "cell is there. Give it to a cell, or take it back.",
-          {plan.zone, pin.onCup, pin.up.length}};
+          {plan.letter, pin.onCup, pin.up.length}};
     case PinTrouble::Why::again:
       return {
           "In zone %1 cell %2 is told two things by hand that cannot both be. The first holds; "
           "take one back.",
-          {plan.zone, trouble.cell}};
+          {plan.letter, trouble.cell}};
     case PinTrouble::Why::beside:
       break;
   }
   return {
       "In zone %1 the neighbours %2 and %3 are given one colour by hand. Give one of them "
       "another.",
-      {plan.zone, trouble.cell, trouble.other}};
+      {plan.letter, trouble.cell, trouble.other}};
 }
 
 /// What is said where cells are against their style.
@@ -90,12 +90,12 @@ Sentence styleWords(const FillPlan& plan, ColourStyle style) {
       return {
           "In zone %1 %2 of %3 cells are more than a step from their height's colour: where "
           "three touch each other, one has to be. Fewer colours stray less.",
-          {plan.zone, strays, styled}};
+          {plan.letter, strays, styled}};
     case ColourStyle::rows:
       return {
           "In zone %1 %2 of %3 cells are out of turn, as their neighbours do not allow it. "
           "Another number of repeats may.",
-          {plan.zone, strays, styled}};
+          {plan.letter, strays, styled}};
     case ColourStyle::symmetric:
     case ColourStyle::scatter:
     case ColourStyle::random:
@@ -104,7 +104,7 @@ Sentence styleWords(const FillPlan& plan, ColourStyle style) {
   return {
       "In zone %1 %2 of %3 cells have no mirror image of their colour. Move the pattern so that "
       "the front halves a cell, or take one that has two like sides.",
-      {plan.zone, strays, styled}};
+      {plan.letter, strays, styled}};
 }
 
 /// The rules of one fill, family by family.
@@ -153,7 +153,7 @@ class FillRules {
       watch("alike_beyond", WatchLevel::warn, "colours",
             {"In zone %1 the cells %2 are like one across the zone's edge. Add a colour, or give a "
              "cell another.",
-             {plan_.zone, named(plan_, members)}});
+             {plan_.letter, named(plan_, members)}});
     }
     const auto barred = plan_.colouring.misplaced.size() - plan_.alikeBeyond.size();
     if (barred > 0) {
@@ -161,10 +161,10 @@ class FillRules {
             barred == 1
                 ? Sentence{"In zone %1 a cell has a colour that is not to be there: no other "
                            "can. Add a colour, or allow it.",
-                           {plan_.zone}}
+                           {plan_.letter}}
                 : Sentence{"In zone %1 %2 cells have a colour that is not to be there: no "
                            "other can. Add a colour, or allow it.",
-                           {plan_.zone, static_cast<long>(barred)}});
+                           {plan_.letter, static_cast<long>(barred)}});
     }
     for (const PinTrouble& trouble : plan_.pinTroubles) {
       watch("pin_cannot_be", WatchLevel::warn, "pins", pinWords(plan_, fill_, trouble));
@@ -181,17 +181,17 @@ class FillRules {
                 ? Sentence{"In zone %1 a bit of %2 % of it is too narrow to be weeded and is no "
                            "cell. "
                            "Make cells larger or the line thinner.",
-                           {plan_.zone, numberText(dropped * 100, 2)}}
+                           {plan_.letter, numberText(dropped * 100, 2)}}
                 : Sentence{"In zone %1 %2 bits, %3 % of it, are too narrow to be weeded and are no "
                            "cells. Make cells larger or the line thinner.",
-                           {plan_.zone, static_cast<long>(plan_.dropped),
+                           {plan_.letter, static_cast<long>(plan_.dropped),
                             numberText(dropped * 100, 2)}});
     }
     if (plan_.thinnest < thin) {
       watch("thin_cells", WatchLevel::note, "pattern.size",
             {"In zone %1 the narrowest cell is about %2 wide: hard to weed. Make cells larger or "
              "the line thinner.",
-             {plan_.zone, plan_.thinnest}});
+             {plan_.letter, plan_.thinnest}});
     }
   }
 
@@ -211,7 +211,7 @@ class FillRules {
       if (std::abs(plan_.shares[c] - share) <= std::max(0.03, cell)) continue;
       watch("shares_off", WatchLevel::note, "colours",
             {"In zone %1 “%2” takes %3 % instead of %4 %: nearer its neighbours do not allow.",
-             {plan_.zone, finishWords(fill_.colours[c].finish), percent(plan_.shares[c]),
+             {plan_.letter, finishWords(fill_.colours[c].finish), percent(plan_.shares[c]),
               percent(share)}});
       break;
     }
@@ -220,13 +220,14 @@ class FillRules {
   /// How it fits the zone.
   void fit() {
     if (std::abs(plan_.fit.stretchWide) > muchStretch) {
-      watch("stretched_cells", WatchLevel::note, "pattern.repeats",
-            {plan_.fit.stretchWide > 0
-                 ? "In zone %1 cells are %2 % wider than they should be, to close at "
-                   "the seam. Take another number of repeats."
-                 : "In zone %1 cells are %2 % narrower than they should be, to close "
-                   "at the seam. Take another number of repeats.",
-             {plan_.zone, static_cast<long>(std::lround(std::abs(plan_.fit.stretchWide) * 100))}});
+      watch(
+          "stretched_cells", WatchLevel::note, "pattern.repeats",
+          {plan_.fit.stretchWide > 0
+               ? "In zone %1 cells are %2 % wider than they should be, to close at "
+                 "the seam. Take another number of repeats."
+               : "In zone %1 cells are %2 % narrower than they should be, to close "
+                 "at the seam. Take another number of repeats.",
+           {plan_.letter, static_cast<long>(std::lround(std::abs(plan_.fit.stretchWide) * 100))}});
     }
     const double squash = plan_.fit.squash();
     const double most = std::max(std::abs(squash), plan_.fit.narrowing);
@@ -234,13 +235,14 @@ class FillRules {
       watch("picture_narrowed", WatchLevel::note, "pattern.taperFit",
             {"In zone %1 the taper narrows or widens the picture by up to %2 %. Let it keep its "
              "size, or put it where the cup is straight.",
-             {plan_.zone, static_cast<long>(std::lround(most * 100))}});
+             {plan_.letter, static_cast<long>(std::lround(most * 100))}});
     }
     if (std::abs(plan_.fit.stretchTall) > muchStretch &&
         fill_.pattern.heightFit == HeightFit::whole) {
-      watch("stretched_tall", WatchLevel::note, "pattern.heightFit",
-            {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
-             {plan_.zone, static_cast<long>(std::lround(std::abs(plan_.fit.stretchTall) * 100))}});
+      watch(
+          "stretched_tall", WatchLevel::note, "pattern.heightFit",
+          {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
+           {plan_.letter, static_cast<long>(std::lround(std::abs(plan_.fit.stretchTall) * 100))}});
     }
   }
 
@@ -251,17 +253,17 @@ class FillRules {
       watch("no_lines", WatchLevel::note, "pattern.line",
             {"In zone %1 there are no lines between cells to be made. Give the line a width, or "
              "leave it.",
-             {plan_.zone}});
+             {plan_.letter}});
     } else if (fill_.cutting.lines == LineWork::piece && fill_.pattern.line.length < finest &&
                !fill_.pattern.artwork) {
       watch("thin_lines", WatchLevel::note, "pattern.line",
             {"In zone %1 lines of %2 tear when they are weeded. Give them 1 mm, or lay tape.",
-             {plan_.zone, fill_.pattern.line.length}});
+             {plan_.letter, fill_.pattern.line.length}});
     }
     if (plan_.tape.bends) {
       watch("tape_bends", WatchLevel::note, "cutting.lines",
             {"In zone %1 the lines bend: tape follows them badly. Cut them as one piece.",
-             {plan_.zone}});
+             {plan_.letter}});
     }
   }
 
@@ -272,13 +274,13 @@ class FillRules {
       watch("seam_meets", WatchLevel::note, "pattern.taperFit",
             {"In zone %1 cells keep their size, so the seam shows. Put it at the back, or under an "
              "upright stripe.",
-             {plan_.zone}});
+             {plan_.letter}});
     }
     if (!body_.isCone()) {
       watch("cells_on_curve", WatchLevel::note, "pattern.size",
             {"The wall curves both ways: the stencil of zone %1 fits only nearly. Try its key on "
              "paper, and cut it into strips where it wrinkles.",
-             {plan_.zone}});
+             {plan_.letter}});
     }
   }
 

@@ -30,7 +30,7 @@ TEST_CASE("an uncut body is one zone, and has all of it") {
   const Straight cup;
   const Divided divided = cup.made(ZoneNode());
   REQUIRE(divided.zones.size() == 1);
-  CHECK(divided.zones[0].id == "A");
+  CHECK(divided.zones[0].letter == "A");
   CHECK(divided.zones[0].area.mm2() == Approx(cup.body.area().mm2()));
   CHECK(divided.lines.empty());
 }
@@ -42,7 +42,7 @@ TEST_CASE("zones are lettered as the tree has them, and add to the body") {
   middle.parts[2].finish = {FinishKind::glitter, "gold", "#C9A227"};
   const Divided divided = cup.made(cutBy(RingCut{.count = 3}, {ZoneNode(), middle, ZoneNode()}));
   REQUIRE(divided.zones.size() == 5);
-  CHECK(divided.zones[3].id == "D");
+  CHECK(divided.zones[3].letter == "D");
   CHECK(divided.zones[3].path == ZonePath{1, 2});
   CHECK(divided.zones[3].finish.name == "gold");
   double sum = 0;

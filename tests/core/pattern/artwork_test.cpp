@@ -188,7 +188,7 @@ struct Tapered {
   Wall wall{body, flat, Angle::halfTurn()};
 
   Fill fill(const Artwork& artwork) const {
-    Fill fill = usualFill({}, Unit::mm);
+    Fill fill = usualFill("", Unit::mm);
     fill.pattern.family = Family::artwork;
     fill.pattern.artwork = SharedArtwork(artwork);
     fill.pattern.size = WrittenLength::mm(artwork.wide);

@@ -26,7 +26,7 @@ struct Taper {
   }
   FillPlan planned(Family family, ColourStyle style,
                    const std::vector<double>& shares = {1, 1, 1, 1}, double size = 22) const {
-    Fill fill = usualFill({}, Unit::mm);
+    Fill fill = usualFill("", Unit::mm);
     fill.pattern.family = family;
     fill.pattern.size = WrittenLength::mm(size);
     fill.pattern.line = WrittenLength::mm(0.8);

@@ -34,7 +34,7 @@ struct Bench {
 };
 
 Fill filled(Family family, double size = 18) {
-  Fill fill = usualFill({}, Unit::mm);
+  Fill fill = usualFill("", Unit::mm);
   fill.pattern.family = family;
   fill.pattern.size = WrittenLength::mm(size);
   return fill;
@@ -166,8 +166,8 @@ TEST_CASE("cells across a zone's edge count where that is asked for") {
   const Divided halves = *divide(node, bench.wall);
   Fill low = filled(Family::check, 20);
   Fill high = low;
-  low.zone = {0};
-  high.zone = {1};
+  low.zone = ".0";
+  high.zone = ".1";
   const auto alike = [&](bool beyond) {
     high.beyond = beyond;
     const auto plans = planFills({low, high}, halves, bench.wall);
@@ -243,7 +243,7 @@ TEST_CASE("fills that cannot be are refused with their number") {
   Fill fill = filled(Family::check);
   CHECK(field({fill, fill}) == "fills[1].zone");
   // One whose zone is not there waits for it.
-  fill.zone = {3};
+  fill.zone = ".3";
   const auto waiting = planFills({fill}, divided, bench.wall);
   REQUIRE(waiting.has_value());
   CHECK(waiting->empty());

@@ -15,7 +15,7 @@ LineTape tapeOf(Family family, double size) {
   const Body body = bodyOf(all()[0].blank);  // straight
   const Development flat = body.cone();
   const Wall wall{body, flat, Angle::halfTurn()};
-  Fill fill = usualFill({}, Unit::mm);
+  Fill fill = usualFill("", Unit::mm);
   fill.pattern.family = family;
   fill.pattern.size = WrittenLength::mm(size);
   fill.cutting.lines = LineWork::tape;

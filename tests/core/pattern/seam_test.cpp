@@ -31,7 +31,7 @@ struct Sample {
     return made;
   }
   Fill fill() const {
-    Fill made = usualFill({}, Unit::mm);
+    Fill made = usualFill("", Unit::mm);
     made.pattern = pattern;
     return made;
   }

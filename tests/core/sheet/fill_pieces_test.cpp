@@ -22,7 +22,7 @@ struct Patterned {
   std::vector<Fill> fills;
   std::vector<FillPlan> plans;
 
-  Patterned(const ZoneNode& node, const ZonePath& zone, Family family = Family::hexagons) {
+  Patterned(const ZoneNode& node, const std::string& zone, Family family = Family::hexagons) {
     CheckedAll<Divided> cut = divide(node, wall);
     REQUIRE(cut.has_value());
     divided = std::move(*cut);
@@ -58,17 +58,17 @@ void checkWithin(const Box& inner, const Box& outer) {
 
 TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the seam, in parts") {
   const Angle back = Angle::halfTurn();
-  const std::pair<ZoneNode, ZonePath> zones[] = {
-      {ZoneNode(), {}},         // all round
-      {vees(1, back), {0}},     // over the seam
-      {vees(1, Angle()), {0}},  // at the front
-      {vees(1, back), {1}},     // all but a V at the seam
-      {vees(3, back), {3}},     // three parts, one of them over the seam
+  const std::pair<ZoneNode, std::string> zones[] = {
+      {ZoneNode(), ""},          // all round
+      {vees(1, back), ".0"},     // over the seam
+      {vees(1, Angle()), ".0"},  // at the front
+      {vees(1, back), ".1"},     // all but a V at the seam
+      {vees(3, back), ".3"},     // three parts, one of them over the seam
   };
   for (const auto& [node, zone] : zones) {
     for (const Family family : {Family::hexagons, Family::crosses, Family::bricks}) {
       const Patterned cup(node, zone, family);
-      INFO(familyName(family) << " in zone " << cup.plans[0].zone);
+      INFO(familyName(family) << " in zone " << cup.plans[0].letter);
       const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
       const std::vector<Piece> keys =
           keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
@@ -90,7 +90,7 @@ TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the se
 }
 
 TEST_CASE("a stencil's holes add to the area of its cells") {
-  const Patterned cup(vees(1, Angle::halfTurn()), {0});
+  const Patterned cup(vees(1, Angle::halfTurn()), ".0");
   const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
   double cut = 0;
   for (const Path& slit : stencils[0].slits) cut -= areaOf(slit).mm2();
@@ -100,7 +100,7 @@ TEST_CASE("a stencil's holes add to the area of its cells") {
 }
 
 TEST_CASE("every colour has its own hatch on the key, and its letter") {
-  const Patterned cup(ZoneNode(), {});
+  const Patterned cup(ZoneNode(), "");
   const std::vector<Piece> keys = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
   std::string words;
   for (const Lettering& lettering : keys[0].letterings) {
@@ -131,7 +131,7 @@ TEST_CASE("every colour has its own hatch on the key, and its letter") {
 }
 
 TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
-  Patterned cup(ZoneNode(), {}, Family::bricks);
+  Patterned cup(ZoneNode(), "", Family::bricks);
   for (CellColour& colour : cup.fills[0].colours) colour.finish.kind = FinishKind::film;
   std::vector<Piece> cells = filmCells(cup.plans, cup.fills, cup.flat);
   const FillPlan& plan = cup.plans[0];
@@ -156,7 +156,7 @@ TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
 }
 
 TEST_CASE("an opening in a film cell is cut in it and is no piece of its own, on the seam too") {
-  Patterned cup(ZoneNode(), {});
+  Patterned cup(ZoneNode(), "");
   Artwork frame{"frame", 30, 40, false, {}};
   frame.cells = {{{{2, 2}, {28, 2}, {28, 38}, {2, 38}}, {{10, 15}, {10, 25}, {20, 25}, {20, 15}}}};
   Fill& fill = cup.fills[0];
@@ -190,7 +190,7 @@ TEST_CASE("an opening in a film cell is cut in it and is no piece of its own, on
 }
 
 TEST_CASE("the template is cut again as asked: straight, in film, double-sided, its lines") {
-  Patterned cup(ZoneNode(), {}, Family::hexagons);
+  Patterned cup(ZoneNode(), "", Family::hexagons);
   const FillPlan& plan = cup.plans[0];
   const auto further = [&] {
     return furtherTemplates(cup.plans, cup.fills, cup.divided, cup.wall);
@@ -225,7 +225,7 @@ TEST_CASE("the template is cut again as asked: straight, in film, double-sided, 
 }
 
 TEST_CASE("a key larger than a page is made small enough, and says it is not true") {
-  const Patterned cup(ZoneNode(), {}, Family::hexagons);
+  const Patterned cup(ZoneNode(), "", Family::hexagons);
   const std::vector<Piece> keys = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Cup");
   const std::vector<Piece> small = pageKeys(keys);
   REQUIRE(small.size() == 1);
@@ -245,7 +245,7 @@ TEST_CASE("a key larger than a page is made small enough, and says it is not tru
 }
 
 TEST_CASE("a key's hatches leave its labels free, and every cell has its pale tint") {
-  const Patterned cup(ZoneNode(), {}, Family::hexagons);
+  const Patterned cup(ZoneNode(), "", Family::hexagons);
   const Piece key = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Cup").front();
   CHECK(key.tints.size() == cup.plans[0].cells.size());
   for (const Tint& tint : key.tints) CHECK(luminanceOf(tint.colour) > 0.5);
@@ -269,7 +269,7 @@ TEST_CASE("a key's hatches leave its labels free, and every cell has its pale ti
 }
 
 TEST_CASE("a cell the seam cuts has its label on both parts, and neither on the cut") {
-  const Patterned cup(ZoneNode(), {}, Family::bricks);
+  const Patterned cup(ZoneNode(), "", Family::bricks);
   const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
   int seams = 0;
   for (const Cell& cell : cup.plans[0].cells) {

@@ -1,0 +1,204 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/ids.h"
+
+#include <algorithm>
+#include <charconv>
+#include <functional>
+#include <map>
+#include <set>
+
+#include "divide/part_ids.h"
+#include "job/plan.h"
+
+namespace avrelt {
+namespace {
+
+/// Calls with the id of everything in a cup that has one of its own, and its field counted from
+/// the cup. `Id` is `std::string` or the same, constant.
+template <typename Node, typename Call>
+void eachIdOf(Node& node, const std::string& place, const Call& call) {
+  call(node.id, place + "id", "zone");
+  if (node.cut) call(node.cut->id, place + "cut.id", "cut");
+  for (std::size_t i = 0; i < node.parts.size(); ++i) {
+    eachIdOf(node.parts[i], place + "parts[" + std::to_string(i) + "].", call);
+  }
+}
+template <typename List, typename Call>
+void eachIdOf(List& list, const std::string& place, const char* kind, const Call& call) {
+  for (std::size_t i = 0; i < list.size(); ++i) {
+    call(list[i].id, place + "[" + std::to_string(i) + "].id", kind);
+  }
+}
+template <typename AnyCup, typename Call>
+void eachId(AnyCup& cup, const Call& call) {
+  eachIdOf(cup.division.body, "divide.body.", call);
+  eachIdOf(cup.division.stripes, "divide.stripes", "stripe", call);
+  eachIdOf(cup.fills, "fills", "fill", call);
+  eachIdOf(cup.buildUp.coats, "build_up.coats", "coat", call);
+}
+
+std::set<std::string> usedIn(const Cup& cup) {
+  std::set<std::string> used;
+  eachId(cup, [&](const std::string& id, const std::string&, const char*) { used.insert(id); });
+  return used;
+}
+
+std::string newId(int& ids, const std::set<std::string>& used, const char* kind) {
+  for (;;) {
+    std::string id = kind + ("-" + std::to_string(++ids));
+    if (!used.contains(id)) return id;
+  }
+}
+
+/// Cuts first, as their parts are called after them.
+void giveTo(ZoneNode& node, PartIds& parts, const std::function<std::string()>& newCut) {
+  if (!node.cut) return;
+  if (node.cut->id.empty()) node.cut->id = newCut();
+  for (std::size_t i = 0; i < node.parts.size(); ++i) {
+    if (node.parts[i].id.empty()) node.parts[i].id = parts.ofPart(node.cut->id, i);
+    giveTo(node.parts[i], parts, newCut);
+  }
+}
+
+template <typename Node>
+Node* called(Node& node, const std::string& id) {
+  if (node.id == id) return &node;
+  for (Node& part : node.parts) {
+    if (Node* found = called(part, id)) return found;
+  }
+  return nullptr;
+}
+
+}  // namespace
+
+std::string newId(Cup& cup, const char* kind) {
+  return newId(cup.ids, usedIn(cup), kind);
+}
+
+void giveIds(Cup& cup) {
+  bool complete = true;
+  eachId(cup, [&](const std::string& id, const std::string&, const char*) {
+    complete = complete && !id.empty();
+  });
+  if (complete) return;
+  const std::set<std::string> used = usedIn(cup);
+  if (cup.division.body.id.empty()) {
+    cup.division.body.id = used.contains("body") ? newId(cup.ids, used, "zone") : "body";
+  }
+  PartIds parts(cup.division.body);
+  giveTo(cup.division.body, parts, [&] { return newId(cup.ids, used, "cut"); });
+  eachId(cup, [&](std::string& id, const std::string&, const char* kind) {
+    if (id.empty()) id = newId(cup.ids, used, kind);
+  });
+}
+
+std::optional<std::string> idAt(const ZoneNode& body, const ZonePath& path) {
+  PartIds parts(body);
+  const ZoneNode* node = &body;
+  std::string id = body.id;
+  for (const int part : path) {
+    if (node == nullptr || !node->cut || part < 0) return std::nullopt;
+    const std::string cut = cutIdOf(*node, id);
+    const auto index = static_cast<std::size_t>(part);
+    if (index < node->parts.size()) {
+      node = &node->parts[index];
+      id = node->id.empty() ? parts.ofPart(cut, index) : node->id;
+    } else {
+      // Parts before it that are not kept have their names first.
+      for (std::size_t i = node->parts.size(); i <= index; ++i) id = parts.ofPart(cut, i);
+      node = nullptr;
+    }
+  }
+  return id;
+}
+
+const ZoneNode* nodeCalled(const ZoneNode& body, const std::string& id) {
+  return called(body, id);
+}
+
+namespace {
+
+/// The way of a reference of version 1; nothing where it is an id.
+std::optional<ZonePath> wayOf(const std::string& reference) {
+  if (reference.empty() || reference.front() != '@') return std::nullopt;
+  ZonePath way;
+  for (std::size_t i = 1; i < reference.size();) {
+    const std::size_t end = std::min(reference.find('.', i), reference.size());
+    int part = 0;
+    const auto [stop, error] = std::from_chars(reference.data() + i, reference.data() + end, part);
+    if (error != std::errc() || stop != reference.data() + end) return std::nullopt;
+    way.push_back(part);
+    i = end + 1;
+  }
+  return way;
+}
+
+}  // namespace
+
+void followWays(Cup& cup) {
+  const ZoneNode& body = cup.division.body;
+  for (Fill& fill : cup.fills) {
+    if (fill.zone.empty()) fill.zone = body.id;
+    const std::optional<ZonePath> way = wayOf(fill.zone);
+    if (way) fill.zone = idAt(body, *way).value_or(fill.zone);
+  }
+  for (Stripe& stripe : cup.division.stripes) {
+    const std::optional<ZonePath> way = wayOf(stripe.of.empty() ? "@" : stripe.of);
+    const ZoneNode* node = way ? nodeAt(body, *way) : nullptr;
+    if (node != nullptr && node->cut) stripe.of = node->cut->id;
+  }
+}
+
+void followLetters(Cup& cup, Unit unit) {
+  if (cup.division.order.empty()) return;
+  Cup plain = cup;
+  plain.fills.clear();
+  const CheckedAll<CupPlan> plan = planCup(plain, unit);
+  if (!plan) return;
+  for (std::string& letter : cup.division.order) {
+    for (const Zone& zone : plan->divided.zones) {
+      if (zone.letter != letter) continue;
+      letter = zone.id;
+      break;
+    }
+  }
+}
+
+ZoneNode* nodeCalled(ZoneNode& body, const std::string& id) {
+  return called(body, id);
+}
+
+void addIdsBelow(const ZoneNode& node, std::set<std::string>& ids) {
+  if (node.cut) ids.insert(node.cut->id);
+  for (const ZoneNode& part : node.parts) {
+    ids.insert(part.id);
+    addIdsBelow(part, ids);
+  }
+}
+
+void referTo(Cup& cup, const std::string& from, const std::string& to) {
+  for (Fill& fill : cup.fills) {
+    if (fill.zone == from) fill.zone = to;
+  }
+  std::replace(cup.division.order.begin(), cup.division.order.end(), from, to);
+}
+
+void forget(Cup& cup, const std::set<std::string>& gone) {
+  std::erase_if(cup.fills, [&](const Fill& fill) { return gone.contains(fill.zone); });
+  std::erase_if(cup.division.order, [&](const std::string& id) { return gone.contains(id); });
+  std::erase_if(cup.division.stripes,
+                [&](const Stripe& stripe) { return gone.contains(stripe.of); });
+}
+
+std::optional<TwiceTold> idTwice(const Cup& cup) {
+  std::map<std::string, std::string> first;
+  std::optional<TwiceTold> twice;
+  eachId(cup, [&](const std::string& id, const std::string& field, const char*) {
+    if (id.empty() || twice) return;
+    const auto [at, isNew] = first.try_emplace(id, field);
+    if (!isNew) twice = TwiceTold{field, id, at->second};
+  });
+  return twice;
+}
+
+}  // namespace avrelt
