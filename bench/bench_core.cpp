@@ -105,7 +105,7 @@ void planOneCup(benchmark::State& state) {
 BENCHMARK(planOneCup)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
 /// Everything a station dragged on such a body sets going: profile, growth, the fit, the stretch
-/// map, all five ways of laying, the pieces of the one taken.
+/// map, all five ways of laying, the parts of the one taken.
 void planFourHundredStations(benchmark::State& state) {
   Document document;
   document.cups.push_back(manyStations());

@@ -267,6 +267,7 @@ Finish finishMembers(ObjectReader object) {
       {{"fine", GlitterCut::fine}, {"medium", GlitterCut::medium}, {"chunky", GlitterCut::chunky}},
       finish.grain);
   object.truth("opaque", finish.opaque);
+  object.truth("printed", finish.printed);
   finish.kept = object.kept();
   return finish;
 }
@@ -321,6 +322,7 @@ Json written(const Finish& finish) {
     object["grain"] = finish.grain == GlitterCut::medium ? "medium" : "chunky";
   }
   if (!finish.opaque) object["opaque"] = false;
+  if (finish.printed) object["printed"] = true;
   addKept(object, finish.kept);
   return object;
 }

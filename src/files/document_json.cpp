@@ -214,6 +214,10 @@ class DocumentReader {
                     laying);
       wrap.laying = laying;
     }
+    object.choice(
+        "over",
+        {{"none", WrapOver::none}, {"clear", WrapOver::clear}, {"printed", WrapOver::printed}},
+        wrap.over);
     wrap.kept = object.kept();
   }
 
@@ -289,6 +293,9 @@ Json written(const Wrap& wrap) {
   object["overlap"] = written(wrap.overlap);
   object["seam_at"] = number(degreesOf(wrap.seamAt));
   if (wrap.laying) object["laying"] = layingName(*wrap.laying);
+  if (wrap.over != WrapOver::none) {
+    object["over"] = wrap.over == WrapOver::clear ? "clear" : "printed";
+  }
   addKept(object, wrap.kept);
   return object;
 }

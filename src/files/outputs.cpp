@@ -14,13 +14,13 @@ const char* kindName(OutputKind kind) {
   return kind == OutputKind::svg ? "svg" : "pdf";
 }
 
-std::string outputName(const CupPlan& cup, const PieceSet& set, OutputKind kind) {
+std::string outputName(const CupPlan& cup, const PartSet& set, OutputKind kind) {
   return cup.slug + "-" + set.id + "." + kindName(kind);
 }
 
-tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set, OutputKind kind,
+tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PartSet& set, OutputKind kind,
                                         Paper paper, Unit unit) {
-  const std::string title = cup.name + ": " + inWords(roleTitle(set.role), unit);
+  const std::string title = cup.name + ": " + inWords(set.title, unit);
   Output output{kind, cup.name, set.id, {outputName(cup, set, kind), {}}};
   if (kind == OutputKind::svg) {
     output.file.bytes = svgOf(set, unit, title);
@@ -46,14 +46,14 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
     return name;
   };
   std::size_t done = 0;
-  const std::size_t all = plan.cups.size() * pieceRoles.size();
+  const std::size_t all = plan.cups.size() * purposes().size();
   for (const CupPlan& cup : plan.cups) {
-    for (const PieceRole role : pieceRoles) {
+    for (const Purpose& purpose : purposes()) {
       if (going && !going(done++, all)) {
         return tl::unexpected(Sentence{"Stopped; nothing was written.", {}});
       }
-      const PieceSet set = cup.set(role);
-      if (set.pieces.empty()) continue;
+      const PartSet set = cup.set(purpose.id);
+      if (set.parts.empty()) continue;
       for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
         tl::expected<Output, Sentence> output = outputOf(cup, set, kind, plan.paper, plan.units);
         if (!output) return tl::unexpected(output.error());

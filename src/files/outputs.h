@@ -19,21 +19,21 @@ const char* kindName(OutputKind kind);
 struct Output {
   OutputKind kind = OutputKind::svg;
   std::string cup;
-  std::string piece;
+  std::string part;
   OutputFile file;
 };
 
 /// "tapered-350-wrap.svg".
-std::string outputName(const CupPlan& cup, const PieceSet& set, OutputKind kind);
+std::string outputName(const CupPlan& cup, const PartSet& set, OutputKind kind);
 
-/// The pieces of one purpose as a file of a kind. Refused in words where it cannot be made.
-tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PieceSet& set, OutputKind kind,
+/// The parts of one purpose as a file of a kind. Refused in words where it cannot be made.
+tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PartSet& set, OutputKind kind,
                                         Paper paper, Unit unit);
 
 /// Told how many files are made of how many; false stops.
 using FilesGoing = std::function<bool(std::size_t done, std::size_t all)>;
 
-/// The pieces of every purpose of every cup as SVG and PDF, then `plan.json`, which lists them.
+/// The parts of every purpose of every cup as SVG and PDF, then `plan.json`, which lists them.
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
                                                           const FilesGoing& going = {});
 

@@ -89,7 +89,7 @@ struct LaidGuide {
   bool dashed;
 };
 
-/// A piece as it lies over the pages: each page draws only what it shows.
+/// A part as it lies over the pages: each page draws only what it shows.
 struct LaidPiece {
   std::vector<LaidTint> tints;
   std::vector<LaidGuide> guides;
@@ -102,9 +102,9 @@ class Layer {
  public:
   Layer(const Tiling& tiling, Unit unit) : tiling_(tiling), unit_(unit) {}
 
-  LaidPiece operator()(const Piece& piece) const {
+  LaidPiece operator()(const Part& part) const {
     LaidPiece laid;
-    for (const Tint& tint : piece.tints) {
+    for (const Tint& tint : part.tints) {
       LaidTint made{{}, &tint.colour, {}};
       for (const Path& edge : tint.edges) {
         LaidPath path = pathOf(edge);
@@ -114,12 +114,11 @@ class Layer {
       laid.box.add(made.box);
       laid.tints.push_back(std::move(made));
     }
-    for (const Guide& guide : piece.guides) {
-      const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;
-      laid.guides.push_back({pathOf(guide.path), dashed});
+    for (const Guide& guide : part.guides) {
+      laid.guides.push_back({pathOf(guide.path), guide.dashed()});
       laid.box.add(laid.guides.back().path.box);
     }
-    for (const Lettering& lettering : piece.letterings) {
+    for (const Lettering& lettering : part.letterings) {
       LaidLettering made{inWords(lettering.words, unit_),
                          laidOn(tiling_, lettering.at),
                          lettering.height.mm(),
@@ -132,9 +131,9 @@ class Layer {
       laid.box.add(made.box);
       laid.letterings.push_back(std::move(made));
     }
-    laid.edges.push_back(pathOf(piece.outline));
-    for (const Path& hole : piece.holes) laid.edges.push_back(pathOf(hole));
-    for (const Path& slit : piece.slits) laid.edges.push_back(pathOf(slit));
+    laid.edges.push_back(pathOf(part.outline));
+    for (const Path& hole : part.holes) laid.edges.push_back(pathOf(hole));
+    for (const Path& slit : part.slits) laid.edges.push_back(pathOf(slit));
     for (const LaidPath& edge : laid.edges) laid.box.add(edge.box);
     return laid;
   }
@@ -153,11 +152,11 @@ class Layer {
 /// Draws in mm, y up, on the pages of one document.
 class Printer {
  public:
-  Printer(const PieceSet& set, const Tiling& tiling, Unit unit, const std::string& title,
+  Printer(const PartSet& set, const Tiling& tiling, Unit unit, const std::string& title,
           std::string& bytes)
       : tiling_(tiling), title_(title) {
     const Layer layer(tiling, unit);
-    for (const Piece& piece : set.pieces) pieces_.push_back(layer(piece));
+    for (const Part& part : set.parts) parts_.push_back(layer(part));
     surface_ =
         cairo_pdf_surface_create_for_stream(append, &bytes, tiling.pageWidth().mm() * pointsPerMm,
                                             tiling.pageHeight().mm() * pointsPerMm);
@@ -249,8 +248,8 @@ class Printer {
     cairo_rectangle(context_, window.low.x, window.low.y, window.width(), window.height());
     cairo_clip(context_);
 
-    for (const LaidPiece& piece : pieces_) {
-      if (piece.box.meets(window)) printPiece(piece, window);
+    for (const LaidPiece& part : parts_) {
+      if (part.box.meets(window)) printPiece(part, window);
     }
     printJoins(page);
     cairo_restore(context_);
@@ -270,22 +269,22 @@ class Printer {
     cairo_fill(context_);
   }
 
-  void printPiece(const LaidPiece& piece, const Box& window) {
-    for (const LaidTint& tint : piece.tints) {
+  void printPiece(const LaidPiece& part, const Box& window) {
+    for (const LaidTint& tint : part.tints) {
       if (tint.box.meets(window)) fill(tint);
     }
     for (const bool dashed : {false, true}) {
       use(guideInk, 0.15, dashed ? std::vector<double>{3, 1.5} : std::vector<double>{});
-      for (const LaidGuide& guide : piece.guides) {
+      for (const LaidGuide& guide : part.guides) {
         if (guide.dashed == dashed) traceSeen(guide.path, window);
       }
       cairo_stroke(context_);
     }
-    for (const LaidLettering& words : piece.letterings) {
+    for (const LaidLettering& words : part.letterings) {
       if (words.box.meets(window)) letter(words.words, words.at, words.size, true, words.turn);
     }
     use(edgeInk, 0.2);
-    for (const LaidPath& edge : piece.edges) traceSeen(edge, window);
+    for (const LaidPath& edge : part.edges) traceSeen(edge, window);
     cairo_stroke(context_);
   }
 
@@ -351,7 +350,7 @@ class Printer {
     }
   }
 
-  std::vector<LaidPiece> pieces_;
+  std::vector<LaidPiece> parts_;
   const Tiling& tiling_;
   const std::string& title_;
   cairo_surface_t* surface_ = nullptr;
@@ -360,7 +359,7 @@ class Printer {
 
 }  // namespace
 
-tl::expected<std::string, Sentence> pdfOf(const PieceSet& set, const Tiling& tiling, Unit unit,
+tl::expected<std::string, Sentence> pdfOf(const PartSet& set, const Tiling& tiling, Unit unit,
                                           const std::string& title) {
   if (tiling.pages.empty()) {
     return tl::unexpected(

@@ -335,18 +335,29 @@ void addFills(Json& json, const CupPlan& cup) {
   }
 }
 
-Json pieceJson(const Piece& piece, const CupPlan& cup) {
-  const Box bounds = piece.bounds();
+Json partJson(const Part& part, const CupPlan& cup) {
+  const Box bounds = part.bounds();
   Json json = Json::object();
-  json["id"] = piece.id;
-  json["role"] = roleName(piece.role);
+  json["id"] = part.id;
+  json["kind"] = kindName(part.kind);
+  json["for"] = part.of;
+  json["zones"] = part.zones;
+  json["material"] = materialName(part.material);
+  json["copies"] = part.copies;
+  json["spares"] = part.spares;
+  json["may_turn"] = turnName(part.mayTurn);
+  json["mirrored"] = part.mirrored;
   json["laid_after"] = cup.laidAfter;
-  json["outline_mm"] = points(piece.outline);
+  json["outline_mm"] = points(part.outline);
   json["holes_mm"] = Json::array();
-  for (const Path& hole : piece.holes) json["holes_mm"].push_back(points(hole));
+  for (const Path& hole : part.holes) json["holes_mm"].push_back(points(hole));
   json["slits_mm"] = Json::array();
-  for (const Path& slit : piece.slits) json["slits_mm"].push_back(openPoints(slit));
-  json["area_mm2"] = rounded(piece.area().mm2());
+  for (const Path& slit : part.slits) json["slits_mm"].push_back(openPoints(slit));
+  json["trim_mm"] = Json::array();
+  for (const Guide& guide : part.guides) {
+    if (guide.kind == GuideKind::trim) json["trim_mm"].push_back(openPoints(guide.path));
+  }
+  json["area_mm2"] = rounded(part.area().mm2());
   json["size_mm"] = {rounded(bounds.width()), rounded(bounds.height())};
   return json;
 }
@@ -364,7 +375,7 @@ Json watchJson(const Watch& watch, Unit unit) {
 
 std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
   Json root = Json::object();
-  root["avrelt_plan"] = 1;
+  root["avrelt_plan"] = 2;
   root["units"] = plan.units == Unit::inch ? "in" : "mm";
   root["paper"] = paperName(plan.paper);
   root["cups"] = Json::array();
@@ -386,9 +397,9 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
                      {"each_mm", rounded(cup.snips.each.mm())}};
     addDivision(json, cup, plan.units);
     addFills(json, cup);
-    json["pieces"] = Json::array();
-    for (const PieceRole role : pieceRoles) {
-      for (const Piece& piece : cup.pieces(role)) json["pieces"].push_back(pieceJson(piece, cup));
+    json["parts"] = Json::array();
+    for (const Purpose& purpose : purposes()) {
+      for (const Part& part : cup.parts(purpose.id)) json["parts"].push_back(partJson(part, cup));
     }
     json["watches"] = Json::array();
     for (const Watch& watch : cup.watches) json["watches"].push_back(watchJson(watch, plan.units));
@@ -399,7 +410,7 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     root["files"].push_back({{"path", output.file.name},
                              {"kind", kindName(output.kind)},
                              {"cup", output.cup},
-                             {"piece", output.piece}});
+                             {"part", output.part}});
   }
   return root.dump(1) + "\n";
 }

@@ -78,20 +78,19 @@ std::string pathData(const Path& path, const PageFrame& frame) {
   return path.closed() ? data + " Z" : data;
 }
 
-/// What is drawn on one piece and never cut.
-void drawGuides(std::string& svg, const Piece& piece, const PageFrame& frame, Unit unit) {
-  for (const Tint& tint : piece.tints) {
+/// What is drawn on one part and never cut.
+void drawGuides(std::string& svg, const Part& part, const PageFrame& frame, Unit unit) {
+  for (const Tint& tint : part.tints) {
     std::string data;
     for (const Path& edge : tint.edges) data += (data.empty() ? "" : " ") + pathData(edge, frame);
     svg += "    <path d=\"" + data + "\" fill=\"" + tint.colour +
            "\" fill-rule=\"evenodd\" stroke=\"none\"/>\n";
   }
-  for (const Guide& guide : piece.guides) {
-    const bool dashed = guide.kind == GuideKind::seam || guide.kind == GuideKind::keepClear;
+  for (const Guide& guide : part.guides) {
     svg += "    <path d=\"" + pathData(guide.path, frame) + "\"" +
-           (dashed ? " stroke-dasharray=\"3 1.5\"" : "") + "/>\n";
+           (guide.dashed() ? " stroke-dasharray=\"3 1.5\"" : "") + "/>\n";
   }
-  for (const Lettering& lettering : piece.letterings) {
+  for (const Lettering& lettering : part.letterings) {
     const Point at = frame(lettering.at);
     svg += "    <text x=\"" + digits(at.x) + "\" y=\"" +
            digits(at.y + ink::capHeight * lettering.height.mm() / 2) + "\" font-size=\"" +
@@ -106,7 +105,7 @@ void drawGuides(std::string& svg, const Piece& piece, const PageFrame& frame, Un
 
 }  // namespace
 
-std::string svgOf(const PieceSet& set, Unit unit, const std::string& title) {
+std::string svgOf(const PartSet& set, Unit unit, const std::string& title) {
   const PageFrame frame{set.bounds()};
   const std::string width = digits(frame.box.width());
   const std::string height = digits(frame.box.height());
@@ -121,12 +120,12 @@ std::string svgOf(const PieceSet& set, Unit unit, const std::string& title) {
 
   svg += "  <g id=\"cut\" fill=\"none\" stroke=\"" + std::string(ink::edge) +
          "\" stroke-width=\"0.1\">\n";
-  for (const Piece& piece : set.pieces) {
-    svg += "    <path id=\"" + piece.id + "\" d=\"" + pathData(piece.outline, frame) + "\"/>\n";
-    for (const Path& hole : piece.holes) {
+  for (const Part& part : set.parts) {
+    svg += "    <path id=\"" + part.id + "\" d=\"" + pathData(part.outline, frame) + "\"/>\n";
+    for (const Path& hole : part.holes) {
       svg += "    <path d=\"" + pathData(hole, frame) + "\"/>\n";
     }
-    for (const Path& slit : piece.slits) {
+    for (const Path& slit : part.slits) {
       svg += "    <path d=\"" + pathData(slit, frame) + "\"/>\n";
     }
   }
@@ -134,7 +133,7 @@ std::string svgOf(const PieceSet& set, Unit unit, const std::string& title) {
 
   svg += "  <g id=\"guide\" fill=\"none\" stroke=\"" + std::string(ink::guide) +
          "\" stroke-width=\"0.1\">\n";
-  for (const Piece& piece : set.pieces) drawGuides(svg, piece, frame, unit);
+  for (const Part& part : set.parts) drawGuides(svg, part, frame, unit);
   svg += "  </g>\n</svg>\n";
   return svg;
 }

@@ -3,16 +3,16 @@
 
 #include <string>
 
-#include "sheet/piece_set.h"
+#include "sheet/part_set.h"
 
 namespace avrelt {
 
 /// Pieces as SVG 1.1 at true size: width and height in mm, one user unit a millimetre, y turned
-/// down. The page is exactly the pieces' own rectangle.
+/// down. The page is exactly the parts' own rectangle.
 ///
 /// Two layers: `cut` holds edges, holes and slits, arcs as arcs; `guide` what is drawn and never
 /// cut, lettering included. Stretches that stand off their chord by under a nanometre are written
 /// as lines, since a radius of kilometres loses the place in other people's readers.
-std::string svgOf(const PieceSet& set, Unit unit, const std::string& title);
+std::string svgOf(const PartSet& set, Unit unit, const std::string& title);
 
 }  // namespace avrelt

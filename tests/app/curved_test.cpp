@@ -128,7 +128,7 @@ TEST_CASE("ways of laying are compared and taken with a click, and given back") 
   QTest::mouseClick(gores, Qt::LeftButton);
   CHECK(open.cup().wrap.laying == LayingKind::gores);
   CHECK(open.order().plan()->laid == LayingKind::gores);
-  CHECK(open.order().plan()->set(PieceRole::wrap).pieces.size() > 2);
+  CHECK(open.order().plan()->set(purpose::wrap).parts.size() > 2);
   CHECK(gores->accessibleDescription().contains("gores"));
   page.take(std::nullopt);
   CHECK_FALSE(open.cup().wrap.laying.has_value());

@@ -2,6 +2,7 @@
 #include <algorithm>
 
 #include "app/application.h"
+#include "app/order/fill_edits.h"
 #include "app/order/zone_edits.h"
 
 using namespace avrelt;
@@ -106,7 +107,7 @@ TEST_CASE("a zone is picked by a click or the arrow keys, and given a finish") {
   QTest::mouseClick(&flat, Qt::LeftButton, {}, flat.placeOfZone("B").toPoint());
   CHECK(zoneInHand(open.order())->letter == "B");
   QTest::keyClick(&flat, Qt::Key_Right);
-  CHECK(zoneInHand(open.order())->id == "A");
+  CHECK(zoneInHand(open.order())->letter == "A");
   QTest::keyClick(&flat, Qt::Key_Left);
   const QImage before = flat.grab().toImage();
   open.station().finishPage().kind().button(2)->click();
@@ -137,8 +138,8 @@ TEST_CASE("tape moves, marks and stripes come of it, and a move shows its line")
   addStripe(open.order(), "1");
   REQUIRE(work.stripePage().list().count() == 1);
   CHECK(work.stripePage().list().item(0)->text().contains("3 mm wide"));
-  CHECK(open.order().plan()->set(PieceRole::stripe).pieces.size() == 1);
-  CHECK(open.order().plan()->set(PieceRole::uprightGauge).pieces.size() == 1);
+  CHECK(open.order().plan()->set(purpose::stripe).parts.size() == 1);
+  CHECK(open.order().plan()->set(purpose::uprightGauge).parts.size() == 1);
   // The line goes with its cut, and so does the stripe.
   open.station().cutPage().uncutButton().click();
   CHECK(work.stripePage().list().count() == 0);
@@ -337,4 +338,55 @@ TEST_CASE("a finish is given to all parts of a cut, or to every second one") {
   CHECK(filled() == "ABCDE");
   open.order().history()->undo();
   CHECK(filled() == "ABCE");
+}
+
+TEST_CASE("a ring added above leaves patterns, stripes and the order of filling where they were") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  editCut(open.order(), "places", {}, [](Cut& cut) {
+    cut.how = RingCut{.by = CutBy::places, .places = {WrittenLength::mm(100)}};
+  });
+  open.order().pickPart({1});
+  editFinish(open.order(), "f", {}, [](Finish& finish) {
+    finish.kind = FinishKind::glitter;
+    finish.name = "low";
+  });
+  fillZone(open.order(), Family::hexagons);
+  addStripe(open.order(), "1");
+  const std::string zone = open.order().zone();
+  CHECK(open.order().plan()->fills.front().letter == "B");
+  editCut(open.order(), "another", {},
+          [](Cut& cut) { std::get<RingCut>(cut.how).places.push_back(WrittenLength::mm(40)); });
+  REQUIRE(open.divided().zones.size() == 3);
+  CHECK(open.order().zone() == zone);
+  CHECK(open.order().plan()->fills.front().letter == "C");
+  CHECK(open.divided().zones[2].finish.name == "low");
+  CHECK(open.divided().zones[0].finish.kind == FinishKind::none);
+  CHECK(open.order().plan()->stripes.front().line == "2");
+  open.order().history()->undo();
+  CHECK(open.order().plan()->fills.front().letter == "B");
+}
+
+TEST_CASE("film on a zone is cut for that zone, and lights it up where it goes") {
+  DivideWindow open;
+  open.cut(CutKind::rings);
+  open.order().pickPart({1});
+  editFinish(open.order(), "f", {}, [](Finish& finish) { finish.kind = FinishKind::film; });
+  open.order().pickPart({0});
+  open.window.goToStation(MainWindow::cut);
+  CutStation& cutting = open.window.cutStation();
+  CHECK(open.order().plan()->parts(purpose::wrap).empty());
+  cutting.choose(purpose::film);
+  CHECK(zoneInHand(open.order())->letter == "B");
+  CHECK(cutting.isForZones());
+  // A wrap over everything is asked for, and taken back.
+  auto* over = cutting.findChild<Segments*>("over");
+  REQUIRE(over != nullptr);
+  emit over->picked(1);
+  REQUIRE(open.order().plan()->parts(purpose::wrap).size() == 1);
+  cutting.choose(purpose::wrap);
+  CHECK_FALSE(cutting.isForZones());
+  open.order().history()->undo();
+  CHECK(open.order().plan()->parts(purpose::wrap).empty());
+  CHECK(cutting.purpose() == purpose::film);
 }

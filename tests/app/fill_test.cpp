@@ -129,17 +129,17 @@ TEST_CASE("stencil and key of a filled zone are among the pieces") {
   FillWindow open;
   open.take(Family::triangles);
   const CupPlan& plan = *open.order().plan();
-  const PieceSet stencil = plan.set(PieceRole::stencil);
-  REQUIRE(stencil.pieces.size() == 1);
-  CHECK(stencil.pieces[0].slits.size() >= open.plan().cells.size());
-  REQUIRE(plan.set(PieceRole::key).pieces.size() == 1);
-  CHECK(plan.set(PieceRole::filmCell).pieces.empty());
+  const PartSet stencil = plan.set(purpose::stencil);
+  REQUIRE(stencil.parts.size() == 1);
+  CHECK(stencil.parts[0].slits.size() >= open.plan().cells.size());
+  REQUIRE(plan.set(purpose::key).parts.size() == 1);
+  CHECK(plan.set(purpose::filmCell).parts.empty());
   editFill(open.order(), "film", {},
            [](Fill& fill) { fill.colours[1].finish.kind = FinishKind::film; });
   const auto wanted =
       static_cast<std::size_t>(std::count_if(open.plan().cells.begin(), open.plan().cells.end(),
                                              [](const Cell& cell) { return cell.colour == 1; }));
-  CHECK(open.order().plan()->set(PieceRole::filmCell).pieces.size() == wanted);
+  CHECK(open.order().plan()->set(purpose::filmCell).parts.size() == wanted);
 }
 
 TEST_CASE("a pattern stays with its zone's first part when that is cut, and comes back") {
@@ -306,7 +306,7 @@ TEST_CASE("rates are the shop's: amounts and time follow, and stay for the next 
 TEST_CASE("what is cut besides the stencil is chosen, and weeding is foretold") {
   FillWindow open;
   open.take(Family::check);
-  open.station().workPages().show(FillStation::pieces);
+  open.station().workPages().show(FillStation::parts);
   CuttingPage& cutting = open.station().cuttingPage();
   CHECK(cutting.words().contains("cells, the narrowest about"));
   CHECK_FALSE(cutting.straight().isEnabled());  // it is straight
@@ -314,15 +314,15 @@ TEST_CASE("what is cut besides the stencil is chosen, and weeding is foretold") 
   cutting.lines().button(2)->click();
   CHECK(cutting.words().contains("Tape 1/32 in wide"));
   cutting.lines().button(1)->click();
-  CHECK(open.order().plan()->set(PieceRole::lineWork).pieces.size() == 1);
+  CHECK(open.order().plan()->set(purpose::lineWork).parts.size() == 1);
   cutting.doubleSided().click();
-  CHECK(open.order().plan()->set(PieceRole::doubleSided).pieces.size() == 1);
+  CHECK(open.order().plan()->set(purpose::doubleSided).parts.size() == 1);
   editFill(open.order(), "film", {},
            [](Fill& fill) { fill.colours[1].finish.kind = FinishKind::film; });
-  const std::size_t cells = open.order().plan()->set(PieceRole::filmCell).pieces.size();
+  const std::size_t cells = open.order().plan()->set(purpose::filmCell).parts.size();
   cutting.spares().setValue(1);
-  CHECK(open.order().plan()->set(PieceRole::filmCell).pieces.size() == 2 * cells);
+  CHECK(open.order().plan()->set(purpose::filmCell).parts.size() == 2 * cells);
   cutting.filmWhole().click();
-  CHECK(open.order().plan()->set(PieceRole::filmCell).pieces.empty());
-  CHECK(open.order().plan()->set(PieceRole::filmWhole).pieces.size() == 1);
+  CHECK(open.order().plan()->set(purpose::filmCell).parts.empty());
+  CHECK(open.order().plan()->set(purpose::filmWhole).parts.size() == 1);
 }

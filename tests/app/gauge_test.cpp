@@ -22,7 +22,7 @@ TEST_CASE("a straight cup takes two numbers typed") {
   CHECK(open.cup().blank.stations[0].girth->text == "9 3/8 in");
   CHECK(open.cup().blank.stations[1].at.length == Length::inches(7.875));
   CHECK(open.window.order().planHolds());
-  const Box size = open.window.order().plan()->piece(PieceRole::wrap).bounds();
+  const Box size = open.window.order().plan()->part(purpose::wrap).bounds();
   CHECK(size.width() == Approx((9.375 + 0.125) * 25.4));
 }
 

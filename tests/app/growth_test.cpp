@@ -14,7 +14,7 @@ Coat resin(double ml) {
 }
 
 double wrapWidth(OpenWindow& open) {
-  return open.window.order().plan()->piece(PieceRole::wrap).bounds().width();
+  return open.window.order().plan()->part(purpose::wrap).bounds().width();
 }
 
 /// A menu entry as a person finds it.

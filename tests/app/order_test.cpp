@@ -105,11 +105,11 @@ TEST_CASE("a name taken or empty is refused in words and changes nothing") {
 TEST_CASE("when measures make no cup the last plan stays, and does not hold") {
   TwoCups two;
   Order& order = two.order;
-  const double area = order.plan()->piece(PieceRole::wrap).area().mm2();
+  const double area = order.plan()->part(purpose::wrap).area().mm2();
   setGirth(order, false, WrittenLength::mm(0));
   CHECK_FALSE(order.planHolds());
   REQUIRE(order.plan() != nullptr);
-  CHECK(order.plan()->piece(PieceRole::wrap).area().mm2() == area);
+  CHECK(order.plan()->part(purpose::wrap).area().mm2() == area);
   CHECK(order.faults().size() == 1);
   order.choose(1);
   CHECK(order.planHolds());

@@ -159,8 +159,8 @@ TEST_CASE("the chosen piece is saved as SVG and PDF; what cannot be planned is n
   const QTemporaryDir folder;
   OpenWindow open;
   open.window.goToStation(MainWindow::cut);
-  for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece, PieceRole::markingStrip}) {
-    open.window.cutStation().choose(role);
+  for (const char* purpose : {purpose::wrap, purpose::testPiece, purpose::markingStrip}) {
+    open.window.cutStation().choose(purpose);
     CHECK_FALSE(open.window.savePiece(OutputKind::svg, folder.filePath("p.svg")).has_value());
     CHECK_FALSE(open.window.savePiece(OutputKind::pdf, folder.filePath("p.pdf")).has_value());
   }
@@ -188,7 +188,7 @@ TEST_CASE("every piece is saved as it is on screen, by what the shop has learnt"
   REQUIRE(saved.has_value());
   CHECK(*saved > 5);
   const CupPlan& plan = *order.plan();
-  const auto onScreen = outputOf(plan, plan.set(PieceRole::wrap), OutputKind::svg,
+  const auto onScreen = outputOf(plan, plan.set(purpose::wrap), OutputKind::svg,
                                  order.document().printPaper(), order.unit());
   REQUIRE(onScreen.has_value());
   const std::string path = folder.filePath("cup-1-wrap.svg").toStdString();

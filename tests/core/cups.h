@@ -7,7 +7,7 @@
 
 #include "cup/body.h"
 #include "cup/wrap.h"
-#include "sheet/wrap_pieces.h"
+#include "sheet/wrap_parts.h"
 
 /// A small set of named cups that every operation is checked against.
 namespace avrelt::cups {
@@ -107,21 +107,22 @@ inline WrapLayout laidOut(const Development& body, const Wrap& wrap) {
   return *layout;
 }
 
-/// The one piece of a wrap on a cone.
-inline Piece conePiece(const WrapLayout& layout, Unit unit, const std::string& name,
-                       PieceRole role = PieceRole::wrap) {
+/// The one part of a wrap on a cone.
+inline Part conePiece(const WrapLayout& layout, Unit unit, const std::string& name,
+                      bool paper = false) {
   const Body body = Body::of(layout.body());
   const Layings layings = layingsOf(body, layout.low(), layout.high(), layout.overlap(), Film());
-  return wrapPieces({body,
-                     layings.of(LayingKind::sector),
-                     layout,
-                     Length(),
-                     {},
-                     layings.runsOff,
-                     {"cut for the bare cup", {}},
-                     unit,
-                     name},
-                    role)
+  return wrapParts({body,
+                    layings.of(LayingKind::sector),
+                    layout,
+                    Length(),
+                    {},
+                    layings.runsOff,
+                    {"cut for the bare cup", {}},
+                    unit,
+                    name,
+                    {}},
+                   paper)
       .front();
 }
 

@@ -7,6 +7,7 @@
 
 #include "files/disk.h"
 #include "files/json_reader.h"
+#include "job/ids.h"
 #include "job/plan.h"
 
 using namespace avrelt;
@@ -102,10 +103,11 @@ TEST_CASE("members not known survive at every level") {
 }
 
 TEST_CASE("an order of a newer version is refused with a sentence") {
-  CHECK_THAT(oneFault(R"({"avrelt": 2, "cups": 7})"), Catch::Contains("newer Avrelt"));
-  CHECK_THAT(oneFault(R"({"avrelt": 1e300, "cups": 7})"), Catch::Contains("whole number 1"));
-  CHECK_THAT(oneFault(R"({"avrelt": "1"})"), Catch::Contains("whole number 1"));
-  CHECK_THAT(oneFault(R"({"avrelt": 0})"), Catch::Contains("whole number 1"));
+  CHECK_THAT(oneFault(R"({"avrelt": 3, "cups": 7})"), Catch::Contains("newer Avrelt"));
+  CHECK_THAT(oneFault(R"({"avrelt": 1e300, "cups": 7})"),
+             Catch::Contains("whole number from 1 to 2"));
+  CHECK_THAT(oneFault(R"({"avrelt": "1"})"), Catch::Contains("whole number from 1 to 2"));
+  CHECK_THAT(oneFault(R"({"avrelt": 0})"), Catch::Contains("whole number from 1 to 2"));
   CHECK_THAT(oneFault(R"({"cups": []})"), Catch::Contains("no Avrelt order"));
   CHECK_THAT(oneFault("[]"), Catch::Contains("object in braces"));
   CHECK_THAT(oneFault("<svg/>"), Catch::Contains("not JSON"));
@@ -201,6 +203,7 @@ TEST_CASE("the seam's degrees come back as they were given") {
   for (const double degrees : {0.0, 1.0, 37.0, 172.0, 180.0, -90.0, 12.345, 12.3456789012345}) {
     Document document;
     document.cups.push_back(newCup("A", Unit::mm));
+    giveIds(document.cups[0]);
     document.cups[0].wrap.seamAt = Angle::degrees(degrees);
     CHECK(Json::parse(writeDocument(document))["cups"][0]["wrap"]["seam_at"].get<double>() ==
           Approx(degrees).epsilon(1e-15));
@@ -387,6 +390,7 @@ TEST_CASE("any order survives its file") {
       if (*rc::gen::arbitrary<bool>()) cup.strip.at = WrittenLength::mm(33.25);
       document.cups.push_back(std::move(cup));
     }
+    for (Cup& cup : document.cups) giveIds(cup);
     const auto read = readDocument(writeDocument(document));
     RC_ASSERT(read.has_value());
     RC_ASSERT(read->document == document);

@@ -110,7 +110,7 @@ TEST_CASE("an id told twice is refused with both places") {
 TEST_CASE("ids a hand has written are kept, the others are made, and none is made twice") {
   Document document = read(oneCup(R"("ids": 4, "divide": {"body": {"id": "wall", "cut":
       {"kind": "rings", "count": 3}, "parts": [{"id": "cut-5"}, {}]}},
-      "fills": [{"zone": "cut-5"}, {"id": "mine", "zone": "@x.y"}])"));
+      "fills": [{"zone": "cut-5", "colours": [{"share": 1}]}, {"id": "mine", "zone": "@x.y"}])"));
   Cup& cup = document.cups[0];
   CHECK(cup.division.body.id == "wall");
   CHECK(cup.division.body.cut->id == "cut-6");

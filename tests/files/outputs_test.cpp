@@ -114,11 +114,13 @@ TEST_CASE("the same order gives the same files, byte for byte") {
 TEST_CASE("every cup's pieces come as SVG and PDF, with what its lines need where it is divided") {
   const auto files = outputsOf(demoPlan());
   REQUIRE(files.has_value());
-  CHECK(files->size() == 5 * 4 * 2 + 12 * 2 + 1);
+  CHECK(files->size() == 5 * 4 * 2 + 9 * 2 + 1);
   std::set<std::string> names;
   for (const OutputFile& file : *files) names.insert(file.name);
   CHECK(names.size() == files->size());
-  CHECK(names.count("comet-wrap.svg") == 1);
+  CHECK(names.count("comet-wrap.svg") == 1);  // over everything
+  CHECK(names.count("comet-film-C.svg") == 1);
+  CHECK(names.count("mirror-wrap.svg") == 0);
   CHECK(names.count("dome-strip.pdf") == 1);
   const Json plan = Json::parse(files->back().bytes);
   CHECK(plan["files"].size() == files->size() - 1);
@@ -141,7 +143,9 @@ TEST_CASE("pieces of a curved cup come in one file together, and one by one in t
   const Json json = Json::parse(files->back().bytes)["cups"].back();
   CHECK(json["surface"]["kind"] == "curved");
   std::size_t wraps = 0;
-  for (const Json& piece : json["pieces"]) wraps += piece["role"] == "wrap" ? 1 : 0;
+  for (const Json& part : json["parts"]) {
+    wraps += part["id"].get<std::string>().rfind("wrap-", 0) == 0 ? 1 : 0;
+  }
   CHECK(wraps == count);
   CHECK(json["laying"]["options"].size() == 5);
   CHECK(json["laying"]["stretch_map"].size() > 20);
@@ -155,7 +159,7 @@ TEST_CASE("the plan's polyline stays within a hundredth of a millimetre of the t
   const Plan plan = demoPlan();
   const Json json = Json::parse(planJson(plan, {}));
   const CupPlan& comet = plan.cups[1];
-  const Json& outline = json["cups"][1]["pieces"][0]["outline_mm"];
+  const Json& outline = json["cups"][1]["parts"][0]["outline_mm"];
   REQUIRE(outline.size() > 50);
   for (std::size_t i = 0; i < outline.size(); ++i) {
     const Json& a = outline[i];
@@ -212,9 +216,9 @@ TEST_CASE("watches reach the plan in words of the order's unit") {
 }
 
 TEST_CASE("a piece too large to print is refused in words") {
-  Piece piece;
-  piece.outline = {{0, 0}, {{{9e3, 0}, 0}, {{9e3, 9e3}, 0}, {{0, 9e3}, 0}, {{0, 0}, 0}}};
-  const auto pdf = pdfOf(setOf(piece), tileOver(piece.bounds(), Paper::a4), Unit::mm, "x");
+  Part part;
+  part.outline = {{0, 0}, {{{9e3, 0}, 0}, {{9e3, 9e3}, 0}, {{0, 9e3}, 0}, {{0, 0}, 0}}};
+  const auto pdf = pdfOf(setOf({part}), tileOver(part.bounds(), Paper::a4), Unit::mm, "x");
   REQUIRE_FALSE(pdf.has_value());
   CHECK_THAT(inWords(pdf.error(), Unit::mm), Catch::Contains("400 pages"));
 }

@@ -64,5 +64,5 @@ TEST_CASE("plans written fit the plan schema") {
   const auto files = outputsOf(*planDocument(readDocument(demoText())->document));
   REQUIRE(files.has_value());
   CHECK(valid("plan.schema.json", files->back().bytes));
-  CHECK_FALSE(valid("plan.schema.json", R"({"avrelt_plan": 1})"));
+  CHECK_FALSE(valid("plan.schema.json", R"({"avrelt_plan": 2})"));
 }

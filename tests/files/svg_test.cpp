@@ -5,14 +5,14 @@
 #include <regex>
 
 #include "core/cups.h"
-#include "sheet/wrap_pieces.h"
+#include "sheet/wrap_parts.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
 
 namespace {
 
-Piece wrapOn(const Blank& blank) {
+Part wrapOn(const Blank& blank) {
   return conePiece(laidOut(developed(blank), wrapOf({}, {}, Length())), Unit::inch, "Comet");
 }
 
@@ -32,8 +32,8 @@ std::string cutLayer(const std::string& svg) {
 }  // namespace
 
 TEST_CASE("width, height and viewBox agree in millimetres") {
-  const Piece piece = wrapOn(all()[1].blank);
-  const std::string svg = svgOf(setOf(piece), Unit::inch, "Comet: Wrap");
+  const Part part = wrapOn(all()[1].blank);
+  const std::string svg = svgOf(setOf({part}), Unit::inch, "Comet: Wrap");
   std::smatch found;
   REQUIRE(std::regex_search(
       svg, found,
@@ -41,22 +41,22 @@ TEST_CASE("width, height and viewBox agree in millimetres") {
           "width=\"([0-9.]+)mm\" height=\"([0-9.]+)mm\" viewBox=\"0 0 ([0-9.]+) ([0-9.]+)\"")));
   CHECK(found[1] == found[3]);
   CHECK(found[2] == found[4]);
-  CHECK(std::stod(found[1]) == Approx(piece.bounds().width()).margin(1e-4));
-  CHECK(std::stod(found[2]) == Approx(piece.bounds().height()).margin(1e-4));
+  CHECK(std::stod(found[1]) == Approx(part.bounds().width()).margin(1e-4));
+  CHECK(std::stod(found[2]) == Approx(part.bounds().height()).margin(1e-4));
 }
 
 TEST_CASE("a cone's wrap is cut along two true arcs, a cylinder's along none") {
-  CHECK(countOf(cutLayer(svgOf(setOf(wrapOn(all()[1].blank)), Unit::inch, "x")), " A") == 2);
-  CHECK(countOf(cutLayer(svgOf(setOf(wrapOn(all()[0].blank)), Unit::inch, "x")), " A") == 0);
+  CHECK(countOf(cutLayer(svgOf(setOf({wrapOn(all()[1].blank)}), Unit::inch, "x")), " A") == 2);
+  CHECK(countOf(cutLayer(svgOf(setOf({wrapOn(all()[0].blank)}), Unit::inch, "x")), " A") == 0);
 }
 
 TEST_CASE("a hair of taper writes no radius of kilometres") {
-  const std::string svg = svgOf(setOf(wrapOn(all()[5].blank)), Unit::inch, "x");
+  const std::string svg = svgOf(setOf({wrapOn(all()[5].blank)}), Unit::inch, "x");
   CHECK(countOf(cutLayer(svg), " A") == 0);
 }
 
 TEST_CASE("what is drawn is kept apart from what is cut") {
-  const std::string svg = svgOf(setOf(wrapOn(all()[1].blank)), Unit::inch, "x");
+  const std::string svg = svgOf(setOf({wrapOn(all()[1].blank)}), Unit::inch, "x");
   CHECK(countOf(cutLayer(svg), "<path") == 1);
   CHECK(countOf(cutLayer(svg), "<text") == 0);
   CHECK(countOf(svg, "<g id=\"guide\"") == 1);
@@ -64,9 +64,9 @@ TEST_CASE("what is drawn is kept apart from what is cut") {
 }
 
 TEST_CASE("names cannot break the file") {
-  Piece piece = wrapOn(all()[0].blank);
-  piece.letterings.push_back({{0, 0}, Length::mm(3), Angle(), {"%1", {std::string("<&\"\x01>")}}});
-  const std::string svg = svgOf(setOf(piece), Unit::inch, "a<b>&\"c\"");
+  Part part = wrapOn(all()[0].blank);
+  part.letterings.push_back({{0, 0}, Length::mm(3), Angle(), {"%1", {std::string("<&\"\x01>")}}});
+  const std::string svg = svgOf(setOf({part}), Unit::inch, "a<b>&\"c\"");
   CHECK_THAT(svg, Catch::Contains("<title>a&lt;b&gt;&amp;&quot;c&quot;</title>"));
   CHECK_THAT(svg, Catch::Contains("&lt;&amp;&quot; &gt;"));
 }

@@ -111,13 +111,62 @@ TEST_CASE("every piece of a plan is a simple polygon of the area the plan says")
   REQUIRE(plan.has_value());
   const Json json = Json::parse(planJson(*plan, {}));
   for (const Json& cup : json["cups"]) {
-    for (const Json& piece : cup["pieces"]) {
-      INFO(cup["name"].get<std::string>() << " " << piece["id"].get<std::string>());
+    for (const Json& part : cup["parts"]) {
+      INFO(cup["name"].get<std::string>() << " " << part["id"].get<std::string>());
       std::vector<Point> points;
-      for (const Json& p : piece["outline_mm"]) points.push_back({p[0], p[1]});
+      for (const Json& p : part["outline_mm"]) points.push_back({p[0], p[1]});
       const Measured measured = measuredByGeos(points);
       CHECK(measured.valid);
-      CHECK(measured.area == Approx(piece["area_mm2"].get<double>()).epsilon(1e-4));
+      CHECK(measured.area == Approx(part["area_mm2"].get<double>()).epsilon(1e-4));
     }
+  }
+}
+
+TEST_CASE(
+    "films of zones are simple polygons, and on a cone fill the wall they may cover by GEOS") {
+  Document document;
+  document.units = Unit::mm;
+  for (const Named& cup : all()) {
+    if (cup.blank.stations[1].at.length < Length::mm(60)) continue;
+    for (const double seam : {180.0, 0.0, 75.0}) {
+      Cup divided =
+          newCup(std::string(cup.name) + " " + std::to_string(static_cast<int>(seam)), Unit::mm);
+      divided.blank = cup.blank;
+      divided.wrap.overlap = {};
+      divided.wrap.seamAt = Angle::degrees(seam);
+      ZoneNode& body = divided.division.body;
+      body.cut = UprightCut{.count = 3, .at = Angle::degrees(40)};
+      body.parts.assign(3, ZoneNode());
+      body.parts[1].cut = RingCut{.count = 2};
+      body.parts[1].parts.assign(2, ZoneNode());
+      for (ZoneNode* node :
+           {&body.parts[0], &body.parts[1].parts[0], &body.parts[1].parts[1], &body.parts[2]}) {
+        node->finish.kind = FinishKind::film;
+      }
+      document.cups.push_back(divided);
+    }
+  }
+  REQUIRE(document.cups.size() > 6);
+  const CheckedAll<Plan> plan = planDocument(document);
+  REQUIRE(plan.has_value());
+  const Json json = Json::parse(planJson(*plan, {}));
+  for (std::size_t i = 0; i < plan->cups.size(); ++i) {
+    double sum = 0;
+    std::size_t films = 0;
+    for (const Json& part : json["cups"][i]["parts"]) {
+      if (part["kind"] != "film" || part["zones"].empty()) continue;
+      INFO(plan->cups[i].name << " " << part["id"].get<std::string>());
+      std::vector<Point> points;
+      for (const Json& p : part["outline_mm"]) points.push_back({p[0], p[1]});
+      const Measured measured = measuredByGeos(points);
+      CHECK(measured.valid);
+      CHECK(measured.area == Approx(part["area_mm2"].get<double>()).epsilon(1e-5));
+      sum += measured.area;
+      ++films;
+    }
+    CHECK(films >= 4);
+    const CupPlan& cup = plan->cups[i];
+    if (!cup.wall.body.isCone()) continue;
+    CHECK(sum == Approx(cup.wall.body.area(cup.wrap.low(), cup.wrap.high()).mm2()).epsilon(3e-5));
   }
 }

@@ -8,7 +8,7 @@
 
 #include "core/cups.h"
 #include "files/pdf.h"
-#include "sheet/wrap_pieces.h"
+#include "sheet/wrap_parts.h"
 
 // Our PDF as poppler, an independent reader, sees it.
 
@@ -72,7 +72,7 @@ double longestRun(const poppler::image& image, double fromLeft, double atY) {
   return longest;
 }
 
-Piece pieceOf(const Blank& blank) {
+Part pieceOf(const Blank& blank) {
   return conePiece(laidOut(developed(blank), wrapOf({}, {}, Length::mm(3))), Unit::inch, "Comet");
 }
 
@@ -80,11 +80,11 @@ Piece pieceOf(const Blank& blank) {
 
 TEST_CASE("poppler measures page, piece and bars within a tenth of a millimetre") {
   // Narrow enough for one page of either paper, and square at its corners, where lines end sharp.
-  const Piece piece = pieceOf(body(Length::mm(165), Length::mm(165), Length::mm(110)));
+  const Part part = pieceOf(body(Length::mm(165), Length::mm(165), Length::mm(110)));
   for (const Paper paper : {Paper::a4, Paper::letter}) {
-    const Tiling tiling = tileOver(piece.bounds(), paper);
+    const Tiling tiling = tileOver(part.bounds(), paper);
     REQUIRE(tiling.pages.size() == 1);
-    const auto pdf = pdfOf(setOf(piece), tiling, Unit::inch, "Comet: Wrap");
+    const auto pdf = pdfOf(setOf({part}), tiling, Unit::inch, "Comet: Wrap");
     REQUIRE(pdf.has_value());
     const auto document = opened(*pdf);
     REQUIRE(document->pages() == 1);
@@ -96,18 +96,18 @@ TEST_CASE("poppler measures page, piece and bars within a tenth of a millimetre"
     const double pageHeight = tiling.pageHeight().mm();
     const Extent ink = inkIn(image, 0, pageHeight - 6 - 16);
     // The line is 0.2 mm wide, half of it outside the edge on either side.
-    CHECK(ink.width == Approx(piece.bounds().width() + 0.2).margin(0.1));
-    CHECK(ink.height == Approx(piece.bounds().height() + 0.2).margin(0.1));
+    CHECK(ink.width == Approx(part.bounds().width() + 0.2).margin(0.1));
+    CHECK(ink.height == Approx(part.bounds().height() + 0.2).margin(0.1));
     CHECK(longestRun(image, 0, pageHeight - 6 - 8) == Approx(100 + 0.2).margin(0.1));
     CHECK(longestRun(image, 0, pageHeight - 6 - 1.5) == Approx(101.6 + 0.2).margin(0.1));
   }
 }
 
 TEST_CASE("every page carries reminder and name, and several carry their number") {
-  const Piece piece = pieceOf(body(Length::mm(380), Length::mm(420), Length::mm(240)));
-  const Tiling tiling = tileOver(piece.bounds(), Paper::a4);
+  const Part part = pieceOf(body(Length::mm(380), Length::mm(420), Length::mm(240)));
+  const Tiling tiling = tileOver(part.bounds(), Paper::a4);
   REQUIRE(tiling.pages.size() > 2);
-  const auto pdf = pdfOf(setOf(piece), tiling, Unit::inch, "Comet: Wrap");
+  const auto pdf = pdfOf(setOf({part}), tiling, Unit::inch, "Comet: Wrap");
   REQUIRE(pdf.has_value());
   const auto document = opened(*pdf);
   REQUIRE(document->pages() == static_cast<int>(tiling.pages.size()));
@@ -126,13 +126,13 @@ TEST_CASE("every page carries reminder and name, and several carry their number"
 TEST_CASE("pages laid over each other by their marks show one piece") {
   // A point of the edge inside a shared band has to appear on both pages, the same way from the
   // windows' corners as the tiling says.
-  const Piece piece = pieceOf(body(Length::mm(300), Length::mm(300), Length::mm(150)));
-  const Tiling tiling = tileOver(piece.bounds(), Paper::a4);
+  const Part part = pieceOf(body(Length::mm(300), Length::mm(300), Length::mm(150)));
+  const Tiling tiling = tileOver(part.bounds(), Paper::a4);
   REQUIRE(tiling.columns == 2);
-  const auto pdf = pdfOf(setOf(piece), tiling, Unit::inch, "x");
+  const auto pdf = pdfOf(setOf({part}), tiling, Unit::inch, "x");
   REQUIRE(pdf.has_value());
   const auto document = opened(*pdf);
-  const Box laid = boundsOf(laidOn(tiling, piece.outline));
+  const Box laid = boundsOf(laidOn(tiling, part.outline));
   for (const Page& page : tiling.pages) {
     const poppler::image image = drawn(*document, page.row * tiling.columns + page.column);
     const double band = tiling.pages[1].window.low.x + Tiling::join.mm() / 2;
@@ -148,8 +148,8 @@ TEST_CASE("pages laid over each other by their marks show one piece") {
 }
 
 TEST_CASE("the face is embedded") {
-  const Piece piece = pieceOf(all()[0].blank);
-  const auto pdf = pdfOf(setOf(piece), tileOver(piece.bounds(), Paper::a4), Unit::inch, "x");
+  const Part part = pieceOf(all()[0].blank);
+  const auto pdf = pdfOf(setOf({part}), tileOver(part.bounds(), Paper::a4), Unit::inch, "x");
   REQUIRE(pdf.has_value());
   const auto document = opened(*pdf);
   const std::vector<poppler::font_info> fonts = document->fonts();

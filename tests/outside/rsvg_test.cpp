@@ -8,7 +8,7 @@
 #include "core/cups.h"
 #include "files/svg.h"
 #include "sheet/marking_strip.h"
-#include "sheet/wrap_pieces.h"
+#include "sheet/wrap_parts.h"
 
 // Our SVG as librsvg, an independent reader, sees it.
 
@@ -105,15 +105,15 @@ TEST_CASE("librsvg finds the size stated and drawn within a tenth of a millimetr
     if (cup.blank.stations[1].at.length < Length::mm(20)) continue;
     INFO(cup.name);
     const WrapLayout layout = laidOut(developed(cup.blank), wrapOf({}, {}, Length::mm(1)));
-    const Piece piece = conePiece(layout, Unit::inch, cup.name);
-    const Seen seen = seenByRsvg(svgOf(setOf(piece), Unit::inch, cup.name));
-    const Box size = piece.bounds();
+    const Part part = conePiece(layout, Unit::inch, cup.name);
+    const Seen seen = seenByRsvg(svgOf(setOf({part}), Unit::inch, cup.name));
+    const Box size = part.bounds();
     CHECK(seen.width == Approx(size.width()).margin(0.1));
     CHECK(seen.height == Approx(size.height()).margin(0.1));
     CHECK(seen.inkWidth == Approx(size.width()).margin(0.1));
     CHECK(seen.inkHeight == Approx(size.height()).margin(0.1));
     // Every point of our own polyline is under librsvg's ink: its arcs are our arcs.
-    for (const Point& p : flattened(piece.outline, Length::mm(0.05))) {
+    for (const Point& p : flattened(part.outline, Length::mm(0.05))) {
       CHECK(seen.inkAt({p.x - size.low.x, size.high.y - p.y}));
     }
   }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/cut/cut_station.h"
 
+#include <algorithm>
 #include <QHBoxLayout>
 #include <QScrollArea>
 
@@ -34,14 +35,14 @@ CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction
   row->addWidget(filesCard(saveSvg, savePdf, saveAll), 26);
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  choose(PieceRole::wrap);
+  choose(purpose::wrap);
 }
 
 QWidget* CutStation::pieceCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard(tr("Piece"), body);
   body->setSpacing(5);
-  // A cup with everything on it has more kinds of piece than the card has room for.
+  // A cup with everything on it has more kinds of part than the card has room for.
   auto* list = new QWidget;
   auto* column = new QVBoxLayout(list);
   column->setContentsMargins(0, 0, 4, 0);
@@ -53,13 +54,13 @@ QWidget* CutStation::pieceCard() {
   scroll->setFocusPolicy(Qt::NoFocus);
   scroll->setWidget(list);
   body->addWidget(scroll, 1);
-  for (const PieceRole role : pieceRoles) {
-    auto* choice = new PieceChoice(order_, role);
+  for (const Purpose& purpose : purposes()) {
+    auto* choice = new PurposeChoice(order_, purpose);
     choice->setMinimumHeight(40);
     choices_.push_back(choice);
     column->addWidget(choice);
-    connect(choice, &QAbstractButton::toggled, this, [this, role](bool on) {
-      if (on) choose(role);
+    connect(choice, &QAbstractButton::toggled, this, [this, id = purpose.id](bool on) {
+      if (on) choose(id);
     });
     connect(choice, &QAbstractButton::toggled, scroll, [scroll, choice](bool on) {
       if (on) scroll->ensureWidgetVisible(choice);
@@ -73,6 +74,21 @@ QWidget* CutStation::pieceCard() {
   strip->addWidget(stripWidth_, 2);
   body->addLayout(strip);
   column->addStretch();
+  auto* overLabel = new QLabel(tr("Film over everything"));
+  overLabel->setProperty("role", "label");
+  over_ = new Segments(overLabel->text(), {tr("None"), tr("Clear"), tr("Printed")});
+  over_->setToolTip(
+      tr("A wrap over the whole cup, whatever its zones are. A cup that is one zone without a "
+         "finish is wrapped anyway"));
+  over_->setObjectName(QStringLiteral("over"));
+  auto* over = new QHBoxLayout;
+  over->addWidget(overLabel, 1);
+  over->addWidget(over_);
+  body->addLayout(over);
+  connect(over_, &Segments::picked, this, [this](int i) {
+    order_.editCup(i == 0 ? tr("Take no film over everything") : tr("Lay film over everything"),
+                   [i](Cup& cup) { cup.wrap.over = static_cast<WrapOver>(i); });
+  });
 
   connect(stripAt_, &LengthField::typed, this, [this](const WrittenLength& typed) {
     order_.editCup(
@@ -144,17 +160,36 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   return card;
 }
 
-void CutStation::choose(PieceRole role) {
-  role_ = role;
-  for (PieceChoice* choice : choices_) choice->setChecked(choice->role() == role);
-  sheet_->show(role);
+void CutStation::choose(const std::string& purpose) {
+  purpose_ = purpose;
+  for (PurposeChoice* choice : choices_) choice->setChecked(choice->purpose() == purpose);
+  sheet_->show(purpose);
+  lightUp();
   refresh();
-  emit roleChosen();
+  emit purposeChosen();
+}
+
+bool CutStation::isForZones() const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || !order_.hasCup()) return false;
+  const std::vector<Part>& parts = plan->parts(purpose_);
+  const bool forZone = !parts.empty() && !parts.front().zones.empty();
+  return forZone || !isWrapped(order_.currentCup());
+}
+
+/// Takes the zone in hand that the parts chosen are for, so that flat and cup show where they go.
+void CutStation::lightUp() {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || plan->parts(purpose_).empty()) return;
+  const std::vector<std::string>& of = plan->parts(purpose_).front().of;
+  for (const Zone& zone : plan->divided.zones) {
+    if (std::find(of.begin(), of.end(), zone.id) != of.end()) return order_.pickZone(zone.id);
+  }
 }
 
 void CutStation::refresh() {
   setEnabled(order_.hasCup());
-  const bool strip = role_ == PieceRole::markingStrip;
+  const bool strip = purpose_ == purpose::markingStrip;
   stripAt_->setVisible(strip);
   stripWidth_->setVisible(strip);
   paper_->show(order_.document().printPaper() == Paper::a4 ? 0 : 1);
@@ -168,6 +203,8 @@ void CutStation::refresh() {
     stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
   cut_->setChecked(cup.cut.has_value());
+  cut_->setVisible(isWrapped(cup));
+  over_->show(static_cast<int>(cup.wrap.over));
   fields_.showFaults();
 
   const CupPlan* plan = order_.plan();
@@ -175,15 +212,18 @@ void CutStation::refresh() {
     pages_->clear();
     return;
   }
-  for (PieceChoice* choice : choices_) {
-    choice->setVisible(!plan->set(choice->role()).pieces.empty());
+  for (PurposeChoice* choice : choices_) {
+    choice->setVisible(!plan->parts(choice->purpose()).empty());
   }
-  // Another cup may have no stripes: its wrap is shown instead.
-  if (plan->set(role_).pieces.empty()) {
-    choose(PieceRole::wrap);
+  // Another cup may have no stripes, or no film at all: the first there is is shown instead.
+  if (plan->parts(purpose_).empty()) {
+    const auto first =
+        std::find_if(purposes().begin(), purposes().end(),
+                     [plan](const Purpose& one) { return !plan->parts(one.id).empty(); });
+    if (first != purposes().end()) choose(first->id);
     return;
   }
-  const Box box = plan->set(role_).bounds();
+  const Box box = plan->set(purpose_).bounds();
   const Tiling tiling = tileOver(box, order_.document().printPaper());
   const QString size =
       tr("%1 × %2").arg(say(Length::mm(box.width()), unit), say(Length::mm(box.height()), unit));
@@ -201,7 +241,7 @@ bool CutStation::goTo(const QString& field) {
     return true;
   }
   if (fields_.find(field) == nullptr) return false;
-  choose(PieceRole::markingStrip);
+  choose(purpose::markingStrip);
   return fields_.goTo(field);
 }
 

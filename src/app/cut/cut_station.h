@@ -8,7 +8,7 @@
 #include <QWidget>
 #include <vector>
 
-#include "app/cut/piece_choice.h"
+#include "app/cut/purpose_choice.h"
 #include "app/cut/sheet_view.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
@@ -16,7 +16,7 @@
 
 namespace avrelt {
 
-/// The station where pieces become files: which piece, on which paper, saved as what.
+/// The station where parts become files: which part, on which paper, saved as what.
 class CutStation : public QWidget {
   Q_OBJECT
 
@@ -25,14 +25,17 @@ class CutStation : public QWidget {
   CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
              QWidget* parent = nullptr);
 
-  PieceRole role() const { return role_; }
-  void choose(PieceRole role);
+  const std::string& purpose() const { return purpose_; }
+  void choose(const std::string& purpose);
+  /// Whether what is chosen is seen among the cup's zones, not on the wrap.
+  bool isForZones() const;
   bool goTo(const QString& field);
 
  signals:
-  void roleChosen();
+  void purposeChosen();
 
  private:
+  void lightUp();
   void refresh();
   QWidget* pieceCard();
   QWidget* sheetCard();
@@ -40,13 +43,14 @@ class CutStation : public QWidget {
 
   Order& order_;
   FieldSet fields_;
-  PieceRole role_ = PieceRole::wrap;
-  std::vector<PieceChoice*> choices_;
+  std::string purpose_ = purpose::wrap;
+  std::vector<PurposeChoice*> choices_;
   LengthField* stripAt_ = nullptr;
   LengthField* stripWidth_ = nullptr;
   Segments* paper_ = nullptr;
   SheetView* sheet_ = nullptr;
   QCheckBox* cut_ = nullptr;
+  Segments* over_ = nullptr;
   QLabel* pages_ = nullptr;
 };
 

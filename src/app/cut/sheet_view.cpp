@@ -14,8 +14,8 @@ SheetView::SheetView(Order& order, QWidget* parent) : Canvas(parent), order_(ord
   connect(&order, &Order::changed, this, qOverload<>(&QWidget::update));
 }
 
-void SheetView::show(PieceRole role) {
-  role_ = role;
+void SheetView::show(const std::string& purpose) {
+  purpose_ = purpose;
   update();
 }
 
@@ -26,10 +26,10 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;
   if (!order_.planHolds()) painter.setOpacity(0.4);
-  const PieceSet set = plan->set(role_);
+  const PartSet set = plan->set(purpose_);
   const Tiling tiling = tileOver(set.bounds(), order_.document().printPaper());
   Box all;
-  for (const Piece& piece : set.pieces) all.add(boundsOf(laidOn(tiling, piece.outline)));
+  for (const Part& part : set.parts) all.add(boundsOf(laidOn(tiling, part.outline)));
   const double margin = Tiling::margin.mm();
   const auto paperOf = [&](const Page& page) {
     return Box{page.window.low - Point{margin, margin + Tiling::footer.mm()},
@@ -54,13 +54,13 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     painter.setPen(QPen(band, 1, Qt::DashLine));
     for (const Page& page : tiling.pages) painter.drawRect(rectOf(page.window));
   }
-  const bool film = role_ == PieceRole::wrap || role_ == PieceRole::baseDisc;
-  for (const Piece& piece : set.pieces) {
+  for (const Part& part : set.parts) {
+    const bool film = part.kind == PartKind::film && part.slits.empty();
     painter.setPen(QPen(t.ink, 1.4));
     painter.setBrush(film ? t.film : QColor(Qt::transparent));
-    painter.drawPath(painterPath(laidOn(tiling, piece.outline), fit));
+    painter.drawPath(painterPath(laidOn(tiling, part.outline), fit));
     painter.setPen(Qt::NoPen);
-    for (const Tint& tint : piece.tints) {
+    for (const Tint& tint : part.tints) {
       QPainterPath shape;
       for (const Path& edge : tint.edges) shape.addPath(painterPath(laidOn(tiling, edge), fit));
       painter.setBrush(QColor(QString::fromStdString(tint.colour)));
@@ -68,9 +68,9 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     }
     painter.setBrush(Qt::NoBrush);
     painter.setPen(QPen(t.ink, 1));
-    for (const Path& slit : piece.slits) painter.drawPath(painterPath(laidOn(tiling, slit), fit));
+    for (const Path& slit : part.slits) painter.drawPath(painterPath(laidOn(tiling, slit), fit));
     painter.setPen(QPen(t.petrol, 0.7));
-    for (const Guide& guide : piece.guides) {
+    for (const Guide& guide : part.guides) {
       painter.drawPath(painterPath(laidOn(tiling, guide.path), fit));
     }
   }

@@ -6,21 +6,21 @@
 
 namespace avrelt {
 
-/// A piece as it lies on its pages, all to one scale: print areas, shared bands, join marks.
+/// A part as it lies on its pages, all to one scale: print areas, shared bands, join marks.
 class SheetView : public Canvas {
   Q_OBJECT
 
  public:
   explicit SheetView(Order& order, QWidget* parent = nullptr);
 
-  void show(PieceRole role);
+  void show(const std::string& purpose);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
 
  private:
   Order& order_;
-  PieceRole role_ = PieceRole::wrap;
+  std::string purpose_ = purpose::wrap;
 };
 
 }  // namespace avrelt

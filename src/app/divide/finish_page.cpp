@@ -44,7 +44,7 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   way_->setAccessibleName(tr("How the paint goes on"));
   way_->addItems({tr("brushed or sprayed"), tr("ink, dripped and tilted"), tr("dipped")});
   for (QComboBox* box : {grain_, way_}) box->view()->setAccessibleName(box->accessibleName());
-  opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear")});
+  opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear"), tr("Printed")});
   auto* stuck = new QHBoxLayout;
   stuck->setSpacing(6);
   stuck->addWidget(stickLabel_);
@@ -85,8 +85,13 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   connect(onAll_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 1); });
   connect(onSecond_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 2); });
   connect(opaque_, &Segments::picked, this, [this](int i) {
-    editFinish(order_, i == 0 ? tr("Take opaque film") : tr("Take clear film"), {},
-               [i](Finish& finish) { finish.opaque = i == 0; });
+    const QString words = i == 0   ? tr("Take opaque film")
+                          : i == 1 ? tr("Take clear film")
+                                   : tr("Take printed film");
+    editFinish(order_, words, {}, [i](Finish& finish) {
+      finish.opaque = i != 1;
+      finish.printed = i == 2;
+    });
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
     editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"),
@@ -129,7 +134,7 @@ void FinishPage::refresh() {
   way_->setVisible(paints);
   way_->setCurrentIndex(finish.kind == FinishKind::paint ? 0 : ink ? 1 : 2);
   opaque_->setVisible(finish.kind == FinishKind::film);
-  opaque_->show(finish.opaque ? 0 : 1);
+  opaque_->show(finish.printed ? 2 : finish.opaque ? 0 : 1);
   const int parts = siblingsOf(order_);
   onAll_->setVisible(parts > 1);
   onSecond_->setVisible(parts > 2);

@@ -11,7 +11,7 @@
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
-#include "sheet/fill_pieces.h"
+#include "sheet/fill_parts.h"
 
 namespace avrelt {
 

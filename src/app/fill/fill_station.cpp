@@ -66,8 +66,9 @@ void FillStation::refreshHead() {
 void FillStation::askForArtwork() {
   if (zoneInHand(order_) == nullptr) return;
   const QString path = QFileDialog::getOpenFileName(
-      this, tr("Fill zone %1 with a drawing").arg(QString::fromStdString(zoneInHand(order_)->letter)),
-      {}, tr("Line art (*.svg);;All files (*)"));
+      this,
+      tr("Fill zone %1 with a drawing").arg(QString::fromStdString(zoneInHand(order_)->letter)), {},
+      tr("Line art (*.svg);;All files (*)"));
   if (!path.isEmpty()) takeArtworkFrom(path);
 }
 
@@ -100,7 +101,7 @@ bool FillStation::goTo(const QString& field) {
     return true;
   }
   if (field.contains(QStringLiteral("].cutting"))) {
-    workPages_->show(pieces);
+    workPages_->show(parts);
     cutting_->lines().setFocus(Qt::OtherFocusReason);
     return true;
   }

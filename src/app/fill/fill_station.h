@@ -32,7 +32,7 @@ class FillStation : public QWidget {
   void takeArtworkFrom(const QString& path);
 
   enum PatternPages { family, fit };
-  enum WorkPages { lift, amounts, pieces };
+  enum WorkPages { lift, amounts, parts };
   Pages& patternPages() { return *patternPages_; }
   Pages& workPages() { return *workPages_; }
   /// Which zone is in hand, and its pattern.

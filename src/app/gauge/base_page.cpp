@@ -53,7 +53,7 @@ void BasePage::refresh() {
   disc_->show(cup.base.discClearance.length, unit);
   fillet_->show(cup.blank.fillet.length, unit);
   if (plan == nullptr) return;
-  const Length disc = Length::mm(plan->piece(PieceRole::baseDisc).bounds().width());
+  const Length disc = Length::mm(plan->part(purpose::baseDisc).bounds().width());
   QString words = tr("Base disc %1 across.").arg(onTape(disc, unit).mark);
   if (plan->snips.count > 0) {
     words += QLatin1Char(' ') + tr("%1 snips, %2 deep and %3 wide at the edge.")

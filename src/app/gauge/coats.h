@@ -11,11 +11,11 @@ namespace avrelt {
 void addCoat(Order& order, const Coat& coat);
 /// Takes a coat off, counted from 1, with what was measured just after it.
 void removeCoat(Order& order, int number);
-/// The pieces are laid after so many coats.
+/// The parts are laid after so many coats.
 void layAfter(Order& order, int coats);
 void setSizedFor(Order& order, SizedFor sizedFor);
 
-/// The girth measured at the stage the pieces are laid at, in place of one taken there before. At
+/// The girth measured at the stage the parts are laid at, in place of one taken there before. At
 /// the rim; in the measure the maker uses.
 void remeasure(Order& order, const WrittenLength& girth);
 /// The measurement of that stage, if there is one.

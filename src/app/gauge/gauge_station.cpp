@@ -310,7 +310,7 @@ void GaugeStation::refreshFigures() {
   if (plan != nullptr) {
     const Development& flat = plan->wall.flat;
     const Body& body = plan->wall.body;
-    const Box size = plan->set(PieceRole::wrap).bounds();
+    const Box size = setFor(*plan, plan->laid, order_.unit()).bounds();
     const bool several = plan->laying().pieces > 1;
     putLength(several ? tr("Pieces together, wide") : tr("Wrap, wide"), Length::mm(size.width()));
     putLength(several ? tr("Pieces together, tall") : tr("Wrap, tall"), Length::mm(size.height()));
@@ -328,7 +328,7 @@ void GaugeStation::refreshFigures() {
     } else if (flat.isCylinder()) {
       putLength(tr("Across the body"), body.radius(Length()) * 2);
       putLength(tr("Base disc, across"),
-                Length::mm(plan->piece(PieceRole::baseDisc).bounds().width()));
+                Length::mm(plan->part(purpose::baseDisc).bounds().width()));
     } else {
       put(tr("Sector"), QString::fromStdString(angleText(abs(flat.flatAngle(Angle::turn())))));
       putLength(tr("Cone's point to base"), flat.apexDistance(Length()));

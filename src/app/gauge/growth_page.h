@@ -12,7 +12,7 @@
 
 namespace avrelt {
 
-/// What coats add: the stages, the one the pieces are laid at, and the girth measured there.
+/// What coats add: the stages, the one the parts are laid at, and the girth measured there.
 class GrowthPage : public QWidget {
   Q_OBJECT
 

@@ -45,14 +45,14 @@ void LayingTile::paintEvent(QPaintEvent* /*event*/) {
   const Unit unit = order_.unit();
   const QRectF picture(8, 26, width() - 16, height() - 128);
   if (laying.possible) {
-    const PieceSet set = setFor(*plan, kind_, unit);
+    const PartSet set = setFor(*plan, kind_, unit);
     const Fit fit(set.bounds(), picture);
     painter.setPen(QPen(t.petrol, 1));
     painter.setBrush(t.film);
-    for (const Piece& piece : set.pieces) painter.drawPath(painterPath(piece.outline, fit));
+    for (const Part& part : set.parts) painter.drawPath(painterPath(part.outline, fit));
     painter.setBrush(Qt::NoBrush);
-    for (const Piece& piece : set.pieces) {
-      for (const Path& slit : piece.slits) painter.drawPath(painterPath(slit, fit));
+    for (const Part& part : set.parts) {
+      for (const Path& slit : part.slits) painter.drawPath(painterPath(slit, fit));
     }
   }
   painter.setPen(t.ink);

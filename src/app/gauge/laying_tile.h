@@ -7,7 +7,7 @@
 
 namespace avrelt {
 
-/// One way of laying the wrap, to compare and to take: its pieces in small, what the film bears,
+/// One way of laying the wrap, to compare and to take: its parts in small, what the film bears,
 /// how many there are, how long the joins, how much film.
 class LayingTile : public QAbstractButton {
   Q_OBJECT

@@ -7,7 +7,7 @@
 namespace avrelt {
 
 /// The cup from bare to its last coat: a row a stage, its girth at the rim, how far that may be
-/// off, and a dot at the one the pieces are laid at. A click, or up and down, moves the dot;
+/// off, and a dot at the one the parts are laid at. A click, or up and down, moves the dot;
 /// Delete takes that coat off.
 class StageList : public Canvas {
   Q_OBJECT

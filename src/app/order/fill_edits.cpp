@@ -5,7 +5,7 @@
 
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
-#include "sheet/fill_pieces.h"
+#include "sheet/fill_parts.h"
 
 namespace avrelt {
 namespace {

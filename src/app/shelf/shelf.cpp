@@ -141,7 +141,7 @@ bool Shelf::logMeasurement() {
   measurement.taken = QDate::currentDate().toString(Qt::ISODate).toStdString();
   measurement.stage = stageWords(buildUp, buildUp.laidAfter);
   measurement.at = station.at.length;
-  // As it is under its coats, also where pieces are cut for the bare cup.
+  // As it is under its coats, also where parts are cut for the bare cup.
   const Stage& stage = plan->stages[static_cast<std::size_t>(buildUp.laidAfter)];
   measurement.around = plan->bare.grownBy(stage.thickness).around(station.at.length);
   measurement.record = records.back();

@@ -356,10 +356,10 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(QPen(t.ink, 1));
     painter.setBrush(paper);
     if (plan.wall.body.isCone()) {
-      painter.drawPath(painterPath(plan.piece(PieceRole::markingStrip).outline, fit_));
+      painter.drawPath(painterPath(plan.part(purpose::markingStrip).outline, fit_));
       painter.setBrush(Qt::NoBrush);
       painter.setPen(QPen(t.ink, 0.6));
-      for (const Guide& guide : plan.piece(PieceRole::markingStrip).guides) {
+      for (const Guide& guide : plan.part(purpose::markingStrip).guides) {
         painter.drawPath(painterPath(guide.path, fit_));
       }
     } else {
@@ -393,7 +393,7 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
   }
 }
 
-/// What the film has to bear, where the pieces of the wrap meet, and what is kept clear.
+/// What the film has to bear, where the parts of the wrap meet, and what is kept clear.
 void FlatView::paintLaying(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Development& flat = plan.wall.flat;

@@ -258,7 +258,7 @@ void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
   }
 }
 
-/// What the film has to bear, where its pieces meet, and what the cup carries.
+/// What the film has to bear, where its parts meet, and what the cup carries.
 void RoundView::paintLaying(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Body& body = plan.wall.body;

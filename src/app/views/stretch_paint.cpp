@@ -12,7 +12,7 @@ namespace {
 
 /// Under this nothing is to be seen on a cup.
 constexpr double unseen = 0.0005;
-/// Half a piece is painted in so many steps from its middle to its edge.
+/// Half a part is painted in so many steps from its middle to its edge.
 constexpr int across = 3;
 
 }  // namespace
@@ -46,19 +46,18 @@ void paintStretch(QPainter& painter, const Laying& laying, double bears, int row
   for (std::size_t i = 0; i + 1 < laying.map.size(); i += stride) {
     const StretchRow& low = laying.map[i];
     const StretchRow& high = laying.map[std::min(i + stride, laying.map.size() - 1)];
-    for (int piece = 0; piece < laying.periods; ++piece) {
+    for (int part = 0; part < laying.periods; ++part) {
       for (int column = 0; column < columns; ++column) {
         const double from = static_cast<double>(column) / columns;
         const double to = static_cast<double>(column + 1) / columns;
-        // From the middle of a piece outwards it grows with the square of the way.
+        // From the middle of a part outwards it grows with the square of the way.
         const double way = columns == 1 ? 1 : from + to - 1;
         const auto at = [&](const StretchRow& row) {
           return row.middle + (row.edge - row.middle) * way * way;
         };
         const double stretch = (at(low) + at(high)) / 2;
         if (std::abs(stretch) < unseen) continue;
-        const QPolygonF shape =
-            patch(low.s, high.s, period * (piece + from), period * (piece + to));
+        const QPolygonF shape = patch(low.s, high.s, period * (part + from), period * (part + to));
         if (shape.isEmpty()) continue;
         const QColor colour = stretchColour(stretch, bears);
         painter.setBrush(colour);

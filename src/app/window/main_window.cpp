@@ -294,7 +294,8 @@ void MainWindow::makeBench() {
   connect(gauge_, &GaugeStation::shelfAsked, this, &MainWindow::showShelf);
   connect(gauge_, &GaugeStation::logAsked, this, [this] { shelf_->logMeasurement(); });
   connect(shelf_.get(), &Shelf::said, watch_, &WatchLine::say);
-  connect(cut_, &CutStation::roleChosen, this, [this] { goToStation(rail_->current()); });
+  connect(cut_, &CutStation::purposeChosen, this, &MainWindow::setViews);
+  connect(&order_, &Order::changed, this, &MainWindow::setViews);
 }
 
 void MainWindow::addCup() {
@@ -306,11 +307,23 @@ void MainWindow::addCup() {
 void MainWindow::goToStation(int station) {
   rail_->setCurrent(station);
   stations_->setCurrentIndex(station);
-  const bool strip = station == cut && cut_->role() == PieceRole::markingStrip;
+  setViews();
+}
+
+/// What flat and cup show of it at the station in hand.
+void MainWindow::setViews() {
+  const int station = rail_->current();
+  const bool strip = station == cut && cut_->purpose() == purpose::markingStrip;
+  // What is cut for zones is seen among them.
+  const bool ofZones = station == cut && !strip && cut_->isForZones();
+  const bool zones = station == dividing || station == filling || ofZones;
   flat_->showStrip(strip);
   round_->showStrip(strip);
-  flat_->showZones(station == dividing || station == filling);
-  round_->showZones(station == dividing || station == filling);
+  if (zones != zonesShown_) {
+    flat_->showZones(zones);
+    round_->showZones(zones);
+    zonesShown_ = zones;
+  }
   flat_->showCells(station == filling);
   round_->showCells(station == filling);
 }
@@ -366,8 +379,8 @@ std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& pa
   if (plan == nullptr) {
     return Sentence{"The cup cannot be planned yet. Put the marked field right first.", {}};
   }
-  const auto output =
-      outputOf(*plan, plan->set(cut_->role()), kind, order_.document().printPaper(), order_.unit());
+  const auto output = outputOf(*plan, plan->set(cut_->purpose()), kind,
+                               order_.document().printPaper(), order_.unit());
   if (!output) return output.error();
   return writeFile(path.toStdString(), output->file.bytes);
 }
@@ -375,7 +388,7 @@ std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& pa
 void MainWindow::askAndSavePiece(OutputKind kind) {
   const CupPlan* plan = order_.presentPlan();
   if (plan == nullptr) return;
-  const QString name = QString::fromStdString(outputName(*plan, plan->set(cut_->role()), kind));
+  const QString name = QString::fromStdString(outputName(*plan, plan->set(cut_->purpose()), kind));
   const QString ending = QLatin1String(kindName(kind));
   QString chosen = QFileDialog::getSaveFileName(
       this, kind == OutputKind::svg ? tr("Save for the cutter") : tr("Save for the printer"),

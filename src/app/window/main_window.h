@@ -50,9 +50,9 @@ class MainWindow : public QMainWindow {
   void showShelf();
   /// Opens the shop, for what it knows of growth; says where it cannot.
   void openShelf();
-  /// Writes the chosen piece to a file; the sentence says why not.
+  /// Writes the chosen part to a file; the sentence says why not.
   std::optional<Sentence> savePiece(OutputKind kind, const QString& path);
-  /// Writes every piece of every cup into a folder, as they are on screen; how many files, or why
+  /// Writes every part of every cup into a folder, as they are on screen; how many files, or why
   /// not.
   tl::expected<std::size_t, QStringList> saveAll(const QString& folder);
 
@@ -69,6 +69,7 @@ class MainWindow : public QMainWindow {
   void makeCupMenu();
   void makeViewMenu();
   void makeBench();
+  void setViews();
   void refresh();
   void showOnDisk(OnDisk state);
   void addCup();
@@ -82,6 +83,7 @@ class MainWindow : public QMainWindow {
   QAction* add(QMenu* menu, const QString& text, const QKeySequence& key,
                const std::function<void()>& run);
 
+  bool zonesShown_ = false;
   Order order_;
   std::unique_ptr<OrderFile> file_;
   std::unique_ptr<Shelf> shelf_;

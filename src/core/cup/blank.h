@@ -55,7 +55,7 @@ struct Feature {
   friend bool operator==(const Feature&, const Feature&) = default;
 };
 
-/// Whether a feature of this kind covers a piece of wall that pieces have to keep clear of.
+/// Whether a feature of this kind covers a part of wall that parts have to keep clear of.
 bool coversWall(FeatureKind kind);
 
 /// The undecorated cup as its maker measured it: facts, nothing computed.

@@ -33,7 +33,7 @@ struct Remeasure {
   friend bool operator==(const Remeasure&, const Remeasure&) = default;
 };
 
-/// Which cup the pieces are cut for: the cup as it will be when they are laid, or the bare cup,
+/// Which cup the parts are cut for: the cup as it will be when they are laid, or the bare cup,
 /// to be trimmed. Both schools exist.
 enum class SizedFor { laid, bare };
 
@@ -41,7 +41,7 @@ enum class SizedFor { laid, bare };
 /// are the bare cup, after 0 coats.
 struct BuildUp {
   std::vector<Coat> coats;
-  int laidAfter = 0;  ///< coats on the cup when the pieces are laid
+  int laidAfter = 0;  ///< coats on the cup when the parts are laid
   SizedFor sizedFor = SizedFor::laid;
   std::vector<Remeasure> measured;
   std::string kept;

@@ -34,7 +34,7 @@ struct SeamDoubt {
 ///   may have met the largest or the smallest diameter, half the difference from the mean, π/2 of
 ///   it in girth.
 /// - Film: its share of the girth.
-/// - Growth: from the stage the pieces are laid at, when sized for it.
+/// - Growth: from the stage the parts are laid at, when sized for it.
 ///
 /// Arithmetic of the circle; no published source.
 SeamDoubt seamDoubt(const Body& body, Girth measured, const Stage& laid, SizedFor sizedFor,

@@ -11,6 +11,9 @@
 
 namespace avrelt {
 
+/// Film that goes over everything else on the cup, whatever lies below.
+enum class WrapOver { none, clear, printed };
+
 /// What the maker chooses for a full wrap.
 struct Wrap {
   /// Bare wall left below the wrap, measured up the wall from the base edge.
@@ -24,6 +27,8 @@ struct Wrap {
   Angle seamAt = Angle::halfTurn();
   /// How the film is brought onto the wall; left out, as recommended.
   std::optional<LayingKind> laying;
+  /// Whether a wrap is wanted over a cup that is divided, filled or coloured.
+  WrapOver over = WrapOver::none;
   std::string kept;
 
   friend bool operator==(const Wrap&, const Wrap&) = default;
@@ -32,7 +37,7 @@ struct Wrap {
 /// A full wrap laid out on its cup: between two rings, once round from the seam, and the overlap.
 ///
 /// In its own frame θ runs from −180° at the seam's left edge to 180° at its right edge, so that
-/// seam edges are the piece's ends. On the cup those two edges are one line.
+/// seam edges are the part's ends. On the cup those two edges are one line.
 class WrapLayout {
  public:
   /// Refused, naming the field: clearances that leave under 1 mm of wall, a clearance outside the
@@ -49,10 +54,10 @@ class WrapLayout {
   Length overlap() const { return overlap_; }
   Angle seamAt() const { return seamAt_; }
 
-  /// A direction round the cup in the piece's frame, from −180° (left out) to 180°.
+  /// A direction round the cup in the part's frame, from −180° (left out) to 180°.
   Angle inPiece(Angle onCup) const { return (onCup - seamAt_ - Angle::halfTurn()).wrapped(); }
 
-  /// Where the overlap's free edge stands at height s, in the piece's frame. The overlap is as
+  /// Where the overlap's free edge stands at height s, in the part's frame. The overlap is as
   /// wide as asked at every height: its edge is parallel to the seam in the flat.
   Angle overlapEnd(Length s) const;
 

@@ -125,7 +125,8 @@ struct Finish {
   std::string colour = "#9AA7AD";  ///< #RRGGBB
   Stick stick = Stick::resin;      ///< glitter
   GlitterCut grain = GlitterCut::fine;
-  bool opaque = true;  ///< film
+  bool opaque = true;    ///< film
+  bool printed = false;  ///< film
   std::string kept{};
 
   friend bool operator==(const Finish&, const Finish&) = default;

@@ -47,7 +47,7 @@ class Region {
   /// On the surface of this body: ∮ of the area below the edge, exact on rings and uprights.
   Area area(const Body& body) const;
   bool contains(WallPoint p) const;
-  /// The outlines of its patches (`patch.h`): what touches the seam on both sides is one piece, its
+  /// The outlines of its patches (`patch.h`): what touches the seam on both sides is one part, its
   /// left part carried on past 180°.
   std::vector<WallLine> joined() const;
 

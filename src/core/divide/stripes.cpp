@@ -116,6 +116,7 @@ CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& strip
     }
     StripePlan plan;
     plan.stripe = static_cast<int>(i);
+    plan.id = stripe.id;
     plan.line = line->id;
     plan.kind = stripe.kind;
     plan.colour = stripe.colour;
@@ -166,12 +167,13 @@ std::vector<StripCut> cutList(const std::vector<StripePlan>& stripes) {
              abs(cut.length - stripe.length) < alike;
     });
     if (same == list.end()) {
-      list.push_back({stripe.kind, stripe.width, stripe.length, {}, 0, 0});
+      list.push_back({stripe.kind, stripe.width, stripe.length, {}, {}, 0, 0});
       byRule.push_back(0);
       same = list.end() - 1;
     }
     ++same->copies;
     same->lines.push_back(stripe.line);
+    same->stripes.push_back(stripe.id);
     same->spares += stripe.spares.value_or(0);
     if (!stripe.spares) ++byRule[static_cast<std::size_t>(same - list.begin())];
   }

@@ -36,6 +36,7 @@ struct Stripe {
 /// A stripe worked out: its line's true length, and how it is laid.
 struct StripePlan {
   int stripe = 0;  ///< which of the document's
+  std::string id;  ///< the stripe's
   std::string line;
   StripeKind kind = StripeKind::film;
   std::string colour;
@@ -63,7 +64,8 @@ struct StripCut {
   StripeKind kind = StripeKind::film;
   Length width;
   Length length;
-  std::vector<std::string> lines;  ///< that they are laid on
+  std::vector<std::string> lines;    ///< that they are laid on
+  std::vector<std::string> stripes;  ///< ids of the stripes they are for
   int copies = 0;
   int spares = 0;
 

@@ -9,6 +9,7 @@
 #include "watch/division_rules.h"
 #include "watch/feature_rules.h"
 #include "watch/fill_rules.h"
+#include "watch/film_rules.h"
 #include "watch/laying_rules.h"
 #include "watch/wrap_rules.h"
 
@@ -46,13 +47,14 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
     for (Watch& one : watches) plan.watches.push_back(std::move(one));
   };
   const Body& body = plan.wall.body;
-  add(watchWrap(plan.wrap, cup.wrap));
-  add(watchLaying(body, plan.layings, cup.wrap, plan.laid, cup.film));
+  if (takesFilm(cup)) add(watchWrap(plan.wrap, cup.wrap));
+  if (isWrapped(cup)) add(watchLaying(body, plan.layings, cup.wrap, plan.laid, cup.film));
+  add(watchFilms(plan.divided, body, plan.wrap, cup.blank.features, plan.wall));
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));
-  add(watchFeatures(cup.blank, body, plan.wrap));
+  if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
-  if (cup.cut) {
+  if (cup.cut && isWrapped(cup)) {
     add(watchCut({cup.cut->aroundBase.length, cup.cut->aroundRim.length}, body, cup.wrap));
   }
   sortWorstFirst(plan.watches);
@@ -77,8 +79,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   const CheckedAll<WrapLayout>& wrap = wrap_(
       {wallIs, cup.wrap, cup.base}, [&] { return WrapLayout::of(wall.flat, cup.wrap, overhang); });
   if (!wrap) take(wrap.error());
-  const CheckedAll<Piece> strip =
-      markingStripPiece(body, cup.strip, cup.wrap.seamAt, unit, cup.name);
+  const CheckedAll<Part> strip = markingStripPart(body, cup.strip, cup.wrap.seamAt, unit, cup.name);
   if (!strip) take(strip.error());
   const CheckedAll<Divided>& divided =
       divided_({wallIs, cup.division.body}, [&] { return divide(cup.division.body, wall); });
@@ -121,7 +122,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                {},
                std::make_shared<const Cup>(cup),
                unit,
-               std::make_shared<PieceShelf>()};
+               std::make_shared<PartShelf>()};
   plan.cutList = cutList(plan.stripes);
   plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
                                cup.division.order);

@@ -13,7 +13,25 @@ bool taken(const Document& document, const std::string& name) {
                      [&](const Cup& cup) { return cup.name == name; });
 }
 
+bool hasFilm(const ZoneNode& node) {
+  if (!node.cut) return node.finish.kind == FinishKind::film;
+  return std::any_of(node.parts.begin(), node.parts.end(), hasFilm);
+}
+
 }  // namespace
+
+bool isWrapped(const Cup& cup) {
+  const ZoneNode& body = cup.division.body;
+  const FinishKind finish = body.finish.kind;
+  const bool filled = std::any_of(cup.fills.begin(), cup.fills.end(),
+                                  [&](const Fill& fill) { return fill.zone == body.id; });
+  return cup.wrap.over != WrapOver::none ||
+         (!body.cut && !filled && (finish == FinishKind::none || finish == FinishKind::film));
+}
+
+bool takesFilm(const Cup& cup) {
+  return isWrapped(cup) || hasFilm(cup.division.body);
+}
 
 std::size_t artPointsOf(const Cup& cup) {
   std::size_t points = 0;

@@ -70,6 +70,12 @@ struct Document {
   friend bool operator==(const Document&, const Document&) = default;
 };
 
+/// Whether a wrap goes round the whole cup: over everything, where that is asked for, or as all
+/// there is on a cup that is neither divided nor filled nor coloured.
+bool isWrapped(const Cup& cup);
+/// Whether film is laid on it anywhere: a wrap, or film on a zone.
+bool takesFilm(const Cup& cup);
+
 /// The points of a cup's artworks.
 std::size_t artPointsOf(const Cup& cup);
 std::size_t artPointsOf(const Document& document);

@@ -5,7 +5,7 @@
 #include <set>
 
 #include "job/cup_planner.h"
-#include "sheet/wrap_pieces.h"
+#include "sheet/wrap_parts.h"
 
 namespace avrelt {
 
@@ -28,13 +28,20 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   return CupPlanner()(cup, unit, stock);
 }
 
-PieceSet setFor(const CupPlan& plan, LayingKind kind, Unit unit) {
+PartSet setFor(const CupPlan& plan, LayingKind kind, Unit unit) {
   const std::vector<Feature> none;
   const Length overhang = std::max(-plan.wrap.low(), Length());
-  const WrapWork work{plan.wall.body, plan.layings.of(kind), plan.wrap, overhang,
-                      none,           plan.layings.runsOff,  {},        unit,
-                      plan.name};
-  return setOf(wrapPieces(work, PieceRole::wrap), PieceRole::wrap);
+  const WrapWork work{plan.wall.body,
+                      plan.layings.of(kind),
+                      plan.wrap,
+                      overhang,
+                      none,
+                      plan.layings.runsOff,
+                      {},
+                      unit,
+                      plan.name,
+                      {}};
+  return setOf(wrapParts(work, false));
 }
 
 CheckedAll<Plan> planDocument(const Document& document, const Stock& stock) {

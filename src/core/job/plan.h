@@ -10,7 +10,8 @@
 #include "cup/wrap.h"
 #include "divide/program.h"
 #include "job/document.h"
-#include "sheet/piece_set.h"
+#include "job/purpose.h"
+#include "sheet/part_set.h"
 #include "sheet/tiling.h"
 #include "watch/watch.h"
 
@@ -18,13 +19,13 @@ namespace avrelt {
 
 struct CupPlan;
 
-/// The pieces of a plan that somebody has asked for.
-class PieceShelf {
+/// The parts of a plan that somebody has asked for.
+class PartShelf {
  public:
-  const std::vector<Piece>& of(const CupPlan& plan, PieceRole role);
+  const std::vector<Part>& of(const CupPlan& plan, const std::string& purpose);
 
  private:
-  std::map<PieceRole, std::vector<Piece>> made_;
+  std::map<std::string, std::vector<Part>> made_;
 };
 
 /// Everything computed for one cup.
@@ -34,10 +35,10 @@ struct CupPlan {
   std::string slug;
   /// The bare cup, as its stations measure it.
   Body bare;
-  /// The cup the pieces are sized for, bare or under the coats on it when they are laid; its flat
+  /// The cup the parts are sized for, bare or under the coats on it when they are laid; its flat
   /// is the cone it is, or the one most like it, what views draw on.
   Wall wall;
-  /// The cup from bare to its last coat, and the one the pieces are laid at.
+  /// The cup from bare to its last coat, and the one the parts are laid at.
   std::vector<Stage> stages;
   int laidAfter = 0;
   /// How wrong it can be at the seam.
@@ -58,15 +59,15 @@ struct CupPlan {
   /// What all this was worked out from.
   std::shared_ptr<const Cup> of;
   Unit unit = Unit::inch;
-  std::shared_ptr<PieceShelf> shelf;
+  std::shared_ptr<PartShelf> shelf;
 
   const Laying& laying() const { return layings.of(laid); }
-  /// The pieces of a role, made when they are first asked for: nobody looks at all of them while a
-  /// number is dragged. Copies of a plan have them in common; asked for by one thread at a time.
-  const std::vector<Piece>& pieces(PieceRole role) const;
-  /// The first of them; every cup has a wrap, a test piece, a marking strip and a base disc.
-  const Piece& piece(PieceRole role) const;
-  PieceSet set(PieceRole role) const { return setOf(pieces(role), role); }
+  /// The parts for a purpose, made when they are first asked for: nobody looks at all of them while
+  /// a number is dragged. Copies of a plan have them in common; asked for by one thread at a time.
+  const std::vector<Part>& parts(const std::string& purpose) const;
+  /// The first of them; every cup has a wrap, a test part, a marking strip and a base disc.
+  const Part& part(const std::string& purpose) const;
+  PartSet set(const std::string& purpose) const;
 };
 
 /// Everything computed from a document. A value: the same document and stock give the same plan.
@@ -87,8 +88,8 @@ struct Stock {
 /// Plans one cup. Faults name fields counted from the cup ("wrap.overlap").
 CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock = {});
 
-/// The pieces another way of laying would give, for comparing.
-PieceSet setFor(const CupPlan& plan, LayingKind kind, Unit unit);
+/// The parts another way of laying would give, for comparing.
+PartSet setFor(const CupPlan& plan, LayingKind kind, Unit unit);
 
 /// Plans a document. Faults name fields counted from the document ("cups[0].wrap.overlap"), all
 /// of them at once, cup by cup.

@@ -8,7 +8,7 @@ namespace avrelt {
 /// The two units a tape carries. A document shows one of them at a time.
 enum class Unit { inch, mm };
 
-/// A distance: up a wall, round a body, across a piece. Never a bare number, so that inches and
+/// A distance: up a wall, round a body, across a part. Never a bare number, so that inches and
 /// millimetres cannot be mixed by accident.
 ///
 /// Held in millimetres as a double. 1 in = 25.4 mm exactly (NIST Handbook 44, Appendix C).

@@ -431,6 +431,7 @@ CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill
     }
     plans.push_back(*kept.coloured);
     plans.back().fill = static_cast<int>(i);
+    plans.back().id = fill.id;
   }
   kept_ = std::move(next);
   if (!faults.empty()) return tl::unexpected(std::move(faults));

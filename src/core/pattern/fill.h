@@ -38,7 +38,7 @@ struct Pin {
 /// What is made of the lines between cells.
 enum class LineWork {
   leave,  ///< they are lifted last, and what was below stays bare
-  piece,  ///< one piece of film
+  piece,  ///< one part of film
   tape,   ///< thin tape, laid line by line
 };
 
@@ -78,7 +78,7 @@ Fill usualFill(const std::string& zone, Unit unit);
 struct Cell {
   std::string label;  ///< row letter and number from the seam: "B12"; unique on the cup
   Patch whole;        ///< with half of the lines round it
-  Patch drawn;        ///< without, as it is cut: one piece
+  Patch drawn;        ///< without, as it is cut: one part
   Region region;      ///< the same within the frame, cut at the seam
   Area area;          ///< of that, on the cup
   WallPoint middle;
@@ -135,6 +135,7 @@ struct PinTrouble {
 
 struct FillPlan {
   int fill = 0;        ///< which of the document's
+  std::string id;      ///< the fill's
   std::string zone;    ///< its id
   std::string letter;  ///< the zone's, for people
   Family family = Family::hexagons;

@@ -16,7 +16,7 @@ using std::numbers::pi;
 
 constexpr double tab = 5;         // mm at each end
 constexpr double touching = 0.2;  // mm two stretches may lie apart and still be one run
-constexpr double shortRun = 8;    // mm, under which a run is a piece of a curve
+constexpr double shortRun = 8;    // mm, under which a run is a part of a curve
 
 /// A stretch of an edge on its line: from and to along it, and how long a unit is in truth.
 struct Span {

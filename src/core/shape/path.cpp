@@ -87,7 +87,7 @@ Area areaOf(const Path& path) {
   double total = 0;
   Point from = path.start;
   for (const Stretch& stretch : path.stretches) {
-    // Measured from the start of the path, so that a piece far from the origin loses no digits.
+    // Measured from the start of the path, so that a part far from the origin loses no digits.
     total += cross(from - path.start, stretch.end - path.start) / 2 + segmentArea(from, stretch);
     from = stretch.end;
   }

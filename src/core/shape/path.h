@@ -23,8 +23,8 @@ struct Stretch {
   friend bool operator==(const Stretch&, const Stretch&) = default;
 };
 
-/// A line in the flat made of straight and circular stretches: the edge of a piece (closed) or a
-/// guide drawn on it (open). The edge of a piece runs counter-clockwise, a hole in it clockwise.
+/// A line in the flat made of straight and circular stretches: the edge of a part (closed) or a
+/// guide drawn on it (open). The edge of a part runs counter-clockwise, a hole in it clockwise.
 ///
 /// A closed path ends where it starts; its last stretch says so outright. A path of no stretches
 /// is a point.
@@ -71,7 +71,7 @@ std::vector<Point> flattened(const Path& path, Length tolerance);
 
 Path movedBy(const Path& path, Point offset);
 
-/// Turned a quarter to the left about the origin, as a long piece is to fit a sheet.
+/// Turned a quarter to the left about the origin, as a long part is to fit a sheet.
 Path turnedLeft(const Path& path);
 
 }  // namespace avrelt

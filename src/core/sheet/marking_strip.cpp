@@ -46,7 +46,7 @@ Length tickLength(const TickRule& rule, int index) {
 }
 
 /// Ticks to one side of the front until the seam; `side` is 1 to the right, −1 to the left.
-void tickAlong(Piece& piece, const WrapLayout& layout, const TickRule& rule, int side) {
+void tickAlong(Part& part, const WrapLayout& layout, const TickRule& rule, int side) {
   const Development& body = layout.body();
   const Length top = layout.high();
   const Length width = top - layout.low();
@@ -57,16 +57,16 @@ void tickAlong(Piece& piece, const WrapLayout& layout, const TickRule& rule, int
     const Angle theta = front + Angle::radians(side * index * rule.apart.mm() / radius);
     if (abs(theta) > end) break;
     const Length length = std::min(tickLength(rule, index), width);
-    piece.guides.push_back({GuideKind::graduation, body.upright(theta, top - length, top)});
+    part.guides.push_back({GuideKind::graduation, body.upright(theta, top - length, top)});
     const bool numbered = index > 0 && index % rule.numberEvery == 0;
     if (!numbered || width < Length::mm(9)) continue;
     const Length numeral = Length::mm(2.4);
     const Length at = top - length - numeral * 0.7;
     if (abs(theta) + Angle::radians(numeral / body.radius(top)) > end) continue;
-    piece.letterings.push_back({body.toFlat({theta, at}),
-                                numeral,
-                                -body.flatAngle(theta),
-                                {"%1", {static_cast<long>(index / rule.numberEvery)}}});
+    part.letterings.push_back({body.toFlat({theta, at}),
+                               numeral,
+                               -body.flatAngle(theta),
+                               {"%1", {static_cast<long>(index / rule.numberEvery)}}});
   }
 }
 
@@ -78,9 +78,9 @@ Length stripHeight(const Body& body, const MarkingStrip& strip) {
   return std::min(body.wall(), std::max(body.wall() / 2, strip.width.length));
 }
 
-CheckedAll<Piece> markingStripPiece(const Body& cup, const MarkingStrip& strip, Angle seamAt,
-                                    Unit unit, const std::string& cupName,
-                                    const std::vector<RoundMark>& more) {
+CheckedAll<Part> markingStripPart(const Body& cup, const MarkingStrip& strip, Angle seamAt,
+                                  Unit unit, const std::string& cupName,
+                                  const std::vector<RoundMark>& more) {
   // On a very low cup the usual strip is cut down to the wall; a chosen height is taken at its
   // word.
   const Length width = strip.at ? strip.width.length : std::min(strip.width.length, cup.wall());
@@ -120,15 +120,16 @@ CheckedAll<Piece> markingStripPiece(const Body& cup, const MarkingStrip& strip, 
     if (!layout) return tl::unexpected(layout.error());
   }
 
-  Piece piece;
-  piece.id = "strip";
-  piece.role = PieceRole::markingStrip;
-  piece.outline = layout->outline();
-  if (layout->overlap() > Length()) piece.guides.push_back({GuideKind::seam, layout->seamLine()});
+  Part part;
+  part.id = "strip";
+  part.kind = PartKind::paper;
+  part.material = PartMaterial::paper;
+  part.outline = layout->outline();
+  if (layout->overlap() > Length()) part.guides.push_back({GuideKind::seam, layout->seamLine()});
 
   const TickRule& rule = tickRule(unit);
-  tickAlong(piece, *layout, rule, 1);
-  tickAlong(piece, *layout, rule, -1);
+  tickAlong(part, *layout, rule, 1);
+  tickAlong(part, *layout, rule, -1);
 
   const Length nameAt = layout->low() + width * 0.16;
   const Length letters = std::min(Length::mm(2.6), width * 0.2);
@@ -137,23 +138,23 @@ CheckedAll<Piece> markingStripPiece(const Body& cup, const MarkingStrip& strip, 
   for (const RoundMark& mark : marks) {
     if (onSeam(*layout, mark.onCup)) continue;
     const Angle theta = layout->inPiece(mark.onCup);
-    piece.guides.push_back({mark.kind, body.upright(theta, layout->low(), layout->high())});
+    part.guides.push_back({mark.kind, body.upright(theta, layout->low(), layout->high())});
     const Angle beside = theta + Angle::radians(letters * 1.9 / body.radius(nameAt));
-    piece.letterings.push_back(
+    part.letterings.push_back(
         {body.toFlat({beside, nameAt}), letters, -body.flatAngle(beside), mark.name});
   }
   const Angle atSeam = Angle::halfTurn() - Angle::radians(letters * 2.4 / body.radius(nameAt));
-  piece.letterings.push_back(
+  part.letterings.push_back(
       {body.toFlat({atSeam, nameAt}), letters, -body.flatAngle(atSeam), {"seam", {}}});
   const Angle atName = layout->inPiece(Angle::degrees(52));
   const Length titleHeight = letterHeight(cupName.size() + 22, body.around(at) * 0.15, letters);
   if (titleHeight > Length() && width >= Length::mm(9)) {
-    piece.letterings.push_back({body.toFlat({atName, nameAt}),
-                                titleHeight,
-                                -body.flatAngle(atName),
-                                {"%1: top edge %2 up the wall", {cupName, height}}});
+    part.letterings.push_back({body.toFlat({atName, nameAt}),
+                               titleHeight,
+                               -body.flatAngle(atName),
+                               {"%1: top edge %2 up the wall", {cupName, height}}});
   }
-  return piece;
+  return part;
 }
 
 }  // namespace avrelt

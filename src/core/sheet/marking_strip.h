@@ -5,7 +5,7 @@
 
 #include "cup/body.h"
 #include "cup/wrap.h"
-#include "sheet/piece.h"
+#include "sheet/part.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
@@ -31,8 +31,8 @@ Length stripHeight(const Body& body, const MarkingStrip& strip);
 /// practice, no published source. `more` are directions marked and named besides.
 ///
 /// Refused, naming the field: a strip that does not lie wholly on the wall, a width out of range.
-CheckedAll<Piece> markingStripPiece(const Body& body, const MarkingStrip& strip, Angle seamAt,
-                                    Unit unit, const std::string& cupName,
-                                    const std::vector<RoundMark>& more = {});
+CheckedAll<Part> markingStripPart(const Body& body, const MarkingStrip& strip, Angle seamAt,
+                                  Unit unit, const std::string& cupName,
+                                  const std::vector<RoundMark>& more = {});
 
 }  // namespace avrelt

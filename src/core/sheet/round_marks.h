@@ -4,7 +4,7 @@
 #include <vector>
 
 #include "cup/wrap.h"
-#include "sheet/piece.h"
+#include "sheet/part.h"
 
 namespace avrelt {
 

@@ -9,7 +9,7 @@ namespace {
 constexpr double mostPages = 400;
 
 double pagesAlong(double size, double window) {
-  // A hair's grace, so that a piece exactly as large as the window takes one page.
+  // A hair's grace, so that a part exactly as large as the window takes one page.
   if (size <= window + 1e-9) return 1;
   const double join = Tiling::join.mm();
   return std::ceil((size - join) / (window - join) - 1e-9);

@@ -5,11 +5,11 @@
 #include <vector>
 
 #include "sheet/paper.h"
-#include "sheet/piece.h"
+#include "sheet/part.h"
 
 namespace avrelt {
 
-/// One page of a piece printed over several: the window of the flat it shows.
+/// One page of a part printed over several: the window of the flat it shows.
 struct Page {
   int row = 0;     ///< 0 at the top
   int column = 0;  ///< 0 at the left
@@ -22,7 +22,7 @@ struct JoinMark {
   std::string label;
 };
 
-/// How a piece printed at true size lies on pages of paper.
+/// How a part printed at true size lies on pages of paper.
 ///
 /// The page keeps a margin of 6 mm all round, since printers do not reach the edge, and 16 mm
 /// below for the scale bar, the page map and the reminder. Neighbouring pages show the same 10 mm
@@ -30,7 +30,7 @@ struct JoinMark {
 struct Tiling {
   Paper paper = Paper::a4;
   bool landscape = false;
-  /// Whether the piece was turned a quarter to the left to save pages.
+  /// Whether the part was turned a quarter to the left to save pages.
   bool turned = false;
   int rows = 1;
   int columns = 1;
@@ -45,11 +45,11 @@ struct Tiling {
   static constexpr Length join = Length::mm(10);
 };
 
-/// The fewest pages that hold something this large; among equals an upright page, then the piece
-/// not turned. At most 400 pages: a larger piece comes back without pages.
+/// The fewest pages that hold something this large; among equals an upright page, then the part
+/// not turned. At most 400 pages: a larger part comes back without pages.
 Tiling tileOver(const Box& bounds, Paper paper);
 
-/// The piece as the tiling has it: turned if it says so.
+/// The part as the tiling has it: turned if it says so.
 Path laidOn(const Tiling& tiling, const Path& path);
 Point laidOn(const Tiling& tiling, Point point);
 

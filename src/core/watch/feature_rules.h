@@ -12,7 +12,7 @@ namespace avrelt {
 /// - `under_handle`: the wrap runs under a handle or a spout; what is there is lost.
 /// - `over_keep_clear`: it covers a place that was to stay clear.
 /// - `over_foot`: it runs onto the lip of the foot.
-/// - `over_fillet`: it runs into the rounding at the base, where no flat piece lies.
+/// - `over_fillet`: it runs into the rounding at the base, where no flat part lies.
 /// - `odd_station`: a girth less than half of both its neighbours', or more than twice: a slip,
 /// most
 ///   likely of the unit.

@@ -14,7 +14,7 @@ namespace avrelt {
 /// - `thin_overlap`: an overlap too thin to be meant (0.0125 in for 0.125 in).
 /// - `wide_overlap`: a tenth of the girth or more lies double.
 /// - `steep_taper`: a wall leaning over 30°, which a hand-held tape hardly measures true.
-/// - `large_sheet`: a piece wider than 600 mm, for a cutter that few have at home.
+/// - `large_sheet`: a part wider than 600 mm, for a cutter that few have at home.
 std::vector<Watch> watchWrap(const WrapLayout& layout, const Wrap& wrap);
 
 }  // namespace avrelt

@@ -205,7 +205,7 @@ TEST_CASE("a V from rim to base parts its zone; uprights there begin where they 
     CHECK_FALSE(rest.allRound());
     const auto [from, to] = rest.span();
     CHECK((to - from).degrees() == Approx(360).margin(1e-3));
-    // One piece from the V round to the V, which touches itself nowhere.
+    // One part from the V round to the V, which touches itself nowhere.
     REQUIRE(rest.joined().size() == 1);
     const std::vector<WallLine> edges = rest.joined();
     const WallLine& edge = edges.front();

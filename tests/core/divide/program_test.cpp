@@ -37,10 +37,10 @@ TEST_CASE("dark glitter goes before light, film after all of it") {
   const Divided divided = cup.made(threeBands());
   const std::vector<const Zone*> order = fillingOrder(divided, {});
   REQUIRE(order.size() == 3);
-  CHECK(order[0]->id == "C");
-  CHECK(order[1]->id == "A");
-  CHECK(order[2]->id == "B");
-  CHECK(fillingOrder(divided, {"A"})[0]->id == "A");
+  CHECK(order[0]->letter == "C");
+  CHECK(order[1]->letter == "A");
+  CHECK(order[2]->letter == "B");
+  CHECK(fillingOrder(divided, {".0"})[0]->letter == "A");
 }
 
 TEST_CASE("tape lies on the far side of each of a zone's lines, and protects what is there") {
@@ -243,10 +243,10 @@ TEST_CASE("zones are moved earlier and later in the order, those of one finish t
       rings({filled(FinishKind::glitter, "#101020"), filled(FinishKind::glitter, "#E0E0F0"),
              filled(FinishKind::glitter, "#101020"), filled(FinishKind::film, "#808080")}));
   using Ids = std::vector<std::string>;
-  CHECK(movedInOrder(divided, {}, "C", 0) == Ids{"A", "C", "B", "D"});
-  CHECK(movedInOrder(divided, {}, "C", 1) == Ids{"B", "A", "C", "D"});
-  CHECK(movedInOrder(divided, {"D"}, "D", -1) == Ids{"D", "A", "C", "B"});
-  CHECK(movedInOrder(divided, {}, "D", 5) == Ids{"A", "C", "B", "D"});
+  CHECK(movedInOrder(divided, {}, ".2", 0) == Ids{".0", ".2", ".1", ".3"});
+  CHECK(movedInOrder(divided, {}, ".2", 1) == Ids{".1", ".0", ".2", ".3"});
+  CHECK(movedInOrder(divided, {".3"}, ".3", -1) == Ids{".3", ".0", ".2", ".1"});
+  CHECK(movedInOrder(divided, {}, ".3", 5) == Ids{".0", ".2", ".1", ".3"});
 }
 
 TEST_CASE(

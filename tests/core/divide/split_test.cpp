@@ -147,7 +147,7 @@ TEST_CASE("uprights begin where they are asked to and part the cup evenly, acros
   CHECK(bench.wall.onCup(parts.lines[0][0].front().theta).degrees() == Approx(45));
   const double quarter = bench.body.area().mm2() / 4;
   for (const Region& part : parts.parts) CHECK(part.area(bench.body).mm2() == Approx(quarter));
-  // The second quarter, 135° to 225°, lies across the seam, and is one piece all the same.
+  // The second quarter, 135° to 225°, lies across the seam, and is one part all the same.
   CHECK(parts.parts[1].outlines().size() == 2);
   CHECK(parts.parts[1].joined().size() == 1);
   const auto [from, to] = parts.parts[1].span();

@@ -7,7 +7,7 @@
 #include "core/divide/straight.h"
 #include "divide/spacers.h"
 #include "divide/split.h"
-#include "sheet/divide_pieces.h"
+#include "sheet/divide_parts.h"
 #include "watch/division_rules.h"
 
 using namespace avrelt;
@@ -103,11 +103,11 @@ TEST_CASE("spares are half as many again where none are asked for: 18 strips for
   CHECK(cuts[0].copies == 12);
   CHECK(cuts[0].count() == 18);
   CHECK(cuts[0].length.mm() == Approx(8 * 25.4 + 3));
-  // One piece, seventeen cuts in it: what lies between two strips is a strip.
-  const std::vector<Piece> pieces = stripePieces(cuts, "Comet");
-  REQUIRE(pieces.size() == 1);
-  CHECK(pieces[0].slits.size() == 17);
-  CHECK(pieces[0].bounds().height() == Approx(18 * 1.778));
+  // One part, seventeen cuts in it: what lies between two strips is a strip.
+  const std::vector<Part> parts = stripeParts(cuts, "Comet");
+  REQUIRE(parts.size() == 1);
+  CHECK(parts[0].slits.size() == 17);
+  CHECK(parts[0].bounds().height() == Approx(18 * 1.778));
   // Own choices are taken as they are.
   for (Stripe& stripe : stripes) stripe.spares = 0;
   stripes[0].spares = 2;
@@ -241,7 +241,7 @@ TEST_CASE("ring strips are once round at their line; the marks on the sheet add 
   node.parts[0].cut = UprightCut{.count = 3};
   const CheckedAll<Divided> divided = divide(node, wall);
   REQUIRE(divided.has_value());
-  const std::vector<Piece> strips =
+  const std::vector<Part> strips =
       ringStrips(*divided, body, Angle::degrees(170), Unit::inch, "Comet");
   REQUIRE(strips.size() == 2);
   for (std::size_t i = 0; i < strips.size(); ++i) {
@@ -263,7 +263,7 @@ TEST_CASE("ring strips are once round at their line; the marks on the sheet add 
     }
     CHECK(named >= 3);
   }
-  const std::vector<Piece> sheets = marksSheets(*divided, flat, Unit::inch, "Comet");
+  const std::vector<Part> sheets = marksSheets(*divided, flat, Unit::inch, "Comet");
   REQUIRE(sheets.size() == 1);
   CHECK(sheets[0].bounds().height() == Approx(240));
   for (const Lettering& lettering : sheets[0].letterings) {

@@ -29,11 +29,11 @@ TEST_CASE("every cup that can be measured can be planned, with its pieces") {
     }
     const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
     REQUIRE(plan.has_value());
-    std::size_t pieces = 0;
-    for (const PieceRole role : pieceRoles) pieces += plan->pieces(role).size();
-    CHECK(pieces == 4);
-    for (const PieceRole role : {PieceRole::wrap, PieceRole::testPiece, PieceRole::markingStrip}) {
-      CHECK(plan->piece(role).area() > Area());
+    std::size_t parts = 0;
+    for (const Purpose& purpose : purposes()) parts += plan->parts(purpose.id).size();
+    CHECK(parts == 4);
+    for (const char* purpose : {purpose::wrap, purpose::testPiece, purpose::markingStrip}) {
+      CHECK(plan->part(purpose).area() > Area());
     }
   }
 }

@@ -24,7 +24,7 @@ struct Sample {
   Divided divided() const {
     Divided made;
     Zone one;
-    one.id = "A";
+    one.letter = "A";
     one.region = zone;
     one.area = zone.area(wall.body);
     made.zones.push_back(one);

@@ -29,11 +29,11 @@ TEST_CASE("through Fritsch and Carlson's data the curve only rises, and keeps to
   const std::vector<double> slopes = monotoneSlopes(rpn);
   double before = -1;
   for (std::size_t i = 0; i + 1 < rpn.size(); ++i) {
-    const HermiteCubic piece = pieceOf(rpn, slopes, i);
-    const double chord = (piece.y1 - piece.y0) / piece.length;
-    CHECK(std::hypot(piece.m0 / chord, piece.m1 / chord) <= 3 + 1e-12);
+    const HermiteCubic part = pieceOf(rpn, slopes, i);
+    const double chord = (part.y1 - part.y0) / part.length;
+    CHECK(std::hypot(part.m0 / chord, part.m1 / chord) <= 3 + 1e-12);
     for (int step = 0; step <= 200; ++step) {
-      const double y = piece.at(piece.length * step / 200);
+      const double y = part.at(part.length * step / 200);
       CHECK(y >= before - 1e-15);
       before = y;
     }
@@ -57,13 +57,13 @@ TEST_CASE("between any two knots the curve stays between their values") {
     }
     const std::vector<double> slopes = monotoneSlopes(knots);
     for (std::size_t i = 0; i + 1 < knots.size(); ++i) {
-      const HermiteCubic piece = pieceOf(knots, slopes, i);
-      const auto [low, high] = std::minmax(piece.y0, piece.y1);
+      const HermiteCubic part = pieceOf(knots, slopes, i);
+      const auto [low, high] = std::minmax(part.y0, part.y1);
       for (int step = 0; step <= 20; ++step) {
-        const double x = piece.length * step / 20;
-        RC_ASSERT(piece.at(x) >= low - 1e-9);
-        RC_ASSERT(piece.at(x) <= high + 1e-9);
-        RC_ASSERT(std::abs(piece.slope(x)) <= piece.steepest() + 1e-9);
+        const double x = part.length * step / 20;
+        RC_ASSERT(part.at(x) >= low - 1e-9);
+        RC_ASSERT(part.at(x) <= high + 1e-9);
+        RC_ASSERT(std::abs(part.slope(x)) <= part.steepest() + 1e-9);
       }
     }
   });
@@ -71,11 +71,11 @@ TEST_CASE("between any two knots the curve stays between their values") {
 }
 
 TEST_CASE("slope and curvature are those of the curve") {
-  const HermiteCubic piece{7, 2, 5, 0.4, -0.3};
+  const HermiteCubic part{7, 2, 5, 0.4, -0.3};
   const double h = 1e-5;
   for (const double x : {0.5, 2.0, 3.5, 6.5}) {
-    CHECK(piece.slope(x) == Approx((piece.at(x + h) - piece.at(x - h)) / (2 * h)));
-    CHECK(piece.curvature(x) ==
-          Approx((piece.slope(x + h) - piece.slope(x - h)) / (2 * h)).margin(1e-9));
+    CHECK(part.slope(x) == Approx((part.at(x + h) - part.at(x - h)) / (2 * h)));
+    CHECK(part.curvature(x) ==
+          Approx((part.slope(x + h) - part.slope(x - h)) / (2 * h)).margin(1e-9));
   }
 }

@@ -18,16 +18,16 @@ MarkingStrip stripAt(Length at, Length width) {
   return strip;
 }
 
-Piece made(const Development& body, const MarkingStrip& strip, Unit unit = Unit::inch,
-           Angle seam = Angle::halfTurn()) {
-  const CheckedAll<Piece> piece = markingStripPiece(Body::of(body), strip, seam, unit, "Comet");
-  REQUIRE(piece.has_value());
-  return *piece;
+Part made(const Development& body, const MarkingStrip& strip, Unit unit = Unit::inch,
+          Angle seam = Angle::halfTurn()) {
+  const CheckedAll<Part> part = markingStripPart(Body::of(body), strip, seam, unit, "Comet");
+  REQUIRE(part.has_value());
+  return *part;
 }
 
-int ticksOf(const Piece& piece) {
+int ticksOf(const Part& part) {
   int count = 0;
-  for (const Guide& guide : piece.guides) count += guide.kind == GuideKind::graduation ? 1 : 0;
+  for (const Guide& guide : part.guides) count += guide.kind == GuideKind::graduation ? 1 : 0;
   return count;
 }
 
@@ -39,7 +39,7 @@ TEST_CASE("the strip's upper edge is once round the body at its height") {
     if (body.wall() < Length::mm(30)) continue;
     INFO(cup.name);
     const Length at = body.wall() * 0.6;
-    const Piece strip = made(body, stripAt(at, Length::mm(12)));
+    const Part strip = made(body, stripAt(at, Length::mm(12)));
     // Walked along the upper edge, which runs from right to left, the tab beyond the seam left out.
     const Stretch& upper = strip.outline.stretches[2];
     const Point start = strip.outline.stretches[1].end;
@@ -58,7 +58,7 @@ TEST_CASE("the strip's upper edge is once round the body at its height") {
 TEST_CASE("a strip ten inches round carries a tick every sixteenth and its inches numbered") {
   const Development body =
       developed(cups::body(Length::inches(10), Length::inches(10), Length::inches(8)));
-  const Piece strip = made(body, stripAt(Length::inches(4), Length::inches(0.5)));
+  const Part strip = made(body, stripAt(Length::inches(4), Length::inches(0.5)));
   // From the front five inches either way, the front itself once.
   CHECK(ticksOf(strip) == 2 * 5 * 16 + 1);
   int numbers = 0;
@@ -79,7 +79,7 @@ TEST_CASE("in millimetres a tick stands every millimetre") {
 TEST_CASE("ticks count from the front wherever the seam is, and end at it") {
   const Development body = developed(cups::body(Length::mm(240), Length::mm(240), Length::mm(200)));
   for (const double seam : {180.0, 90.0, 30.0, -135.0, 0.0}) {
-    const Piece strip =
+    const Part strip =
         made(body, stripAt(Length::mm(100), Length::mm(12)), Unit::mm, Angle::degrees(seam));
     INFO(seam);
     CHECK(std::abs(ticksOf(strip) - 241) <= 1);
@@ -94,16 +94,16 @@ TEST_CASE("left to itself the strip goes half-way up, and still lies on a low cu
   MarkingStrip strip;
   CHECK(stripHeight(Body::of(tall), strip) == tall.wall() / 2);
   const Development low = developed(body(Length::mm(240), Length::mm(240), Length::mm(10)));
-  CHECK(markingStripPiece(Body::of(low), strip, Angle::halfTurn(), Unit::mm, "low").has_value());
+  CHECK(markingStripPart(Body::of(low), strip, Angle::halfTurn(), Unit::mm, "low").has_value());
 }
 
 TEST_CASE("a strip off the wall, or too narrow to hold, is refused") {
   const Development body = developed(all()[0].blank);
   const auto fieldOf = [&](const MarkingStrip& strip) {
-    const CheckedAll<Piece> piece =
-        markingStripPiece(Body::of(body), strip, Angle::halfTurn(), Unit::inch, "x");
-    REQUIRE_FALSE(piece.has_value());
-    return piece.error().front().field;
+    const CheckedAll<Part> part =
+        markingStripPart(Body::of(body), strip, Angle::halfTurn(), Unit::inch, "x");
+    REQUIRE_FALSE(part.has_value());
+    return part.error().front().field;
   };
   CHECK(fieldOf(stripAt(Length::inches(8.01), Length::mm(12))) == "strip.at");
   CHECK(fieldOf(stripAt(Length::mm(11), Length::mm(12))) == "strip.at");

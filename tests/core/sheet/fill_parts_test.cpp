@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "sheet/fill_pieces.h"
+#include "sheet/fill_parts.h"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -7,6 +7,7 @@
 
 #include "core/cups.h"
 #include "measure/colour.h"
+#include "sheet/part_set.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -69,15 +70,14 @@ TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the se
     for (const Family family : {Family::hexagons, Family::crosses, Family::bricks}) {
       const Patterned cup(node, zone, family);
       INFO(familyName(family) << " in zone " << cup.plans[0].letter);
-      const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
-      const std::vector<Piece> keys =
-          keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
+      const std::vector<Part> stencils = stencilParts(cup.plans, cup.divided, cup.flat);
+      const std::vector<Part> keys = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
       REQUIRE(stencils.size() == 1);
       REQUIRE(keys.size() == 1);
       checkWithin(boundsOfAll(stencils[0].slits), stencils[0].bounds());
-      for (const Piece* piece : {&stencils[0], &keys[0]}) {
-        for (const Lettering& lettering : piece->letterings) {
-          CHECK(piece->bounds().contains(lettering.at));
+      for (const Part* part : {&stencils[0], &keys[0]}) {
+        for (const Lettering& lettering : part->letterings) {
+          CHECK(part->bounds().contains(lettering.at));
         }
       }
       for (const Guide& guide : keys[0].guides) {
@@ -91,7 +91,7 @@ TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the se
 
 TEST_CASE("a stencil's holes add to the area of its cells") {
   const Patterned cup(vees(1, Angle::halfTurn()), ".0");
-  const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
+  const std::vector<Part> stencils = stencilParts(cup.plans, cup.divided, cup.flat);
   double cut = 0;
   for (const Path& slit : stencils[0].slits) cut -= areaOf(slit).mm2();
   double cells = 0;
@@ -101,7 +101,7 @@ TEST_CASE("a stencil's holes add to the area of its cells") {
 
 TEST_CASE("every colour has its own hatch on the key, and its letter") {
   const Patterned cup(ZoneNode(), "");
-  const std::vector<Piece> keys = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
+  const std::vector<Part> keys = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
   std::string words;
   for (const Lettering& lettering : keys[0].letterings) {
     words += inWords(lettering.words, Unit::mm) + "\n";
@@ -133,24 +133,26 @@ TEST_CASE("every colour has its own hatch on the key, and its letter") {
 TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
   Patterned cup(ZoneNode(), "", Family::bricks);
   for (CellColour& colour : cup.fills[0].colours) colour.finish.kind = FinishKind::film;
-  std::vector<Piece> cells = filmCells(cup.plans, cup.fills, cup.flat);
+  std::vector<Part> cells = filmCells(cup.plans, cup.fills, cup.flat);
   const FillPlan& plan = cup.plans[0];
   REQUIRE(cells.size() == plan.cells.size());
   // Film by film, in the order they are laid, each row by row; the label says which film.
   std::size_t at = 0;
   for (const ColourNeed& need : plan.needs) {
     for (const std::size_t index : need.cells) {
-      const Piece& piece = cells[at++];
+      const Part& part = cells[at++];
       const Cell& cell = plan.cells[index];
-      CHECK(piece.id == "cell-" + cell.label);
-      CHECK(piece.area().mm2() == Approx(cell.area.mm2()).epsilon(1e-3));
-      if (piece.letterings.empty()) continue;
-      CHECK(inWords(piece.letterings[0].words, Unit::mm) == cell.label + colourLetter(need.colour));
+      CHECK(part.id == "cell-" + cell.label);
+      CHECK(part.area().mm2() == Approx(cell.area.mm2()).epsilon(1e-3));
+      if (part.letterings.empty()) continue;
+      CHECK(inWords(part.letterings[0].words, Unit::mm) == cell.label + colourLetter(need.colour));
     }
   }
   cup.fills[0].cutting.spares = 2;
   cells = filmCells(cup.plans, cup.fills, cup.flat);
-  CHECK(cells.size() == 3 * plan.cells.size());
+  CHECK(cells.size() == plan.cells.size());
+  CHECK(cells.front().spares == 2);
+  CHECK(setOf(cells).parts.size() == 3 * plan.cells.size());
   cup.fills[0].cutting.filmWhole = true;
   CHECK(filmCells(cup.plans, cup.fills, cup.flat).empty());
 }
@@ -169,22 +171,22 @@ TEST_CASE("an opening in a film cell is cut in it and is no piece of its own, on
     const CheckedAll<std::vector<FillPlan>> made = planFills(cup.fills, cup.divided, cup.wall);
     REQUIRE(made.has_value());
     const FillPlan& plan = made->front();
-    const std::vector<Piece> pieces = filmCells(*made, cup.fills, cup.flat);
-    REQUIRE(pieces.size() == plan.cells.size());
+    const std::vector<Part> parts = filmCells(*made, cup.fills, cup.flat);
+    REQUIRE(parts.size() == plan.cells.size());
     std::size_t holes = 0;
     std::size_t onSeam = 0;
-    for (const Piece& piece : pieces) {
-      CHECK(piece.slits.empty());
-      holes += piece.holes.size();
+    for (const Part& part : parts) {
+      CHECK(part.slits.empty());
+      holes += part.holes.size();
       const auto cell = std::find_if(plan.cells.begin(), plan.cells.end(), [&](const Cell& one) {
-        return piece.id == "cell-" + one.label;
+        return part.id == "cell-" + one.label;
       });
       REQUIRE(cell != plan.cells.end());
-      CHECK(piece.area().mm2() == Approx(cell->area.mm2()).epsilon(1e-3));
-      onSeam += cell->onSeam && !piece.holes.empty() ? 1 : 0;
+      CHECK(part.area().mm2() == Approx(cell->area.mm2()).epsilon(1e-3));
+      onSeam += cell->onSeam && !part.holes.empty() ? 1 : 0;
     }
     // All but those the rim or the base goes through.
-    CHECK(holes * 2 > pieces.size());
+    CHECK(holes * 2 > parts.size());
     if (along == 0.5) CHECK(onSeam > 0);
   }
 }
@@ -193,41 +195,48 @@ TEST_CASE("the template is cut again as asked: straight, in film, double-sided, 
   Patterned cup(ZoneNode(), "", Family::hexagons);
   const FillPlan& plan = cup.plans[0];
   const auto further = [&] {
-    return furtherTemplates(cup.plans, cup.fills, cup.divided, cup.wall);
+    std::vector<Part> all;
+    for (const Template which :
+         {Template::straight, Template::film, Template::doubleSided, Template::lines}) {
+      for (Part& part : furtherTemplates(which, cup.plans, cup.fills, cup.divided, cup.wall)) {
+        all.push_back(std::move(part));
+      }
+    }
+    return all;
   };
   CHECK(further().empty());
   FillCutting& cutting = cup.fills[0].cutting;
   cutting = {0, true, true, true, LineWork::piece};
-  std::vector<Piece> pieces = further();
-  REQUIRE(pieces.size() == 3);  // no film in it, so none in film
+  std::vector<Part> parts = further();
+  REQUIRE(parts.size() == 3);  // no film in it, so none in film
   cup.fills[0].colours[0].finish.kind = FinishKind::film;
-  pieces = further();
-  REQUIRE(pieces.size() == 4);
-  const Piece& straight = pieces[0];
-  CHECK(straight.role == PieceRole::straight);
+  parts = further();
+  REQUIRE(parts.size() == 4);
+  const Part& straight = parts[0];
+  CHECK(straight.kind == PartKind::stencil);
   // The straight and the curved version have the same height along the wall, and every cell.
-  const Piece curved = stencilPieces(cup.plans, cup.divided, cup.flat)[0];
+  const Part curved = stencilParts(cup.plans, cup.divided, cup.flat)[0];
   CHECK(straight.bounds().height() == Approx(cup.flat.wall().mm()).epsilon(1e-9));
   CHECK(norm(cup.flat.toFlat({Angle(), cup.flat.wall()}) - cup.flat.toFlat({Angle(), Length()})) ==
         Approx(straight.bounds().height()).epsilon(1e-9));
   CHECK(straight.slits.size() == curved.slits.size());
   CHECK(straight.bounds().width() ==
         Approx(cup.flat.around(cup.flat.wall() / 2).mm()).epsilon(1e-6));
-  CHECK(pieces[1].role == PieceRole::filmWhole);
-  CHECK(pieces[1].slits.size() == curved.slits.size());
-  CHECK(pieces[2].role == PieceRole::doubleSided);
+  CHECK(parts[1].mayTurn == MayTurn::no);
+  CHECK(parts[1].slits.size() == curved.slits.size());
+  CHECK(parts[2].material == PartMaterial::doubleSided);
   // The lines are the zone less its cells.
   double cells = 0;
   for (const Cell& cell : plan.cells) cells += cell.area.mm2();
-  CHECK(pieces[3].role == PieceRole::lineWork);
-  CHECK(pieces[3].area().mm2() == Approx(plan.zoneArea.mm2() - cells).epsilon(2e-3));
-  CHECK(pieces[3].holes.size() >= plan.cells.size());
+  CHECK(parts[3].kind == PartKind::film);
+  CHECK(parts[3].area().mm2() == Approx(plan.zoneArea.mm2() - cells).epsilon(2e-3));
+  CHECK(parts[3].holes.size() >= plan.cells.size());
 }
 
 TEST_CASE("a key larger than a page is made small enough, and says it is not true") {
   const Patterned cup(ZoneNode(), "", Family::hexagons);
-  const std::vector<Piece> keys = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Cup");
-  const std::vector<Piece> small = pageKeys(keys);
+  const std::vector<Part> keys = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Cup");
+  const std::vector<Part> small = pageKeys(keys);
   REQUIRE(small.size() == 1);
   const Box box = small[0].bounds();
   CHECK(std::max(box.width(), box.height()) <= 250.001);
@@ -246,7 +255,7 @@ TEST_CASE("a key larger than a page is made small enough, and says it is not tru
 
 TEST_CASE("a key's hatches leave its labels free, and every cell has its pale tint") {
   const Patterned cup(ZoneNode(), "", Family::hexagons);
-  const Piece key = keyPieces(cup.plans, cup.fills, cup.divided, cup.flat, "Cup").front();
+  const Part key = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Cup").front();
   CHECK(key.tints.size() == cup.plans[0].cells.size());
   for (const Tint& tint : key.tints) CHECK(luminanceOf(tint.colour) > 0.5);
   int hatches = 0;
@@ -270,7 +279,7 @@ TEST_CASE("a key's hatches leave its labels free, and every cell has its pale ti
 
 TEST_CASE("a cell the seam cuts has its label on both parts, and neither on the cut") {
   const Patterned cup(ZoneNode(), "", Family::bricks);
-  const std::vector<Piece> stencils = stencilPieces(cup.plans, cup.divided, cup.flat);
+  const std::vector<Part> stencils = stencilParts(cup.plans, cup.divided, cup.flat);
   int seams = 0;
   for (const Cell& cell : cup.plans[0].cells) {
     std::vector<Point> places;

@@ -7,14 +7,14 @@
 
 namespace avrelt {
 
-/// A piece to choose: its own small picture, its name and its size.
-class PieceChoice : public QAbstractButton {
+/// A part to choose: its own small picture, its name and its size.
+class PurposeChoice : public QAbstractButton {
   Q_OBJECT
 
  public:
-  PieceChoice(Order& order, PieceRole role, QWidget* parent = nullptr);
+  PurposeChoice(Order& order, const Purpose& purpose, QWidget* parent = nullptr);
 
-  PieceRole role() const { return role_; }
+  const std::string& purpose() const { return purpose_.id; }
   QSize sizeHint() const override { return {280, 58}; }
   QSize minimumSizeHint() const override { return {180, 37}; }
 
@@ -23,7 +23,7 @@ class PieceChoice : public QAbstractButton {
 
  private:
   Order& order_;
-  PieceRole role_;
+  Purpose purpose_;
 };
 
 }  // namespace avrelt

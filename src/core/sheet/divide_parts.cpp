@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "sheet/divide_pieces.h"
+#include "sheet/divide_parts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -28,7 +28,7 @@ Path between(Point a, Point b) {
 }
 
 /// The zones and lines of a wall rolled out, small, with their letters and numbers.
-void drawPicture(Piece& piece, const Divided& divided, const Development& flat, const Box& room) {
+void drawPicture(Part& part, const Divided& divided, const Development& flat, const Box& room) {
   const Box whole = boundsOf(flat.wallOutline());
   const double scale = std::min(room.width() / whole.width(), room.height() / whole.height());
   const auto place = [&](Point p) { return room.centre() + (p - whole.centre()) * scale; };
@@ -38,12 +38,12 @@ void drawPicture(Piece& piece, const Divided& divided, const Development& flat, 
     Path path{place(points.front()), {}};
     for (std::size_t i = 1; i < points.size(); ++i) path.lineTo(place(points[i]));
     if (closed) path.lineTo(path.start);
-    piece.guides.push_back({GuideKind::graduation, std::move(path)});
+    part.guides.push_back({GuideKind::graduation, std::move(path)});
   };
   for (const Zone& zone : divided.zones) {
     for (const WallLine& outline : zone.region.outlines()) draw(outline, true);
     const WallPoint middle = zone.label;
-    piece.letterings.push_back(
+    part.letterings.push_back(
         {place(flat.toFlat(middle)), Length::mm(3.2), Angle(), {"%1", {zone.letter}}});
   }
   for (const DivideLine& line : divided.lines) {
@@ -54,29 +54,30 @@ void drawPicture(Piece& piece, const Divided& divided, const Development& flat, 
     // A third along, beside the line.
     const WallPoint at{a.theta + (b.theta - a.theta) * 0.3, a.s + (b.s - a.s) * 0.3};
     const Point beside = place(flat.toFlat(at)) + Point{1.8, 1.6};
-    piece.letterings.push_back({beside, Length::mm(2.2), Angle(), {"%1", {line.id}}});
+    part.letterings.push_back({beside, Length::mm(2.2), Angle(), {"%1", {line.id}}});
   }
 }
 
 }  // namespace
 
-std::vector<Piece> uprightGauge(const Divided& divided, const Body& body, Unit unit,
-                                const std::string& cupName) {
+std::vector<Part> uprightGauge(const Divided& divided, const Body& body, Unit unit,
+                               const std::string& cupName) {
   if (divided.marks.empty()) return {};
   constexpr double wide = 32;
-  Piece piece;
-  piece.id = "gauge";
-  piece.role = PieceRole::uprightGauge;
+  Part part;
+  part.id = "gauge";
+  part.kind = PartKind::paper;
+  part.material = PartMaterial::paper;
   const double wall = body.wall().mm();
-  piece.outline = rectangle(wide, wall);
+  part.outline = rectangle(wide, wall);
   const Length step_ = step(usualGraduation(unit));
   const int perNumber = unit == Unit::inch ? 16 : 10;
   for (int i = 1; step_ * i < body.wall(); ++i) {
     const double y = (step_ * i).mm();
     const double tick = i % perNumber == 0 ? 6 : i % (perNumber / 2) == 0 ? 4 : 2.2;
-    piece.guides.push_back({GuideKind::graduation, between({0, y}, {tick, y})});
+    part.guides.push_back({GuideKind::graduation, between({0, y}, {tick, y})});
     if (i % perNumber == 0) {
-      piece.letterings.push_back(
+      part.letterings.push_back(
           {{8, y}, Length::mm(2.4), Angle(), {"%1", {static_cast<long>(i / perNumber)}}});
     }
   }
@@ -90,61 +91,62 @@ std::vector<Piece> uprightGauge(const Divided& divided, const Body& body, Unit u
                    [](const LineMark* a, const LineMark* b) { return a->fromBase < b->fromBase; });
   for (const LineMark* mark : marks) {
     const double y = mark->fromBase.mm();
-    piece.guides.push_back({GuideKind::front, between({10, y}, {wide, y})});
+    part.guides.push_back({GuideKind::front, between({10, y}, {wide, y})});
     // Lines that crowd share their words' room; the tick is drawn all the same.
     if (y - lastWords < 3.2) continue;
     lastWords = y;
-    piece.letterings.push_back(
+    part.letterings.push_back(
         {{21, y + 1.6}, Length::mm(2.2), Angle(), {"%1: %2", {mark->line, mark->fromBase}}});
   }
   if (wall > 40) {
-    piece.letterings.push_back({{wide - 3, wall / 2},
-                                Length::mm(2.4),
-                                Angle::degrees(90),
-                                {"%1: up the wall", {cupName}}});
+    part.letterings.push_back({{wide - 3, wall / 2},
+                               Length::mm(2.4),
+                               Angle::degrees(90),
+                               {"%1: up the wall", {cupName}}});
   }
-  return {piece};
+  return {part};
 }
 
-std::vector<Piece> stripePieces(const std::vector<StripCut>& cuts, const std::string& cupName) {
-  std::vector<Piece> pieces;
+std::vector<Part> stripeParts(const std::vector<StripCut>& cuts, const std::string& cupName) {
+  std::vector<Part> parts;
   for (const StripCut& cut : cuts) {
     if (cut.kind != StripeKind::film) continue;
     const int count = cut.count();
-    Piece piece;
-    piece.id = "stripe-" + std::to_string(pieces.size() + 1);
-    piece.role = PieceRole::stripe;
+    Part part;
+    part.id = "stripe-" + std::to_string(parts.size() + 1);
+    part.kind = PartKind::strip;
+    part.of = cut.stripes;
     const double width = cut.width.mm();
     const double length = cut.length.mm();
-    piece.outline = rectangle(length, width * count);
+    part.outline = rectangle(length, width * count);
     for (int i = 1; i < count; ++i) {
-      piece.slits.push_back(between({0, width * i}, {length, width * i}));
+      part.slits.push_back(between({0, width * i}, {length, width * i}));
     }
     if (width * count > 3) {
       std::string lines;
       for (const std::string& line : cut.lines) lines += (lines.empty() ? "" : ", ") + line;
       const Length tall = std::min(Length::mm(2.4), cut.width * (0.6 * count));
       const std::size_t letters = cupName.size() + lines.size() + 8;
-      piece.letterings.push_back({{length / 2, width * count / 2},
-                                  letterHeight(letters, cut.length * 0.9, tall),
-                                  Angle(),
-                                  {"%1: line %2", {cupName, lines}}});
-      if (piece.letterings.back().height <= Length()) piece.letterings.pop_back();
+      part.letterings.push_back({{length / 2, width * count / 2},
+                                 letterHeight(letters, cut.length * 0.9, tall),
+                                 Angle(),
+                                 {"%1: line %2", {cupName, lines}}});
+      if (part.letterings.back().height <= Length()) part.letterings.pop_back();
     }
-    pieces.push_back(std::move(piece));
+    parts.push_back(std::move(part));
   }
-  return pieces;
+  return parts;
 }
 
-std::vector<Piece> ringStrips(const Divided& divided, const Body& body, Angle seamAt, Unit unit,
-                              const std::string& cupName) {
+std::vector<Part> ringStrips(const Divided& divided, const Body& body, Angle seamAt, Unit unit,
+                             const std::string& cupName) {
   constexpr Length wide = Length::mm(12);
   std::vector<RoundMark> uprights;
   for (const LineMark& mark : divided.marks) {
     if (mark.at != MarkAt::upright) continue;
     uprights.push_back({mark.onCup, GuideKind::quarter, {"%1", {mark.line}}});
   }
-  std::vector<Piece> strips;
+  std::vector<Part> strips;
   std::vector<Length> heights;
   for (const DivideLine& line : divided.lines) {
     if (line.kind != CutKind::rings || line.stretches.empty()) continue;
@@ -157,18 +159,18 @@ std::vector<Piece> ringStrips(const Divided& divided, const Body& body, Angle se
     MarkingStrip strip;
     strip.at = WrittenLength{s, {}};
     strip.width = {std::min(wide, s), {}};
-    CheckedAll<Piece> made =
-        markingStripPiece(body, strip, seamAt, unit, cupName + ", line " + line.id, uprights);
+    CheckedAll<Part> made =
+        markingStripPart(body, strip, seamAt, unit, cupName + ", line " + line.id, uprights);
     if (!made) continue;
     made->id = "ring-" + line.id;
-    made->role = PieceRole::ringStrip;
+    made->of = {line.cut};
     strips.push_back(std::move(*made));
   }
   return strips;
 }
 
-std::vector<Piece> marksSheets(const Divided& divided, const Development& flat, Unit unit,
-                               const std::string& cupName) {
+std::vector<Part> marksSheets(const Divided& divided, const Development& flat, Unit unit,
+                              const std::string& cupName) {
   constexpr double wide = 180;
   constexpr double tall = 240;
   constexpr double rowTall = 4.4;
@@ -187,19 +189,20 @@ std::vector<Piece> marksSheets(const Divided& divided, const Development& flat, 
     return readTape(length, graduation).text + " (" + exact.substr(0, exact.find(' ')) + ")";
   };
   const std::size_t sheets = (divided.marks.size() + perSheet - 1) / perSheet;
-  std::vector<Piece> pieces;
+  std::vector<Part> parts;
   for (std::size_t sheet = 0; sheet < sheets; ++sheet) {
-    Piece piece;
-    piece.id = sheets == 1 ? "marks" : "marks-" + std::to_string(sheet + 1);
-    piece.role = PieceRole::marksSheet;
-    piece.outline = rectangle(wide, tall);
+    Part part;
+    part.id = sheets == 1 ? "marks" : "marks-" + std::to_string(sheet + 1);
+    part.kind = PartKind::paper;
+    part.material = PartMaterial::paper;
+    part.outline = rectangle(wide, tall);
     const auto write = [&](double x, double y, double height, Sentence words) {
-      piece.letterings.push_back({{x, y}, Length::mm(height), Angle(), std::move(words)});
+      part.letterings.push_back({{x, y}, Length::mm(height), Angle(), std::move(words)});
     };
     write(wide / 2, tall - 8, 4, {"%1: where to mark its lines", {cupName}});
-    drawPicture(piece, divided, flat, {{12, 156}, {wide - 12, tall - 16}});
+    drawPicture(part, divided, flat, {{12, 156}, {wide - 12, tall - 16}});
     for (const Column& column : columns) write(column.middle, tableTop, 2.5, {column.title, {}});
-    piece.guides.push_back(
+    part.guides.push_back(
         {GuideKind::graduation, between({4, tableTop - 2.5}, {wide - 4, tableTop - 2.5})});
     for (std::size_t row = 0; row < perSheet; ++row) {
       const std::size_t index = sheet * perSheet + row;
@@ -221,12 +224,12 @@ std::vector<Piece> marksSheets(const Divided& divided, const Development& flat, 
         cell(5, {"%1", {both(mark.fromSeam)}});
       }
     }
-    pieces.push_back(std::move(piece));
+    parts.push_back(std::move(part));
   }
-  return pieces;
+  return parts;
 }
 
-void drawUprights(Piece& disc, const Divided& divided) {
+void drawUprights(Part& disc, const Divided& divided) {
   const double r = disc.bounds().width() / 2;
   for (const LineMark& mark : divided.marks) {
     if (mark.at != MarkAt::upright) continue;

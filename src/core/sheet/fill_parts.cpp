@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "sheet/fill_pieces.h"
+#include "sheet/fill_parts.h"
 
 #include <algorithm>
 #include <array>
@@ -79,11 +79,15 @@ class Sheet {
     return spots;
   }
 
-  /// The zone's edge to be cut. Where it is in several parts, the piece is the sheet round them.
-  Piece piece(PieceRole role, const std::string& id) const {
-    Piece piece;
-    piece.role = role;
-    piece.id = id + "-" + zone_.letter;
+  /// The zone's edge to be cut. Where it is in several parts, the part is the sheet round them.
+  Part part(PartKind kind, PartMaterial material, const FillPlan& plan,
+            const std::string& id) const {
+    Part part;
+    part.kind = kind;
+    part.material = material;
+    part.of = {plan.id, plan.zone};
+    part.zones = {plan.letter};
+    part.id = id + "-" + zone_.letter;
     const std::vector<std::vector<Point>> edges = edge();
     const auto parts = std::count_if(edges.begin(), edges.end(),
                                      [](const auto& edge) { return signedArea(edge) > 0; });
@@ -91,15 +95,15 @@ class Sheet {
     for (const std::vector<Point>& edge : edges) {
       for (const Point& p : edge) box.add(p);
       if (signedArea(edge) < 0) {
-        piece.holes.push_back(closed(edge));
+        part.holes.push_back(closed(edge));
       } else if (parts > 1) {
-        piece.slits.push_back(closed(edge));
+        part.slits.push_back(closed(edge));
       } else {
-        piece.outline = closed(edge);
+        part.outline = closed(edge);
       }
     }
-    if (parts > 1) piece.outline = sheetRound(box, 3, 3);
-    return piece;
+    if (parts > 1) part.outline = sheetRound(box, 3, 3);
+    return part;
   }
 
   static Path sheetRound(const Box& box, double around, double below) {
@@ -140,15 +144,15 @@ Box roomOf(const Lettering& lettering, std::size_t characters) {
 }
 
 /// The words in every spot that has room, and that room.
-std::vector<Box> label(Piece& piece, const std::vector<Sheet::Spot>& spots,
+std::vector<Box> label(Part& part, const std::vector<Sheet::Spot>& spots,
                        const std::string& words) {
   std::vector<Box> rooms;
   for (const Sheet::Spot& spot : spots) {
     const Length tallest = std::min(Length::mm(3), Length::mm(spot.tall * 0.75));
     const Length tall = letterHeight(words.size(), Length::mm(spot.across * 0.8), tallest);
     if (tall <= Length()) continue;
-    piece.letterings.push_back({spot.at, tall, Angle(), {"%1", {words}}});
-    rooms.push_back(roomOf(piece.letterings.back(), words.size()));
+    part.letterings.push_back({spot.at, tall, Angle(), {"%1", {words}}});
+    rooms.push_back(roomOf(part.letterings.back(), words.size()));
   }
   return rooms;
 }
@@ -174,7 +178,7 @@ std::pair<double, double> within(const Box& box, Point from, Point to) {
 }
 
 /// Lines across a cell, of a slope and a distance that tell its colour, that leave its label free.
-void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int colour,
+void hatch(Part& part, const std::vector<std::vector<Point>>& outlines, int colour,
            const std::vector<Box>& free) {
   if (colour == 0) return;  // plain
   static constexpr double slopes[] = {45, -45, 0, 90};
@@ -190,11 +194,11 @@ void hatch(Piece& piece, const std::vector<std::vector<Point>>& outlines, int co
       most = std::max(most, dot(p, across));
     }
   }
-  const auto draw = [&piece](Point from, Point to) {
+  const auto draw = [&part](Point from, Point to) {
     if (norm(to - from) < 0.2) return;
     Path line{from, {}};
     line.lineTo(to);
-    piece.guides.push_back({GuideKind::graduation, std::move(line)});
+    part.guides.push_back({GuideKind::graduation, std::move(line)});
   };
   for (double at = std::ceil(least / apart) * apart; at < most; at += apart) {
     std::vector<double> cuts;
@@ -246,29 +250,30 @@ std::string paleOf(const std::string& colour) {
 }
 
 /// A zone's template: its edge and every cell cut, the labels drawn.
-Piece templateOf(const FillPlan& plan, const Sheet& sheet, PieceRole role, const char* id) {
-  Piece piece = sheet.piece(role, id);
+Part templateOf(const FillPlan& plan, const Sheet& sheet, PartKind kind, PartMaterial material,
+                const char* id) {
+  Part part = sheet.part(kind, material, plan, id);
   for (const Cell& cell : plan.cells) {
     for (std::vector<Point>& outline : sheet.outlines(cell)) {
       std::reverse(outline.begin(), outline.end());  // as a hole runs
-      piece.slits.push_back(closed(outline));
+      part.slits.push_back(closed(outline));
     }
-    label(piece, sheet.spots(cell), cell.label);
+    label(part, sheet.spots(cell), cell.label);
   }
-  return piece;
+  return part;
 }
 
 /// What is left of a zone when all its cells are weeded. Where lines end at the zone's edge and the
-/// piece would fall apart, it still is cut as one and laid by its transfer tape.
-Piece lineWork(const FillPlan& plan, const Sheet& sheet) {
-  Piece piece = sheet.piece(PieceRole::lineWork, "line-work");
+/// part would fall apart, it still is cut as one and laid by its transfer tape.
+Part lineWork(const FillPlan& plan, const Sheet& sheet) {
+  Part part = sheet.part(PartKind::film, PartMaterial::permanent, plan, "line-work");
   for (const Cell& cell : plan.cells) {
     for (std::vector<Point>& outline : sheet.outlines(cell)) {
       std::reverse(outline.begin(), outline.end());
-      piece.holes.push_back(closed(outline));
+      part.holes.push_back(closed(outline));
     }
   }
-  return piece;
+  return part;
 }
 
 bool isFilm(const Cell& cell, const Fill& fill) {
@@ -293,69 +298,83 @@ std::string colourLetter(int colour) {
   return std::string(1, static_cast<char>('a' + colour % 26));
 }
 
-std::vector<Piece> stencilPieces(const std::vector<FillPlan>& plans, const Divided& divided,
-                                 const Development& flat) {
-  std::vector<Piece> pieces;
+std::vector<Part> stencilParts(const std::vector<FillPlan>& plans, const Divided& divided,
+                               const Development& flat) {
+  std::vector<Part> parts;
   for (const FillPlan& plan : plans) {
     const Sheet sheet(zoneOf(plan, divided), flat);
-    pieces.push_back(templateOf(plan, sheet, PieceRole::stencil, "stencil"));
+    parts.push_back(templateOf(plan, sheet, PartKind::stencil, PartMaterial::stencil, "stencil"));
   }
-  return pieces;
+  return parts;
 }
 
-std::vector<Piece> furtherTemplates(const std::vector<FillPlan>& plans,
-                                    const std::vector<Fill>& fills, const Divided& divided,
-                                    const Wall& wall) {
-  std::vector<Piece> pieces;
+std::vector<Part> furtherTemplates(Template which, const std::vector<FillPlan>& plans,
+                                   const std::vector<Fill>& fills, const Divided& divided,
+                                   const Wall& wall) {
+  std::vector<Part> parts;
   for (const FillPlan& plan : plans) {
     const FillCutting& cutting = fills[static_cast<std::size_t>(plan.fill)].cutting;
     const Zone& zone = zoneOf(plan, divided);
     const Sheet sheet(zone, wall.flat);
-    if (cutting.straight && !wall.flat.isCylinder()) {
-      const Length radius = wall.body.radius((zone.region.lowest() + zone.region.highest()) / 2);
-      const Development upright = Development::cone(radius, 0, wall.body.wall());
-      pieces.push_back(
-          templateOf(plan, Sheet(zone, upright), PieceRole::straight, "straight-stencil"));
+    switch (which) {
+      case Template::straight:
+        if (cutting.straight && !wall.flat.isCylinder()) {
+          const Length middle = (zone.region.lowest() + zone.region.highest()) / 2;
+          const Development upright =
+              Development::cone(wall.body.radius(middle), 0, wall.body.wall());
+          parts.push_back(templateOf(plan, Sheet(zone, upright), PartKind::stencil,
+                                     PartMaterial::stencil, "straight-stencil"));
+        }
+        break;
+      case Template::film:
+        if (cutting.filmWhole && hasFilm(plan, fills)) {
+          parts.push_back(
+              templateOf(plan, sheet, PartKind::film, PartMaterial::printed, "film-template"));
+          parts.back().mayTurn = MayTurn::no;
+        }
+        break;
+      case Template::doubleSided:
+        if (cutting.doubleSided) {
+          parts.push_back(
+              templateOf(plan, sheet, PartKind::film, PartMaterial::doubleSided, "double-sided"));
+        }
+        break;
+      case Template::lines:
+        if (cutting.lines == LineWork::piece) parts.push_back(lineWork(plan, sheet));
+        break;
     }
-    if (cutting.filmWhole && hasFilm(plan, fills)) {
-      pieces.push_back(templateOf(plan, sheet, PieceRole::filmWhole, "film-template"));
-    }
-    if (cutting.doubleSided) {
-      pieces.push_back(templateOf(plan, sheet, PieceRole::doubleSided, "double-sided"));
-    }
-    if (cutting.lines == LineWork::piece) pieces.push_back(lineWork(plan, sheet));
   }
-  return pieces;
+  return parts;
 }
 
-std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vector<Fill>& fills,
-                             const Divided& divided, const Development& flat,
-                             const std::string& cupName) {
-  std::vector<Piece> pieces;
+std::vector<Part> keyParts(const std::vector<FillPlan>& plans, const std::vector<Fill>& fills,
+                           const Divided& divided, const Development& flat,
+                           const std::string& cupName) {
+  std::vector<Part> parts;
   for (const FillPlan& plan : plans) {
     const Sheet sheet(zoneOf(plan, divided), flat);
     const std::vector<CellColour>& all = fills[static_cast<std::size_t>(plan.fill)].colours;
-    Piece piece = sheet.piece(PieceRole::key, "key");
+    Part part = sheet.part(PartKind::paper, PartMaterial::paper, plan, "key");
     // Nothing of the zone is cut: the sheet is a little larger, with the colours' names below.
-    const Box box = piece.bounds();
-    for (std::vector<Path>* edges : {&piece.holes, &piece.slits}) {
-      for (Path& edge : *edges) piece.guides.push_back({GuideKind::front, std::move(edge)});
+    const Box box = part.bounds();
+    for (std::vector<Path>* edges : {&part.holes, &part.slits}) {
+      for (Path& edge : *edges) part.guides.push_back({GuideKind::front, std::move(edge)});
       edges->clear();
     }
-    piece.guides.push_back({GuideKind::front, std::move(piece.outline)});
-    piece.outline = Sheet::sheetRound(box, 3, 9);
+    part.guides.push_back({GuideKind::front, std::move(part.outline)});
+    part.outline = Sheet::sheetRound(box, 3, 9);
     for (const Cell& cell : plan.cells) {
       const std::vector<std::vector<Point>> outlines = sheet.outlines(cell);
       Tint tint;
       tint.colour = paleOf(all[static_cast<std::size_t>(cell.colour)].finish.colour);
       for (const std::vector<Point>& outline : outlines) {
-        piece.guides.push_back({GuideKind::seam, closed(outline)});
+        part.guides.push_back({GuideKind::seam, closed(outline)});
         tint.edges.push_back(closed(outline));
       }
-      piece.tints.push_back(std::move(tint));
+      part.tints.push_back(std::move(tint));
       const std::vector<Box> free =
-          label(piece, sheet.spots(cell), cell.label + colourLetter(cell.colour));
-      hatch(piece, outlines, cell.colour, free);
+          label(part, sheet.spots(cell), cell.label + colourLetter(cell.colour));
+      hatch(part, outlines, cell.colour, free);
     }
     std::string colours;
     for (std::size_t c = 0; c < all.size(); ++c) {
@@ -366,58 +385,57 @@ std::vector<Piece> keyPieces(const std::vector<FillPlan>& plans, const std::vect
     const Length tall =
         letterHeight(cupName.size() + colours.size() + 12, Length::mm(box.width()), Length::mm(3));
     if (tall > Length()) {
-      piece.letterings.push_back({{box.centre().x, box.low.y - 5},
-                                  tall,
-                                  Angle(),
-                                  {"%1, zone %2: %3", {cupName, plan.letter, colours}}});
+      part.letterings.push_back({{box.centre().x, box.low.y - 5},
+                                 tall,
+                                 Angle(),
+                                 {"%1, zone %2: %3", {cupName, plan.letter, colours}}});
     }
-    pieces.push_back(std::move(piece));
+    parts.push_back(std::move(part));
   }
-  return pieces;
+  return parts;
 }
 
-std::vector<Piece> pageKeys(const std::vector<Piece>& keys) {
+std::vector<Part> pageKeys(const std::vector<Part>& keys) {
   // Room on both papers, with a margin for the printer.
   constexpr double shortSide = 190;
   constexpr double longSide = 250;
   // For a line of its own below the colours' names.
   constexpr double below = 5;
-  std::vector<Piece> pieces;
-  for (const Piece& key : keys) {
+  std::vector<Part> parts;
+  for (const Part& key : keys) {
     const Box box = key.bounds();
     const double shorter = std::min(box.width(), box.height());
     const double longer = std::max(box.width(), box.height());
     if (shorter <= shortSide && longer <= longSide) continue;
     const double by = std::min((shortSide - below) / shorter, (longSide - below) / longer);
-    Piece piece = key;
-    piece.role = PieceRole::pageKey;
-    piece.id = "page-" + key.id;
-    piece.outline = scaled(std::move(piece.outline), by);
-    for (Guide& guide : piece.guides) guide.path = scaled(std::move(guide.path), by);
-    for (Tint& tint : piece.tints) {
+    Part part = key;
+    part.id = "page-" + key.id;
+    part.outline = scaled(std::move(part.outline), by);
+    for (Guide& guide : part.guides) guide.path = scaled(std::move(guide.path), by);
+    for (Tint& tint : part.tints) {
       for (Path& edge : tint.edges) edge = scaled(std::move(edge), by);
     }
-    for (Lettering& lettering : piece.letterings) {
+    for (Lettering& lettering : part.letterings) {
       lettering.at = lettering.at * by;
       lettering.height = lettering.height * by;
     }
-    const Box over = piece.bounds();
-    piece.outline = Sheet::sheetRound({over.low, over.high}, 0, below);
-    const Box small = piece.bounds();
+    const Box over = part.bounds();
+    part.outline = Sheet::sheetRound({over.low, over.high}, 0, below);
+    const Box small = part.bounds();
     const Sentence words{"not true size: %1 % of it", {static_cast<long>(std::lround(by * 100))}};
     const Length tall = letterHeight(26, Length::mm(small.width() / 2), Length::mm(2.5));
     if (tall > Length()) {
-      piece.letterings.push_back(
+      part.letterings.push_back(
           {{small.centre().x, small.low.y + below / 2}, tall, Angle(), words});
     }
-    pieces.push_back(std::move(piece));
+    parts.push_back(std::move(part));
   }
-  return pieces;
+  return parts;
 }
 
-std::vector<Piece> filmCells(const std::vector<FillPlan>& plans, const std::vector<Fill>& fills,
-                             const Development& flat) {
-  std::vector<Piece> pieces;
+std::vector<Part> filmCells(const std::vector<FillPlan>& plans, const std::vector<Fill>& fills,
+                            const Development& flat) {
+  std::vector<Part> parts;
   for (const FillPlan& plan : plans) {
     const Fill& fill = fills[static_cast<std::size_t>(plan.fill)];
     if (fill.cutting.filmWhole) continue;
@@ -428,27 +446,26 @@ std::vector<Piece> filmCells(const std::vector<FillPlan>& plans, const std::vect
       for (const std::size_t index : need.cells) {
         const Cell& cell = plan.cells[index];
         if (!isFilm(cell, fill)) continue;
-        Piece piece;
-        piece.role = PieceRole::filmCell;
-        piece.id = "cell-" + cell.label;
-        piece.outline = closed(inFlat(cell.drawn.outline, true, flat, curveTolerance));
+        Part part;
+        part.material = PartMaterial::printed;
+        part.mayTurn = MayTurn::no;
+        part.of = {plan.id, plan.zone};
+        part.zones = {plan.letter};
+        part.id = "cell-" + cell.label;
+        part.outline = closed(inFlat(cell.drawn.outline, true, flat, curveTolerance));
         for (const WallLine& opening : cell.drawn.openings) {
-          piece.holes.push_back(closed(inFlat(opening, true, flat, curveTolerance)));
+          part.holes.push_back(closed(inFlat(opening, true, flat, curveTolerance)));
         }
-        const Box box = piece.bounds();
+        const Box box = part.bounds();
         // With more than one film, the film's letter tells whose it is.
-        label(piece, {{box.centre(), box.width() * 0.8, box.height()}},
+        label(part, {{box.centre(), box.width() * 0.8, box.height()}},
               films > 1 ? cell.label + colourLetter(cell.colour) : cell.label);
-        for (int spare = 1; spare <= fill.cutting.spares; ++spare) {
-          Piece copy = piece;
-          copy.id += "-spare-" + std::to_string(spare);
-          pieces.push_back(std::move(copy));
-        }
-        pieces.push_back(std::move(piece));
+        part.spares = fill.cutting.spares;
+        parts.push_back(std::move(part));
       }
     }
   }
-  return pieces;
+  return parts;
 }
 
 }  // namespace avrelt

@@ -1,0 +1,96 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "divide/underlap.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "divide/patch.h"
+#include "divide/program.h"
+
+namespace avrelt {
+namespace {
+
+constexpr Length hair = Length::mm(0.02);
+
+/// A line as a patch a hair wide.
+Patch hairOf(const WallLine& line, const Body& body) {
+  WallLine left;
+  WallLine right;
+  for (std::size_t i = 0; i < line.size(); ++i) {
+    const WallPoint& a = line[i > 0 ? i - 1 : i];
+    const WallPoint& b = line[std::min(i + 1, line.size() - 1)];
+    const double r = body.radius(line[i].s).mm();
+    const double x = (b.theta - a.theta).radians() * r;
+    const double y = (b.s - a.s).mm();
+    const double half = hair.mm() / 2 / std::max(std::hypot(x, y), 1e-9);
+    const Angle across = Angle::radians(-y * half / r);
+    const Length up = Length::mm(x * half);
+    left.push_back({line[i].theta + across, line[i].s + up});
+    right.push_back({line[i].theta - across, line[i].s - up});
+  }
+  // Counter-clockwise: the right-hand side forth, the left-hand side back.
+  right.insert(right.end(), left.rbegin(), left.rend());
+  return {std::move(right), {}};
+}
+
+/// What lies within so much of a line.
+Region besideOf(const DivideLine& line, Length by, const Body& body) {
+  Region beside;
+  for (const WallLine& stretch : line.stretches) {
+    const auto [low, high] =
+        std::minmax_element(stretch.begin(), stretch.end(),
+                            [](const WallPoint& a, const WallPoint& b) { return a.s < b.s; });
+    if (high->s - low->s < Length::mm(1e-6)) {
+      // Rings go on as rings, so that nothing ends at the seam.
+      beside = beside | Region::between(stretch.front().theta, stretch.back().theta, low->s - by,
+                                        high->s + by);
+    } else {
+      beside = beside | regionOf(drawnOut(hairOf(stretch, body), by - hair / 2, body));
+    }
+  }
+  return beside;
+}
+
+}  // namespace
+
+Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
+                 const std::function<Length(const DivideLine&)>& by) {
+  const auto index = static_cast<std::size_t>(
+      std::find_if(divided.zones.begin(), divided.zones.end(),
+                   [&](const Zone& other) { return other.id == zone.id; }) -
+      divided.zones.begin());
+  const auto has = [index](const std::vector<std::size_t>& side) {
+    return std::find(side.begin(), side.end(), index) != side.end();
+  };
+  Region grown = zone.region;
+  Length most;
+  std::vector<std::size_t> exact;
+  std::vector<std::pair<const DivideLine*, Length>> lines;
+  for (const DivideLine& line : divided.lines) {
+    if (line.stretches.empty()) continue;
+    const Sides sides = sidesOf(line, divided);
+    const bool first = has(sides.first);
+    const bool second = has(sides.second);
+    if (!first && !second) continue;
+    const Length over = by(line);
+    if (over > Length()) {
+      lines.emplace_back(&line, over);
+      most = std::max(most, over);
+      continue;
+    }
+    if (first && second) continue;  // both its sides are the zone
+    for (const std::size_t other : first ? sides.second : sides.first) exact.push_back(other);
+  }
+  if (lines.empty()) return grown;
+  Region near;
+  for (const Patch& patch : patchesOf(zone.region)) {
+    near = near | regionOf(drawnOut(patch, most, body));
+  }
+  for (const auto& [line, over] : lines) {
+    grown = grown | (besideOf(*line, over, body) & near);
+  }
+  for (const std::size_t other : exact) grown = grown - divided.zones[other].region;
+  return grown;
+}
+
+}  // namespace avrelt

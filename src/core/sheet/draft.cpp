@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "sheet/draft.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "sheet/round_marks.h"
+
+namespace avrelt {
+
+bool letterAcross(Draft& draft, double share, double widthShare, Length tallest,
+                  std::size_t characters, Sentence words) {
+  const Length at = draft.low + draft.height() * share;
+  const Point left = draft.place(-draft.half, at);
+  const Length width = Length::mm(norm(draft.place(draft.half, at) - left) * widthShare);
+  const Length letters = letterHeight(characters, width, std::min(tallest, draft.height() * 0.1));
+  if (letters == Length()) return false;
+  draft.part.letterings.push_back({draft.place(Angle(), at), letters, Angle(), std::move(words)});
+  return true;
+}
+
+void addScaleBar(Draft& draft, Unit unit) {
+  const Length bar = unit == Unit::inch ? Length::inches(2) : Length::mm(50);
+  const Length at = draft.low + draft.height() * 0.22;
+  const double width = norm(draft.place(draft.half, at) - draft.place(-draft.half, at));
+  if (draft.height() < Length::mm(40) || width < bar.mm() * 1.4) return;
+  const Point middle = draft.place(Angle(), at);
+  const Point half{bar.mm() / 2, 0};
+  const Point tick{0, 1.5};
+  Path path{middle - half + tick, {}};
+  path.lineTo(middle - half - tick);
+  path.lineTo(middle - half);
+  path.lineTo(middle + half);
+  path.lineTo(middle + half + tick);
+  path.lineTo(middle + half - tick);
+  draft.part.guides.push_back({GuideKind::scaleBar, path});
+  draft.part.letterings.push_back(
+      {middle + Point{0, 3.2}, Length::mm(2.8), Angle(), {"%1", {bar}}});
+}
+
+void addDirections(Draft& draft, Angle seamAt) {
+  Part& part = draft.part;
+  const Length height = draft.height();
+  for (const RoundMark& mark : roundMarks()) {
+    if (abs((mark.onCup - seamAt).wrapped()) < Angle::degrees(0.01)) continue;
+    const Angle off = (mark.onCup - draft.middle).wrapped();
+    if (abs(off) > draft.half) continue;
+    const Length tick = height * (mark.kind == GuideKind::front ? 0.16 : 0.08);
+    part.guides.push_back({mark.kind, draft.upright(off, draft.low, draft.low + tick)});
+    part.guides.push_back({mark.kind, draft.upright(off, draft.high - tick, draft.high)});
+    const Length at = draft.high - height * 0.13;
+    const double radius =
+        norm(draft.place(off + Angle::radians(0.01), at) - draft.place(off, at)) / 0.01;
+    const Length letters =
+        letterHeight(5, Length::mm(radius * 0.6), std::min(Length::mm(3.5), height * 0.08));
+    if (letters == Length()) continue;
+    // Beside the line, so that the line stays readable.
+    const Angle beside = off + Angle::radians(letters.mm() * 2 / radius);
+    if (abs(beside) > draft.half) continue;
+    part.letterings.push_back(
+        {draft.place(beside, at), letters, draft.turnAt(beside, at), mark.name});
+  }
+}
+
+void addFeatures(Draft& draft, const std::vector<Feature>& features) {
+  for (const Feature& feature : features) {
+    if (!coversWall(feature.kind)) continue;
+    const bool allRound = feature.kind == FeatureKind::footLip;
+    const Length low = std::max(allRound ? Length() : feature.low.length, draft.low);
+    const Length high = std::min(feature.high.length, draft.high);
+    if (low >= high) continue;
+    const Angle centre = allRound ? Angle() : (feature.at - draft.middle).wrapped();
+    const Angle half = allRound ? Angle::halfTurn() : feature.wide / 2;
+    // Across the seam a feature shows at both ends of the part.
+    for (const double turns : {-1.0, 0.0, 1.0}) {
+      const Angle shifted = centre + Angle::turn() * turns;
+      const Angle from = std::max(shifted - half, -draft.half);
+      const Angle to = std::min(shifted + half, draft.half);
+      if (to - from < Angle::degrees(0.5)) continue;
+      const int parts = std::max(1, static_cast<int>((to - from).degrees() / 2));
+      const auto along = [&](int i, Length s) {
+        return draft.place(from + (to - from) * (static_cast<double>(i) / parts), s);
+      };
+      Path path{along(0, low), {}};
+      for (int i = 1; i <= parts; ++i) path.lineTo(along(i, low));
+      for (int i = parts; i >= 0; --i) path.lineTo(along(i, high));
+      path.lineTo(path.start);
+      draft.part.guides.push_back({GuideKind::keepClear, path});
+    }
+  }
+}
+
+Draft onRing(const WrapLayout& layout, Length wallLow) {
+  Draft draft;
+  draft.layout = layout;
+  draft.wallLow = wallLow;
+  draft.low = layout.low() + wallLow;
+  draft.high = layout.high() + wallLow;
+  draft.half = Angle::halfTurn();
+  draft.middle = layout.seamAt() + Angle::halfTurn();
+  draft.part.outline = layout.outline();
+  if (layout.overlap() > Length()) {
+    draft.part.guides.push_back({GuideKind::seam, layout.seamLine()});
+  }
+  draft.place = [body = layout.body(), wallLow](Angle theta, Length s) {
+    return body.toFlat({theta, s - wallLow});
+  };
+  return draft;
+}
+
+Draft onFit(const RingFit& fit, Length overlap, Angle seamAt, Length overhang) {
+  Wrap plain;
+  plain.baseClearance = plain.rimClearance = {};
+  plain.overlap = {overlap, {}};
+  plain.seamAt = seamAt;
+  CheckedAll<WrapLayout> layout = WrapLayout::of(fit.cone(), plain, overhang);
+  if (!layout) {
+    // So steep that there is no room to lap in the flat: the ends meet edge to edge.
+    plain.overlap = {};
+    layout = WrapLayout::of(fit.cone(), plain, overhang);
+  }
+  if (!layout) {
+    layout = WrapLayout::of(fit.cone(), plain);
+  }
+  return onRing(*layout, Length::mm(fit.low));
+}
+
+void numberJoin(Draft& draft, Angle theta, Length s, long number) {
+  const Length tall = std::min(Length::mm(4), draft.height() * 0.2);
+  draft.part.letterings.push_back(
+      {draft.place(theta, s), tall, draft.turnAt(theta, s), {"%1", {number}}});
+}
+
+Draft onGore(const Gore& gore, Angle seamAt, int index) {
+  Draft draft;
+  draft.bent = true;
+  draft.low = gore.low();
+  draft.high = gore.high();
+  draft.half = gore.half();
+  draft.middle = seamAt + gore.half() * (2.0 * index + 1);
+  draft.part.outline = gore.outline();
+  draft.place = [gore](Angle theta, Length s) { return gore.toFlat(theta, s); };
+  return draft;
+}
+
+}  // namespace avrelt

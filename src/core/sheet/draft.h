@@ -1,0 +1,66 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <functional>
+#include <optional>
+
+#include "cup/blank.h"
+#include "cup/gore.h"
+#include "cup/ring_fit.h"
+#include "cup/wrap.h"
+#include "sheet/part.h"
+
+namespace avrelt {
+
+/// One part and the way from the cup's wall onto it.
+struct Draft {
+  Part part;
+  Length low;    ///< up the cup's wall
+  Length high;   ///< up the cup's wall
+  Angle middle;  ///< round the cup
+  Angle half;    ///< to either side of the middle
+  std::function<Point(Angle fromMiddle, Length s)> place;
+
+  Length height() const { return high - low; }
+  /// Which way words run at an angle from the middle: along the ring.
+  Angle turnAt(Angle fromMiddle, Length s) const {
+    const Angle a = Angle::radians(1e-3);
+    const Point step = place(fromMiddle + a, s) - place(fromMiddle - a, s);
+    return Angle::radians(std::atan2(step.y, step.x));
+  }
+  Path upright(Angle fromMiddle, Length from, Length to) const {
+    // A straight line on a cone; a gore's leans with the wall.
+    Path path{place(fromMiddle, from), {}};
+    const int parts = bent ? std::max(1, static_cast<int>((to - from).mm() / 3)) : 1;
+    for (int i = 1; i <= parts; ++i) {
+      path.lineTo(place(fromMiddle, from + (to - from) * (static_cast<double>(i) / parts)));
+    }
+    return path;
+  }
+  bool bent = false;
+  /// Of a ring sector: how it lies on its own cone, and where that begins up the cup's wall.
+  std::optional<WrapLayout> layout;
+  Length wallLow;
+};
+
+/// Words across the part in its middle, at a share of its height; false where they would be
+/// unreadable.
+bool letterAcross(Draft& draft, double share, double widthShare, Length tallest,
+                  std::size_t characters, Sentence words);
+/// A bar of known length low on the part, in the middle, where the part has room for it.
+void addScaleBar(Draft& draft, Unit unit);
+/// Ticks at both ends for the four directions, the front's the longest: enough to line up by, and
+/// out of a pattern's way.
+void addDirections(Draft& draft, Angle seamAt);
+/// The edge of each place to keep clear of, as far as it lies on this part.
+void addFeatures(Draft& draft, const std::vector<Feature>& features);
+/// A draft of a part that is a ring sector on its own cone. `wallLow` is where the cone's own s
+/// begins on the cup's wall.
+Draft onRing(const WrapLayout& layout, Length wallLow);
+/// The same for a fitted ring: on its own cone from its lower edge, plus what hangs over.
+Draft onFit(const RingFit& fit, Length overlap, Angle seamAt, Length overhang);
+/// "2" in a ring's place: the number of a join, at an edge of the part.
+void numberJoin(Draft& draft, Angle theta, Length s, long number);
+Draft onGore(const Gore& gore, Angle seamAt, int index);
+
+}  // namespace avrelt

@@ -1,0 +1,209 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "sheet/film_parts.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "divide/flat_outline.h"
+#include "divide/patch.h"
+#include "divide/underlap.h"
+#include "sheet/draft.h"
+#include "sheet/round_marks.h"
+
+namespace avrelt {
+namespace {
+
+/// An edge of a patch on its part: no side lies farther than the tolerance from where it runs.
+Path onPart(const WallLine& line, const Draft& draft, Angle middle) {
+  constexpr int deepest = 12;
+  const auto at = [&](const WallPoint& p) { return draft.place(p.theta - middle, p.s); };
+  Path path;
+  const auto side = [&](const auto& self, const WallPoint& a, const WallPoint& b, Point to,
+                        int depth) -> void {
+    const Point from = path.end();
+    const WallPoint half{(a.theta + b.theta) / 2, (a.s + b.s) / 2};
+    const Point between = at(half);
+    const bool near = norm(between - (from + to) * 0.5) < curveTolerance.mm() / 2;
+    if (depth < deepest &&
+        (!near || b.theta - a.theta > Angle::degrees(8) || a.theta - b.theta > Angle::degrees(8))) {
+      self(self, a, half, between, depth + 1);
+      self(self, half, b, to, depth + 1);
+      return;
+    }
+    path.lineTo(to);
+  };
+  path.start = at(line.front());
+  for (std::size_t i = 0; i < line.size(); ++i) {
+    const WallPoint& b = line[(i + 1) % line.size()];
+    side(side, line[i], b, i + 1 < line.size() ? at(b) : path.start, 0);
+  }
+  return path;
+}
+
+/// The ring sector's room once round and its overlap, on the wall.
+Patch onceRound(const Draft& draft) {
+  constexpr int steps = 64;
+  Patch room;
+  room.outline = {{-draft.half, draft.low}};
+  for (int i = 0; i <= steps; ++i) {
+    const Length s = draft.low + draft.height() * (static_cast<double>(i) / steps);
+    room.outline.push_back({draft.layout->overlapEnd(s - draft.wallLow), s});
+  }
+  room.outline.push_back({-draft.half, draft.high});
+  return room;
+}
+
+PartMaterial materialOf(const Finish& finish) {
+  if (finish.printed) return PartMaterial::printed;
+  return finish.opaque ? PartMaterial::permanent : PartMaterial::clear;
+}
+
+/// The film of one zone.
+class ZoneFilm {
+ public:
+  ZoneFilm(const Zone& zone, const FilmWork& work, bool paper)
+      : zone_(zone), work_(work), paper_(paper), region_(filmOf(zone, work)) {}
+
+  std::vector<Part> operator()() {
+    if (region_.empty()) return {};
+    const Body& body = work_.wall.body;
+    const Length low = region_.lowest();
+    const Length high = region_.highest();
+    const Layings layings = layingsOf(body, low, high, work_.layout.overlap(), work_.film);
+    LayingKind kind = work_.laying.value_or(layings.recommended);
+    // A straight sheet would not keep to the zone's edges.
+    const bool runsOff = kind == LayingKind::sheet && !work_.wall.flat.isCylinder();
+    if (runsOff || !layings.of(kind).possible) kind = layings.recommended;
+    const Laying& laying = layings.of(kind);
+    if (kind == LayingKind::gores) {
+      const Gore gore(body, low, high, laying.gores);
+      for (int i = 0; i < laying.gores; ++i) addGore(onGore(gore, work_.layout.seamAt(), i), i);
+    } else if (kind == LayingKind::bands) {
+      for (std::size_t i = laying.rings.size(); i-- > 0;) addRing(onRingOf(laying.rings[i]));
+    } else if (body.isCone()) {
+      Draft draft = onRing(work_.layout, Length());
+      draft.low = low;
+      draft.high = high;
+      addRing(std::move(draft));
+    } else {
+      addRing(onRingOf(laying.rings.front()));
+    }
+    for (std::size_t i = 0; i < parts_.size(); ++i) {
+      parts_[i].id = std::string(paper_ ? "test-" : "film-") + zone_.letter;
+      if (parts_.size() > 1) parts_[i].id += "-" + std::to_string(i + 1);
+    }
+    return std::move(parts_);
+  }
+
+ private:
+  Draft onRingOf(const RingFit& fit) const {
+    Draft draft = onFit(fit, work_.layout.overlap(), work_.layout.seamAt(), Length());
+    draft.low = Length::mm(fit.low);
+    draft.high = Length::mm(fit.high);
+    return draft;
+  }
+
+  void addRing(Draft draft) {
+    const Region here = region_ & Region::band(draft.low, draft.high);
+    if (here.empty()) return;
+    const std::vector<Patch> patches =
+        closesRound(here) ? within(onceRound(draft), here) : patchesOf(here);
+    for (const Patch& patch : patches) add(draft, patch, Angle());
+  }
+
+  void addGore(Draft draft, int index) {
+    const Angle middle = -Angle::halfTurn() + draft.half * (2.0 * index + 1);
+    Patch room;
+    room.outline = {{middle - draft.half, draft.low},
+                    {middle + draft.half, draft.low},
+                    {middle + draft.half, draft.high},
+                    {middle - draft.half, draft.high}};
+    for (const Patch& patch : within(room, region_)) add(draft, patch, middle);
+  }
+
+  void add(const Draft& from, const Patch& patch, Angle middle) {
+    Draft draft = from;
+    const auto [left, right] = spanOf(patch);
+    Part part;
+    part.kind = paper_ ? PartKind::paper : PartKind::film;
+    part.material = paper_ ? PartMaterial::paper : materialOf(zone_.finish);
+    part.of = {zone_.id};
+    part.zones = {zone_.letter};
+    part.mayTurn = !paper_ && zone_.finish.printed ? MayTurn::no : MayTurn::any;
+    part.outline = onPart(patch.outline, draft, middle);
+    for (const WallLine& opening : patch.openings) {
+      part.holes.push_back(onPart(opening, draft, middle));
+    }
+    draft.part = std::move(part);
+    // The seam where the overlap begins.
+    if (right - left > Angle::turn() + Angle::degrees(1e-4)) {
+      draft.part.guides.push_back(
+          {GuideKind::seam, draft.upright(Angle::halfTurn(), draft.low, draft.high)});
+    }
+    letter(draft, patch, middle);
+    parts_.push_back(std::move(draft.part));
+  }
+
+  /// Which zone of which cup it is for, which way is up, and for which cup it is cut.
+  void letter(Draft& draft, const Patch& patch, Angle middle) const {
+    const WallPoint place = middleOf(patch);
+    const Box box = draft.part.bounds();
+    const double room =
+        std::min(box.width(), draft.part.area().mm2() / std::max(box.height(), 1.0));
+    const Point at = draft.place(place.theta - middle, place.s);
+    const Angle turn = draft.turnAt(place.theta - middle, place.s);
+    const Point up = Point{-std::sin(turn.radians()), std::cos(turn.radians())};
+    const double tall = box.height();
+    if (tall > 14) {
+      const double long_ = std::min(tall * 0.18, 12.0);
+      const Point along = turnedLeft(up) * -1.0;
+      Path arrow{at + up * (tall * 0.06), {}};
+      const Point tip = arrow.start + up * long_;
+      arrow.lineTo(tip);
+      arrow.lineTo(tip - up * (long_ * 0.3) + along * (long_ * 0.2));
+      arrow.lineTo(tip);
+      arrow.lineTo(tip - up * (long_ * 0.3) - along * (long_ * 0.2));
+      draft.part.guides.push_back({GuideKind::graduation, std::move(arrow)});
+    }
+    const auto write = [&](double below, std::size_t letters, Length tallest, Sentence words) {
+      const Length size =
+          letterHeight(letters, Length::mm(room * 0.8), std::min(tallest, Length::mm(tall * 0.1)));
+      if (size == Length()) return;
+      draft.part.letterings.push_back({at - up * below, size, turn, std::move(words)});
+    };
+    write(0, work_.cupName.size() + 16, Length::mm(4.5),
+          paper_ ? Sentence{"%1, zone %2, paper", {work_.cupName, zone_.letter}}
+                 : Sentence{"%1, zone %2", {work_.cupName, zone_.letter}});
+    write(std::min(tall * 0.12, 6.0), 40, Length::mm(2.8), work_.stage);
+  }
+
+  const Zone& zone_;
+  const FilmWork& work_;
+  bool paper_;
+  Region region_;
+  std::vector<Part> parts_;
+};
+
+}  // namespace
+
+Region filmOf(const Zone& zone, const FilmWork& work) {
+  const Region grown = grownOver(zone, work.divided, work.wall.body, [&](const DivideLine& line) {
+    Length widest;
+    for (const StripePlan& stripe : work.stripes) {
+      if (stripe.line == line.id) widest = std::max(widest, stripe.width);
+    }
+    return widest / 2;
+  });
+  return grown & Region::band(std::max(work.layout.low(), Length()), work.layout.high());
+}
+
+std::vector<Part> filmParts(const FilmWork& work, bool paper) {
+  std::vector<Part> parts;
+  for (const Zone& zone : work.divided.zones) {
+    if (zone.finish.kind != FinishKind::film) continue;
+    for (Part& part : ZoneFilm(zone, work, paper)()) parts.push_back(std::move(part));
+  }
+  return parts;
+}
+
+}  // namespace avrelt

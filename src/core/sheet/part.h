@@ -1,0 +1,108 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "measure/angle.h"
+#include "measure/sentence.h"
+#include "shape/path.h"
+
+namespace avrelt {
+
+/// What is done with a part.
+enum class PartKind {
+  film,     ///< it goes onto the cup and stays
+  stencil,  ///< it is laid and lifted again
+  strip,    ///< a film strip over a line
+  decal,    ///< a drawing in film
+  paper,    ///< printed or cut to measure, mark, try or read by
+};
+/// "film", "stencil" …: as files write it.
+const char* kindName(PartKind kind);
+
+/// What a part is cut from.
+enum class PartMaterial {
+  permanent,    ///< film that stays
+  printed,      ///< film with a print, which has a direction
+  clear,        ///< film that is seen through
+  printable,    ///< film to be printed first
+  heatApplied,  ///< film that heat makes stick
+  stencil,      ///< film that comes off clean
+  removable,    ///< film that comes off after days
+  doubleSided,  ///< sheet that sticks on both sides
+  paper,
+};
+/// "permanent_film", "paper" …: as files write it.
+const char* materialName(PartMaterial material);
+
+/// How a part may lie on a sheet.
+enum class MayTurn {
+  any,
+  half,  ///< upside down
+  no,    ///< a print keeps its direction
+};
+const char* turnName(MayTurn turn);
+
+enum class GuideKind {
+  seam,
+  front,
+  quarter,
+  graduation,
+  scaleBar,
+  trim,       ///< to be cut along once it is laid
+  keepClear,  ///< round a handle or a logo the part has to leave free
+};
+
+/// A line drawn on a part, never cut.
+struct Guide {
+  GuideKind kind = GuideKind::graduation;
+  Path path;
+
+  /// Whether it is drawn in dashes.
+  bool dashed() const {
+    return kind == GuideKind::seam || kind == GuideKind::keepClear || kind == GuideKind::trim;
+  }
+};
+
+/// Some of a part filled with a colour, under all lines: an outline, and its openings after it.
+struct Tint {
+  std::vector<Path> edges;
+  std::string colour;  ///< #RRGGBB
+};
+
+/// Words drawn on a part, never cut, centred on a place.
+struct Lettering {
+  Point at;
+  Length height;
+  /// The direction the words run in, turned left from the x axis.
+  Angle turn;
+  Sentence words;
+};
+
+/// One thing to cut: its edge, and what is drawn inside. All in the flat, y up, in mm, with the
+/// front of the base edge near the origin.
+struct Part {
+  std::string id;
+  PartKind kind = PartKind::film;
+  PartMaterial material = PartMaterial::permanent;
+  std::vector<std::string> of;     ///< ids of what in the order it is for
+  std::vector<std::string> zones;  ///< letters of the zones it is for
+  int copies = 1;
+  int spares = 0;  ///< besides
+  MayTurn mayTurn = MayTurn::any;
+  bool mirrored = false;    ///< cut as seen in a mirror
+  Path outline;             ///< counter-clockwise
+  std::vector<Path> holes;  ///< clockwise
+  std::vector<Path> slits;  ///< cut like the edge, but open: the part stays whole
+  std::vector<Tint> tints;
+  std::vector<Guide> guides;
+  std::vector<Lettering> letterings;
+
+  Box bounds() const { return boundsOf(outline); }
+  Area area() const;
+};
+
+Part movedBy(const Part& part, Point offset);
+
+}  // namespace avrelt

@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "watch/film_rules.h"
+
+#include <algorithm>
+
+#include "divide/patch.h"
+
+namespace avrelt {
+
+std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const WrapLayout& layout,
+                              const std::vector<Feature>& features, const Wall& wall) {
+  constexpr Length narrow = Length::mm(1);
+  std::vector<Watch> watches;
+  if (divided.cutNodes.empty()) return watches;
+  const Region room = Region::band(std::max(layout.low(), Length()), layout.high());
+  for (const Zone& zone : divided.zones) {
+    if (zone.finish.kind != FinishKind::film) continue;
+    const Region film = zone.region & room;
+    if (film.empty()) {
+      watches.push_back({"film_no_room",
+                         WatchLevel::warn,
+                         "wrap.rim_clearance",
+                         {"Zone %1 lies wholly in the wall left bare at rim or base, so no film is "
+                          "cut for it. Leave less bare, or give the zone another finish.",
+                          {zone.letter}}});
+      continue;
+    }
+    Length least = Length::mm(1e6);
+    for (const Patch& patch : patchesOf(film)) {
+      least = std::min(least, measureOf(patch, body).meanWidth());
+    }
+    if (least < narrow) {
+      watches.push_back({"film_narrow",
+                         WatchLevel::warn,
+                         "divide.body",
+                         {"The film of zone %1 is %2 wide: it tears when it is weeded. Make the "
+                          "zone wider, or lay a stripe there.",
+                          {zone.letter, least}}});
+    }
+    for (const Feature& feature : features) {
+      if (!coversWall(feature.kind) || feature.kind == FeatureKind::footLip) continue;
+      const Angle at = wall.inFrame(feature.at);
+      const Region covered = Region::between(at - feature.wide / 2, at + feature.wide / 2,
+                                             feature.low.length, feature.high.length);
+      if ((covered & film).empty()) continue;
+      watches.push_back({"film_under_handle",
+                         WatchLevel::note,
+                         "blank.features",
+                         {"The film of zone %1 runs where a handle, a logo or a spout is marked. "
+                          "Cut it out there, or lay it before the handle goes on.",
+                          {zone.letter}}});
+      break;
+    }
+  }
+  return watches;
+}
+
+}  // namespace avrelt

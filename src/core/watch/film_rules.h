@@ -1,0 +1,18 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "cup/wrap.h"
+#include "divide/divide.h"
+#include "watch/watch.h"
+
+namespace avrelt {
+
+/// What to watch where film is laid on zones of a divided cup:
+/// - `film_no_room`: a zone that lies wholly in what rim and base are kept clear of; nothing is
+/// cut.
+/// - `film_narrow`: film under 1 mm wide on average, that no blade cuts and no hook weeds.
+/// - `film_under_handle`: film where a handle or a logo keeps it off the wall.
+std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const WrapLayout& layout,
+                              const std::vector<Feature>& features, const Wall& wall);
+
+}  // namespace avrelt
