@@ -106,7 +106,7 @@ ZoneNode nodeMembers(ObjectReader object, Unit unit) {
     node.parts.push_back(nodeMembers(object.on(item, path), unit));
   });
   if (const Json* finish = object.find("finish")) {
-    node.finish = finishMembers(object.on(*finish, object.pathOf("finish")));
+    node.finish = finishMembers(object.on(*finish, object.pathOf("finish")), unit);
   }
   node.kept = object.kept();
   return node;
@@ -241,7 +241,7 @@ Json written(const Stripe& stripe) {
 
 }  // namespace
 
-Finish finishMembers(ObjectReader object) {
+Finish finishMembers(ObjectReader object, Unit unit) {
   Finish finish;
   object.choice("kind",
                 {{"none", FinishKind::none},
@@ -268,6 +268,13 @@ Finish finishMembers(ObjectReader object) {
       finish.grain);
   object.truth("opaque", finish.opaque);
   object.truth("printed", finish.printed);
+  object.choice("edge",
+                {{"stripes", FilmEdge::stripes},
+                 {"exact", FilmEdge::exact},
+                 {"under", FilmEdge::under},
+                 {"trim", FilmEdge::trim}},
+                finish.edge);
+  object.length("edge_by", unit, finish.edgeBy);
   finish.kept = object.kept();
   return finish;
 }
@@ -323,6 +330,11 @@ Json written(const Finish& finish) {
   }
   if (!finish.opaque) object["opaque"] = false;
   if (finish.printed) object["printed"] = true;
+  if (finish.edge != FilmEdge::stripes) {
+    static constexpr const char* edges[] = {"stripes", "exact", "under", "trim"};
+    object["edge"] = edges[static_cast<std::size_t>(finish.edge)];
+  }
+  if (!(finish.edgeBy == Finish().edgeBy)) object["edge_by"] = written(finish.edgeBy);
   addKept(object, finish.kept);
   return object;
 }

@@ -9,7 +9,7 @@ namespace avrelt {
 /// How a cup is divided, as an order writes it (`docs/format.md`): the tree of cuts with the zones'
 /// finishes, the maker's order, the stripes.
 Division divisionMembers(ObjectReader object, Unit unit);
-Finish finishMembers(ObjectReader object);
+Finish finishMembers(ObjectReader object, Unit unit);
 Json written(const Finish& finish);
 Json written(const Division& division);
 

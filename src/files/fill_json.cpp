@@ -168,7 +168,7 @@ Fill fillMembers(ObjectReader object, Unit unit) {
     ObjectReader one = object.on(item, path);
     CellColour colour;
     if (const Json* finish = one.find("finish")) {
-      colour.finish = finishMembers(one.on(*finish, one.pathOf("finish")));
+      colour.finish = finishMembers(one.on(*finish, one.pathOf("finish")), unit);
     }
     one.real("share", 0, 1000, colour.share);
     fill.colours.push_back(std::move(colour));

@@ -11,7 +11,7 @@ DivideStation::DivideStation(Order& order, QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
   QHBoxLayout* drawer = makeDrawer(this);
   cut_ = new CutPage(order, fields_);
-  finish_ = new FinishPage(order);
+  finish_ = new FinishPage(order, fields_);
   work_ = new WorkPage(order, fields_);
   addCard(drawer, tr("Cut the zone in hand"), cut_, 38);
   addCard(drawer, tr("Its finish"), finish_, 27);

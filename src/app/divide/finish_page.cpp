@@ -10,7 +10,8 @@
 
 namespace avrelt {
 
-FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
+FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
+    : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(7);
@@ -53,6 +54,17 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   column->addLayout(stuck);
   column->addWidget(way_);
   column->addWidget(opaque_, 0, Qt::AlignLeft);
+  edge_ = new QComboBox;
+  edge_->setAccessibleName(tr("At the zone's lines"));
+  edge_->view()->setAccessibleName(edge_->accessibleName());
+  edge_->addItems({tr("under stripes by half their width"), tr("exactly to its lines"),
+                   tr("under its lines by"), tr("over its lines, to be trimmed")});
+  edgeBy_ = fields.add(tr("By"), QStringLiteral("divide.finish.edge_by"));
+  auto* edges = new QHBoxLayout;
+  edges->setSpacing(6);
+  edges->addWidget(edge_, 3, Qt::AlignBottom);
+  edges->addWidget(edgeBy_, 2);
+  column->addLayout(edges);
   auto* spread = new QHBoxLayout;
   spread->setSpacing(6);
   onAll_ = new QPushButton(tr("On all parts"));
@@ -92,6 +104,23 @@ FinishPage::FinishPage(Order& order, QWidget* parent) : QWidget(parent), order_(
       finish.opaque = i != 1;
       finish.printed = i == 2;
     });
+  });
+  connect(edge_, &QComboBox::activated, this, [this](int i) {
+    editFinish(order_, tr("Choose how far film goes at its lines"), {},
+               [i](Finish& finish) { finish.edge = static_cast<FilmEdge>(i); });
+  });
+  const auto setBy = [this](const WrittenLength& typed) {
+    editFinish(order_, tr("Set how far film runs over its lines"), QStringLiteral("edge"),
+               [&](Finish& finish) { finish.edgeBy = typed; });
+  };
+  connect(edgeBy_, &LengthField::typed, this, setBy);
+  connect(edgeBy_, &LengthField::stepped, this, [this, setBy](int marks) {
+    const Zone* zone = zoneInHand(order_);
+    if (zone == nullptr) return;
+    const Graduation graduation = usualGraduation(order_.unit());
+    const Length next =
+        nearestMark(zone->finish.edgeBy.length, graduation) + step(graduation) * marks;
+    setBy(written(std::max(next, Length()), order_.unit()));
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
     editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"),
@@ -133,7 +162,12 @@ void FinishPage::refresh() {
   grain_->setCurrentIndex(static_cast<int>(finish.grain));
   way_->setVisible(paints);
   way_->setCurrentIndex(finish.kind == FinishKind::paint ? 0 : ink ? 1 : 2);
-  opaque_->setVisible(finish.kind == FinishKind::film);
+  const bool film = finish.kind == FinishKind::film;
+  opaque_->setVisible(film);
+  edge_->setVisible(film);
+  edge_->setCurrentIndex(static_cast<int>(finish.edge));
+  edgeBy_->setVisible(film && finish.edge != FilmEdge::stripes && finish.edge != FilmEdge::exact);
+  edgeBy_->show(finish.edgeBy.length, order_.unit());
   opaque_->show(finish.printed ? 2 : finish.opaque ? 0 : 1);
   const int parts = siblingsOf(order_);
   onAll_->setVisible(parts > 1);

@@ -8,6 +8,7 @@
 #include <QWidget>
 
 #include "app/divide/swatches.h"
+#include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/order/order.h"
 
@@ -18,7 +19,7 @@ class FinishPage : public QWidget {
   Q_OBJECT
 
  public:
-  explicit FinishPage(Order& order, QWidget* parent = nullptr);
+  FinishPage(Order& order, FieldSet& fields, QWidget* parent = nullptr);
 
   Segments& kind() { return *kind_; }
   QLineEdit& name() { return *name_; }
@@ -28,6 +29,7 @@ class FinishPage : public QWidget {
   QPushButton& onAllButton() { return *onAll_; }
   QPushButton& onSecondButton() { return *onSecond_; }
   Segments& opaque() { return *opaque_; }
+  QComboBox& edge() { return *edge_; }
 
  private:
   void refresh();
@@ -42,6 +44,8 @@ class FinishPage : public QWidget {
   QComboBox* grain_ = nullptr;
   QComboBox* way_ = nullptr;    ///< of paint: painted, ink, dip
   Segments* opaque_ = nullptr;  ///< of film
+  QComboBox* edge_ = nullptr;   ///< of film, at its lines
+  LengthField* edgeBy_ = nullptr;
   QPushButton* onAll_ = nullptr;
   QPushButton* onSecond_ = nullptr;
   QLabel* size_ = nullptr;

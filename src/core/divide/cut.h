@@ -118,6 +118,14 @@ enum class Stick { resin, brushGlue, wetPaint, sprayClear, tackyGlue, uvResin };
 /// Ink is dripped and tilted, a dip is floated on water and picked up.
 enum class FinishKind { none, paint, glitter, film, bare, ink, dip };
 
+/// How far film goes at the lines of its zone.
+enum class FilmEdge {
+  stripes,  ///< half a stripe's width under every stripe, exact where there is none
+  exact,
+  under,  ///< by so much over every line, to lie under what covers it
+  trim,   ///< by so much over every line, to be trimmed along it once it is laid
+};
+
 /// What fills a zone.
 struct Finish {
   FinishKind kind = FinishKind::none;
@@ -127,6 +135,8 @@ struct Finish {
   GlitterCut grain = GlitterCut::fine;
   bool opaque = true;    ///< film
   bool printed = false;  ///< film
+  FilmEdge edge = FilmEdge::stripes;
+  WrittenLength edgeBy{Length::mm(2), "2 mm"};  ///< under a line, or to be trimmed
   std::string kept{};
 
   friend bool operator==(const Finish&, const Finish&) = default;

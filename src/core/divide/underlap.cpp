@@ -53,8 +53,7 @@ Region besideOf(const DivideLine& line, Length by, const Body& body) {
 
 }  // namespace
 
-Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
-                 const std::function<Length(const DivideLine&)>& by) {
+std::vector<EdgeLine> edgeLinesOf(const Zone& zone, const Divided& divided) {
   const auto index = static_cast<std::size_t>(
       std::find_if(divided.zones.begin(), divided.zones.end(),
                    [&](const Zone& other) { return other.id == zone.id; }) -
@@ -62,24 +61,35 @@ Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
   const auto has = [index](const std::vector<std::size_t>& side) {
     return std::find(side.begin(), side.end(), index) != side.end();
   };
+  std::vector<EdgeLine> edges;
+  for (const DivideLine& line : divided.lines) {
+    if (line.stretches.empty()) continue;
+    Sides sides = sidesOf(line, divided);
+    const bool first = has(sides.first);
+    const bool second = has(sides.second);
+    if (first && second) {
+      edges.push_back({&line, {}});
+    } else if (first || second) {
+      edges.push_back({&line, std::move(first ? sides.second : sides.first)});
+    }
+  }
+  return edges;
+}
+
+Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
+                 const std::function<Length(const DivideLine&)>& by) {
   Region grown = zone.region;
   Length most;
   std::vector<std::size_t> exact;
   std::vector<std::pair<const DivideLine*, Length>> lines;
-  for (const DivideLine& line : divided.lines) {
-    if (line.stretches.empty()) continue;
-    const Sides sides = sidesOf(line, divided);
-    const bool first = has(sides.first);
-    const bool second = has(sides.second);
-    if (!first && !second) continue;
-    const Length over = by(line);
+  for (const EdgeLine& edge : edgeLinesOf(zone, divided)) {
+    const Length over = by(*edge.line);
     if (over > Length()) {
-      lines.emplace_back(&line, over);
+      lines.emplace_back(edge.line, over);
       most = std::max(most, over);
-      continue;
+    } else {
+      exact.insert(exact.end(), edge.beyond.begin(), edge.beyond.end());
     }
-    if (first && second) continue;  // both its sides are the zone
-    for (const std::size_t other : first ? sides.second : sides.first) exact.push_back(other);
   }
   if (lines.empty()) return grown;
   Region near;

@@ -2,10 +2,18 @@
 #pragma once
 
 #include <functional>
+#include <vector>
 
 #include "divide/divide.h"
 
 namespace avrelt {
+
+/// A line at a zone's edge, and the zones on its other side.
+struct EdgeLine {
+  const DivideLine* line;
+  std::vector<std::size_t> beyond;  ///< among the zones; none where both sides are the zone's own
+};
+std::vector<EdgeLine> edgeLinesOf(const Zone& zone, const Divided& divided);
 
 /// A zone grown over lines at its edge, by so much for each line, square to the line as it runs
 /// over the body: film that lies under the stripes there. On

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "cup/base.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
@@ -123,6 +124,41 @@ Draft onFit(const RingFit& fit, Length overlap, Angle seamAt, Length overhang) {
     layout = WrapLayout::of(fit.cone(), plain);
   }
   return onRing(*layout, Length::mm(fit.low));
+}
+
+void snip(Draft& draft, const Body& body, Length overhang, Angle from, Angle to) {
+  if (overhang <= Length()) return;
+  const Snips snips = snipsFor(body.radius(Length()), body.taper(Length()), overhang);
+  const Length edge = -overhang;
+  const Angle each = Angle::turn() / snips.count;
+  const Angle half = Angle::turn() * (snips.each / body.around(edge) / 2);
+  // Counted from the seam, wherever the part begins.
+  const auto first =
+      static_cast<int>(std::floor((from + Angle::halfTurn()).radians() / each.radians()));
+  for (int i = first;; ++i) {
+    const Angle at = -Angle::halfTurn() + each * (i + 0.5);
+    if (at + half > to) break;
+    if (at - half < from) continue;
+    Path cut{draft.place(at - half, edge), {}};
+    cut.lineTo(draft.place(at, Length()));
+    cut.lineTo(draft.place(at + half, edge));
+    draft.part.slits.push_back(std::move(cut));
+  }
+}
+
+void slit(Draft& draft, const SlitRow& row, Angle from, Angle to) {
+  if (row.count < 1) return;
+  const Angle each = Angle::turn() / row.count;
+  const auto first =
+      static_cast<int>(std::floor((from + Angle::halfTurn()).radians() / each.radians()));
+  for (int i = first;; ++i) {
+    const Angle at = -Angle::halfTurn() + each * (i + 0.5);
+    if (at > to) break;
+    if (at < from) continue;
+    const Length edge = row.atRim ? draft.high : draft.low;
+    const Length end = row.atRim ? draft.high - row.depth : draft.low + row.depth;
+    draft.part.slits.push_back(draft.upright(at, edge, end));
+  }
 }
 
 void numberJoin(Draft& draft, Angle theta, Length s, long number) {

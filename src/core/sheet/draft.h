@@ -5,7 +5,9 @@
 #include <optional>
 
 #include "cup/blank.h"
+#include "cup/body.h"
 #include "cup/gore.h"
+#include "cup/laying.h"
 #include "cup/ring_fit.h"
 #include "cup/wrap.h"
 #include "sheet/part.h"
@@ -59,6 +61,13 @@ void addFeatures(Draft& draft, const std::vector<Feature>& features);
 Draft onRing(const WrapLayout& layout, Length wallLow);
 /// The same for a fitted ring: on its own cone from its lower edge, plus what hangs over.
 Draft onFit(const RingFit& fit, Length overlap, Angle seamAt, Length overhang);
+/// Cuts the free edge under the base in triangles, so that it folds: those that lie between two
+/// angles of the draft's own.
+void snip(Draft& draft, const Body& body, Length overhang, Angle from = -Angle::halfTurn(),
+          Angle to = Angle::halfTurn());
+/// Slits from one edge of the draft, those that lie between two of its angles.
+void slit(Draft& draft, const SlitRow& row, Angle from = -Angle::halfTurn(),
+          Angle to = Angle::halfTurn());
 /// "2" in a ring's place: the number of a join, at an edge of the part.
 void numberJoin(Draft& draft, Angle theta, Length s, long number);
 Draft onGore(const Gore& gore, Angle seamAt, int index);

@@ -13,8 +13,9 @@
 namespace avrelt {
 namespace {
 
-/// An edge of a patch on its part: no side lies farther than the tolerance from where it runs.
-Path onPart(const WallLine& line, const Draft& draft, Angle middle) {
+/// An edge of a patch on its part, closed, or a line along it: no side lies farther than the
+/// tolerance from where it runs.
+Path onPart(const WallLine& line, const Draft& draft, Angle middle, bool closed = true) {
   constexpr int deepest = 12;
   const auto at = [&](const WallPoint& p) { return draft.place(p.theta - middle, p.s); };
   Path path;
@@ -33,7 +34,7 @@ Path onPart(const WallLine& line, const Draft& draft, Angle middle) {
     path.lineTo(to);
   };
   path.start = at(line.front());
-  for (std::size_t i = 0; i < line.size(); ++i) {
+  for (std::size_t i = 0; i + (closed ? 0 : 1) < line.size(); ++i) {
     const WallPoint& b = line[(i + 1) % line.size()];
     side(side, line[i], b, i + 1 < line.size() ? at(b) : path.start, 0);
   }
@@ -53,6 +54,24 @@ Patch onceRound(const Draft& draft) {
   return room;
 }
 
+/// What hangs over the base edge, wherever film reaches it.
+Region hangingOver(const Region& film, Length low) {
+  constexpr Length foot = Length::mm(0.01);
+  Region hanging = film;
+  const Region atBase = film & Region::band(Length(), foot);
+  for (const WallLine& outline : atBase.outlines()) {
+    Angle from = Angle::turn();
+    Angle to = -Angle::turn();
+    for (const WallPoint& p : outline) {
+      if (p.s > foot / 2) continue;
+      from = std::min(from, p.theta);
+      to = std::max(to, p.theta);
+    }
+    if (from < to) hanging = hanging | Region::between(from, to, low, foot);
+  }
+  return hanging;
+}
+
 PartMaterial materialOf(const Finish& finish) {
   if (finish.printed) return PartMaterial::printed;
   return finish.opaque ? PartMaterial::permanent : PartMaterial::clear;
@@ -69,7 +88,8 @@ class ZoneFilm {
     const Body& body = work_.wall.body;
     const Length low = region_.lowest();
     const Length high = region_.highest();
-    const Layings layings = layingsOf(body, low, high, work_.layout.overlap(), work_.film);
+    const Length onWall = std::max(low, Length());
+    const Layings layings = layingsOf(body, onWall, high, work_.layout.overlap(), work_.film);
     LayingKind kind = work_.laying.value_or(layings.recommended);
     // A straight sheet would not keep to the zone's edges.
     const bool runsOff = kind == LayingKind::sheet && !work_.wall.flat.isCylinder();
@@ -86,6 +106,7 @@ class ZoneFilm {
       draft.high = high;
       addRing(std::move(draft));
     } else {
+      slits_ = laying.slits;
       addRing(onRingOf(laying.rings.front()));
     }
     for (std::size_t i = 0; i < parts_.size(); ++i) {
@@ -97,8 +118,11 @@ class ZoneFilm {
 
  private:
   Draft onRingOf(const RingFit& fit) const {
-    Draft draft = onFit(fit, work_.layout.overlap(), work_.layout.seamAt(), Length());
-    draft.low = Length::mm(fit.low);
+    // The lowest of them hangs over with the film.
+    const bool lowest = Length::mm(fit.low) < Length::mm(1e-6);
+    const Length overhang = lowest ? std::max(-region_.lowest(), Length()) : Length();
+    Draft draft = onFit(fit, work_.layout.overlap(), work_.layout.seamAt(), overhang);
+    draft.low = Length::mm(fit.low) - overhang;
     draft.high = Length::mm(fit.high);
     return draft;
   }
@@ -135,13 +159,38 @@ class ZoneFilm {
       part.holes.push_back(onPart(opening, draft, middle));
     }
     draft.part = std::move(part);
+    // Gores fold as they are.
+    if (draft.layout) snip(draft, work_.wall.body, -draft.low, left, right);
+    for (const SlitRow& row : slits_) slit(draft, row, left, right);
     // The seam where the overlap begins.
     if (right - left > Angle::turn() + Angle::degrees(1e-4)) {
       draft.part.guides.push_back(
           {GuideKind::seam, draft.upright(Angle::halfTurn(), draft.low, draft.high)});
     }
+    if (zone_.finish.edge == FilmEdge::trim) drawTrims(draft, patch, middle);
     letter(draft, patch, middle);
     parts_.push_back(std::move(draft.part));
+  }
+
+  /// The zone's lines, to be trimmed along once the film is laid.
+  void drawTrims(Draft& draft, const Patch& patch, Angle middle) const {
+    const Region inPatch = regionOf(patch);
+    const auto [left, right] = spanOf(patch);
+    for (const EdgeLine& edge : edgeLinesOf(zone_, work_.divided)) {
+      for (const WallLine& stretch : edge.line->stretches) {
+        for (const WallLine& line : inPatch.stretchesOf(stretch)) {
+          const Angle at = (line[line.size() / 2].theta + line[(line.size() - 1) / 2].theta) / 2;
+          // Where the patch carries it to; twice where it lies in the overlap too.
+          for (const int turns : {-1, 0, 1}) {
+            const Angle by = Angle::turn() * turns;
+            if (at + by < left || at + by > right) continue;
+            WallLine carried = line;
+            for (WallPoint& p : carried) p.theta = std::clamp(p.theta + by, left, right);
+            draft.part.guides.push_back({GuideKind::trim, onPart(carried, draft, middle, false)});
+          }
+        }
+      }
+    }
   }
 
   /// Which zone of which cup it is for, which way is up, and for which cup it is cut.
@@ -181,6 +230,7 @@ class ZoneFilm {
   const FilmWork& work_;
   bool paper_;
   Region region_;
+  std::vector<SlitRow> slits_;
   std::vector<Part> parts_;
 };
 
@@ -188,13 +238,18 @@ class ZoneFilm {
 
 Region filmOf(const Zone& zone, const FilmWork& work) {
   const Region grown = grownOver(zone, work.divided, work.wall.body, [&](const DivideLine& line) {
+    const Finish& finish = zone.finish;
+    if (finish.edge == FilmEdge::exact) return Length();
+    if (finish.edge != FilmEdge::stripes) return finish.edgeBy.length;
     Length widest;
     for (const StripePlan& stripe : work.stripes) {
       if (stripe.line == line.id) widest = std::max(widest, stripe.width);
     }
     return widest / 2;
   });
-  return grown & Region::band(std::max(work.layout.low(), Length()), work.layout.high());
+  const Region film =
+      grown & Region::band(std::max(work.layout.low(), Length()), work.layout.high());
+  return work.layout.low() < Length() ? hangingOver(film, work.layout.low()) : film;
 }
 
 std::vector<Part> filmParts(const FilmWork& work, bool paper) {

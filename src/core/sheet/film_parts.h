@@ -22,8 +22,9 @@ struct FilmWork {
   std::string cupName;
 };
 
-/// Where the film of a zone lies: the zone, kept clear of rim and base as a wrap is, and half a
-/// stripe's width more along every line that a stripe covers. Its other edges are exact.
+/// Where the film of a zone lies: the zone, kept clear of rim and base as a wrap is, or hanging
+/// over the base edge as that does, and half a stripe's width more along every line that a stripe
+/// covers. Its other edges are exact.
 Region filmOf(const Zone& zone, const FilmWork& work);
 
 /// The films of every zone whose finish is film, one after the other, or the same outlines in paper

@@ -11,32 +11,6 @@
 namespace avrelt {
 namespace {
 
-/// The free edge under the base in triangles, so that it folds.
-void snip(Draft& draft, const WrapWork& work) {
-  if (work.overhang <= Length()) return;
-  const Snips snips =
-      snipsFor(work.body.radius(Length()), work.body.taper(Length()), work.overhang);
-  const Length edge = -work.overhang;
-  const Length girth = work.body.around(edge);
-  const Angle half = Angle::turn() * (snips.each / girth / 2);
-  for (int i = 0; i < snips.count; ++i) {
-    const Angle at = -Angle::halfTurn() + Angle::turn() * ((i + 0.5) / snips.count);
-    Path cut{draft.place(at - half, edge), {}};
-    cut.lineTo(draft.place(at, Length()));
-    cut.lineTo(draft.place(at + half, edge));
-    draft.part.slits.push_back(std::move(cut));
-  }
-}
-
-void slit(Draft& draft, const SlitRow& row) {
-  for (int i = 0; i < row.count; ++i) {
-    const Angle at = -Angle::halfTurn() + Angle::turn() * ((i + 0.5) / row.count);
-    const Length from = row.atRim ? draft.high : draft.low;
-    const Length to = row.atRim ? draft.high - row.depth : draft.low + row.depth;
-    draft.part.slits.push_back(draft.upright(at, from, to));
-  }
-}
-
 /// A straight sheet on a wall that is not: taller by what it runs off, its ends square.
 Draft onSheet(const WrapWork& work) {
   const RingFit& fit = work.laying.rings.front();
@@ -81,7 +55,7 @@ std::vector<Draft> bandDrafts(const WrapWork& work, bool paper) {
   for (std::size_t i = rings.size(); i-- > 0;) {
     Draft draft = onFit(rings[i], work.layout.overlap(), work.layout.seamAt(),
                         i == 0 ? work.overhang : Length());
-    if (i == 0) snip(draft, work);
+    if (i == 0) snip(draft, work.body, work.overhang);
     const long number = count - static_cast<long>(i);
     const Length inset = draft.height() * 0.12;
     for (const double degrees : {-120.0, -60.0, 60.0, 120.0}) {
@@ -132,7 +106,7 @@ Draft wholeDraft(const WrapWork& work, bool paper) {
                                 : onFit(work.laying.rings.front(), work.layout.overlap(),
                                         work.layout.seamAt(), work.overhang);
   for (const SlitRow& row : work.laying.slits) slit(draft, row);
-  snip(draft, work);
+  snip(draft, work.body, work.overhang);
   title(draft, work, paper,
         paper ? Sentence{"%1: paper test piece", {work.cupName}}
               : Sentence{"%1: wrap", {work.cupName}},

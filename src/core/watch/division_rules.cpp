@@ -100,6 +100,15 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
              {ring->id, width, widestTape(body, s, paperTapeBears)}});
     }
   }
+  for (std::size_t i = 0; i < division.order.size(); ++i) {
+    const bool there = std::any_of(divided.zones.begin(), divided.zones.end(),
+                                   [&](const Zone& zone) { return zone.id == division.order[i]; });
+    if (there) continue;
+    watch("turn_of_none", WatchLevel::note, "divide.order[" + std::to_string(i) + "]",
+          {"The order of filling names a zone that is not there, “%1”, and passes it over. Fill in "
+           "the usual order, or move a zone to put it right.",
+           {division.order[i]}});
+  }
   const std::vector<const Zone*> order = fillingOrder(divided, division.order);
   for (std::size_t i = 1; i < order.size(); ++i) {
     const Finish& before = order[i - 1]->finish;

@@ -13,6 +13,7 @@ namespace avrelt {
 /// a
 ///   ring of this taper; how wide still lies flat is said.
 /// - `light_before_dark`, `film_before_glitter`: the maker's own order runs against the usual one.
+/// - `turn_of_none`: the maker's order names a zone that is not there.
 /// - `thin_stripe`: a stripe under 0.5 mm; was ten times that meant?
 /// - `line_at_edge`: a line nearer than 1/8 in to rim or base, where nothing decorative goes.
 /// - `stripe_over_edge`: a stripe that goes round and covers some of that 1/8 in.

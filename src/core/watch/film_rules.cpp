@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "divide/patch.h"
+#include "divide/underlap.h"
 
 namespace avrelt {
 
@@ -36,6 +37,24 @@ std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const Wr
                          {"The film of zone %1 is %2 wide: it tears when it is weeded. Make the "
                           "zone wider, or lay a stripe there.",
                           {zone.letter, least}}});
+    }
+    const Finish& finish = zone.finish;
+    const bool runsOver = finish.edge == FilmEdge::under || finish.edge == FilmEdge::trim;
+    for (const EdgeLine& edge : runsOver ? edgeLinesOf(zone, divided) : std::vector<EdgeLine>()) {
+      const auto thin = std::find_if(edge.beyond.begin(), edge.beyond.end(), [&](std::size_t i) {
+        const std::vector<Patch> patches = patchesOf(divided.zones[i].region);
+        return std::any_of(patches.begin(), patches.end(), [&](const Patch& patch) {
+          return measureOf(patch, body).meanWidth() < finish.edgeBy.length;
+        });
+      });
+      if (thin == edge.beyond.end()) continue;
+      watches.push_back(
+          {"film_past_neighbour",
+           WatchLevel::warn,
+           "divide.finish.edge_by",
+           {"The film of zone %1 runs %2 over line %3 and past zone %4. Give less.",
+            {zone.letter, finish.edgeBy.length, edge.line->id, divided.zones[*thin].letter}}});
+      break;
     }
     for (const Feature& feature : features) {
       if (!coversWall(feature.kind) || feature.kind == FeatureKind::footLip) continue;

@@ -11,6 +11,7 @@ namespace avrelt {
 /// - `film_no_room`: a zone that lies wholly in what rim and base are kept clear of; nothing is
 /// cut.
 /// - `film_narrow`: film under 1 mm wide on average, that no blade cuts and no hook weeds.
+/// - `film_past_neighbour`: film that runs over a line by more than the zone beyond is wide.
 /// - `film_under_handle`: film where a handle or a logo keeps it off the wall.
 std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const WrapLayout& layout,
                               const std::vector<Feature>& features, const Wall& wall);

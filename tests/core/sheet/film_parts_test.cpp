@@ -157,7 +157,8 @@ TEST_CASE("the film of an uncut body is the wrap, however it is laid") {
     cup.division.body.finish = film();
     for (const std::optional<LayingKind> kind :
          {std::optional<LayingKind>(), std::optional(LayingKind::sector),
-          std::optional(LayingKind::bands), std::optional(LayingKind::gores)}) {
+          std::optional(LayingKind::slits), std::optional(LayingKind::bands),
+          std::optional(LayingKind::gores)}) {
       cup.wrap.laying = kind;
       const CupPlan plan = planned(cup);
       FilmWork work = workOf(plan);
@@ -169,6 +170,7 @@ TEST_CASE("the film of an uncut body is the wrap, however it is laid") {
         CHECK(films[i].area().mm2() == Approx(wrap[i].area().mm2()).epsilon(2e-4));
         CHECK(films[i].bounds().width() == Approx(wrap[i].bounds().width()).margin(0.02));
         CHECK(films[i].bounds().height() == Approx(wrap[i].bounds().height()).margin(0.02));
+        CHECK(films[i].slits.size() == wrap[i].slits.size());
       }
     }
   }
@@ -212,6 +214,91 @@ TEST_CASE("film runs under a stripe by half its width and no farther") {
       CHECK(more >= (beside ? 3 * tall : 0) - 0.01);
       CHECK(more <= (beside ? 3.03 * tall : 0) + 0.01);
     }
+  }
+}
+
+TEST_CASE("film runs over its lines as far as is asked, and shows where it is trimmed") {
+  for (const double seam : {180.0, 40.0}) {
+    Cup cup = cupOf(235, 235, 180, seam);
+    cutInto(cup, RingCut{.by = CutBy::places, .places = {WrittenLength::mm(60)}}, 2);
+    for (ZoneNode& part : cup.division.body.parts) {
+      part.finish.edge = FilmEdge::trim;
+      part.finish.edgeBy = WrittenLength::mm(5);
+    }
+    CupPlan plan = planned(cup);
+    const double tall = (plan.wrap.high() - plan.wrap.low()).mm();
+    CHECK(areaOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
+    for (const Part& part : plan.parts(purpose::film)) {
+      std::vector<Path> trims;
+      for (const Guide& guide : part.guides) {
+        if (guide.kind == GuideKind::trim) trims.push_back(guide.path);
+      }
+      REQUIRE(trims.size() == 1);
+      // As long as the cup is round, 5 mm within the edge, on the line 60 mm below the rim.
+      CHECK(boundsOf(trims[0]).width() == Approx(235).margin(0.01));
+      CHECK(trims[0].start.y == Approx(120).margin(0.01));
+    }
+    for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::under;
+    plan = planned(cup);
+    CHECK(areaOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
+    for (const Part& part : plan.parts(purpose::film)) {
+      for (const Guide& guide : part.guides) CHECK(guide.kind != GuideKind::trim);
+    }
+    // Exact, whatever stripe lies there.
+    for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::exact;
+    cup.division.stripes.resize(1);
+    plan = planned(cup);
+    CHECK(areaOf(plan.parts(purpose::film)) == Approx(235 * tall).epsilon(1e-6));
+    // More than the neighbour is wide is told.
+    cup.division.body.parts[0].finish.kind = FinishKind::paint;
+    cup.division.body.parts[1].finish.edge = FilmEdge::trim;
+    cup.division.body.parts[1].finish.edgeBy = WrittenLength::mm(61);
+    plan = planned(cup);
+    CHECK(std::any_of(plan.watches.begin(), plan.watches.end(),
+                      [](const Watch& watch) { return watch.rule == "film_past_neighbour"; }));
+  }
+  // A V at the seam: both legs, in one film and in the one round it.
+  Cup cup = cupOf(220, 250, 160);
+  cutInto(cup, VeeCut{.at = Angle::halfTurn(), .wide = WrittenLength::mm(60)}, 2);
+  for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::trim;
+  const CupPlan plan = planned(cup);
+  for (const Part& part : plan.parts(purpose::film)) {
+    double drawn = 0;
+    for (const Guide& guide : part.guides) {
+      if (guide.kind == GuideKind::trim) drawn += lengthOf(guide.path).mm();
+    }
+    const double share = (plan.wrap.high() - plan.wrap.low()) / plan.wall.body.wall();
+    double legs = 0;
+    for (const DivideLine& line : plan.divided.lines) legs += line.length.mm();
+    CHECK(drawn == Approx(legs * share).margin(0.5));
+  }
+}
+
+TEST_CASE("film hangs over the base edge as a wrap does, and is snipped there") {
+  for (const double seam : {180.0, -30.0}) {
+    Cup cup = cupOf(220, 250, 150, seam);
+    cup.wrap.baseClearance = {};
+    cup.base.overhang = WrittenLength::mm(9);
+    cup.division.body.finish = film();
+    const CupPlan whole = planned(cup);
+    const Part& wrap = whole.parts(purpose::wrap).front();
+    const std::vector<Part> all = filmParts(workOf(whole), false);
+    REQUIRE(all.size() == 1);
+    CHECK(all[0].area().mm2() == Approx(wrap.area().mm2()).epsilon(1e-5));
+    CHECK(all[0].slits.size() == wrap.slits.size());
+    cutInto(cup, UprightCut{.count = 3, .at = Angle::degrees(50)}, 3);
+    CupPlan plan = planned(cup);
+    CHECK(areaOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
+    std::size_t snips = 0;
+    for (const Part& part : plan.parts(purpose::film)) snips += part.slits.size();
+    CHECK(snips <= wrap.slits.size());
+    CHECK(snips + 3 >= wrap.slits.size());
+    // Above a ring nothing hangs over.
+    cutInto(cup, RingCut{.count = 2}, 2);
+    plan = planned(cup);
+    CHECK(partOf(plan.parts(purpose::film), "A").slits.empty());
+    CHECK(partOf(plan.parts(purpose::film), "B").slits.size() == wrap.slits.size());
+    CHECK(areaOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
   }
 }
 
