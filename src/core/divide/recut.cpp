@@ -38,6 +38,7 @@ std::vector<int> alike(const std::vector<T>& first, const std::vector<T>& second
 /// Where rings stand, from the top down.
 std::vector<Length> standsOf(const RingCut& rings) {
   std::vector<Length> stands;
+  stands.reserve(rings.places.size());
   for (const WrittenLength& place : rings.places) stands.push_back(place.length);
   std::sort(stands.begin(), stands.end());
   if (!rings.fromRim) std::reverse(stands.begin(), stands.end());

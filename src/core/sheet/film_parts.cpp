@@ -104,7 +104,7 @@ class ZoneFilm {
       Draft draft = onRing(work_.layout, Length());
       draft.low = low;
       draft.high = high;
-      addRing(std::move(draft));
+      addRing(draft);
     } else {
       slits_ = laying.slits;
       addRing(onRingOf(laying.rings.front()));
@@ -127,7 +127,7 @@ class ZoneFilm {
     return draft;
   }
 
-  void addRing(Draft draft) {
+  void addRing(const Draft& draft) {
     const Region here = region_ & Region::band(draft.low, draft.high);
     if (here.empty()) return;
     const std::vector<Patch> patches =
@@ -135,7 +135,7 @@ class ZoneFilm {
     for (const Patch& patch : patches) add(draft, patch, Angle());
   }
 
-  void addGore(Draft draft, int index) {
+  void addGore(const Draft& draft, int index) {
     const Angle middle = -Angle::halfTurn() + draft.half * (2.0 * index + 1);
     Patch room;
     room.outline = {{middle - draft.half, draft.low},
