@@ -164,6 +164,13 @@ TEST_CASE("a handle is put on the body, seen in both views, and watched") {
   open.press(Qt::Key_Return);
   CHECK(open.cup().blank.features[0].at == Angle());
   CHECK(open.window.watchLine().sentence().contains("stands on the front"));
+  // A width below nothing is no width, and could not be read again.
+  const Angle wide = open.cup().blank.features[0].wide;
+  open.type("blank.features.wide", "-1");
+  CHECK(open.field("blank.features.wide").unreadable());
+  CHECK(open.cup().blank.features[0].wide == wide);
+  open.type("blank.features.wide", "40");
+  CHECK(open.cup().blank.features[0].wide == Angle::degrees(40));
   open.type("blank.features.high", "9");
   CHECK_FALSE(open.window.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("the wall ends at"));

@@ -66,21 +66,23 @@ void LengthField::put(const QString& text) {
 void LengthField::read(const QString& text) {
   edited_ = true;
   std::optional<Sentence> fault;
-  if (kind_ == Kind::degrees) {
+  if (kind_ != Kind::length) {
     QString number = text.trimmed();
     if (number.endsWith(QStringLiteral("°"))) number.chop(1);
     number.replace(QChar(0x2212), QLatin1Char('-'));
     number.replace(QLatin1Char(','), QLatin1Char('.'));
     bool read = false;
     const double degrees = number.trimmed().toDouble(&read);
-    if (read && std::abs(degrees) <= 360) {
+    const bool width = kind_ == Kind::degreesOfWidth;
+    if (read && std::abs(degrees) <= 360 && !(width && degrees < 0)) {
       echo_ = QString::fromStdString(angleText(Angle::degrees(degrees)));
       unreadable_.reset();
       emit typedAngle(Angle::degrees(degrees));
     } else {
-      fault = Sentence{
-          "A place round the cup is wanted in degrees, −360 to 360: 0 is the front, 180 the back.",
-          {}};
+      fault = Sentence{width ? "A width is wanted in degrees, 0 to 360: 90 is a quarter of the cup."
+                             : "A place round the cup is wanted in degrees, −360 to 360: 0 is the "
+                               "front, 180 the back.",
+                       {}};
     }
   } else {
     const Checked<WrittenLength> length = writtenSize(text.toStdString(), unit_);

@@ -21,7 +21,11 @@ class LengthField : public QWidget {
   Q_OBJECT
 
  public:
-  enum class Kind { length, degrees };
+  enum class Kind {
+    length,
+    degrees,         ///< a place round the cup
+    degreesOfWidth,  ///< from one side of something to the other
+  };
 
   LengthField(const QString& label, const QString& field, Kind kind = Kind::length,
               QWidget* parent = nullptr);

@@ -97,7 +97,8 @@ FeaturesPage::FeaturesPage(Order& order, FieldSet& fields, QWidget* parent)
 
   at_ = fields.add(tr("Middle at (0° is the front)"), QStringLiteral("blank.features.at"),
                    LengthField::Kind::degrees);
-  wide_ = fields.add(tr("Wide"), QStringLiteral("blank.features.wide"), LengthField::Kind::degrees);
+  wide_ = fields.add(tr("Wide"), QStringLiteral("blank.features.wide"),
+                     LengthField::Kind::degreesOfWidth);
   low_ = fields.add(tr("From, up the wall"), QStringLiteral("blank.features.low"));
   high_ = fields.add(tr("To, up the wall"), QStringLiteral("blank.features.high"));
   auto* places = new QVBoxLayout;

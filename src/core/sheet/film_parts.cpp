@@ -168,6 +168,7 @@ class ZoneFilm {
           {GuideKind::seam, draft.upright(Angle::halfTurn(), draft.low, draft.high)});
     }
     if (zone_.finish.edge == FilmEdge::trim) drawTrims(draft, patch, middle);
+    drawFeatures(draft, patch, middle);
     letter(draft, patch, middle);
     parts_.push_back(std::move(draft.part));
   }
@@ -189,6 +190,24 @@ class ZoneFilm {
             draft.part.guides.push_back({GuideKind::trim, onPart(carried, draft, middle, false)});
           }
         }
+      }
+    }
+  }
+
+  /// What of a handle or a logo lies on it, to be kept clear of.
+  void drawFeatures(Draft& draft, const Patch& patch, Angle middle) const {
+    for (const Feature& feature : work_.features) {
+      if (!coversWall(feature.kind)) continue;
+      const Length low = std::max(feature.low.length, Length());
+      const Length high = std::min(feature.high.length, work_.wall.body.wall());
+      if (low >= high) continue;
+      const Angle at = work_.wall.inFrame(feature.at);
+      const Region covered =
+          feature.kind == FeatureKind::footLip
+              ? Region::band(Length(), high)
+              : Region::between(at - feature.wide / 2, at + feature.wide / 2, low, high);
+      for (const Patch& part : within(patch, covered)) {
+        draft.part.guides.push_back({GuideKind::keepClear, onPart(part.outline, draft, middle)});
       }
     }
   }

@@ -57,7 +57,7 @@ Polygon polygonOf(const Part& part) {
   return polygon;
 }
 
-double areaOf(const std::vector<Part>& parts) {
+double sumOf(const std::vector<Part>& parts) {
   double area = 0;
   for (const Part& part : parts) area += part.area().mm2();
   return area;
@@ -113,7 +113,7 @@ TEST_CASE("films with exact edges tile the wall of a cone, wherever its seam sta
     CHECK(parts.size() == plan.divided.zones.size());
     const Length low = plan.wrap.low();
     const Length high = plan.wrap.high();
-    CHECK(areaOf(parts) == Approx(plan.wall.body.area(low, high).mm2()).epsilon(3e-5));
+    CHECK(sumOf(parts) == Approx(plan.wall.body.area(low, high).mm2()).epsilon(3e-5));
     // Any place of the wall lies on one film, or within a hundredth of a millimetre of two.
     std::vector<Polygon> polygons;
     for (const Part& part : parts) polygons.push_back(polygonOf(part));
@@ -180,7 +180,7 @@ TEST_CASE("film runs under a stripe by half its width and no farther") {
   for (const double seam : {180.0, 0.0, 63.0}) {
     Cup cup = cupOf(220, 260, 150, seam);
     cutInto(cup, RingCut{.by = CutBy::places, .places = {WrittenLength::mm(50)}}, 2);
-    const double bare = areaOf(planned(cup).parts(purpose::film));
+    const double bare = sumOf(planned(cup).parts(purpose::film));
     Stripe stripe;
     stripe.width = WrittenLength::mm(4);
     cup.division.stripes = {stripe};
@@ -188,7 +188,7 @@ TEST_CASE("film runs under a stripe by half its width and no farther") {
     const Length line = Length::mm(100);
     const double below = plan.wall.body.area(line - Length::mm(2), line).mm2();
     const double above = plan.wall.body.area(line, line + Length::mm(2)).mm2();
-    CHECK(areaOf(plan.parts(purpose::film)) == Approx(bare + below + above).epsilon(1e-5));
+    CHECK(sumOf(plan.parts(purpose::film)) == Approx(bare + below + above).epsilon(1e-5));
   }
   // Only along the line that has one: beyond the other the neighbour is not touched.
   for (const double at : {180.0, 20.0, -95.0}) {
@@ -227,7 +227,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
     }
     CupPlan plan = planned(cup);
     const double tall = (plan.wrap.high() - plan.wrap.low()).mm();
-    CHECK(areaOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
+    CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
     for (const Part& part : plan.parts(purpose::film)) {
       std::vector<Path> trims;
       for (const Guide& guide : part.guides) {
@@ -240,7 +240,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
     }
     for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::under;
     plan = planned(cup);
-    CHECK(areaOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
+    CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
     for (const Part& part : plan.parts(purpose::film)) {
       for (const Guide& guide : part.guides) CHECK(guide.kind != GuideKind::trim);
     }
@@ -248,7 +248,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
     for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::exact;
     cup.division.stripes.resize(1);
     plan = planned(cup);
-    CHECK(areaOf(plan.parts(purpose::film)) == Approx(235 * tall).epsilon(1e-6));
+    CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * tall).epsilon(1e-6));
     // More than the neighbour is wide is told.
     cup.division.body.parts[0].finish.kind = FinishKind::paint;
     cup.division.body.parts[1].finish.edge = FilmEdge::trim;
@@ -288,7 +288,7 @@ TEST_CASE("film hangs over the base edge as a wrap does, and is snipped there") 
     CHECK(all[0].slits.size() == wrap.slits.size());
     cutInto(cup, UprightCut{.count = 3, .at = Angle::degrees(50)}, 3);
     CupPlan plan = planned(cup);
-    CHECK(areaOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
+    CHECK(sumOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
     std::size_t snips = 0;
     for (const Part& part : plan.parts(purpose::film)) snips += part.slits.size();
     CHECK(snips <= wrap.slits.size());
@@ -298,7 +298,7 @@ TEST_CASE("film hangs over the base edge as a wrap does, and is snipped there") 
     plan = planned(cup);
     CHECK(partOf(plan.parts(purpose::film), "A").slits.empty());
     CHECK(partOf(plan.parts(purpose::film), "B").slits.size() == wrap.slits.size());
-    CHECK(areaOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
+    CHECK(sumOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
   }
 }
 
@@ -398,6 +398,17 @@ TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
   handle.wide = Angle::degrees(30);
   handle.low = WrittenLength::mm(40);
   handle.high = WrittenLength::mm(90);
-  cup.blank.features = {handle};
-  CHECK(rules(cup) == std::vector<std::string>{"film_under_handle"});
+  for (const double at : {170.0, 180.0, 0.0, -120.0}) {
+    handle.at = Angle::degrees(at);
+    cup.blank.features = {handle};
+    CHECK(rules(cup) == std::vector<std::string>{"film_under_handle"});
+    // Drawn on the film where it is to be kept clear of, on the seam at both ends.
+    const CupPlan plan = planned(cup);
+    double clear = 0;
+    for (const Guide& guide : plan.parts(purpose::film).front().guides) {
+      if (guide.kind == GuideKind::keepClear) clear += areaOf(guide.path).mm2();
+    }
+    const Body& body = plan.wall.body;
+    CHECK(clear == Approx(body.area(Length::mm(40), Length::mm(90)).mm2() / 12).epsilon(1e-4));
+  }
 }
