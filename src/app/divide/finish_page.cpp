@@ -14,7 +14,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
     : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
-  column->setSpacing(7);
+  column->setSpacing(5);
   kind_ =
       new Segments(tr("Finish"), {tr("None"), tr("Paint"), tr("Glitter"), tr("Film"), tr("Bare")});
   column->addWidget(kind_, 0, Qt::AlignLeft);
@@ -59,10 +59,11 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   edge_->view()->setAccessibleName(edge_->accessibleName());
   edge_->addItems({tr("under stripes by half their width"), tr("exactly to its lines"),
                    tr("under its lines by"), tr("over its lines, to be trimmed")});
-  edgeBy_ = fields.add(tr("By"), QStringLiteral("divide.finish.edge_by"));
+  edgeBy_ = fields.add(tr("By how much"), QStringLiteral("divide.finish.edge_by"));
+  edgeBy_->setLabel({});
   auto* edges = new QHBoxLayout;
   edges->setSpacing(6);
-  edges->addWidget(edge_, 3, Qt::AlignBottom);
+  edges->addWidget(edge_, 3);
   edges->addWidget(edgeBy_, 2);
   column->addLayout(edges);
   auto* spread = new QHBoxLayout;

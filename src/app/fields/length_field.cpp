@@ -38,8 +38,10 @@ LengthField::LengthField(const QString& label, const QString& field, Kind kind, 
 }
 
 void LengthField::setLabel(const QString& label) {
+  // With none the field stands alone, and is still called what it was.
   label_->setText(label);
-  edit_->setAccessibleName(label);
+  label_->setVisible(!label.isEmpty());
+  if (!label.isEmpty()) edit_->setAccessibleName(label);
 }
 
 void LengthField::show(Length length, Unit unit) {
