@@ -47,6 +47,7 @@ std::vector<Length> standsOf(const RingCut& rings) {
 
 std::vector<std::optional<Length>> bare(const std::vector<std::optional<WrittenLength>>& widths) {
   std::vector<std::optional<Length>> lengths;
+  lengths.reserve(widths.size());
   for (const std::optional<WrittenLength>& width : widths) {
     lengths.push_back(width ? std::optional(width->length) : std::nullopt);
   }
