@@ -69,8 +69,8 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     painter.setBrush(Qt::NoBrush);
     painter.setPen(QPen(t.ink, 1));
     for (const Path& slit : part.slits) painter.drawPath(painterPath(laidOn(tiling, slit), fit));
-    painter.setPen(QPen(t.petrol, 0.7));
     for (const Guide& guide : part.guides) {
+      painter.setPen(QPen(t.petrol, 0.7, guide.dashed() ? Qt::DashLine : Qt::SolidLine));
       painter.drawPath(painterPath(laidOn(tiling, guide.path), fit));
     }
   }

@@ -15,7 +15,10 @@ class Buckets {
  public:
   Buckets(const Box& room, std::size_t count) {
     const double area = std::max(room.width() * room.height(), 1e-6);
-    size_ = std::max(std::sqrt(area / static_cast<double>(std::max<std::size_t>(count, 1))), 1e-3);
+    const auto things = static_cast<double>(std::max<std::size_t>(count, 1));
+    // In a room that is all length, no more squares along it than there are things.
+    const double longest = std::max(room.width(), room.height());
+    size_ = std::max({std::sqrt(area / things), longest / things, 1e-3});
   }
   /// Calls with every square that a box lies in.
   template <typename Call>

@@ -20,7 +20,8 @@ bool crossMoreOftenThan(std::size_t most, const std::vector<Polyline>& lines) {
     const std::size_t count = line.points.size();
     for (std::size_t i = 0; i + (line.closed ? 0 : 1) < count; ++i) {
       sides.push_back({line.points[i], line.points[(i + 1) % count]});
-      room.add(line.points[i]);
+      room.add(sides.back().a);
+      room.add(sides.back().b);
     }
   }
   const Buckets buckets(room, sides.size());

@@ -65,3 +65,9 @@ TEST_CASE("crossings in squares are those of all pairs") {
     CHECK(isCounted(lines, byAllPairs(lines)));
   }
 }
+
+TEST_CASE("one open line takes no longer for being long") {
+  Polyline line;
+  line.points = {{0, 102}, {9000, 9}};
+  CHECK(isCounted({line}, 0));
+}
