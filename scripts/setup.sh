@@ -5,8 +5,8 @@
 set -eu
 
 build="g++ cmake ninja-build ccache pkg-config qt6-base-dev libexpected-dev libeigen3-dev libsqlite3-dev libcsv-dev libpolyclipping-dev libpugixml-dev nlohmann-json3-dev
-  libcli11-dev libcairo2-dev libfreetype-dev xvfb xauth"
-test="$build catch2 librapidcheck-dev libvalijson-dev libboost-dev libgeos-dev libcgal-dev librsvg2-dev
+  libcli11-dev libboost-dev libcairo2-dev libfreetype-dev xvfb xauth"
+test="$build catch2 librapidcheck-dev libvalijson-dev libgeos-dev libcgal-dev librsvg2-dev
   libpoppler-cpp-dev libbenchmark-dev clang libclang-rt-dev clang-format clang-tidy git"
 
 case ${1:-build} in

@@ -339,19 +339,27 @@ Json written(const Finish& finish) {
   return object;
 }
 
+Mask maskMembers(ObjectReader object, Unit unit) {
+  Mask mask;
+  object.id(mask.id);
+  object.choice("kind", {{"cover", MaskKind::cover}, {"window", MaskKind::window}}, mask.kind);
+  object.ids("zones", mask.zones);
+  object.length("margin", unit, mask.margin);
+  object.choice("material", {{"removable_film", false}, {"paper", true}}, mask.paper);
+  mask.kept = object.kept();
+  return mask;
+}
+
 Division divisionMembers(ObjectReader object, Unit unit) {
   Division division;
   if (const Json* body = object.find("body")) {
     division.body = nodeMembers(object.on(*body, object.pathOf("body")), unit);
   }
   object.length("tape_width", unit, division.tapeWidth);
-  object.list("order", [&](const Json& item, const std::string& path) {
-    if (item.is_string()) {
-      division.order.push_back(item.get<std::string>());
-    } else {
-      object.fault(path, {"The id of a zone is wanted, in quotes.", {}});
-    }
+  object.list("masks", [&](const Json& item, const std::string& path) {
+    division.masks.push_back(maskMembers(object.on(item, path), unit));
   });
+  object.ids("order", division.order);
   object.list("stripes", [&](const Json& item, const std::string& path) {
     division.stripes.push_back(stripeMembers(object.on(item, path), unit));
   });
@@ -367,6 +375,17 @@ Division divisionMembers(ObjectReader object, Unit unit) {
   return division;
 }
 
+Json written(const Mask& mask) {
+  Json object = Json::object();
+  if (!mask.id.empty()) object["id"] = mask.id;
+  object["kind"] = mask.kind == MaskKind::cover ? "cover" : "window";
+  object["zones"] = mask.zones;
+  if (mask.kind == MaskKind::window) object["margin"] = written(mask.margin);
+  object["material"] = mask.paper ? "paper" : "removable_film";
+  addKept(object, mask.kept);
+  return object;
+}
+
 Json written(const Division& division) {
   Json object = Json::object();
   object["tape_width"] = written(division.tapeWidth);
@@ -374,6 +393,10 @@ Json written(const Division& division) {
   if (division.tapes != Division().tapes) {
     object["tapes"] = Json::array();
     for (const WrittenLength& width : division.tapes) object["tapes"].push_back(written(width));
+  }
+  if (!division.masks.empty()) {
+    object["masks"] = Json::array();
+    for (const Mask& mask : division.masks) object["masks"].push_back(written(mask));
   }
   if (!division.order.empty()) object["order"] = division.order;
   if (!division.stripes.empty()) {

@@ -8,12 +8,15 @@
 #include "files/fill_json.h"
 #include "files/json_writing.h"
 #include "job/ids.h"
+#include "job/purpose.h"
 
 namespace avrelt {
 namespace {
 
 /// Far above what any cup bears, and low enough to count with.
 constexpr int mostCoats = 1000;
+/// Before any coat.
+constexpr char bareWord[] = "bare";
 constexpr int mostIds = 1'000'000'000;
 
 class DocumentReader {
@@ -119,12 +122,15 @@ class DocumentReader {
     if (const Json* division = object.find("divide")) {
       cup.division = divisionMembers(on(*division, object.pathOf("divide")), document_.units);
     }
+    object.list("cuts", [&](const Json& item, const std::string& place) {
+      cup.cuts.push_back(readCut(on(item, place), cup.buildUp.coats));
+    });
+    // Until masks and stages of their own there was one note of the kind, on the wrap.
     if (const Json* cut = object.find("cut")) {
-      ObjectReader members = on(*cut, object.pathOf("cut"));
-      cup.cut.emplace();
-      members.length("around_base", document_.units, cup.cut->aroundBase);
-      members.length("around_rim", document_.units, cup.cut->aroundRim);
-      cup.cut->kept = members.kept();
+      CutRecord record = readCut(on(*cut, object.pathOf("cut")), cup.buildUp.coats);
+      record.purpose = purpose::wrap;
+      record.after = cup.buildUp.laidAfter;
+      cup.cuts.push_back(std::move(record));
     }
     object.wholeNumber("ids", mostIds, cup.ids);
     cup.kept = object.kept();
@@ -135,7 +141,45 @@ class DocumentReader {
     }
     giveIds(cup);
     followWays(cup);
+    for (CutRecord& cut : cup.cuts) {
+      if (cut.purpose == purpose::wrap && cut.of.empty()) cut.of = {cup.division.body.id};
+    }
     document_.cups.push_back(std::move(cup));
+  }
+
+  /// So many coats: a number, the id of the last of them, or "bare".
+  static void coatCount(ObjectReader& object, const char* name, const std::vector<Coat>& coats,
+                        int& target) {
+    const Json* value = object.find(name);
+    if (value == nullptr || !value->is_string()) {
+      object.wholeNumber(name, mostCoats, target);
+      return;
+    }
+    const std::string& id = value->get_ref<const std::string&>();
+    if (id == bareWord) {
+      target = 0;
+      return;
+    }
+    const auto coat = std::find_if(coats.begin(), coats.end(),
+                                   [&](const Coat& candidate) { return candidate.id == id; });
+    if (coat == coats.end()) {
+      object.fault(
+          object.pathOf(name),
+          {"There is no coat “%1”. Give the id of a coat, a number of coats or \"bare\".", {id}});
+      return;
+    }
+    target = static_cast<int>(coat - coats.begin()) + 1;
+  }
+
+  CutRecord readCut(ObjectReader object, const std::vector<Coat>& coats) const {
+    CutRecord cut;
+    object.text("purpose", cut.purpose);
+    object.ids("for", cut.of);
+    coatCount(object, "after", coats, cut.after);
+    object.length("around_base", document_.units, cut.aroundBase);
+    object.length("around_rim", document_.units, cut.aroundRim);
+    cut.kept = object.kept();
+    return cut;
   }
 
   void readBuildUp(const Json& value, const std::string& path, BuildUp& buildUp) {
@@ -160,13 +204,21 @@ class DocumentReader {
       coat.kept = members.kept();
       buildUp.coats.push_back(std::move(coat));
     });
-    object.wholeNumber("laid_after", mostCoats, buildUp.laidAfter);
+    coatCount(object, "laid_after", buildUp.coats, buildUp.laidAfter);
+    object.list("laid", [&](const Json& item, const std::string& at) {
+      ObjectReader members = on(item, at);
+      OwnStage own;
+      members.text("of", own.of);
+      coatCount(members, "after", buildUp.coats, own.after);
+      own.kept = members.kept();
+      buildUp.laid.push_back(std::move(own));
+    });
     object.choice("sized_for", {{"laid", SizedFor::laid}, {"bare", SizedFor::bare}},
                   buildUp.sizedFor);
     object.list("measured", [&](const Json& item, const std::string& at) {
       ObjectReader members = on(item, at);
       Remeasure measure;
-      members.wholeNumber("after", mostCoats, measure.after);
+      coatCount(members, "after", buildUp.coats, measure.after);
       measure.station = stationMembers(members, item, at, document_.units);
       measure.kept = members.kept();
       buildUp.measured.push_back(std::move(measure));
@@ -258,16 +310,33 @@ Json written(const Coat& coat) {
   return object;
 }
 
+/// So many coats by the last of them, which it stays whatever is laid below; by their number where
+/// that has no id.
+Json coatsAs(int count, const std::vector<Coat>& coats) {
+  if (count == 0) return bareWord;
+  if (count < 0 || count > static_cast<int>(coats.size())) return count;
+  const std::string& id = coats[static_cast<std::size_t>(count - 1)].id;
+  return id.empty() || id == bareWord ? Json(count) : Json(id);
+}
+
 Json written(const BuildUp& buildUp) {
   Json object = Json::object();
   object["coats"] = Json::array();
   for (const Coat& coat : buildUp.coats) object["coats"].push_back(written(coat));
-  object["laid_after"] = buildUp.laidAfter;
+  object["laid_after"] = coatsAs(buildUp.laidAfter, buildUp.coats);
+  if (!buildUp.laid.empty()) {
+    object["laid"] = Json::array();
+    for (const OwnStage& own : buildUp.laid) {
+      Json item = {{"of", own.of}, {"after", coatsAs(own.after, buildUp.coats)}};
+      addKept(item, own.kept);
+      object["laid"].push_back(std::move(item));
+    }
+  }
   object["sized_for"] = buildUp.sizedFor == SizedFor::laid ? "laid" : "bare";
   if (!buildUp.measured.empty()) {
     object["measured"] = Json::array();
     for (const Remeasure& measure : buildUp.measured) {
-      Json item = {{"after", measure.after}};
+      Json item = {{"after", coatsAs(measure.after, buildUp.coats)}};
       item.update(written(measure.station));
       addKept(item, measure.kept);
       object["measured"].push_back(std::move(item));
@@ -329,8 +398,11 @@ Json written(const Base& base) {
   return object;
 }
 
-Json written(const CutRecord& cut) {
+Json written(const CutRecord& cut, const std::vector<Coat>& coats) {
   Json object = Json::object();
+  object["purpose"] = cut.purpose;
+  if (!cut.of.empty()) object["for"] = cut.of;
+  object["after"] = coatsAs(cut.after, coats);
   object["around_base"] = written(cut.aroundBase);
   object["around_rim"] = written(cut.aroundRim);
   addKept(object, cut.kept);
@@ -360,7 +432,12 @@ Json written(const Cup& cup) {
     object["fills"] = Json::array();
     for (const Fill& fill : cup.fills) object["fills"].push_back(written(fill));
   }
-  if (cup.cut) object["cut"] = written(*cup.cut);
+  if (!cup.cuts.empty()) {
+    object["cuts"] = Json::array();
+    for (const CutRecord& cut : cup.cuts) {
+      object["cuts"].push_back(written(cut, cup.buildUp.coats));
+    }
+  }
   if (cup.ids > 0) object["ids"] = cup.ids;
   addKept(object, cup.kept);
   return object;

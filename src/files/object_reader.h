@@ -63,6 +63,17 @@ class ObjectReader {
     }
   }
 
+  /// Ids of other objects.
+  void ids(const char* name, std::vector<std::string>& target) {
+    list(name, [&](const Json& item, const std::string& path) {
+      if (item.is_string()) {
+        target.push_back(item.get<std::string>());
+      } else {
+        fault(path, {"An id is wanted, in quotes.", {}});
+      }
+    });
+  }
+
   /// What another object is called; version 1 of the format gave a way through the parts, which
   /// comes as "@2.0".
   void reference(const char* name, std::string& target) {

@@ -298,6 +298,15 @@ Json fillJson(const FillPlan& fill) {
   json["islands"] = fill.islands;
   json["cut_length_mm"] = rounded(fill.cutLength.mm());
   json["work_min"] = rounded(fill.work.minutes());
+  json["strips"] = Json::array();
+  for (const FillStrip& strip : fill.strips.strips) {
+    Json cells = Json::array();
+    for (const std::size_t cell : strip.cells) cells.push_back(fill.cells[cell].label);
+    json["strips"].push_back({{"as", layingName(strip.kind)},
+                              {"cells", std::move(cells)},
+                              {"strain_percent", rounded(strip.strain * 100)},
+                              {"misfit_mm", rounded(strip.misfit.mm())}});
+  }
   json["line_tape"] = {{"width_mm", rounded(fill.tape.width.mm())},
                        {"total_mm", rounded(fill.tape.total.mm())},
                        {"runs", Json::array()}};
@@ -335,7 +344,7 @@ void addFills(Json& json, const CupPlan& cup) {
   }
 }
 
-Json partJson(const Part& part, const CupPlan& cup) {
+Json partJson(const Part& part) {
   const Box bounds = part.bounds();
   Json json = Json::object();
   json["id"] = part.id;
@@ -347,7 +356,7 @@ Json partJson(const Part& part, const CupPlan& cup) {
   json["spares"] = part.spares;
   json["may_turn"] = turnName(part.mayTurn);
   json["mirrored"] = part.mirrored;
-  json["laid_after"] = cup.laidAfter;
+  json["laid_after"] = part.laidAfter;
   json["outline_mm"] = points(part.outline);
   json["holes_mm"] = Json::array();
   for (const Path& hole : part.holes) json["holes_mm"].push_back(points(hole));
@@ -399,7 +408,14 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     addFills(json, cup);
     json["parts"] = Json::array();
     for (const Purpose& purpose : purposes()) {
-      for (const Part& part : cup.parts(purpose.id)) json["parts"].push_back(partJson(part, cup));
+      for (const Part& part : cup.parts(purpose.id)) json["parts"].push_back(partJson(part));
+    }
+    json["laid"] = Json::array();
+    for (const LaidThing& thing : cup.things) {
+      json["laid"].push_back({{"id", thing.id},
+                              {"what", inWords(thing.name, plan.units)},
+                              {"after", thing.after},
+                              {"own_stage", thing.own}});
     }
     json["watches"] = Json::array();
     for (const Watch& watch : cup.watches) json["watches"].push_back(watchJson(watch, plan.units));

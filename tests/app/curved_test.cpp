@@ -193,12 +193,14 @@ TEST_CASE("what hangs over the base is snipped, or refused at its field") {
 TEST_CASE("a wrap marked as cut is held against what is measured later") {
   OpenWindow open;
   Order& order = open.window.order();
-  order.markCut(true);
-  REQUIRE(open.cup().cut.has_value());
-  CHECK(open.cup().cut->aroundRim.length.inches() == Approx(9));
+  const PartEntry wrap = entriesOf(*order.plan(), purpose::wrap).front();
+  order.markCut(wrap, true);
+  REQUIRE(open.cup().cuts.size() == 1);
+  CHECK(isCut(open.cup(), wrap));
+  CHECK(open.cup().cuts[0].aroundRim.length.inches() == Approx(9));
   open.type("blank.stations[0].around", "9 3/8");
   open.press(Qt::Key_Return);
   CHECK(open.window.watchLine().sentence().contains("cut it again"));
-  order.markCut(false);
-  CHECK_FALSE(open.cup().cut.has_value());
+  order.markCut(wrap, false);
+  CHECK(open.cup().cuts.empty());
 }

@@ -98,7 +98,7 @@ TEST_CASE("taking a coat off takes its measurement with it and keeps the others 
   for (int i = 0; i < 3; ++i) addCoat(order, resin(20));
   for (const int stage : {2, 3}) {
     layAfter(order, stage);
-    remeasure(order, {Length::inches(9 + stage / 32.0), {}});
+    remeasure(order, {Length::inches(9 + stage / 32.0), {}}, stage);
     order.settle();
   }
   removeCoat(order, 2);

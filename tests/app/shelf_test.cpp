@@ -70,7 +70,7 @@ TEST_CASE("logged girths replace the guess of growth, in the plan and in words")
   CHECK_FALSE(open.shelf().logMeasurement());
   CHECK(open.said.contains("Nothing was measured"));
   // This maker's resin runs off: almost nothing stays.
-  remeasure(order, *writtenSize("9 1/32 in", Unit::inch));
+  remeasure(order, *writtenSize("9 1/32 in", Unit::inch), order.currentCup().buildUp.laidAfter);
   for (int i = 0; i < 6; ++i) CHECK(open.shelf().logMeasurement());
   CHECK(order.stock().growth.records == 6);
   CHECK(open.said.contains("6 measurements"));
@@ -96,7 +96,7 @@ TEST_CASE("a girth is logged as it was measured, also where pieces are cut for t
   Order& order = open.window.order();
   addCoat(order, {.kind = CoatKind::resin, .mixed = Volume::ml(30)});
   order.editCup("bare", [](Cup& cup) { cup.buildUp.sizedFor = SizedFor::bare; });
-  remeasure(order, *writtenSize("9 1/8 in", Unit::inch));
+  remeasure(order, *writtenSize("9 1/8 in", Unit::inch), order.currentCup().buildUp.laidAfter);
   REQUIRE(open.shelf().logMeasurement());
   const std::vector<ShelfMeasurement> logged = open.shelf().measurementsOf("straight");
   REQUIRE(logged.size() == 1);

@@ -233,7 +233,10 @@ TEST_CASE("profile, features, film, base and cut are read and come back") {
   CHECK(cup.film.kind == FilmKind::thinCast);
   CHECK(*cup.film.takesPercent == 3.5);
   CHECK(cup.base.overhang.length == Length::mm(6));
-  CHECK(cup.cut->aroundBase.length == Length::mm(240.5));
+  REQUIRE(cup.cuts.size() == 1);
+  CHECK(cup.cuts[0].purpose == "wrap");
+  CHECK(cup.cuts[0].of == std::vector<std::string>{cup.division.body.id});
+  CHECK(cup.cuts[0].aroundBase.length == Length::mm(240.5));
   CHECK(readWell(writeDocument(document)) == document);
 }
 

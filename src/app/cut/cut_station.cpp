@@ -2,8 +2,8 @@
 #include "app/cut/cut_station.h"
 
 #include <algorithm>
+#include <iterator>
 #include <QHBoxLayout>
-#include <QScrollArea>
 
 #include "app/fields/card.h"
 #include "app/fields/when_seen.h"
@@ -24,48 +24,45 @@ QPushButton* buttonFor(QAction* action, bool primary) {
   return button;
 }
 
+/// Which heading a part is listed under: film by film, what comes off again, strips, paper.
+int groupOf(const Part& part) {
+  if (part.material == PartMaterial::paper) return 100;
+  if (part.kind == PartKind::strip) return 99;
+  static constexpr PartMaterial order[] = {PartMaterial::printed,     PartMaterial::permanent,
+                                           PartMaterial::clear,       PartMaterial::printable,
+                                           PartMaterial::heatApplied, PartMaterial::doubleSided,
+                                           PartMaterial::stencil,     PartMaterial::removable};
+  return static_cast<int>(std::find(std::begin(order), std::end(order), part.material) - order);
+}
+
 }  // namespace
 
 CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
                        QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
   QHBoxLayout* row = makeDrawer(this);
-  row->addWidget(pieceCard(), 30);
-  row->addWidget(sheetCard(), 42);
+  row->addWidget(partCard(), 34);
+  row->addWidget(sheetCard(), 40);
   row->addWidget(filesCard(saveSvg, savePdf, saveAll), 26);
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  choose(purpose::wrap);
 }
 
-QWidget* CutStation::pieceCard() {
+QWidget* CutStation::partCard() {
   QVBoxLayout* body = nullptr;
-  QFrame* card = makeCard(tr("Piece"), body);
+  QFrame* card = makeCard(tr("Parts"), body);
   body->setSpacing(5);
-  // A cup with everything on it has more kinds of part than the card has room for.
   auto* list = new QWidget;
-  auto* column = new QVBoxLayout(list);
-  column->setContentsMargins(0, 0, 4, 0);
-  column->setSpacing(5);
-  auto* scroll = new QScrollArea;
-  scroll->setWidgetResizable(true);
-  scroll->setFrameShape(QFrame::NoFrame);
-  scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-  scroll->setFocusPolicy(Qt::NoFocus);
-  scroll->setWidget(list);
-  body->addWidget(scroll, 1);
-  for (const Purpose& purpose : purposes()) {
-    auto* choice = new PurposeChoice(order_, purpose);
-    choice->setMinimumHeight(40);
-    choices_.push_back(choice);
-    column->addWidget(choice);
-    connect(choice, &QAbstractButton::toggled, this, [this, id = purpose.id](bool on) {
-      if (on) choose(id);
-    });
-    connect(choice, &QAbstractButton::toggled, scroll, [scroll, choice](bool on) {
-      if (on) scroll->ensureWidgetVisible(choice);
-    });
-  }
+  column_ = new QVBoxLayout(list);
+  column_->setContentsMargins(0, 0, 4, 0);
+  column_->setSpacing(4);
+  scroll_ = new QScrollArea;
+  scroll_->setWidgetResizable(true);
+  scroll_->setFrameShape(QFrame::NoFrame);
+  scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  scroll_->setFocusPolicy(Qt::NoFocus);
+  scroll_->setWidget(list);
+  body->addWidget(scroll_, 1);
   stripAt_ = fields_.add(tr("Top edge up the wall"), GaugeLine::strip);
   stripWidth_ = fields_.add(tr("Width"), QStringLiteral("strip.width"));
   auto* strip = new QHBoxLayout;
@@ -73,7 +70,6 @@ QWidget* CutStation::pieceCard() {
   strip->addWidget(stripAt_, 3);
   strip->addWidget(stripWidth_, 2);
   body->addLayout(strip);
-  column->addStretch();
   auto* overLabel = new QLabel(tr("Film over everything"));
   overLabel->setProperty("role", "label");
   over_ = new Segments(overLabel->text(), {tr("None"), tr("Clear"), tr("Printed")});
@@ -142,12 +138,6 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   body->addWidget(buttonFor(saveSvg, true));
   body->addWidget(buttonFor(savePdf, false));
   body->addWidget(buttonFor(saveAll, false));
-  cut_ = new QCheckBox(tr("The wrap is cut"));
-  cut_->setToolTip(
-      tr("Notes the girths it was cut for. When the cup is measured otherwise later, "
-         "you are told by how much it no longer fits (Ctrl+K)"));
-  connect(cut_, &QCheckBox::clicked, this, [this](bool on) { order_.markCut(on); });
-  body->addWidget(cut_);
   auto* caution = new QLabel(
       tr("Measure again after the last smooth coat and try the paper piece before film is cut. "
          "Cut away from your hand. What film and resin makers say on their data sheets goes before "
@@ -160,31 +150,133 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   return card;
 }
 
-void CutStation::choose(const std::string& purpose) {
+void CutStation::choose(const std::string& purpose, const std::vector<std::string>& of) {
   purpose_ = purpose;
-  for (PurposeChoice* choice : choices_) choice->setChecked(choice->purpose() == purpose);
-  sheet_->show(purpose);
+  of_ = of;
   lightUp();
   refresh();
   emit purposeChosen();
 }
 
+std::optional<PartEntry> CutStation::chosen() const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return std::nullopt;
+  const std::vector<PartEntry> entries = entriesOf(*plan, purpose_);
+  for (const PartEntry& entry : entries) {
+    if (entry.of == of_) return entry;
+  }
+  if (entries.empty()) return std::nullopt;
+  return entries.front();
+}
+
+std::optional<PartSet> CutStation::set() const {
+  const std::optional<PartEntry> entry = chosen();
+  if (!entry) return std::nullopt;
+  return setOf(*entry);
+}
+
+void CutStation::toggleCut() {
+  const std::optional<PartEntry> entry = chosen();
+  if (entry) order_.markCut(*entry, !isCut(order_.currentCup(), *entry));
+}
+
 bool CutStation::isForZones() const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr || !order_.hasCup()) return false;
-  const std::vector<Part>& parts = plan->parts(purpose_);
-  const bool forZone = !parts.empty() && !parts.front().zones.empty();
+  const std::optional<PartEntry> entry = chosen();
+  const bool forZone = entry && !entry->parts.front()->zones.empty();
   return forZone || !isWrapped(order_.currentCup());
 }
 
-/// Takes the zone in hand that the parts chosen are for, so that flat and cup show where they go.
+/// Takes the zone or the line in hand that the part chosen is for, so that flat and cup show where
+/// it goes.
 void CutStation::lightUp() {
   const CupPlan* plan = order_.plan();
-  if (plan == nullptr || plan->parts(purpose_).empty()) return;
-  const std::vector<std::string>& of = plan->parts(purpose_).front().of;
-  for (const Zone& zone : plan->divided.zones) {
-    if (std::find(of.begin(), of.end(), zone.id) != of.end()) return order_.pickZone(zone.id);
+  const std::optional<PartEntry> entry = chosen();
+  if (plan == nullptr || !entry) return;
+  const auto isFor = [&](const std::string& id) {
+    return std::find(entry->of.begin(), entry->of.end(), id) != entry->of.end();
+  };
+  for (const StripePlan& stripe : plan->stripes) {
+    if (isFor(stripe.id)) return order_.pickLine(stripe.line);
   }
+  const std::vector<std::string>& letters = entry->parts.front()->zones;
+  for (const Zone& zone : plan->divided.zones) {
+    const bool named = std::find(letters.begin(), letters.end(), zone.letter) != letters.end();
+    if (named || isFor(zone.id)) return order_.pickZone(zone.id);
+  }
+}
+
+/// All there is to cut, most needed first: film by film, then stencils, strips, paper.
+void CutStation::list(const CupPlan& plan) {
+  std::vector<PartEntry> entries;
+  for (const Purpose& purpose : purposes()) {
+    for (PartEntry& entry : entriesOf(plan, purpose.id)) entries.push_back(std::move(entry));
+  }
+  std::stable_sort(entries.begin(), entries.end(), [](const PartEntry& a, const PartEntry& b) {
+    return groupOf(*a.parts.front()) < groupOf(*b.parts.front());
+  });
+  bool same = entries.size() == rows_.size();
+  for (std::size_t i = 0; same && i < rows_.size(); ++i) {
+    same =
+        rows_[i].choice->purpose() == entries[i].purpose && rows_[i].choice->of() == entries[i].of;
+  }
+  if (!same) makeRows(entries);
+  const std::optional<PartEntry> now = chosen();
+  for (std::size_t i = 0; i < rows_.size(); ++i) {
+    const Row& row = rows_[i];
+    row.choice->show(entries[i], order_);
+    row.choice->setChecked(now && now->purpose == entries[i].purpose && now->of == entries[i].of);
+    row.cut->setChecked(isCut(order_.currentCup(), entries[i]));
+  }
+}
+
+void CutStation::makeRows(const std::vector<PartEntry>& entries) {
+  while (QLayoutItem* item = column_->takeAt(0)) {
+    // The row may be the one that was just ticked.
+    if (item->widget() != nullptr) item->widget()->deleteLater();
+    if (item->widget() != nullptr) item->widget()->hide();
+    delete item;
+  }
+  rows_.clear();
+  int group = -1;
+  for (const PartEntry& entry : entries) {
+    const Part& first = *entry.parts.front();
+    if (groupOf(first) != group) {
+      group = groupOf(first);
+      auto* heading = new QLabel(first.kind == PartKind::strip
+                                     ? tr("Strips")
+                                     : say(materialTitle(first.material), order_.unit()));
+      heading->setProperty("role", "label");
+      column_->addWidget(heading);
+    }
+    auto* line = new QWidget;
+    auto* row = new QHBoxLayout(line);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    auto* choice = new PartChoice;
+    choice->setMinimumHeight(40);
+    auto* cut = new QCheckBox(tr("cut"));
+    const QString title = say(titleOf(entry), order_.unit());
+    cut->setAccessibleName(tr("%1 is cut").arg(title));
+    cut->setToolTip(
+        tr("Notes the girths it was cut for. When the cup is measured otherwise later, you are "
+           "told by how much it no longer fits (Ctrl+K)"));
+    row->addWidget(choice, 1);
+    row->addWidget(cut);
+    column_->addWidget(line);
+    rows_.push_back({choice, cut});
+    connect(choice, &QAbstractButton::clicked, this,
+            [this, choice] { choose(choice->purpose(), choice->of()); });
+    connect(choice, &QAbstractButton::toggled, scroll_, [this, choice](bool on) {
+      if (on) scroll_->ensureWidgetVisible(choice);
+    });
+    connect(cut, &QCheckBox::clicked, this,
+            [this, purpose = entry.purpose, of = entry.of](bool on) {
+              order_.markCut({purpose, of, {}}, on);
+            });
+  }
+  column_->addStretch();
 }
 
 void CutStation::refresh() {
@@ -202,8 +294,6 @@ void CutStation::refresh() {
   if (const std::optional<Length> at = order_.measureOf(GaugeLine::strip))
     stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
-  cut_->setChecked(cup.cut.has_value());
-  cut_->setVisible(isWrapped(cup));
   over_->show(static_cast<int>(cup.wrap.over));
   fields_.showFaults();
 
@@ -211,9 +301,6 @@ void CutStation::refresh() {
   if (plan == nullptr) {
     pages_->clear();
     return;
-  }
-  for (PurposeChoice* choice : choices_) {
-    choice->setVisible(!plan->parts(choice->purpose()).empty());
   }
   // Another cup may have no stripes, or no film at all: the first there is is shown instead.
   if (plan->parts(purpose_).empty()) {
@@ -223,7 +310,10 @@ void CutStation::refresh() {
     if (first != purposes().end()) choose(first->id);
     return;
   }
-  const Box box = plan->set(purpose_).bounds();
+  list(*plan);
+  PartSet shown = *set();
+  const Box box = shown.bounds();
+  sheet_->show(std::move(shown));
   const Tiling tiling = tileOver(box, order_.document().printPaper());
   const QString size =
       tr("%1 × %2").arg(say(Length::mm(box.width()), unit), say(Length::mm(box.height()), unit));
@@ -236,9 +326,14 @@ void CutStation::refresh() {
 }
 
 bool CutStation::goTo(const QString& field) {
-  if (field == QLatin1String("cut")) {
-    cut_->setFocus(Qt::OtherFocusReason);
-    return true;
+  if (field == QLatin1String("cuts")) {
+    for (const Row& row : rows_) {
+      if (!row.cut->isChecked()) continue;
+      choose(row.choice->purpose(), row.choice->of());
+      row.cut->setFocus(Qt::OtherFocusReason);
+      return true;
+    }
+    return false;
   }
   if (fields_.find(field) == nullptr) return false;
   choose(purpose::markingStrip);

@@ -5,10 +5,12 @@
 #include <QCheckBox>
 #include <QLabel>
 #include <QPushButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
 #include <QWidget>
 #include <vector>
 
-#include "app/cut/purpose_choice.h"
+#include "app/cut/part_choice.h"
 #include "app/cut/sheet_view.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
@@ -16,7 +18,8 @@
 
 namespace avrelt {
 
-/// The station where parts become files: which part, on which paper, saved as what.
+/// The station where parts become files: all there is to cut, film by film, what is cut already;
+/// the one in hand on paper, and saved.
 class CutStation : public QWidget {
   Q_OBJECT
 
@@ -26,7 +29,12 @@ class CutStation : public QWidget {
              QWidget* parent = nullptr);
 
   const std::string& purpose() const { return purpose_; }
-  void choose(const std::string& purpose);
+  /// The first of the parts for a purpose, or those that are for just these things.
+  void choose(const std::string& purpose, const std::vector<std::string>& of = {});
+  /// What is chosen, to be saved and printed; nothing where the cup has none of it.
+  std::optional<PartSet> set() const;
+  /// Ticks what is chosen off as cut, or takes the tick back.
+  void toggleCut();
   /// Whether what is chosen is seen among the cup's zones, not on the wrap.
   bool isForZones() const;
   bool goTo(const QString& field);
@@ -35,21 +43,31 @@ class CutStation : public QWidget {
   void purposeChosen();
 
  private:
+  /// A part in the list and the tick that it is cut.
+  struct Row {
+    PartChoice* choice;
+    QCheckBox* cut;
+  };
   void lightUp();
   void refresh();
-  QWidget* pieceCard();
+  void list(const CupPlan& plan);
+  void makeRows(const std::vector<PartEntry>& entries);
+  std::optional<PartEntry> chosen() const;
+  QWidget* partCard();
   QWidget* sheetCard();
   QWidget* filesCard(QAction* saveSvg, QAction* savePdf, QAction* saveAll);
 
   Order& order_;
   FieldSet fields_;
   std::string purpose_ = purpose::wrap;
-  std::vector<PurposeChoice*> choices_;
+  std::vector<std::string> of_;
+  QVBoxLayout* column_ = nullptr;
+  QScrollArea* scroll_ = nullptr;
+  std::vector<Row> rows_;
   LengthField* stripAt_ = nullptr;
   LengthField* stripWidth_ = nullptr;
   Segments* paper_ = nullptr;
   SheetView* sheet_ = nullptr;
-  QCheckBox* cut_ = nullptr;
   Segments* over_ = nullptr;
   QLabel* pages_ = nullptr;
 };

@@ -10,12 +10,11 @@ namespace avrelt {
 
 SheetView::SheetView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setMinimumSize(180, 120);
-  setAccessibleName(tr("The piece on its pages"));
-  connect(&order, &Order::changed, this, qOverload<>(&QWidget::update));
+  setAccessibleName(tr("The part on its pages"));
 }
 
-void SheetView::show(const std::string& purpose) {
-  purpose_ = purpose;
+void SheetView::show(PartSet set) {
+  set_ = std::move(set);
   update();
 }
 
@@ -23,13 +22,11 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
   const Theme& t = theme();
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr) return;
+  if (order_.plan() == nullptr || set_.parts.empty()) return;
   if (!order_.planHolds()) painter.setOpacity(0.4);
-  const PartSet set = plan->set(purpose_);
-  const Tiling tiling = tileOver(set.bounds(), order_.document().printPaper());
+  const Tiling tiling = tileOver(set_.bounds(), order_.document().printPaper());
   Box all;
-  for (const Part& part : set.parts) all.add(boundsOf(laidOn(tiling, part.outline)));
+  for (const Part& part : set_.parts) all.add(boundsOf(laidOn(tiling, part.outline)));
   const double margin = Tiling::margin.mm();
   const auto paperOf = [&](const Page& page) {
     return Box{page.window.low - Point{margin, margin + Tiling::footer.mm()},
@@ -54,7 +51,7 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     painter.setPen(QPen(band, 1, Qt::DashLine));
     for (const Page& page : tiling.pages) painter.drawRect(rectOf(page.window));
   }
-  for (const Part& part : set.parts) {
+  for (const Part& part : set_.parts) {
     const bool film = part.kind == PartKind::film && part.slits.empty();
     painter.setPen(QPen(t.ink, 1.4));
     painter.setBrush(film ? t.film : QColor(Qt::transparent));

@@ -13,14 +13,14 @@ class SheetView : public Canvas {
  public:
   explicit SheetView(Order& order, QWidget* parent = nullptr);
 
-  void show(const std::string& purpose);
+  void show(PartSet set);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
 
  private:
   Order& order_;
-  std::string purpose_ = purpose::wrap;
+  PartSet set_;
 };
 
 }  // namespace avrelt

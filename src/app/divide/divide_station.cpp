@@ -40,6 +40,7 @@ bool DivideStation::goTo(const QString& field) {
     return true;
   }
   work_->showPage(field.startsWith(QStringLiteral("divide.stripes")) ? WorkPage::stripes
+                  : field.startsWith(QStringLiteral("divide.masks")) ? WorkPage::masks
                                                                      : WorkPage::moves);
   if (!fields_.goTo(field)) work_->moveList().setFocus(Qt::OtherFocusReason);
   return true;

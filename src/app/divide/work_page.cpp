@@ -18,9 +18,10 @@ WorkPage::WorkPage(Order& order, FieldSet& fields, QWidget* parent)
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   stripes_ = new StripePage(order, fields);
+  masks_ = new MaskPage(order, fields);
   QWidget* movesPage = movePage(fields);
-  pages_ = new Pages(tr("Work"), {tr("Tape moves"), tr("Marks"), tr("Stripes")},
-                     {movesPage, markPage(), stripes_});
+  pages_ = new Pages(tr("Work"), {tr("Tape moves"), tr("Marks"), tr("Stripes"), tr("Covers")},
+                     {movesPage, markPage(), stripes_, masks_});
   pages_->head()->addStretch();
   column->addWidget(pages_);
   const auto keep = [&](QWidget* page, void (WorkPage::*refill)(const CupPlan&)) {

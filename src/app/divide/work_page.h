@@ -6,6 +6,7 @@
 #include <QTableWidget>
 #include <QWidget>
 
+#include "app/divide/mask_page.h"
 #include "app/divide/stripe_page.h"
 #include "app/fields/field_set.h"
 #include "app/fields/pages.h"
@@ -21,11 +22,12 @@ class WorkPage : public QWidget {
  public:
   WorkPage(Order& order, FieldSet& fields, QWidget* parent = nullptr);
 
-  enum Page { moves, marks, stripes };
+  enum Page { moves, marks, stripes, masks };
   void showPage(int page);
   QListWidget& moveList() { return *moves_; }
   QTableWidget& markTable() { return *marks_; }
   StripePage& stripePage() { return *stripes_; }
+  MaskPage& maskPage() { return *masks_; }
   QPushButton& earlierButton() { return *earlier_; }
   QPushButton& laterButton() { return *later_; }
   QPushButton& asUsualButton() { return *asUsual_; }
@@ -45,6 +47,7 @@ class WorkPage : public QWidget {
   QPushButton* asUsual_ = nullptr;
   QTableWidget* marks_ = nullptr;
   StripePage* stripes_ = nullptr;
+  MaskPage* masks_ = nullptr;
   LengthField* tape_ = nullptr;
   bool filling_ = false;
 };

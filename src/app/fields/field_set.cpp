@@ -18,6 +18,9 @@ QString fieldName(QString field) {
   if (field.startsWith(QStringLiteral("divide.stripes["))) {
     return QStringLiteral("divide.stripe.") + field.section(QLatin1Char('.'), -1);
   }
+  if (field.startsWith(QStringLiteral("divide.masks["))) {
+    return QStringLiteral("divide.mask.") + field.section(QLatin1Char('.'), -1);
+  }
   if (field.startsWith(QStringLiteral("fills["))) {
     return QStringLiteral("fill") + field.mid(field.indexOf(QLatin1Char(']')) + 1);
   }

@@ -7,20 +7,17 @@
 #include "app/order/phrases.h"
 
 namespace avrelt {
-namespace {
-
-bool atLaidStage(const BuildUp& buildUp, const Remeasure& measure) {
-  return measure.after == buildUp.laidAfter;
-}
-
-}  // namespace
-
 void addCoat(Order& order, const Coat& coat) {
   order.editCup(Order::tr("Add %1").arg(say(coatName(coat), order.unit())), [&](Cup& cup) {
     BuildUp& buildUp = cup.buildUp;
     const bool last = buildUp.laidAfter == static_cast<int>(buildUp.coats.size());
     buildUp.coats.push_back(coat);
-    if (last) ++buildUp.laidAfter;
+    if (!last) return;
+    const int before = buildUp.laidAfter++;
+    // What is laid last of all stays so, too.
+    for (OwnStage& own : buildUp.laid) {
+      if (own.after == before) ++own.after;
+    }
   });
 }
 
@@ -32,6 +29,12 @@ void removeCoat(Order& order, int number) {
     BuildUp& buildUp = cup.buildUp;
     buildUp.coats.erase(buildUp.coats.begin() + number - 1);
     if (buildUp.laidAfter >= number) --buildUp.laidAfter;
+    for (OwnStage& own : buildUp.laid) {
+      if (own.after >= number) --own.after;
+    }
+    for (CutRecord& cut : cup.cuts) {
+      if (cut.after >= number) --cut.after;
+    }
     std::erase_if(buildUp.measured,
                   [&](const Remeasure& measure) { return measure.after == number; });
     for (Remeasure& measure : buildUp.measured) {
@@ -40,10 +43,21 @@ void removeCoat(Order& order, int number) {
   });
 }
 
-void layAfter(Order& order, int coats) {
+int laidAfter(const Cup& cup, const std::string& thing) {
+  return thing.empty() ? cup.buildUp.laidAfter : laidAfterOf(cup.buildUp, thing);
+}
+
+void layAfter(Order& order, int coats, const std::string& thing) {
   const int most = static_cast<int>(order.currentCup().buildUp.coats.size());
-  order.editCup(Order::tr("Lay after %1 coats").arg(coats),
-                [&](Cup& cup) { cup.buildUp.laidAfter = std::clamp(coats, 0, most); });
+  const int after = std::clamp(coats, 0, most);
+  if (after == laidAfter(order.currentCup(), thing)) return;
+  order.editCup(
+      Order::tr("Lay after %1 coats").arg(after),
+      [&](Cup& cup) {
+        if (!thing.empty()) return layAfter(cup.buildUp, thing, after);
+        cup.buildUp.laidAfter = after;
+      },
+      QStringLiteral("laid after ") + QString::fromStdString(thing));
 }
 
 void setSizedFor(Order& order, SizedFor sizedFor) {
@@ -52,24 +66,24 @@ void setSizedFor(Order& order, SizedFor sizedFor) {
                 [&](Cup& cup) { cup.buildUp.sizedFor = sizedFor; });
 }
 
-void remeasure(Order& order, const WrittenLength& girth) {
+void remeasure(Order& order, const WrittenLength& girth, int after) {
   const CupPlan* plan = order.plan();
-  if (plan == nullptr || order.currentCup().buildUp.laidAfter == 0) return;
+  if (plan == nullptr || after == 0) return;
   order.editCup(
       Order::tr("Measured again: %1").arg(say(girth.length, order.unit())),
       [&](Cup& cup) {
         BuildUp& buildUp = cup.buildUp;
         std::erase_if(buildUp.measured,
-                      [&](const Remeasure& measure) { return atLaidStage(buildUp, measure); });
+                      [&](const Remeasure& measure) { return measure.after == after; });
         const WrittenLength rim = written(plan->bare.wall(), order.unit());
-        buildUp.measured.push_back({buildUp.laidAfter, {rim, girth, girthMeasured(cup), {}}, {}});
+        buildUp.measured.push_back({after, {rim, girth, girthMeasured(cup), {}}, {}});
       },
       QStringLiteral("remeasure"));
 }
 
-std::optional<WrittenLength> remeasured(const Cup& cup) {
+std::optional<WrittenLength> remeasured(const Cup& cup, int after) {
   for (const Remeasure& measure : cup.buildUp.measured) {
-    if (atLaidStage(cup.buildUp, measure)) return measure.station.girth;
+    if (measure.after == after) return measure.station.girth;
   }
   return std::nullopt;
 }

@@ -11,14 +11,17 @@ namespace avrelt {
 void addCoat(Order& order, const Coat& coat);
 /// Takes a coat off, counted from 1, with what was measured just after it.
 void removeCoat(Order& order, int number);
-/// The parts are laid after so many coats.
-void layAfter(Order& order, int coats);
+/// Parts are laid after so many coats: the thing of this id, or, without one, all that have no
+/// stage of their own.
+void layAfter(Order& order, int coats, const std::string& thing = {});
+/// The stage that is of.
+int laidAfter(const Cup& cup, const std::string& thing);
 void setSizedFor(Order& order, SizedFor sizedFor);
 
-/// The girth measured at the stage the parts are laid at, in place of one taken there before. At
-/// the rim; in the measure the maker uses.
-void remeasure(Order& order, const WrittenLength& girth);
+/// The girth measured after so many coats, in place of one taken then before. At the rim; in the
+/// measure the maker uses.
+void remeasure(Order& order, const WrittenLength& girth, int after);
 /// The measurement of that stage, if there is one.
-std::optional<WrittenLength> remeasured(const Cup& cup);
+std::optional<WrittenLength> remeasured(const Cup& cup, int after);
 
 }  // namespace avrelt

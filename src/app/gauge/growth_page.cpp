@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <QAbstractItemView>
 #include <QHBoxLayout>
 #include <QInputDialog>
 #include <QMenu>
@@ -29,7 +30,23 @@ GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);
   stages_ = new StageList(order);
+  thing_ = new QComboBox;
+  thing_->setAccessibleName(tr("What is laid"));
+  thing_->view()->setAccessibleName(thing_->accessibleName());
+  thing_->setToolTip(tr("Whose stage the list shows and moves"));
+  thingLabel_ = new QLabel(tr("Stage of"));
+  thingLabel_->setProperty("role", "label");
+  thingLabel_->setBuddy(thing_);
+  auto* things = new QHBoxLayout;
+  things->setSpacing(8);
+  things->addWidget(thingLabel_);
+  things->addWidget(thing_, 1);
+  column->addLayout(things);
   column->addWidget(stages_, 1);
+  connect(thing_, &QComboBox::activated, this, [this](int i) {
+    stages_->take(thing_->itemData(i).toString().toStdString());
+    refresh();
+  });
 
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
@@ -67,26 +84,29 @@ GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
   caution_->setFont(face(12));
   column->addWidget(caution_);
 
-  connect(remove_, &QPushButton::clicked, this,
-          [this] { removeCoat(order_, order_.currentCup().buildUp.laidAfter); });
+  connect(remove_, &QPushButton::clicked, this, [this] { removeCoat(order_, stages_->stage()); });
   connect(sized_, &Segments::picked, this,
           [this](int i) { setSizedFor(order_, i == 0 ? SizedFor::laid : SizedFor::bare); });
   connect(again_, &LengthField::typed, this,
-          [this](const WrittenLength& typed) { remeasure(order_, typed); });
+          [this](const WrittenLength& typed) { remeasure(order_, typed, stages_->stage()); });
   connect(again_, &LengthField::stepped, this, [this](int marks) {
     const CupPlan* plan = order_.plan();
     if (plan == nullptr) return;
     const Cup& cup = order_.currentCup();
     // From what was measured, or from what is expected.
-    const std::optional<WrittenLength> now = remeasured(cup);
-    const Stage& laid = plan->stages[static_cast<std::size_t>(plan->laidAfter)];
+    const std::optional<WrittenLength> now = remeasured(cup, stages_->stage());
+    const auto after = static_cast<std::size_t>(stages_->stage());
+    if (after >= plan->stages.size()) return;
+    const Stage& laid = plan->stages[after];
     const Length expected = girthMeasured(cup) == Girth::around
                                 ? plan->bare.grownBy(laid.thickness).aroundRim()
                                 : plan->bare.grownBy(laid.thickness).radius(plan->bare.wall()) * 2;
     const Graduation graduation = usualGraduation(order_.unit());
-    remeasure(order_, written(nearestMark(now ? now->length : expected, graduation) +
-                                  step(graduation) * marks,
-                              order_.unit()));
+    remeasure(
+        order_,
+        written(nearestMark(now ? now->length : expected, graduation) + step(graduation) * marks,
+                order_.unit()),
+        stages_->stage());
   });
   connect(&order, &Order::changed, this, &GrowthPage::refresh);
 }
@@ -174,24 +194,55 @@ void GrowthPage::showHabits() {
           .arg(scatter));
 }
 
+/// Everything that is laid and could have a stage of its own.
+void GrowthPage::listThings() {
+  const CupPlan* plan = order_.plan();
+  std::vector<std::pair<QString, QString>> wanted{{tr("everything else"), QString()}};
+  if (plan != nullptr) {
+    for (const LaidThing& thing : plan->things) {
+      wanted.emplace_back(say(thing.name, order_.unit()), QString::fromStdString(thing.id));
+    }
+  }
+  const bool alone = wanted.size() == 2;
+  bool same = static_cast<int>(wanted.size()) == thing_->count();
+  for (int i = 0; same && i < thing_->count(); ++i) {
+    const auto& [words, id] = wanted[static_cast<std::size_t>(i)];
+    same = thing_->itemText(i) == words && thing_->itemData(i).toString() == id;
+  }
+  if (!same) {
+    thing_->clear();
+    for (const auto& [words, id] : wanted) thing_->addItem(words, id);
+  }
+  const int now = thing_->findData(QString::fromStdString(stages_->thing()));
+  if (now < 0) stages_->take({});
+  thing_->setCurrentIndex(std::max(now, 0));
+  // One thing alone is laid when everything is.
+  const bool choice = !alone && wanted.size() > 1 && !order_.currentCup().buildUp.coats.empty();
+  thing_->setVisible(choice);
+  thingLabel_->setVisible(choice);
+  if (!choice) stages_->take({});
+}
+
 void GrowthPage::refresh() {
   if (!order_.hasCup()) return;
   const Cup& cup = order_.currentCup();
   const BuildUp& buildUp = cup.buildUp;
-  remove_->setEnabled(buildUp.laidAfter > 0);
+  listThings();
+  const int stage = stages_->stage();
+  remove_->setEnabled(stage > 0);
   sized_->show(buildUp.sizedFor == SizedFor::laid ? 0 : 1);
   sized_->setVisible(!buildUp.coats.empty());
-  again_->setVisible(buildUp.laidAfter > 0);
+  again_->setVisible(stage > 0);
   again_->setLabel(girthMeasured(cup) == Girth::around
                        ? tr("Round the rim, measured at this stage")
                        : tr("Across the rim, measured at this stage"));
-  const std::optional<WrittenLength> measured = remeasured(cup);
+  const std::optional<WrittenLength> measured = remeasured(cup, stage);
   if (measured) {
     again_->show(measured->length, order_.unit());
   } else {
     again_->showWord(tr("not yet"), order_.unit());
   }
-  log_->setVisible(buildUp.laidAfter > 0);
+  log_->setVisible(stage > 0 && stage == buildUp.laidAfter);
   log_->setEnabled(measured.has_value() && order_.planHolds());
   showHabits();
   caution_->setVisible(std::any_of(buildUp.coats.begin(), buildUp.coats.end(),

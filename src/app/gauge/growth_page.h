@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
@@ -20,6 +21,7 @@ class GrowthPage : public QWidget {
   GrowthPage(Order& order, FieldSet& fields, QWidget* parent = nullptr);
 
   StageList* stages() const { return stages_; }
+  QComboBox& thing() { return *thing_; }
 
  signals:
   void logAsked();
@@ -28,11 +30,14 @@ class GrowthPage : public QWidget {
  private:
   void refresh();
   void showHabits();
+  void listThings();
   QMenu* coatMenu();
   void askAmount();
   void askThickness();
 
   Order& order_;
+  QLabel* thingLabel_;
+  QComboBox* thing_;
   StageList* stages_;
   QPushButton* add_;
   QPushButton* remove_;

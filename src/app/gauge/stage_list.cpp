@@ -2,6 +2,7 @@
 #include "app/gauge/stage_list.h"
 
 #include <algorithm>
+#include <cmath>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
@@ -19,14 +20,34 @@ StageList::StageList(Order& order, QWidget* parent) : Canvas(parent), order_(ord
   setFocusPolicy(Qt::StrongFocus);
   setAccessibleName(tr("Stages of the cup"));
   connect(&order, &Order::changed, this, [this] {
-    scrolled_ = 0;
+    if (!draggedFrom_) scrolled_ = 0;
     if (const CupPlan* plan = order_.plan()) {
-      setAccessibleDescription(tr("Laid after %1 coats, the rim then %2")
-                                   .arg(plan->laidAfter)
-                                   .arg(say(plan->wall.body.aroundRim(), order_.unit())));
+      setAccessibleDescription(
+          tr("Laid after %1 coats, the rim then %2")
+              .arg(stage())
+              .arg(say(plan->stageOf(thing_).wall.body.aroundRim(), order_.unit())));
     }
     update();
   });
+}
+
+void StageList::take(const std::string& thing) {
+  thing_ = thing;
+  update();
+}
+
+int StageList::stage() const {
+  return order_.hasCup() ? laidAfter(order_.currentCup(), thing_) : 0;
+}
+
+/// "film of zone C, stripe on line 2": what is laid then, not with the rest.
+QString StageList::ownStagesAt(int after) const {
+  const CupPlan* plan = order_.plan();
+  QStringList names;
+  for (const LaidThing& thing : plan->things) {
+    if (thing.own && thing.after == after) names << say(thing.name, order_.unit());
+  }
+  return names.join(QStringLiteral(", "));
 }
 
 int StageList::shown() const {
@@ -38,7 +59,8 @@ int StageList::first() const {
   if (plan == nullptr) return 0;
   const int count = static_cast<int>(plan->stages.size());
   // The stage in question stays in sight, unless the wheel looks elsewhere.
-  const int wanted = plan->laidAfter - shown() / 2 + scrolled_;
+  if (draggedFrom_) return *draggedFrom_;
+  const int wanted = stage() - shown() / 2 + scrolled_;
   return std::clamp(wanted, 0, std::max(0, count - shown()));
 }
 
@@ -61,7 +83,7 @@ void StageList::paintEvent(QPaintEvent* /*event*/) {
     const Stage& stage = plan->stages[static_cast<std::size_t>(row)];
     const double top = (row - first()) * rowHeight;
     const double middle = top + rowHeight / 2.0;
-    const bool laid = stage.after == plan->laidAfter;
+    const bool laid = stage.after == this->stage();
     if (laid) {
       painter.setPen(Qt::NoPen);
       painter.setBrush(t.drawer);
@@ -82,7 +104,14 @@ void StageList::paintEvent(QPaintEvent* /*event*/) {
     const double left = 140;
     const double room = width() - left - 158;
     // On a narrow window the figures alone have to do.
-    if (room > 14) {
+    const QString own = ownStagesAt(stage.after);
+    if (room > 40 && !own.isEmpty()) {
+      painter.setPen(t.ink);
+      painter.setFont(face(12));
+      const QString line = tr("◂ %1", "what is laid at this stage").arg(own);
+      painter.drawText(QRectF(left, top, room, rowHeight), Qt::AlignVCenter,
+                       QFontMetricsF(painter.font()).elidedText(line, Qt::ElideRight, room));
+    } else if (room > 14) {
       painter.setPen(Qt::NoPen);
       painter.setBrush(t.rule);
       painter.drawRoundedRect(QRectF(left, middle - 4, room, 8), 3, 3);
@@ -110,9 +139,25 @@ void StageList::paintEvent(QPaintEvent* /*event*/) {
   if (hasFocus()) drawFocus(painter);
 }
 
+void StageList::dragTo(double y) {
+  layAfter(order_, first() + static_cast<int>(std::floor(y / rowHeight)), thing_);
+}
+
 void StageList::mousePressEvent(QMouseEvent* event) {
   if (order_.plan() == nullptr) return;
-  layAfter(order_, first() + static_cast<int>(event->position().y()) / rowHeight);
+  const int top = first();
+  draggedFrom_ = top;
+  dragTo(event->position().y());
+}
+
+void StageList::mouseMoveEvent(QMouseEvent* event) {
+  if (draggedFrom_ && order_.plan() != nullptr) dragTo(event->position().y());
+}
+
+void StageList::mouseReleaseEvent(QMouseEvent* /*event*/) {
+  draggedFrom_.reset();
+  order_.settle();
+  update();
 }
 
 void StageList::wheelEvent(QWheelEvent* event) {
@@ -121,11 +166,12 @@ void StageList::wheelEvent(QWheelEvent* event) {
 }
 
 void StageList::keyPressEvent(QKeyEvent* event) {
-  const int now = order_.hasCup() ? order_.currentCup().buildUp.laidAfter : 0;
+  if (!order_.hasCup()) return;
+  const int now = stage();
   if (event->key() == Qt::Key_Up) {
-    layAfter(order_, now - 1);
+    layAfter(order_, now - 1, thing_);
   } else if (event->key() == Qt::Key_Down) {
-    layAfter(order_, now + 1);
+    layAfter(order_, now + 1, thing_);
   } else if (event->key() == Qt::Key_Delete || event->key() == Qt::Key_Backspace) {
     removeCoat(order_, now);
   } else {

@@ -5,6 +5,7 @@
 
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
+#include "job/ids.h"
 #include "sheet/fill_parts.h"
 
 namespace avrelt {
@@ -109,8 +110,9 @@ void callPicture(Order& order, bool picture) {
 void unfillZone(Order& order) {
   const int index = indexInHand(order);
   if (index < 0) return;
-  order.editCup(Order::tr("Take a pattern away"),
-                [index](Cup& cup) { cup.fills.erase(cup.fills.begin() + index); });
+  order.editCup(Order::tr("Take a pattern away"), [index](Cup& cup) {
+    forget(cup, {cup.fills[static_cast<std::size_t>(index)].id});
+  });
 }
 
 bool editFill(Order& order, const QString& text, const QString& key,

@@ -290,16 +290,26 @@ void Order::setUnit(Unit unit) {
        [unit](Document& document) { document.units = unit; });
 }
 
-void Order::markCut(bool cut) {
+void Order::markCut(const PartEntry& entry, bool cut) {
   const CupPlan* planned = presentPlan();
   if (!hasCup() || (cut && planned == nullptr)) return;
-  editCup(cut ? tr("Mark the wrap as cut") : tr("Mark the wrap as not cut"), [&](Cup& cup) {
-    cup.cut = std::nullopt;
-    if (cut) {
-      // Exactly, not on a mark: a later girth is held against it.
-      cup.cut = CutRecord{
-          {planned->wall.body.aroundBase(), {}}, {planned->wall.body.aroundRim(), {}}, {}};
-    }
+  editCup(cut ? tr("Mark as cut") : tr("Mark as not cut"), [&](Cup& cup) {
+    std::erase_if(cup.cuts, [&](const CutRecord& record) {
+      if (record.purpose != entry.purpose) return false;
+      return record.of == entry.of ||
+             std::any_of(record.of.begin(), record.of.end(), [&](const std::string& id) {
+               return std::find(entry.of.begin(), entry.of.end(), id) != entry.of.end();
+             });
+    });
+    if (!cut) return;
+    const LaidStage& stage = planned->stageOf(thingOf(entry));
+    // Exactly, not on a mark: a later girth is held against it.
+    cup.cuts.push_back({entry.purpose,
+                        entry.of,
+                        stage.after,
+                        {stage.wall.body.aroundBase(), {}},
+                        {stage.wall.body.aroundRim(), {}},
+                        {}});
   });
 }
 

@@ -104,7 +104,7 @@ class Order : public QObject {
   std::optional<Sentence> renameCup(int index, const QString& name);
   void setUnit(Unit unit);
   /// Notes the girths the wrap is cut for, or takes the note back.
-  void markCut(bool cut);
+  void markCut(const PartEntry& entry, bool cut);
 
   /// A line's measure, and a new one for it: what dragging and nudging work through.
   std::optional<Length> measureOf(GaugeLine gaugeLine) const;

@@ -9,8 +9,9 @@
 namespace avrelt {
 
 QString say(const Sentence& sentence, Unit unit) {
-  const QString pattern = QCoreApplication::translate("core", sentence.pattern.c_str());
-  return QString::fromStdString(inWords(pattern.toStdString(), sentence.parts, unit));
+  return QString::fromStdString(inWords(sentence, unit, [](const std::string& pattern) {
+    return QCoreApplication::translate("core", pattern.c_str()).toStdString();
+  }));
 }
 
 QString say(Length length, Unit unit) {

@@ -273,7 +273,7 @@ void removeStripe(Order& order, int index) {
   order.editCup(Order::tr("Take a stripe away"), [index](Cup& cup) {
     std::vector<Stripe>& stripes = cup.division.stripes;
     if (index >= 0 && index < static_cast<int>(stripes.size())) {
-      stripes.erase(stripes.begin() + index);
+      forget(cup, {stripes[static_cast<std::size_t>(index)].id});
     }
   });
 }
@@ -289,6 +289,41 @@ void editStripe(Order& order, int index, const QString& key,
         }
       },
       QStringLiteral("stripe %1 ").arg(index) + key);
+}
+
+void addMask(Order& order, MaskKind kind) {
+  const Zone* zone = zoneInHand(order);
+  if (zone == nullptr) return;
+  Mask mask;
+  mask.kind = kind;
+  mask.zones = {zone->id};
+  if (order.unit() == Unit::mm) mask.margin = WrittenLength::mm(25);
+  const QString letter = QString::fromStdString(zone->letter);
+  order.editCup(kind == MaskKind::cover ? Order::tr("Cut a cover of zone %1").arg(letter)
+                                        : Order::tr("Cut a window to zone %1").arg(letter),
+                [&](Cup& cup) { cup.division.masks.push_back(mask); });
+}
+
+void removeMask(Order& order, int index) {
+  order.editCup(Order::tr("Remove a cover or window"), [index](Cup& cup) {
+    const std::vector<Mask>& masks = cup.division.masks;
+    if (index >= 0 && index < static_cast<int>(masks.size())) {
+      forget(cup, {masks[static_cast<std::size_t>(index)].id});
+    }
+  });
+}
+
+void editMask(Order& order, int index, const QString& key,
+              const std::function<void(Mask&)>& change) {
+  order.editCup(
+      Order::tr("Change a cover or window"),
+      [&](Cup& cup) {
+        std::vector<Mask>& masks = cup.division.masks;
+        if (index >= 0 && index < static_cast<int>(masks.size())) {
+          change(masks[static_cast<std::size_t>(index)]);
+        }
+      },
+      key.isEmpty() ? key : QStringLiteral("mask %1 ").arg(index) + key);
 }
 
 }  // namespace avrelt

@@ -42,6 +42,12 @@ void removeStripe(Order& order, int index);
 void editStripe(Order& order, int index, const QString& key,
                 const std::function<void(Stripe&)>& change);
 
+/// A cover of the zone in hand, or a window to it.
+void addMask(Order& order, MaskKind kind);
+void removeMask(Order& order, int index);
+void editMask(Order& order, int index, const QString& key,
+              const std::function<void(Mask&)>& change);
+
 /// The tape move being looked at; nothing for none.
 const TapeMove* moveInHand(const Order& order);
 /// How the stripes by tape and spacer fall that made the zone in hand; nothing for another cut.

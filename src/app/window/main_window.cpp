@@ -142,9 +142,8 @@ void MainWindow::makeCupMenu() {
       }));
   forCup(add(cupMenu_, tr("Lo&g the girth measured"), QKeySequence(tr("Ctrl+L")),
              [this] { shelf_->logMeasurement(); }));
-  forCup(add(cupMenu_, tr("Mark the wrap as &cut"), QKeySequence(tr("Ctrl+K")), [this] {
-    if (order_.hasCup()) order_.markCut(!order_.currentCup().cut.has_value());
-  }));
+  forCup(add(cupMenu_, tr("Mark the part as &cut"), QKeySequence(tr("Ctrl+K")),
+             [this] { cut_->toggleCut(); }));
   cupMenu_->addSeparator();
   forCup(add(cupMenu_, tr("Move &left"), QKeySequence(tr("Ctrl+Shift+PgUp")),
              [this] { order_.moveCup(order_.currentIndex(), order_.currentIndex() - 1); }));
@@ -379,16 +378,18 @@ std::optional<Sentence> MainWindow::savePiece(OutputKind kind, const QString& pa
   if (plan == nullptr) {
     return Sentence{"The cup cannot be planned yet. Put the marked field right first.", {}};
   }
-  const auto output = outputOf(*plan, plan->set(cut_->purpose()), kind,
-                               order_.document().printPaper(), order_.unit());
+  const std::optional<PartSet> parts = cut_->set();
+  if (!parts) return Sentence{"This cup has no such part any more. Choose another.", {}};
+  const auto output = outputOf(*plan, *parts, kind, order_.document().printPaper(), order_.unit());
   if (!output) return output.error();
   return writeFile(path.toStdString(), output->file.bytes);
 }
 
 void MainWindow::askAndSavePiece(OutputKind kind) {
   const CupPlan* plan = order_.presentPlan();
-  if (plan == nullptr) return;
-  const QString name = QString::fromStdString(outputName(*plan, plan->set(cut_->purpose()), kind));
+  const std::optional<PartSet> parts = cut_->set();
+  if (plan == nullptr || !parts) return;
+  const QString name = QString::fromStdString(outputName(*plan, *parts, kind));
   const QString ending = QLatin1String(kindName(kind));
   QString chosen = QFileDialog::getSaveFileName(
       this, kind == OutputKind::svg ? tr("Save for the cutter") : tr("Save for the printer"),
@@ -397,7 +398,7 @@ void MainWindow::askAndSavePiece(OutputKind kind) {
   if (chosen.isEmpty()) return;
   if (QFileInfo(chosen).suffix().isEmpty()) chosen += QLatin1Char('.') + ending;
   if (const std::optional<Sentence> fault = savePiece(kind, chosen)) {
-    tell(this, tr("The piece is not saved"), say(*fault, order_.unit()));
+    tell(this, tr("The part is not saved"), say(*fault, order_.unit()));
     return;
   }
   watch_->say(tr("Saved as %1. Try the paper piece before film is cut.").arg(chosen));

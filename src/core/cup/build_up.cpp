@@ -62,6 +62,36 @@ Sentence coatName(const Coat& coat) {
   return {"resin %1", {volumeText(coat.mixed)}};
 }
 
+int laidAfterOf(const BuildUp& buildUp, const std::string& id) {
+  for (const OwnStage& own : buildUp.laid) {
+    if (own.of == id) return own.after;
+  }
+  return buildUp.laidAfter;
+}
+
+void layAfter(BuildUp& buildUp, const std::string& id, int after) {
+  std::vector<OwnStage>& laid = buildUp.laid;
+  const auto own =
+      std::find_if(laid.begin(), laid.end(), [&](const OwnStage& one) { return one.of == id; });
+  if (after == buildUp.laidAfter) {
+    if (own != laid.end()) laid.erase(own);
+  } else if (own != laid.end()) {
+    own->after = after;
+  } else {
+    laid.push_back({id, after});
+  }
+}
+
+std::vector<int> stagesInUse(const BuildUp& buildUp) {
+  std::vector<int> stages{buildUp.laidAfter};
+  for (const OwnStage& own : buildUp.laid) {
+    if (std::find(stages.begin(), stages.end(), own.after) == stages.end()) {
+      stages.push_back(own.after);
+    }
+  }
+  return stages;
+}
+
 CoatLoad loadOf(const Coat& coat, Area wall) {
   CoatLoad load{};
   const auto put = [&](Material material, double amount) {
@@ -115,6 +145,21 @@ CheckedAll<std::vector<Stage>> stagesOf(const Body& bare, const BuildUp& buildUp
     faults.push_back({"build_up.laid_after",
                       {"The pieces are laid after coat %1, and there are %2 coats.",
                        {static_cast<long>(buildUp.laidAfter), static_cast<long>(count)}}});
+  }
+  for (std::size_t i = 0; i < buildUp.laid.size(); ++i) {
+    const OwnStage& own = buildUp.laid[i];
+    const std::string place = "build_up.laid[" + std::to_string(i) + "].";
+    if (own.after < 0 || own.after > count) {
+      faults.push_back({place + "after",
+                        {"This is laid after coat %1, and there are %2 coats.",
+                         {static_cast<long>(own.after), static_cast<long>(count)}}});
+    }
+    for (std::size_t j = 0; j < i; ++j) {
+      if (buildUp.laid[j].of != own.of) continue;
+      faults.push_back(
+          {place + "of", {"“%1” is laid at a stage of its own already. Keep one.", {own.of}}});
+      break;
+    }
   }
   std::vector<Stage> stages(static_cast<std::size_t>(count) + 1);
   std::vector<bool> told(stages.size(), false);

@@ -37,17 +37,34 @@ struct Remeasure {
 /// to be trimmed. Both schools exist.
 enum class SizedFor { laid, bare };
 
+/// Something that is laid at a stage of its own, before or after the rest.
+struct OwnStage {
+  std::string of;  ///< its id: of a stripe, a pattern, a zone of film; the body's for the wrap
+  int after = 0;   ///< coats on the cup by then
+  std::string kept{};
+
+  friend bool operator==(const OwnStage&, const OwnStage&) = default;
+};
+
 /// What goes on the cup before the wrap, and what was measured meanwhile. The blank's own stations
 /// are the bare cup, after 0 coats.
 struct BuildUp {
   std::vector<Coat> coats;
-  int laidAfter = 0;  ///< coats on the cup when the parts are laid
+  int laidAfter = 0;           ///< coats on the cup when it is divided and the parts are laid
+  std::vector<OwnStage> laid;  ///< parts that are laid at another stage than that
   SizedFor sizedFor = SizedFor::laid;
   std::vector<Remeasure> measured;
   std::string kept;
 
   friend bool operator==(const BuildUp&, const BuildUp&) = default;
 };
+
+/// How many coats are on when the thing of this id is laid.
+int laidAfterOf(const BuildUp& buildUp, const std::string& id);
+/// Lays it at that stage; where that is the one everything is laid at, it has none of its own.
+void layAfter(BuildUp& buildUp, const std::string& id, int after);
+/// All stages something is laid at, each once; the one of most things first.
+std::vector<int> stagesInUse(const BuildUp& buildUp);
 
 /// The cup after some of its coats.
 struct Stage {
@@ -71,8 +88,9 @@ Volume resinFor(Length thickness, Area wall, const GrowthHabits& habits);
 /// stages after it add their coats to that. Spreads of coats of one material go together, since how
 /// thick they come out is one maker's habit.
 ///
-/// Refused, naming the field: a stage that does not exist, a measurement off the wall or without a
-/// girth, a girth smaller than the bare cup's by more than 1 mm or more than 30 mm larger.
+/// Refused, naming the field: a stage that does not exist, a thing laid at two, a measurement off
+/// the wall or without a girth, a girth smaller than the bare cup's by more than 1 mm or more than
+/// 30 mm larger.
 CheckedAll<std::vector<Stage>> stagesOf(const Body& bare, const BuildUp& buildUp,
                                         const GrowthHabits& habits);
 

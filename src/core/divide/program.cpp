@@ -19,6 +19,34 @@ using std::numbers::pi;
 /// How far beside a line a place is looked for, in mm.
 constexpr double aside = 0.4;
 
+/// Taking off what protects the zones round one: tape, or what was laid in its place.
+Sentence liftWords(Stick stick, const std::string& zone) {
+  switch (stick) {
+    case Stick::resin:
+      return {"Lift what was laid in place of tape round %1 within minutes, before the resin sets.",
+              {zone}};
+    case Stick::brushGlue:
+      return {
+          "Lift what was laid in place of tape round %1 while the glue is wet or just dry; "
+          "never leave it for hours.",
+          {zone}};
+    case Stick::wetPaint:
+      return {"Lift what was laid in place of tape round %1 when the paint is dry to the touch.",
+              {zone}};
+    case Stick::sprayClear:
+      return {"Lift what was laid in place of tape round %1 before the spray is dry.", {zone}};
+    case Stick::tackyGlue:
+      return {"Burnish the glitter in circles, then lift what was laid in place of tape round %1.",
+              {zone}};
+    case Stick::uvResin:
+      break;
+  }
+  return {
+      "Lift what was laid in place of tape round %1 before the lamp. Then cure it, eyes "
+      "shielded.",
+      {zone}};
+}
+
 Sentence pullWords(Stick stick, const std::string& zone) {
   switch (stick) {
     case Stick::resin:
@@ -228,8 +256,13 @@ class Boundaries {
 /// Writes the moves down.
 class Program {
  public:
-  Program(const Divided& divided, Length tapeWidth, Graduation graduation)
-      : divided_(divided), bounds_(divided), tapeWidth_(tapeWidth), graduation_(graduation) {}
+  Program(const Divided& divided, Length tapeWidth, Graduation graduation,
+          const std::vector<Mask>& masks)
+      : divided_(divided),
+        bounds_(divided),
+        tapeWidth_(tapeWidth),
+        graduation_(graduation),
+        masks_(masks) {}
 
   std::vector<TapeMove> of(const std::vector<std::string>& order) {
     const std::vector<Group> groups = bounds_.groups(order);
@@ -298,7 +331,8 @@ class Program {
 
   /// Lays what the group needs; gives how many tapes are on.
   int tape(const Group& group) {
-    const std::vector<Edge> edges = bounds_.edges(group);
+    std::vector<Edge> edges = bounds_.edges(group);
+    layMasks(group, edges);
     std::vector<std::size_t> covered;  // lines
     Length above = Length::mm(-1);     // where the last band by tape and spacer ended
     int tapes = 0;
@@ -326,6 +360,54 @@ class Program {
     }
     left_.clear();
     return tapes;
+  }
+
+  bool isOf(const Mask& mask, std::size_t zone) const {
+    return std::find(mask.zones.begin(), mask.zones.end(), divided_.zones[zone].id) !=
+           mask.zones.end();
+  }
+
+  /// Lays what was cut to be laid in place of tape, and strikes the edges it serves.
+  void layMasks(const Group& group, std::vector<Edge>& edges) {
+    masked_ = false;
+    const auto inGroup = [&](const Mask& mask) {
+      const auto is = [&](std::size_t zone) { return isOf(mask, zone); };
+      return static_cast<std::size_t>(std::count_if(group.begin(), group.end(), is));
+    };
+    for (const Mask& mask : masks_) {
+      if (edges.empty()) return;
+      if (mask.kind != MaskKind::window || inGroup(mask) != group.size() ||
+          mask.zones.size() != group.size()) {
+        continue;
+      }
+      move(MoveKind::mask, group,
+           {"Lay the window round %1, its edge on the lines, in place of tape. Press its edge "
+            "down.",
+            {named(group)}});
+      masked_ = true;
+      edges.clear();
+    }
+    for (const Mask& mask : masks_) {
+      if (mask.kind != MaskKind::cover || inGroup(mask) > 0) continue;
+      const auto serves = [&](const Edge& edge) {
+        const Sides& sides = bounds_.sides(edge.line);
+        const std::vector<std::size_t>& far = edge.onFirst ? sides.first : sides.second;
+        return std::all_of(far.begin(), far.end(),
+                           [&](std::size_t zone) { return isOf(mask, zone); });
+      };
+      if (std::none_of(edges.begin(), edges.end(), serves)) continue;
+      Group zones;
+      for (std::size_t i = 0; i < divided_.zones.size(); ++i) {
+        if (isOf(mask, i)) zones.push_back(i);
+      }
+      TapeMove& made = move(
+          MoveKind::mask, group,
+          {"Lay the cover on %1, its edge on the lines, in place of tape. Press its edge down.",
+           {named(zones)}});
+      made.keeps = divided_.zones[zones.front()].letter;
+      masked_ = true;
+      std::erase_if(edges, serves);
+    }
   }
 
   void note(TapeMove& made, const Edge& edge) const {
@@ -428,6 +510,14 @@ class Program {
         move(MoveKind::paint, group,
              {"Paint %1 with “%2”, thin coats, and let each dry.", {zones, name}});
     }
+    if (masked_) {
+      move(MoveKind::pull, group,
+           finish.kind == FinishKind::glitter
+               ? liftWords(finish.stick, zones)
+               : Sentence{"Lift what was laid in place of tape round %1 when it is dry to the "
+                          "touch.",
+                          {zones}});
+    }
     if (tapes > 0) pull(group, next);
     if (finish.kind == FinishKind::glitter) {
       move(MoveKind::seal, group,
@@ -482,14 +572,16 @@ class Program {
   std::vector<TapeMove> moves_;
   std::vector<std::size_t> done_;
   std::vector<Laid> laid_;  ///< all tapes along single lines
+  const std::vector<Mask>& masks_;
+  bool masked_ = false;     ///< whether the group in hand has something in place of tape
   std::vector<Laid> left_;  ///< those left on for the next group
 };
 
 }  // namespace
 
 const char* moveName(MoveKind kind) {
-  static constexpr std::array<const char*, 9> names{"tape",    "leave", "cover", "paint", "stick",
-                                                    "glitter", "pull",  "film",  "seal"};
+  static constexpr std::array<const char*, 10> names{"tape",    "leave", "cover", "paint", "stick",
+                                                     "glitter", "pull",  "film",  "seal",  "mask"};
   return names[static_cast<std::size_t>(kind)];
 }
 
@@ -544,8 +636,9 @@ std::vector<std::string> movedInOrder(const Divided& divided, const std::vector<
 }
 
 std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth, Graduation graduation,
-                                  const std::vector<std::string>& order) {
-  return Program(divided, tapeWidth, graduation).of(order);
+                                  const std::vector<std::string>& order,
+                                  const std::vector<Mask>& masks) {
+  return Program(divided, tapeWidth, graduation, masks).of(order);
 }
 
 }  // namespace avrelt

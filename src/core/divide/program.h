@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "divide/divide.h"
+#include "divide/division.h"
 #include "divide/spacers.h"
 
 namespace avrelt {
 
 /// What one move of the tape program does.
-enum class MoveKind { tape, leave, cover, paint, stick, glitter, pull, film, seal };
+enum class MoveKind { tape, leave, cover, paint, stick, glitter, pull, film, seal, mask };
 
 /// "tape", "pull" …: as files write it.
 const char* moveName(MoveKind kind);
@@ -36,12 +36,16 @@ struct TapeMove {
 /// it is too wide. Tape round dry paint that the next group needs just so is left where it is; tape
 /// that lies as an earlier one did says so.
 ///
+/// Where the zones of a group are those of a window, it is laid in place of all their tape; where a
+/// cover was made of a zone that a tape would protect, it is laid in place of that tape.
+///
 /// When tape comes off: resin within minutes, before it sets; brush-on glue while it is wet or just
 /// dry; paint when it is dry to the touch; spray clear before the next coat; tacky glue after
 /// burnishing; UV resin before the lamp. Common practice, no published source; the maker's data
 /// sheet goes first.
 std::vector<TapeMove> tapeProgram(const Divided& divided, Length tapeWidth, Graduation graduation,
-                                  const std::vector<std::string>& order);
+                                  const std::vector<std::string>& order,
+                                  const std::vector<Mask>& masks = {});
 
 /// Zones in the order they are filled: the maker's own, given by ids, then the rest as said.
 std::vector<const Zone*> fillingOrder(const Divided& divided,

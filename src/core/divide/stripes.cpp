@@ -3,6 +3,8 @@
 
 #include <algorithm>
 
+#include "divide/split.h"
+
 namespace avrelt {
 namespace {
 
@@ -16,6 +18,12 @@ bool goesRound(const DivideLine& line) {
     }
   }
   return round > Angle::turn() - Angle::degrees(0.01);
+}
+
+Length lengthOn(const Body& body, const std::vector<WallLine>& stretches) {
+  Length length;
+  for (const WallLine& stretch : stretches) length += avrelt::lengthOn(body, stretch);
+  return length;
 }
 
 /// Whether a line comes to within a millimetre of the height of another that goes round.
@@ -82,7 +90,7 @@ const DivideLine* lineAt(const Divided& divided, const std::string& cut, int lin
 }
 
 CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& stripes,
-                                                const Divided& divided) {
+                                                const Divided& divided, const StripeBody& bodyOf) {
   constexpr Length widest = Length::mm(50);
   constexpr int mostSpares = 100;
   Faults faults;
@@ -104,10 +112,11 @@ CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& strip
           {place + "width",
            {"A stripe %1 wide cannot be laid. Give more than 0 and at most %2.", {width, widest}}});
     }
-    if (stripe.overlap.length >= line->length) {
+    const Length length = bodyOf ? lengthOn(bodyOf(stripe.id), line->stretches) : line->length;
+    if (stripe.overlap.length >= length) {
       faults.push_back({place + "overlap",
                         {"An overlap of %1 is as long as its line, %2. 3 mm is common.",
-                         {stripe.overlap.length, line->length}}});
+                         {stripe.overlap.length, length}}});
     }
     if (stripe.spares && (*stripe.spares < 0 || *stripe.spares > mostSpares)) {
       faults.push_back({place + "spares",
@@ -121,7 +130,7 @@ CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& strip
     plan.kind = stripe.kind;
     plan.colour = stripe.colour;
     plan.width = width;
-    plan.length = line->length + stripe.overlap.length;
+    plan.length = length + stripe.overlap.length;
     plan.spares = stripe.spares;
     plan.closed = goesRound(*line);
     plan.join = plan.closed ? stripe.join : StripeJoin::seam;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
@@ -51,13 +52,19 @@ struct StripePlan {
   Sentence laying;        ///< how, in words
 };
 
+/// The body a stripe is laid on, by the stripe's id.
+using StripeBody = std::function<const Body&(const std::string& stripe)>;
+
 /// Stripes in the order they are laid: those that go round before those that cross them and can
 /// hide their joins, wider below narrower on the same line.
+///
+/// Each is as long as its line is on the body it is laid on, where `bodyOf` tells one for its id.
 ///
 /// Refused, naming the member ("stripes[2].width"): a line that is not there, a width of nothing or
 /// over 50 mm, an overlap as long as the line, more than 100 spares.
 CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& stripes,
-                                                const Divided& divided);
+                                                const Divided& divided,
+                                                const StripeBody& bodyOf = {});
 
 /// Strips of one size to be cut or torn together.
 struct StripCut {

@@ -1,23 +1,40 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <algorithm>
 #include <stdexcept>
 
 #include "job/plan.h"
 #include "sheet/divide_parts.h"
 #include "sheet/fill_parts.h"
 #include "sheet/film_parts.h"
+#include "sheet/key_parts.h"
 #include "sheet/marking_strip.h"
 #include "sheet/wrap_parts.h"
 
 namespace avrelt {
 namespace {
 
-/// Which cup the parts are cut for, in words that go on them.
-Sentence stageWords(const BuildUp& buildUp) {
-  if (buildUp.sizedFor == SizedFor::bare || buildUp.laidAfter == 0) {
+/// Which cup parts that are laid then are cut for, in words that go on them.
+Sentence stageWords(const CupPlan& plan, const LaidStage& stage) {
+  if (plan.of->buildUp.sizedFor == SizedFor::bare || stage.after == 0) {
     return {"cut for the bare cup", {}};
   }
-  if (buildUp.laidAfter == 1) return {"cut for the cup after 1 coat", {}};
-  return {"cut for the cup after %1 coats", {static_cast<long>(buildUp.laidAfter)}};
+  if (stage.after == 1) return {"cut for the cup after 1 coat", {}};
+  return {"cut for the cup after %1 coats", {static_cast<long>(stage.after)}};
+}
+
+/// Parts of a thing that is laid at a stage.
+std::vector<Part> at(const LaidStage& stage, std::vector<Part> parts) {
+  for (Part& part : parts) part.laidAfter = stage.after;
+  return parts;
+}
+
+/// Parts to mark and measure by, which are used when the cup is divided.
+std::vector<Part> used(const CupPlan& plan, std::vector<Part> parts) {
+  return at(plan.laidStages.front(), std::move(parts));
+}
+
+void append(std::vector<Part>& parts, std::vector<Part> more) {
+  for (Part& part : more) parts.push_back(std::move(part));
 }
 
 Part discOf(const CupPlan& plan, const Cup& cup) {
@@ -29,10 +46,12 @@ Part discOf(const CupPlan& plan, const Cup& cup) {
 
 std::vector<Part> wrapOf(const CupPlan& plan, bool paper) {
   const Cup& cup = *plan.of;
-  return wrapParts(
-      {plan.wall.body, plan.laying(), plan.wrap, cup.base.overhang.length, cup.blank.features,
-       plan.layings.runsOff, stageWords(cup.buildUp), plan.unit, cup.name, cup.division.body.id},
-      paper);
+  if (!isWrapped(cup)) return {};
+  const LaidStage& stage = plan.stageOf(wrapThing);
+  return at(stage, wrapParts({stage.wall.body, plan.laying(), stage.wrap, cup.base.overhang.length,
+                              cup.blank.features, plan.layings.runsOff, stageWords(plan, stage),
+                              plan.unit, cup.name, cup.division.body.id},
+                             paper));
 }
 
 /// How the wrap is to be cut, by what it is of.
@@ -49,17 +68,65 @@ void asChosen(std::vector<Part>& parts, const Cup& cup) {
   }
 }
 
+FilmWork filmWork(const CupPlan& plan, const LaidStage& stage) {
+  const Cup& cup = *plan.of;
+  return {stage.wall, plan.divided,    plan.stripes,       stage.wrap,
+          cup.film,   cup.wrap.laying, cup.blank.features, stageWords(plan, stage),
+          plan.unit,  cup.name};
+}
+
 /// Films of zones; a cup that is one zone is wrapped, unless the wrap lies over everything.
 std::vector<Part> filmsOf(const CupPlan& plan, bool paper) {
   const Cup& cup = *plan.of;
-  if (!cup.division.body.cut && cup.wrap.over == WrapOver::none) return {};
-  return filmParts({plan.wall, plan.divided, plan.stripes, plan.wrap, cup.film, cup.wrap.laying,
-                    cup.blank.features, stageWords(cup.buildUp), plan.unit, cup.name},
-                   paper);
+  std::vector<Part> parts;
+  if (!cup.division.body.cut && cup.wrap.over == WrapOver::none) return parts;
+  for (const Zone& zone : plan.divided.zones) {
+    if (zone.finish.kind != FinishKind::film) continue;
+    const LaidStage& stage = plan.stageOf(zone.id);
+    append(parts, at(stage, filmParts(zone, filmWork(plan, stage), paper)));
+  }
+  return parts;
+}
+
+std::vector<Part> masksOf(const CupPlan& plan, MaskKind kind) {
+  std::vector<Part> parts;
+  for (const Mask& mask : plan.of->division.masks) {
+    if (mask.kind != kind) continue;
+    const LaidStage& stage = plan.stageOf(mask.id);
+    append(parts, at(stage, maskParts(mask, filmWork(plan, stage))));
+  }
+  return parts;
+}
+
+/// What every pattern gives, one after the other.
+template <typename Make>
+std::vector<Part> ofFills(const CupPlan& plan, const Make& make) {
+  std::vector<Part> parts;
+  for (const FillPlan& fill : plan.fills) {
+    const auto zone =
+        std::find_if(plan.divided.zones.begin(), plan.divided.zones.end(),
+                     [&](const Zone& candidate) { return candidate.id == fill.zone; });
+    const LaidStage& stage = plan.stageOf(fill.id);
+    append(parts, at(stage, make(FillWork{fill, plan.of->fills[static_cast<std::size_t>(fill.fill)],
+                                          *zone, stage.wall})));
+  }
+  return parts;
 }
 
 std::vector<Part> furtherOf(const CupPlan& plan, Template which) {
-  return furtherTemplates(which, plan.fills, plan.of->fills, plan.divided, plan.wall);
+  return ofFills(plan, [which](const FillWork& work) { return furtherTemplates(which, work); });
+}
+
+/// Those of one size may be laid at several stages; they say the first.
+std::vector<Part> stripesOf(const CupPlan& plan) {
+  std::vector<Part> parts = stripeParts(plan.cutList, plan.of->name);
+  for (Part& part : parts) {
+    part.laidAfter = static_cast<int>(plan.stages.size());
+    for (const std::string& id : part.of) {
+      part.laidAfter = std::min(part.laidAfter, plan.stageOf(id).after);
+    }
+  }
+  return parts;
 }
 
 /// A purpose and how its parts are made. Nothing is refused there: what could be was, when the cup
@@ -73,55 +140,57 @@ const std::vector<Maker>& makers() {
   static const std::vector<Maker> all{
       {{purpose::wrap, {"Wrap", {}}},
        [](const CupPlan& plan) {
-         std::vector<Part> parts;
-         if (isWrapped(*plan.of)) parts = wrapOf(plan, false);
+         std::vector<Part> parts = wrapOf(plan, false);
          asChosen(parts, *plan.of);
          return parts;
        }},
-      {{purpose::film, {"Film for zones", {}}},
-       [](const CupPlan& plan) { return filmsOf(plan, false); }},
+      {{purpose::film, {"Film", {}}}, [](const CupPlan& plan) { return filmsOf(plan, false); }},
       {{purpose::testPiece, {"Paper test piece", {}}},
        [](const CupPlan& plan) {
-         std::vector<Part> parts;
-         if (isWrapped(*plan.of)) parts = wrapOf(plan, true);
-         for (Part& part : filmsOf(plan, true)) parts.push_back(std::move(part));
+         std::vector<Part> parts = wrapOf(plan, true);
+         append(parts, filmsOf(plan, true));
          return parts;
        }},
+      {{purpose::cover, {"Cover", {}}},
+       [](const CupPlan& plan) { return masksOf(plan, MaskKind::cover); }},
+      {{purpose::window, {"Window", {}}},
+       [](const CupPlan& plan) { return masksOf(plan, MaskKind::window); }},
       {{purpose::markingStrip, {"Marking strip", {}}},
        [](const CupPlan& plan) -> std::vector<Part> {
          const Cup& cup = *plan.of;
-         return {
-             *markingStripPart(plan.wall.body, cup.strip, cup.wrap.seamAt, plan.unit, cup.name)};
+         return used(plan, {*markingStripPart(plan.wall.body, cup.strip, cup.wrap.seamAt, plan.unit,
+                                              cup.name)});
        }},
       {{purpose::baseDisc, {"Base disc", {}}},
-       [](const CupPlan& plan) -> std::vector<Part> { return {discOf(plan, *plan.of)}; }},
+       [](const CupPlan& plan) -> std::vector<Part> {
+         return used(plan, {discOf(plan, *plan.of)});
+       }},
       {{purpose::uprightGauge, {"Upright gauge", {}}},
        [](const CupPlan& plan) {
-         return uprightGauge(plan.divided, plan.wall.body, plan.unit, plan.of->name);
+         return used(plan, uprightGauge(plan.divided, plan.wall.body, plan.unit, plan.of->name));
        }},
       {{purpose::ringStrip, {"Ring strips", {}}},
        [](const CupPlan& plan) {
-         return ringStrips(plan.divided, plan.wall.body, plan.of->wrap.seamAt, plan.unit,
-                           plan.of->name);
+         return used(plan, ringStrips(plan.divided, plan.wall.body, plan.of->wrap.seamAt, plan.unit,
+                                      plan.of->name));
        }},
       {{purpose::marksSheet, {"Marks sheet", {}}},
        [](const CupPlan& plan) {
-         return marksSheets(plan.divided, plan.wall.flat, plan.unit, plan.of->name);
+         return used(plan, marksSheets(plan.divided, plan.wall.flat, plan.unit, plan.of->name));
        }},
-      {{purpose::stripe, {"Stripes", {}}},
-       [](const CupPlan& plan) { return stripeParts(plan.cutList, plan.of->name); }},
+      {{purpose::stripe, {"Stripes", {}}}, stripesOf},
       {{purpose::stencil, {"Stencil", {}}},
-       [](const CupPlan& plan) { return stencilParts(plan.fills, plan.divided, plan.wall.flat); }},
+       [](const CupPlan& plan) { return ofFills(plan, stencilParts); }},
       {{purpose::straight, {"Straight stencil", {}}},
        [](const CupPlan& plan) { return furtherOf(plan, Template::straight); }},
       {{purpose::key, {"Key", {}}},
        [](const CupPlan& plan) {
-         return keyParts(plan.fills, plan.of->fills, plan.divided, plan.wall.flat, plan.of->name);
+         return ofFills(plan, [&](const FillWork& work) { return keyParts(work, plan.name); });
        }},
       {{purpose::pageKey, {"Key on a page", {}}},
        [](const CupPlan& plan) { return pageKeys(plan.parts(purpose::key)); }},
       {{purpose::filmCell, {"Film cells", {}}},
-       [](const CupPlan& plan) { return filmCells(plan.fills, plan.of->fills, plan.wall.flat); }},
+       [](const CupPlan& plan) { return ofFills(plan, filmCells); }},
       {{purpose::filmWhole, {"Film template", {}}},
        [](const CupPlan& plan) { return furtherOf(plan, Template::film); }},
       {{purpose::doubleSided, {"Double-sided sheet", {}}},
@@ -153,7 +222,8 @@ const std::vector<Purpose>& purposes() {
 const std::vector<Part>& PartShelf::of(const CupPlan& plan, const std::string& purpose) {
   const auto made = made_.find(purpose);
   if (made != made_.end()) return made->second;
-  return made_.emplace(purpose, makerOf(purpose).make(plan)).first->second;
+  std::vector<Part> parts = makerOf(purpose).make(plan);
+  return made_.emplace(purpose, std::move(parts)).first->second;
 }
 
 const std::vector<Part>& CupPlan::parts(const std::string& purpose) const {

@@ -10,6 +10,7 @@
 #include "watch/feature_rules.h"
 #include "watch/fill_rules.h"
 #include "watch/film_rules.h"
+#include "watch/laid_rules.h"
 #include "watch/laying_rules.h"
 #include "watch/wrap_rules.h"
 
@@ -21,10 +22,19 @@ CheckedAll<CupPlanner::Walls> CupPlanner::wallsOf(const Blank& blank, const Buil
   if (!bare) return tl::unexpected(bare.error());
   CheckedAll<std::vector<Stage>> stages = stagesOf(*bare, buildUp, growth);
   if (!stages) return tl::unexpected(stages.error());
-  const Stage& laid = (*stages)[static_cast<std::size_t>(buildUp.laidAfter)];
-  const bool asBare = buildUp.sizedFor == SizedFor::bare || laid.thickness == Length();
-  Wall wall = wallOf(asBare ? *bare : bare->grownBy(laid.thickness), seamAt);
-  return Walls{std::move(*bare), std::move(*stages), std::move(wall)};
+  Walls walls{std::move(*bare), std::move(*stages), stagesInUse(buildUp), {}};
+  for (const int after : walls.after) {
+    const Length thickness = walls.stages[static_cast<std::size_t>(after)].thickness;
+    const bool asBare = buildUp.sizedFor == SizedFor::bare || thickness == Length();
+    walls.walls.push_back(wallOf(asBare ? walls.bare : walls.bare.grownBy(thickness), seamAt));
+  }
+  return walls;
+}
+
+const Wall& CupPlanner::Walls::of(const BuildUp& buildUp, const std::string& id) const {
+  const int wanted = laidAfterOf(buildUp, id);
+  return walls[static_cast<std::size_t>(std::find(after.begin(), after.end(), wanted) -
+                                        after.begin())];
 }
 
 Faults CupPlanner::dividedFaults(const CheckedAll<Divided>& divided,
@@ -48,16 +58,39 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   };
   const Body& body = plan.wall.body;
   if (takesFilm(cup)) add(watchWrap(plan.wrap, cup.wrap));
-  if (isWrapped(cup)) add(watchLaying(body, plan.layings, cup.wrap, plan.laid, cup.film));
+  if (isWrapped(cup))
+    add(watchLaying(plan.stageOf(wrapThing).wall.body, plan.layings, cup.wrap, plan.laid,
+                    cup.film));
   add(watchFilms(plan.divided, body, plan.wrap, cup.blank.features, plan.wall));
+  add(watchMasks(cup.division.masks, plan.divided));
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));
   if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
-  if (cup.cut && isWrapped(cup)) {
-    add(watchCut({cup.cut->aroundBase.length, cup.cut->aroundRim.length}, body, cup.wrap));
-  }
+  addStageWatches(plan, cup);
   sortWorstFirst(plan.watches);
+}
+
+/// What is laid at its own stage, and what is cut already.
+void CupPlanner::addStageWatches(CupPlan& plan, const Cup& cup) {
+  const auto add = [&plan](std::vector<Watch> watches) {
+    for (Watch& one : watches) plan.watches.push_back(std::move(one));
+  };
+  for (const LaidThing& thing : plan.things) {
+    const Stage& stage = plan.stages[static_cast<std::size_t>(thing.after)];
+    add(watchLaid({thing.name, thing.round, thing.overlap, thing.own}, plan.bare, stage,
+                  cup.buildUp.sizedFor));
+  }
+  if (!stagesOfNothing(cup).empty()) add({laidNothing()});
+  for (const CutRecord& cut : cup.cuts) {
+    const std::string id = thingOf(cut);
+    const auto thing = std::find_if(plan.things.begin(), plan.things.end(),
+                                    [&](const LaidThing& candidate) { return candidate.id == id; });
+    if (thing == plan.things.end()) continue;
+    add(watchCut(
+        {thing->name, cut.aroundBase.length, cut.aroundRim.length, thing->round, thing->overlap},
+        plan.stageOf(id).wall.body));
+  }
 }
 
 CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stock& stock) {
@@ -65,7 +98,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
       walls_({cup.blank, cup.buildUp, cup.wrap.seamAt, stock.growth},
              [&] { return wallsOf(cup.blank, cup.buildUp, cup.wrap.seamAt, stock.growth); });
   if (!walls) return tl::unexpected(walls.error());
-  const Wall& wall = walls->wall;
+  const Wall& wall = walls->walls.front();
   const Body& body = wall.body;
   const long wallIs = walls_.times();
 
@@ -76,29 +109,47 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   const std::optional<Fault> hangs = overhangFault(body, cup.base, cup.wrap.baseClearance.length);
   if (hangs) faults.push_back(*hangs);
   const Length overhang = hangs ? Length() : cup.base.overhang.length;
-  const CheckedAll<WrapLayout>& wrap = wrap_(
-      {wallIs, cup.wrap, cup.base}, [&] { return WrapLayout::of(wall.flat, cup.wrap, overhang); });
-  if (!wrap) take(wrap.error());
+  const CheckedAll<std::vector<WrapLayout>>& wraps =
+      wraps_({wallIs, cup.wrap, cup.base}, [&]() -> CheckedAll<std::vector<WrapLayout>> {
+        std::vector<WrapLayout> layouts;
+        for (const Wall& laid : walls->walls) {
+          CheckedAll<WrapLayout> layout = WrapLayout::of(laid.flat, cup.wrap, overhang);
+          if (!layout) return tl::unexpected(layout.error());
+          layouts.push_back(std::move(*layout));
+        }
+        return layouts;
+      });
+  if (!wraps) take(wraps.error());
   const CheckedAll<Part> strip = markingStripPart(body, cup.strip, cup.wrap.seamAt, unit, cup.name);
   if (!strip) take(strip.error());
   const CheckedAll<Divided>& divided =
       divided_({wallIs, cup.division.body}, [&] { return divide(cup.division.body, wall); });
   CheckedAll<std::vector<StripePlan>> stripes = std::vector<StripePlan>();
-  if (divided) stripes = planStripes(cup.division.stripes, *divided);
+  const auto wallFor = [&](const std::string& id) -> const Wall& {
+    return walls->of(cup.buildUp, id);
+  };
+  if (divided) {
+    stripes = planStripes(cup.division.stripes, *divided,
+                          [&](const std::string& id) -> const Body& { return wallFor(id).body; });
+  }
   take(dividedFaults(divided, stripes));
   CheckedAll<std::vector<FillPlan>> fills = std::vector<FillPlan>();
-  if (divided) fills = fills_(cup.fills, *divided, wall, stock.filling, wallIs);
+  if (divided) fills = fills_(cup.fills, *divided, wallFor, stock.filling, wallIs);
   if (!fills) take(fills.error());
+  for (const Fault& fault : maskFaults(cup.division.masks)) {
+    faults.push_back({"divide." + fault.field, fault.sentence});
+  }
   const Checked<Length> disc = baseDiscRadius(body, cup.base);
   if (!disc) faults.push_back(disc.error());
   if (!faults.empty()) return tl::unexpected(std::move(faults));
 
-  const Stage& laidAt = walls->stages[static_cast<std::size_t>(cup.buildUp.laidAfter)];
+  const Stage& laidAt =
+      walls->stages[static_cast<std::size_t>(laidAfterOf(cup.buildUp, wrapThing))];
   const SeamDoubt doubt = seamDoubt(walls->bare, cup.blank.stations[0].girthIs, laidAt,
                                     cup.buildUp.sizedFor, cup.doubt, usualGraduation(unit));
   const Layings& layings = layings_({wallIs, cup.wrap, cup.base, cup.film}, [&] {
-    return layingsOf(body, cup.wrap.baseClearance.length, wrap->high(), cup.wrap.overlap.length,
-                     cup.film);
+    return layingsOf(wallFor(wrapThing).body, cup.wrap.baseClearance.length, wraps->front().high(),
+                     cup.wrap.overlap.length, cup.film);
   });
   const LayingKind kind = cup.wrap.laying.value_or(layings.recommended);
   // What cannot be cut is not made: the recommended way stands in, and a watch says so.
@@ -109,8 +160,10 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                wall,
                walls->stages,
                cup.buildUp.laidAfter,
+               {},
+               {},
                doubt,
-               *wrap,
+               wraps->front(),
                layings,
                made,
                snipsFor(body.radius(Length()), body.taper(Length()), overhang),
@@ -123,9 +176,20 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                std::make_shared<const Cup>(cup),
                unit,
                std::make_shared<PartShelf>()};
+  for (FillPlan& fill : plan.fills) {
+    const auto zone =
+        std::find_if(plan.divided.zones.begin(), plan.divided.zones.end(),
+                     [&](const Zone& candidate) { return candidate.id == fill.zone; });
+    fill.strips = stripsOf(fill.cells, fill.family == Family::artwork, *zone, wallFor(fill.id).body,
+                           cup.film, cup.wrap.laying);
+  }
   plan.cutList = cutList(plan.stripes);
   plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
-                               cup.division.order);
+                               cup.division.order, cup.division.masks);
+  for (std::size_t i = 0; i < walls->walls.size(); ++i) {
+    plan.laidStages.push_back({walls->after[i], walls->walls[i], (*wraps)[i]});
+  }
+  plan.things = laidThings(cup, plan.divided, plan.stripes, plan.fills);
   addWatches(plan, cup);
   return plan;
 }

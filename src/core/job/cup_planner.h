@@ -21,17 +21,21 @@ class CupPlanner {
   struct Walls {
     Body bare;
     std::vector<Stage> stages;
-    Wall wall;
+    std::vector<int> after;   ///< coats, of each stage that something is laid at
+    std::vector<Wall> walls;  ///< then; the one of most things first
+
+    const Wall& of(const BuildUp& buildUp, const std::string& id) const;
   };
   static CheckedAll<Walls> wallsOf(const Blank& blank, const BuildUp& buildUp, Angle seamAt,
                                    const GrowthHabits& growth);
   static Faults dividedFaults(const CheckedAll<Divided>& divided,
                               const CheckedAll<std::vector<StripePlan>>& stripes);
   static void addWatches(CupPlan& plan, const Cup& cup);
+  static void addStageWatches(CupPlan& plan, const Cup& cup);
 
   Kept<std::tuple<Blank, BuildUp, Angle, GrowthHabits>, CheckedAll<Walls>> walls_;
   /// By the walls made before and what the wrap needs.
-  Kept<std::tuple<long, Wrap, Base>, CheckedAll<WrapLayout>> wrap_;
+  Kept<std::tuple<long, Wrap, Base>, CheckedAll<std::vector<WrapLayout>>> wraps_;
   Kept<std::tuple<long, Wrap, Base, Film>, Layings> layings_;
   Kept<std::tuple<long, ZoneNode>, CheckedAll<Divided>> divided_;
   FillPlanner fills_;

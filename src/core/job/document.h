@@ -18,8 +18,12 @@
 
 namespace avrelt {
 
-/// The girths of the cup a wrap was cut for: a later measurement is held against them.
+/// What is cut already, and the stage and the girths of the cup it was cut for: a later measurement
+/// is held against them.
 struct CutRecord {
+  std::string purpose;          ///< of the parts
+  std::vector<std::string> of;  ///< ids of what they are for
+  int after = 0;                ///< coats
   WrittenLength aroundBase;
   WrittenLength aroundRim;
   std::string kept;
@@ -42,8 +46,7 @@ struct Cup {
   Division division;
   std::vector<Fill> fills;
   MarkingStrip strip;
-  /// What the wrap was cut for, once it is cut.
-  std::optional<CutRecord> cut;
+  std::vector<CutRecord> cuts;
   std::string kept;
 
   friend bool operator==(const Cup&, const Cup&) = default;

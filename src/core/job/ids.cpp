@@ -14,7 +14,7 @@ namespace avrelt {
 namespace {
 
 /// Calls with the id of everything in a cup that has one of its own, and its field counted from
-/// the cup. `Id` is `std::string` or the same, constant.
+/// the cup.
 template <typename Node, typename Call>
 void eachIdOf(Node& node, const std::string& place, const Call& call) {
   call(node.id, place + "id", "zone");
@@ -33,6 +33,7 @@ template <typename AnyCup, typename Call>
 void eachId(AnyCup& cup, const Call& call) {
   eachIdOf(cup.division.body, "divide.body.", call);
   eachIdOf(cup.division.stripes, "divide.stripes", "stripe", call);
+  eachIdOf(cup.division.masks, "divide.masks", "mask", call);
   eachIdOf(cup.fills, "fills", "fill", call);
   eachIdOf(cup.buildUp.coats, "build_up.coats", "coat", call);
 }
@@ -181,13 +182,40 @@ void referTo(Cup& cup, const std::string& from, const std::string& to) {
     if (fill.zone == from) fill.zone = to;
   }
   std::replace(cup.division.order.begin(), cup.division.order.end(), from, to);
+  for (Mask& mask : cup.division.masks) {
+    std::replace(mask.zones.begin(), mask.zones.end(), from, to);
+  }
+  for (OwnStage& own : cup.buildUp.laid) {
+    if (own.of == from) own.of = to;
+  }
+  for (CutRecord& cut : cup.cuts) std::replace(cut.of.begin(), cut.of.end(), from, to);
 }
 
 void forget(Cup& cup, const std::set<std::string>& gone) {
-  std::erase_if(cup.fills, [&](const Fill& fill) { return gone.contains(fill.zone); });
+  std::set<std::string> lost = gone;
+  for (const Fill& fill : cup.fills) {
+    if (gone.contains(fill.zone)) lost.insert(fill.id);
+  }
+  for (const Stripe& stripe : cup.division.stripes) {
+    if (gone.contains(stripe.of)) lost.insert(stripe.id);
+  }
+  std::erase_if(cup.fills, [&](const Fill& fill) { return lost.contains(fill.id); });
   std::erase_if(cup.division.order, [&](const std::string& id) { return gone.contains(id); });
   std::erase_if(cup.division.stripes,
-                [&](const Stripe& stripe) { return gone.contains(stripe.of); });
+                [&](const Stripe& stripe) { return lost.contains(stripe.id); });
+  std::vector<Mask>& masks = cup.division.masks;
+  for (Mask& mask : masks) {
+    std::erase_if(mask.zones, [&](const std::string& id) { return lost.contains(id); });
+  }
+  for (const Mask& mask : masks) {
+    if (mask.zones.empty()) lost.insert(mask.id);
+  }
+  std::erase_if(masks, [&](const Mask& mask) { return lost.contains(mask.id); });
+  std::erase_if(cup.buildUp.laid, [&](const OwnStage& own) { return lost.contains(own.of); });
+  std::erase_if(cup.cuts, [&](const CutRecord& cut) {
+    return std::any_of(cut.of.begin(), cut.of.end(),
+                       [&](const std::string& id) { return lost.contains(id); });
+  });
 }
 
 std::optional<TwiceTold> idTwice(const Cup& cup) {

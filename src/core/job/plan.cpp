@@ -28,12 +28,21 @@ CheckedAll<CupPlan> planCup(const Cup& cup, Unit unit, const Stock& stock) {
   return CupPlanner()(cup, unit, stock);
 }
 
+const LaidStage& CupPlan::stageOf(const std::string& id) const {
+  const int after = laidAfterOf(of->buildUp, id);
+  for (const LaidStage& stage : laidStages) {
+    if (stage.after == after) return stage;
+  }
+  return laidStages.front();
+}
+
 PartSet setFor(const CupPlan& plan, LayingKind kind, Unit unit) {
   const std::vector<Feature> none;
-  const Length overhang = std::max(-plan.wrap.low(), Length());
-  const WrapWork work{plan.wall.body,
+  const LaidStage& stage = plan.stageOf(wrapThing);
+  const Length overhang = std::max(-stage.wrap.low(), Length());
+  const WrapWork work{stage.wall.body,
                       plan.layings.of(kind),
-                      plan.wrap,
+                      stage.wrap,
                       overhang,
                       none,
                       plan.layings.runsOff,

@@ -10,6 +10,7 @@
 #include "cup/wrap.h"
 #include "divide/program.h"
 #include "job/document.h"
+#include "job/laid.h"
 #include "job/purpose.h"
 #include "sheet/part_set.h"
 #include "sheet/tiling.h"
@@ -28,6 +29,13 @@ class PartShelf {
   std::map<std::string, std::vector<Part>> made_;
 };
 
+/// The cup as it is when some of its parts are laid.
+struct LaidStage {
+  int after = 0;  ///< coats
+  Wall wall;
+  WrapLayout wrap;  ///< how a wrap would lie on it
+};
+
 /// Everything computed for one cup.
 struct CupPlan {
   std::string name;
@@ -38,10 +46,15 @@ struct CupPlan {
   /// The cup the parts are sized for, bare or under the coats on it when they are laid; its flat
   /// is the cone it is, or the one most like it, what views draw on.
   Wall wall;
-  /// The cup from bare to its last coat, and the one the parts are laid at.
+  /// The cup from bare to its last coat, and the one it is divided at and its parts are laid, but
+  /// those that have a stage of their own.
   std::vector<Stage> stages;
   int laidAfter = 0;
-  /// How wrong it can be at the seam.
+  /// The cup at each stage that something is laid at; that one first.
+  std::vector<LaidStage> laidStages;
+  /// What is laid on it, in the order of their stages.
+  std::vector<LaidThing> things;
+  /// How wrong it can be at the seam of the wrap.
   SeamDoubt seamDoubt;
   WrapLayout wrap;
   /// The ways to lay it, and the one taken.
@@ -61,6 +74,8 @@ struct CupPlan {
   Unit unit = Unit::inch;
   std::shared_ptr<PartShelf> shelf;
 
+  /// The cup when the thing of this id is laid.
+  const LaidStage& stageOf(const std::string& id) const;
   const Laying& laying() const { return layings.of(laid); }
   /// The parts for a purpose, made when they are first asked for: nobody looks at all of them while
   /// a number is dragged. Copies of a plan have them in common; asked for by one thread at a time.
@@ -94,6 +109,25 @@ PartSet setFor(const CupPlan& plan, LayingKind kind, Unit unit);
 /// Plans a document. Faults name fields counted from the document ("cups[0].wrap.overlap"), all
 /// of them at once, cup by cup.
 CheckedAll<Plan> planDocument(const Document& document, const Stock& stock = {});
+
+/// What is made and laid of a cup as one, and so is cut at one time: the parts for a purpose that
+/// are for the same things.
+struct PartEntry {
+  std::string purpose;
+  std::vector<std::string> of;
+  std::vector<const Part*> parts;  ///< of the plan
+};
+/// Where a purpose has more than 40 of them they are one: nobody ticks off a thousand.
+std::vector<PartEntry> entriesOf(const CupPlan& plan, const std::string& purpose);
+/// What it is for, as it is listed: "Film, zone C".
+Sentence titleOf(const PartEntry& entry);
+/// Its parts to be shown, saved and printed together.
+PartSet setOf(const PartEntry& entry);
+/// The id among the things laid that its stage is of.
+std::string thingOf(const PartEntry& entry);
+std::string thingOf(const CutRecord& cut);
+/// Whether the maker has said that it is cut.
+bool isCut(const Cup& cup, const PartEntry& entry);
 
 /// A name fit for a file: "Tapered 350" → "tapered-350"; nothing readable left → "cup".
 std::string slugOf(const std::string& name);

@@ -8,15 +8,27 @@
 namespace avrelt {
 namespace {
 
+using Translate = std::function<std::string(const std::string&)>;
+
 struct Speaker {
   Unit unit;
+  const Translate& translate;
   std::string operator()(const std::string& text) const { return text; }
   std::string operator()(Length length) const { return plainText(length, unit); }
   std::string operator()(Angle angle) const { return angleText(angle); }
   std::string operator()(long count) const { return std::to_string(count); }
+  std::string operator()(const Phrase& phrase) const {
+    return inWords(*phrase.said, unit, translate);
+  }
 };
 
 }  // namespace
+
+Phrase::Phrase(const Sentence& sentence) : said(std::make_shared<const Sentence>(sentence)) {}
+
+bool operator==(const Phrase& a, const Phrase& b) {
+  return *a.said == *b.said;
+}
 
 std::string numberText(double number, int decimals) {
   // A number prints like one of millimetres, without the unit.
@@ -29,14 +41,15 @@ std::string angleText(Angle angle) {
   return numberText(angle.degrees(), 1) + "°";
 }
 
-std::string inWords(const std::string& translatedPattern, const std::vector<Sentence::Part>& parts,
-                    Unit unit) {
+std::string inWords(const Sentence& sentence, Unit unit, const Translate& translate) {
+  const std::string translatedPattern = translate(sentence.pattern);
+  const std::vector<Sentence::Part>& parts = sentence.parts;
   std::string text;
   for (std::size_t i = 0; i < translatedPattern.size(); ++i) {
     const char next = i + 1 < translatedPattern.size() ? translatedPattern[i + 1] : '\0';
     if (translatedPattern[i] == '%' && next >= '1' && next <= '9') {
       const auto place = static_cast<std::size_t>(next - '1');
-      if (place < parts.size()) text += std::visit(Speaker{unit}, parts[place]);
+      if (place < parts.size()) text += std::visit(Speaker{unit, translate}, parts[place]);
       ++i;
     } else {
       text += translatedPattern[i];
@@ -46,7 +59,7 @@ std::string inWords(const std::string& translatedPattern, const std::vector<Sent
 }
 
 std::string inWords(const Sentence& sentence, Unit unit) {
-  return inWords(sentence.pattern, sentence.parts, unit);
+  return inWords(sentence, unit, [](const std::string& pattern) { return pattern; });
 }
 
 }  // namespace avrelt

@@ -365,7 +365,8 @@ bool FillPlanner::fits(const Laid& laid, const Fill& fill, const Zone& zone, std
 }
 
 CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill>& fills,
-                                                          const Divided& divided, const Wall& wall,
+                                                          const Divided& divided,
+                                                          const FillWall& wallOf,
                                                           const FillRates& rates, long wallIs) {
   constexpr std::size_t mostColours = 24;
   Faults faults;
@@ -385,6 +386,7 @@ CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill
           {place + "zone", {"Zone %1 is filled twice. Keep one pattern.", {zone->letter}}});
       continue;
     }
+    const Wall& wall = wallOf(fill.id);
     if (fill.colours.empty() || fill.colours.size() > mostColours) {
       faults.push_back(
           {place + "colours",
@@ -440,7 +442,8 @@ CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill
 
 CheckedAll<std::vector<FillPlan>> planFills(const std::vector<Fill>& fills, const Divided& divided,
                                             const Wall& wall, const FillRates& rates) {
-  return FillPlanner()(fills, divided, wall, rates, 0);
+  const FillWall sameWall = [&wall](const std::string&) -> const Wall& { return wall; };
+  return FillPlanner()(fills, divided, sameWall, rates, 0);
 }
 
 }  // namespace avrelt

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
@@ -13,6 +14,7 @@
 #include "pattern/cells.h"
 #include "pattern/colour_style.h"
 #include "pattern/colouring.h"
+#include "pattern/strips.h"
 
 namespace avrelt {
 
@@ -161,7 +163,11 @@ struct FillPlan {
   std::vector<PinTrouble> pinTroubles;
   std::vector<std::size_t> alikeBeyond;  ///< cells left like one across the zone's edge
   Duration work;                         ///< of all its glitter colours
+  FillStrips strips;                     ///< how its template is parted; empty where it is not
 };
+
+/// The wall a pattern is laid on, by the fill's id.
+using FillWall = std::function<const Wall&(const std::string& fill)>;
 
 /// The fills of a cup, worked out again and again as it is changed. What stays the same is kept:
 /// the cells while their pattern, their zone and the wall do, the colours while the fill does. What
@@ -169,10 +175,10 @@ struct FillPlan {
 class FillPlanner {
  public:
   /// One whose zone is not there, cut further or not cut any more, waits for it and gives no plan.
-  /// `wallIs` names the wall: with another, nothing is kept. Faults name the member:
-  /// "fills[0].pattern.size".
+  /// `wallOf` gives the wall each is laid on; `wallIs` names them all: with another, nothing is
+  /// kept. Faults name the member: "fills[0].pattern.size".
   CheckedAll<std::vector<FillPlan>> operator()(const std::vector<Fill>& fills,
-                                               const Divided& divided, const Wall& wall,
+                                               const Divided& divided, const FillWall& wallOf,
                                                const FillRates& rates, long wallIs);
 
  private:

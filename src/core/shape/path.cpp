@@ -83,6 +83,11 @@ Length lengthOf(const Path& path) {
   return Length::mm(total);
 }
 
+bool isRound(const Path& path) {
+  return std::all_of(path.stretches.begin(), path.stretches.end(),
+                     [](const Stretch& stretch) { return stretch.bulge == 1; });
+}
+
 Area areaOf(const Path& path) {
   double total = 0;
   Point from = path.start;

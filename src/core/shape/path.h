@@ -62,6 +62,8 @@ Length lengthOf(const Path& path);
 /// What a closed path encloses, positive where it runs counter-clockwise. Exact: arcs count as
 /// arcs, not as their chords.
 Area areaOf(const Path& path);
+/// Whether an outline is a circle: half circles all round.
+bool isRound(const Path& path);
 
 Box boundsOf(const Path& path);
 

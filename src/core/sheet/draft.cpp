@@ -5,9 +5,40 @@
 #include <cmath>
 
 #include "cup/base.h"
+#include "divide/flat_outline.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
+
+Path onPart(const WallLine& line, const WallToPart& at, bool closed) {
+  constexpr int deepest = 12;
+  Path path;
+  const auto side = [&](const auto& self, const WallPoint& a, const WallPoint& b, Point to,
+                        int depth) -> void {
+    const Point from = path.end();
+    const WallPoint half{(a.theta + b.theta) / 2, (a.s + b.s) / 2};
+    const Point between = at(half);
+    const bool near = norm(between - (from + to) * 0.5) < curveTolerance.mm() / 2;
+    if (depth < deepest &&
+        (!near || b.theta - a.theta > Angle::degrees(8) || a.theta - b.theta > Angle::degrees(8))) {
+      self(self, a, half, between, depth + 1);
+      self(self, half, b, to, depth + 1);
+      return;
+    }
+    path.lineTo(to);
+  };
+  path.start = at(line.front());
+  for (std::size_t i = 0; i + (closed ? 0 : 1) < line.size(); ++i) {
+    const WallPoint& b = line[(i + 1) % line.size()];
+    side(side, line[i], b, i + 1 < line.size() ? at(b) : path.start, 0);
+  }
+  return path;
+}
+
+Path Draft::edge(const WallLine& line, Angle from, bool closed) const {
+  return onPart(
+      line, [&](const WallPoint& p) { return place(p.theta - from, p.s); }, closed);
+}
 
 bool letterAcross(Draft& draft, double share, double widthShare, Length tallest,
                   std::size_t characters, Sentence words) {

@@ -10,9 +10,16 @@
 #include "cup/laying.h"
 #include "cup/ring_fit.h"
 #include "cup/wrap.h"
+#include "divide/region.h"
 #include "sheet/part.h"
 
 namespace avrelt {
+
+/// How a place on the wall comes onto a part.
+using WallToPart = std::function<Point(WallPoint)>;
+/// A line of the wall on a part, closed or not: no side lies farther than half the tolerance of
+/// curves from where it runs.
+Path onPart(const WallLine& line, const WallToPart& place, bool closed = true);
 
 /// One part and the way from the cup's wall onto it.
 struct Draft {
@@ -39,6 +46,9 @@ struct Draft {
     }
     return path;
   }
+  /// A line of the wall on the part, closed or not, θ as the part's middle stands at `middle`: no
+  /// side lies farther than half the tolerance of curves from where it runs.
+  Path edge(const WallLine& line, Angle middle, bool closed = true) const;
   bool bent = false;
   /// Of a ring sector: how it lies on its own cone, and where that begins up the cup's wall.
   std::optional<WrapLayout> layout;

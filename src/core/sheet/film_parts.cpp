@@ -13,34 +13,6 @@
 namespace avrelt {
 namespace {
 
-/// An edge of a patch on its part, closed, or a line along it: no side lies farther than the
-/// tolerance from where it runs.
-Path onPart(const WallLine& line, const Draft& draft, Angle middle, bool closed = true) {
-  constexpr int deepest = 12;
-  const auto at = [&](const WallPoint& p) { return draft.place(p.theta - middle, p.s); };
-  Path path;
-  const auto side = [&](const auto& self, const WallPoint& a, const WallPoint& b, Point to,
-                        int depth) -> void {
-    const Point from = path.end();
-    const WallPoint half{(a.theta + b.theta) / 2, (a.s + b.s) / 2};
-    const Point between = at(half);
-    const bool near = norm(between - (from + to) * 0.5) < curveTolerance.mm() / 2;
-    if (depth < deepest &&
-        (!near || b.theta - a.theta > Angle::degrees(8) || a.theta - b.theta > Angle::degrees(8))) {
-      self(self, a, half, between, depth + 1);
-      self(self, half, b, to, depth + 1);
-      return;
-    }
-    path.lineTo(to);
-  };
-  path.start = at(line.front());
-  for (std::size_t i = 0; i + (closed ? 0 : 1) < line.size(); ++i) {
-    const WallPoint& b = line[(i + 1) % line.size()];
-    side(side, line[i], b, i + 1 < line.size() ? at(b) : path.start, 0);
-  }
-  return path;
-}
-
 /// The ring sector's room once round and its overlap, on the wall.
 Patch onceRound(const Draft& draft) {
   constexpr int steps = 64;
@@ -77,11 +49,21 @@ PartMaterial materialOf(const Finish& finish) {
   return finish.opaque ? PartMaterial::permanent : PartMaterial::clear;
 }
 
-/// The film of one zone.
-class ZoneFilm {
+/// Something of a shape on the wall that is cut from film or paper.
+struct Sheet {
+  Region region;
+  std::string id;  ///< of its parts, before their numbers
+  Part like;       ///< what all its parts are
+  Sentence name;
+  std::size_t nameIsLong = 0;     ///< about so many letters
+  const Zone* trimmed = nullptr;  ///< whose lines are drawn on it, to be trimmed along
+};
+
+/// Brings one onto the wall.
+class SheetFilm {
  public:
-  ZoneFilm(const Zone& zone, const FilmWork& work, bool paper)
-      : zone_(zone), work_(work), paper_(paper), region_(filmOf(zone, work)) {}
+  SheetFilm(const Sheet& sheet, const FilmWork& work)
+      : sheet_(sheet), work_(work), region_(sheet.region) {}
 
   std::vector<Part> operator()() {
     if (region_.empty()) return {};
@@ -110,7 +92,7 @@ class ZoneFilm {
       addRing(onRingOf(laying.rings.front()));
     }
     for (std::size_t i = 0; i < parts_.size(); ++i) {
-      parts_[i].id = std::string(paper_ ? "test-" : "film-") + zone_.letter;
+      parts_[i].id = sheet_.id;
       if (parts_.size() > 1) parts_[i].id += "-" + std::to_string(i + 1);
     }
     return std::move(parts_);
@@ -148,15 +130,10 @@ class ZoneFilm {
   void add(const Draft& from, const Patch& patch, Angle middle) {
     Draft draft = from;
     const auto [left, right] = spanOf(patch);
-    Part part;
-    part.kind = paper_ ? PartKind::paper : PartKind::film;
-    part.material = paper_ ? PartMaterial::paper : materialOf(zone_.finish);
-    part.of = {zone_.id};
-    part.zones = {zone_.letter};
-    part.mayTurn = !paper_ && zone_.finish.printed ? MayTurn::no : MayTurn::any;
-    part.outline = onPart(patch.outline, draft, middle);
+    Part part = sheet_.like;
+    part.outline = draft.edge(patch.outline, middle);
     for (const WallLine& opening : patch.openings) {
-      part.holes.push_back(onPart(opening, draft, middle));
+      part.holes.push_back(draft.edge(opening, middle));
     }
     draft.part = std::move(part);
     // Gores fold as they are.
@@ -167,7 +144,7 @@ class ZoneFilm {
       draft.part.guides.push_back(
           {GuideKind::seam, draft.upright(Angle::halfTurn(), draft.low, draft.high)});
     }
-    if (zone_.finish.edge == FilmEdge::trim) drawTrims(draft, patch, middle);
+    if (sheet_.trimmed != nullptr) drawTrims(draft, patch, middle);
     drawFeatures(draft, patch, middle);
     letter(draft, patch, middle);
     parts_.push_back(std::move(draft.part));
@@ -177,7 +154,7 @@ class ZoneFilm {
   void drawTrims(Draft& draft, const Patch& patch, Angle middle) const {
     const Region inPatch = regionOf(patch);
     const auto [left, right] = spanOf(patch);
-    for (const EdgeLine& edge : edgeLinesOf(zone_, work_.divided)) {
+    for (const EdgeLine& edge : edgeLinesOf(*sheet_.trimmed, work_.divided)) {
       for (const WallLine& stretch : edge.line->stretches) {
         for (const WallLine& line : inPatch.stretchesOf(stretch)) {
           const Angle at = (line[line.size() / 2].theta + line[(line.size() - 1) / 2].theta) / 2;
@@ -187,7 +164,7 @@ class ZoneFilm {
             if (at + by < left || at + by > right) continue;
             WallLine carried = line;
             for (WallPoint& p : carried) p.theta = std::clamp(p.theta + by, left, right);
-            draft.part.guides.push_back({GuideKind::trim, onPart(carried, draft, middle, false)});
+            draft.part.guides.push_back({GuideKind::trim, draft.edge(carried, middle, false)});
           }
         }
       }
@@ -207,7 +184,7 @@ class ZoneFilm {
               ? Region::band(Length(), high)
               : Region::between(at - feature.wide / 2, at + feature.wide / 2, low, high);
       for (const Patch& part : within(patch, covered)) {
-        draft.part.guides.push_back({GuideKind::keepClear, onPart(part.outline, draft, middle)});
+        draft.part.guides.push_back({GuideKind::keepClear, draft.edge(part.outline, middle)});
       }
     }
   }
@@ -239,15 +216,12 @@ class ZoneFilm {
       if (size == Length()) return;
       draft.part.letterings.push_back({at - up * below, size, turn, std::move(words)});
     };
-    write(0, work_.cupName.size() + 16, Length::mm(4.5),
-          paper_ ? Sentence{"%1, zone %2, paper", {work_.cupName, zone_.letter}}
-                 : Sentence{"%1, zone %2", {work_.cupName, zone_.letter}});
+    write(0, sheet_.nameIsLong, Length::mm(4.5), sheet_.name);
     write(std::min(tall * 0.12, 6.0), 40, Length::mm(2.8), work_.stage);
   }
 
-  const Zone& zone_;
+  const Sheet& sheet_;
   const FilmWork& work_;
-  bool paper_;
   Region region_;
   std::vector<SlitRow> slits_;
   std::vector<Part> parts_;
@@ -271,13 +245,64 @@ Region filmOf(const Zone& zone, const FilmWork& work) {
   return work.layout.low() < Length() ? hangingOver(film, work.layout.low()) : film;
 }
 
+std::vector<Part> filmParts(const Zone& zone, const FilmWork& work, bool paper) {
+  Sheet sheet;
+  sheet.region = filmOf(zone, work);
+  sheet.id = (paper ? "test-" : "film-") + zone.letter;
+  sheet.like.kind = paper ? PartKind::paper : PartKind::film;
+  sheet.like.material = paper ? PartMaterial::paper : materialOf(zone.finish);
+  sheet.like.of = {zone.id};
+  sheet.like.zones = {zone.letter};
+  sheet.like.mayTurn = !paper && zone.finish.printed ? MayTurn::no : MayTurn::any;
+  sheet.name = paper ? Sentence{"%1, zone %2, paper", {work.cupName, zone.letter}}
+                     : Sentence{"%1, zone %2", {work.cupName, zone.letter}};
+  sheet.nameIsLong = work.cupName.size() + 16;
+  if (zone.finish.edge == FilmEdge::trim) sheet.trimmed = &zone;
+  return SheetFilm(sheet, work)();
+}
+
 std::vector<Part> filmParts(const FilmWork& work, bool paper) {
   std::vector<Part> parts;
   for (const Zone& zone : work.divided.zones) {
     if (zone.finish.kind != FinishKind::film) continue;
-    for (Part& part : ZoneFilm(zone, work, paper)()) parts.push_back(std::move(part));
+    for (Part& part : filmParts(zone, work, paper)) parts.push_back(std::move(part));
   }
   return parts;
+}
+
+Region maskOf(const Mask& mask, const Divided& divided, const Body& body) {
+  Region zones;
+  for (const Zone& zone : divided.zones) {
+    if (std::find(mask.zones.begin(), mask.zones.end(), zone.id) == mask.zones.end()) continue;
+    zones = zones | zone.region;
+  }
+  if (mask.kind == MaskKind::cover || zones.empty()) return zones;
+  Region round;
+  for (const Patch& patch : patchesOf(zones)) {
+    round = round | regionOf(drawnOut(patch, mask.margin.length, body));
+  }
+  return (round & Region::band(Length(), body.wall())) - zones;
+}
+
+std::vector<Part> maskParts(const Mask& mask, const FilmWork& work) {
+  Sheet sheet;
+  sheet.region = maskOf(mask, work.divided, work.wall.body);
+  std::string letters;
+  for (const Zone& zone : work.divided.zones) {
+    if (std::find(mask.zones.begin(), mask.zones.end(), zone.id) == mask.zones.end()) continue;
+    sheet.like.zones.push_back(zone.letter);
+    letters += (letters.empty() ? "" : ", ") + zone.letter;
+  }
+  const bool cover = mask.kind == MaskKind::cover;
+  sheet.id = cover ? "cover-" : "window-";
+  for (const std::string& letter : sheet.like.zones) sheet.id += letter;
+  sheet.like.kind = mask.paper ? PartKind::paper : PartKind::stencil;
+  sheet.like.material = mask.paper ? PartMaterial::paper : PartMaterial::removable;
+  sheet.like.of = {mask.id};
+  sheet.name = cover ? Sentence{"%1, cover of %2", {work.cupName, letters}}
+                     : Sentence{"%1, window to %2", {work.cupName, letters}};
+  sheet.nameIsLong = work.cupName.size() + 12 + letters.size();
+  return SheetFilm(sheet, work)();
 }
 
 }  // namespace avrelt

@@ -3,7 +3,7 @@
 
 #include "cup/laying.h"
 #include "cup/wrap.h"
-#include "divide/stripes.h"
+#include "divide/division.h"
 #include "sheet/part.h"
 
 namespace avrelt {
@@ -33,5 +33,13 @@ Region filmOf(const Zone& zone, const FilmWork& work);
 /// all round it has the wrap's overlap at the seam; one open at the seam ends there; one that only
 /// crosses it is not cut. An arrow shows which way is up; printed film may not be turned.
 std::vector<Part> filmParts(const FilmWork& work, bool paper);
+/// The same of one zone.
+std::vector<Part> filmParts(const Zone& zone, const FilmWork& work, bool paper);
+
+/// Where a mask lies: on its zones, or round them up to its margin and to rim and base. A cover and
+/// a window of the same zones have their edge in common to the bit.
+Region maskOf(const Mask& mask, const Divided& divided, const Body& body);
+/// A mask brought onto the wall as films of zones are. None where no zone of it is left.
+std::vector<Part> maskParts(const Mask& mask, const FilmWork& work);
 
 }  // namespace avrelt

@@ -15,6 +15,14 @@ const char* materialName(PartMaterial material) {
   return names[static_cast<std::size_t>(material)];
 }
 
+Sentence materialTitle(PartMaterial material) {
+  static const Sentence titles[] = {
+      {"Film that stays", {}},     {"Printed film", {}},       {"Clear film", {}},
+      {"Film to print on", {}},    {"Film set by heat", {}},   {"Stencil film", {}},
+      {"Film that comes off", {}}, {"Double-sided sheet", {}}, {"Paper", {}}};
+  return titles[static_cast<std::size_t>(material)];
+}
+
 const char* turnName(MayTurn turn) {
   static constexpr const char* names[] = {"any", "half", "no"};
   return names[static_cast<std::size_t>(turn)];

@@ -35,6 +35,8 @@ enum class PartMaterial {
 };
 /// "permanent_film", "paper" …: as files write it.
 const char* materialName(PartMaterial material);
+/// "Printed film": as a heading.
+Sentence materialTitle(PartMaterial material);
 
 /// How a part may lie on a sheet.
 enum class MayTurn {
@@ -92,6 +94,7 @@ struct Part {
   int spares = 0;  ///< besides
   MayTurn mayTurn = MayTurn::any;
   bool mirrored = false;    ///< cut as seen in a mirror
+  int laidAfter = 0;        ///< coats on the cup when it is laid, or put to use
   Path outline;             ///< counter-clockwise
   std::vector<Path> holes;  ///< clockwise
   std::vector<Path> slits;  ///< cut like the edge, but open: the part stays whole

@@ -276,11 +276,25 @@ class FillRules {
              "upright stripe.",
              {plan_.letter}});
     }
-    if (!body_.isCone()) {
-      watch("cells_on_curve", WatchLevel::note, "pattern.size",
-            {"The wall curves both ways: the stencil of zone %1 fits only nearly. Try its key on "
-             "paper, and cut it into strips where it wrinkles.",
-             {plan_.letter}});
+    const FillStrips& parted = plan_.strips;
+    if (parted.strips.empty()) return;
+    const auto parts = static_cast<long>(parted.strips.size());
+    const std::string strain = numberText(parted.strain * 100, 1);
+    if (parted.tooMuch) {
+      watch("stencil_strains", WatchLevel::warn, "pattern.size",
+            {"The wall curves so that cell %1 alone is off by up to %2, %3 % of it, more than the "
+             "film bears. Make the cells smaller, or take film that stretches.",
+             {plan_.cells[*parted.tooMuch].label, parted.misfit, strain}});
+    } else if (!parted.bears) {
+      watch("stencil_strains", WatchLevel::warn, "pattern.size",
+            {"Parted between its cells in %1, the stencil of zone %2 is still off by up to %3, %4 "
+             "%, more than the film bears. Make the cells smaller, or take film that stretches.",
+             {parts, plan_.letter, parted.misfit, strain}});
+    } else if (parts > 1) {
+      watch("stencil_parted", WatchLevel::note, "pattern.size",
+            {"The wall curves both ways, so the stencil of zone %1 is cut in %2 parts along its "
+             "own lines. They are off by %3 at most, %4 %, which the film takes up.",
+             {plan_.letter, parts, parted.misfit, strain}});
     }
   }
 

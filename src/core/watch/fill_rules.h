@@ -23,7 +23,8 @@ namespace avrelt {
 /// - `thin_cells`: cells under 1.5 mm wide, hard to weed.
 /// - `stretched_cells`: more than 3 % of width to close at the seam.
 /// - `seam_meets`: cells that keep their size on a taper do not close at the seam.
-/// - `cells_on_curve`: a stencil on a wall that curves both ways fits only nearly.
+/// - `stencil_parted`: a template that is cut in parts, with what they are off by.
+/// - `stencil_strains`: one whose parts are off by more than the film bears.
 std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<FillPlan>& plans,
                               const Body& body);
 

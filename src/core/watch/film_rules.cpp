@@ -74,4 +74,26 @@ std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const Wr
   return watches;
 }
 
+std::vector<Watch> watchMasks(const std::vector<Mask>& masks, const Divided& divided) {
+  std::vector<Watch> watches;
+  for (std::size_t i = 0; i < masks.size(); ++i) {
+    const Mask& mask = masks[i];
+    const auto gone = [&](const std::string& id) {
+      return std::none_of(divided.zones.begin(), divided.zones.end(),
+                          [&](const Zone& zone) { return zone.id == id; });
+    };
+    if (std::none_of(mask.zones.begin(), mask.zones.end(), gone)) continue;
+    watches.push_back({"mask_waits",
+                       WatchLevel::note,
+                       "divide.masks[" + std::to_string(i) + "].zones",
+                       {mask.kind == MaskKind::cover
+                            ? "A cover waits for a zone that is not there. Cut the wall as it was, "
+                              "or remove the cover."
+                            : "A window waits for a zone that is not there. Cut the wall as it "
+                              "was, or remove the window.",
+                        {}}});
+  }
+  return watches;
+}
+
 }  // namespace avrelt

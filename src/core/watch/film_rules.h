@@ -2,7 +2,7 @@
 #pragma once
 
 #include "cup/wrap.h"
-#include "divide/divide.h"
+#include "divide/division.h"
 #include "watch/watch.h"
 
 namespace avrelt {
@@ -15,5 +15,9 @@ namespace avrelt {
 /// - `film_under_handle`: film where a handle or a logo keeps it off the wall.
 std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const WrapLayout& layout,
                               const std::vector<Feature>& features, const Wall& wall);
+
+/// What to watch about covers and windows:
+/// - `mask_waits`: one of a zone that is not there, gone or cut further.
+std::vector<Watch> watchMasks(const std::vector<Mask>& masks, const Divided& divided);
 
 }  // namespace avrelt

@@ -7,6 +7,7 @@
 
 #include "core/cups.h"
 #include "measure/colour.h"
+#include "sheet/key_parts.h"
 #include "sheet/part_set.h"
 
 using namespace avrelt;
@@ -33,6 +34,13 @@ struct Patterned {
     CheckedAll<std::vector<FillPlan>> made = planFills(fills, divided, wall);
     REQUIRE(made.has_value());
     plans = std::move(*made);
+  }
+
+  FillWork work() const { return workOf(plans.front()); }
+  FillWork workOf(const FillPlan& plan) const {
+    const auto zone = std::find_if(divided.zones.begin(), divided.zones.end(),
+                                   [&](const Zone& one) { return one.id == plan.zone; });
+    return {plan, fills[static_cast<std::size_t>(plan.fill)], *zone, wall};
   }
 };
 
@@ -70,8 +78,8 @@ TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the se
     for (const Family family : {Family::hexagons, Family::crosses, Family::bricks}) {
       const Patterned cup(node, zone, family);
       INFO(familyName(family) << " in zone " << cup.plans[0].letter);
-      const std::vector<Part> stencils = stencilParts(cup.plans, cup.divided, cup.flat);
-      const std::vector<Part> keys = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
+      const std::vector<Part> stencils = stencilParts(cup.work());
+      const std::vector<Part> keys = keyParts(cup.work(), "Comet");
       REQUIRE(stencils.size() == 1);
       REQUIRE(keys.size() == 1);
       checkWithin(boundsOfAll(stencils[0].slits), stencils[0].bounds());
@@ -91,7 +99,7 @@ TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the se
 
 TEST_CASE("a stencil's holes add to the area of its cells") {
   const Patterned cup(vees(1, Angle::halfTurn()), ".0");
-  const std::vector<Part> stencils = stencilParts(cup.plans, cup.divided, cup.flat);
+  const std::vector<Part> stencils = stencilParts(cup.work());
   double cut = 0;
   for (const Path& slit : stencils[0].slits) cut -= areaOf(slit).mm2();
   double cells = 0;
@@ -101,7 +109,7 @@ TEST_CASE("a stencil's holes add to the area of its cells") {
 
 TEST_CASE("every colour has its own hatch on the key, and its letter") {
   const Patterned cup(ZoneNode(), "");
-  const std::vector<Part> keys = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Comet");
+  const std::vector<Part> keys = keyParts(cup.work(), "Comet");
   std::string words;
   for (const Lettering& lettering : keys[0].letterings) {
     words += inWords(lettering.words, Unit::mm) + "\n";
@@ -133,7 +141,7 @@ TEST_CASE("every colour has its own hatch on the key, and its letter") {
 TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
   Patterned cup(ZoneNode(), "", Family::bricks);
   for (CellColour& colour : cup.fills[0].colours) colour.finish.kind = FinishKind::film;
-  std::vector<Part> cells = filmCells(cup.plans, cup.fills, cup.flat);
+  std::vector<Part> cells = filmCells(cup.work());
   const FillPlan& plan = cup.plans[0];
   REQUIRE(cells.size() == plan.cells.size());
   // Film by film, in the order they are laid, each row by row; the label says which film.
@@ -149,12 +157,12 @@ TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
     }
   }
   cup.fills[0].cutting.spares = 2;
-  cells = filmCells(cup.plans, cup.fills, cup.flat);
+  cells = filmCells(cup.work());
   CHECK(cells.size() == plan.cells.size());
   CHECK(cells.front().spares == 2);
   CHECK(setOf(cells).parts.size() == 3 * plan.cells.size());
   cup.fills[0].cutting.filmWhole = true;
-  CHECK(filmCells(cup.plans, cup.fills, cup.flat).empty());
+  CHECK(filmCells(cup.work()).empty());
 }
 
 TEST_CASE("an opening in a film cell is cut in it and is no piece of its own, on the seam too") {
@@ -171,7 +179,7 @@ TEST_CASE("an opening in a film cell is cut in it and is no piece of its own, on
     const CheckedAll<std::vector<FillPlan>> made = planFills(cup.fills, cup.divided, cup.wall);
     REQUIRE(made.has_value());
     const FillPlan& plan = made->front();
-    const std::vector<Part> parts = filmCells(*made, cup.fills, cup.flat);
+    const std::vector<Part> parts = filmCells(cup.workOf(made->front()));
     REQUIRE(parts.size() == plan.cells.size());
     std::size_t holes = 0;
     std::size_t onSeam = 0;
@@ -198,7 +206,7 @@ TEST_CASE("the template is cut again as asked: straight, in film, double-sided, 
     std::vector<Part> all;
     for (const Template which :
          {Template::straight, Template::film, Template::doubleSided, Template::lines}) {
-      for (Part& part : furtherTemplates(which, cup.plans, cup.fills, cup.divided, cup.wall)) {
+      for (Part& part : furtherTemplates(which, cup.work())) {
         all.push_back(std::move(part));
       }
     }
@@ -215,7 +223,7 @@ TEST_CASE("the template is cut again as asked: straight, in film, double-sided, 
   const Part& straight = parts[0];
   CHECK(straight.kind == PartKind::stencil);
   // The straight and the curved version have the same height along the wall, and every cell.
-  const Part curved = stencilParts(cup.plans, cup.divided, cup.flat)[0];
+  const Part curved = stencilParts(cup.work())[0];
   CHECK(straight.bounds().height() == Approx(cup.flat.wall().mm()).epsilon(1e-9));
   CHECK(norm(cup.flat.toFlat({Angle(), cup.flat.wall()}) - cup.flat.toFlat({Angle(), Length()})) ==
         Approx(straight.bounds().height()).epsilon(1e-9));
@@ -235,7 +243,7 @@ TEST_CASE("the template is cut again as asked: straight, in film, double-sided, 
 
 TEST_CASE("a key larger than a page is made small enough, and says it is not true") {
   const Patterned cup(ZoneNode(), "", Family::hexagons);
-  const std::vector<Part> keys = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Cup");
+  const std::vector<Part> keys = keyParts(cup.work(), "Cup");
   const std::vector<Part> small = pageKeys(keys);
   REQUIRE(small.size() == 1);
   const Box box = small[0].bounds();
@@ -255,7 +263,7 @@ TEST_CASE("a key larger than a page is made small enough, and says it is not tru
 
 TEST_CASE("a key's hatches leave its labels free, and every cell has its pale tint") {
   const Patterned cup(ZoneNode(), "", Family::hexagons);
-  const Part key = keyParts(cup.plans, cup.fills, cup.divided, cup.flat, "Cup").front();
+  const Part key = keyParts(cup.work(), "Cup").front();
   CHECK(key.tints.size() == cup.plans[0].cells.size());
   for (const Tint& tint : key.tints) CHECK(luminanceOf(tint.colour) > 0.5);
   int hatches = 0;
@@ -279,7 +287,7 @@ TEST_CASE("a key's hatches leave its labels free, and every cell has its pale ti
 
 TEST_CASE("a cell the seam cuts has its label on both parts, and neither on the cut") {
   const Patterned cup(ZoneNode(), "", Family::bricks);
-  const std::vector<Part> stencils = stencilParts(cup.plans, cup.divided, cup.flat);
+  const std::vector<Part> stencils = stencilParts(cup.work());
   int seams = 0;
   for (const Cell& cell : cup.plans[0].cells) {
     std::vector<Point> places;

@@ -95,7 +95,9 @@ TEST_CASE("a wrap already cut is held against every later measurement") {
   Cup cup = cupOf(all()[0].blank);
   const Length girth = Length::inches(9.25);
   cup.wrap.overlap = WrittenLength::mm(3);
-  const auto cutFor = [&](Length around) { cup.cut = CutRecord{{around, {}}, {around, {}}, {}}; };
+  const auto cutFor = [&](Length around) {
+    cup.cuts = {CutRecord{purpose::wrap, {}, 0, {around, {}}, {around, {}}, {}}};
+  };
   cutFor(girth);
   CHECK_FALSE(watched(cup, "cut_short"));
   CHECK_FALSE(watched(cup, "cut_laps_less"));

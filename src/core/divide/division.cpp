@@ -1,0 +1,20 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "divide/division.h"
+
+namespace avrelt {
+
+Faults maskFaults(const std::vector<Mask>& masks) {
+  constexpr Length most = Length::mm(200);
+  constexpr Length least = Length::mm(3);
+  Faults faults;
+  for (std::size_t i = 0; i < masks.size(); ++i) {
+    const Length margin = masks[i].margin.length;
+    if (masks[i].kind != MaskKind::window || (margin >= least && margin <= most)) continue;
+    faults.push_back(
+        {"masks[" + std::to_string(i) + "].margin",
+         {"A window with %1 round it cannot be laid. Give %2 to %3.", {margin, least, most}}});
+  }
+  return faults;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,97 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/laid.h"
+
+#include <algorithm>
+
+#include "job/ids.h"
+
+namespace avrelt {
+namespace {
+
+/// The share of a turn a region covers.
+double roundOf(const Region& region) {
+  const auto [from, to] = region.span();
+  return std::clamp((to - from).radians() / Angle::turn().radians(), 0.0, 1.0);
+}
+
+const Zone* zoneCalled(const Divided& divided, const std::string& id) {
+  for (const Zone& zone : divided.zones) {
+    if (zone.id == id) return &zone;
+  }
+  return nullptr;
+}
+
+Sentence maskName(const Mask& mask, const std::string& letters) {
+  return mask.kind == MaskKind::cover ? Sentence{"cover of %1", {letters}}
+                                      : Sentence{"window to %1", {letters}};
+}
+
+}  // namespace
+
+std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
+                                  const std::vector<StripePlan>& stripes,
+                                  const std::vector<FillPlan>& fills) {
+  std::vector<LaidThing> things;
+  const auto add = [&](LaidKind kind, const std::string& id, Sentence name, double round,
+                       Length overlap) {
+    const bool own = std::any_of(cup.buildUp.laid.begin(), cup.buildUp.laid.end(),
+                                 [&](const OwnStage& stage) { return stage.of == id; });
+    things.push_back(
+        {kind, id, std::move(name), laidAfterOf(cup.buildUp, id), own, round, overlap});
+  };
+  for (const Mask& mask : cup.division.masks) {
+    std::string letters;
+    double round = 0;
+    for (const std::string& id : mask.zones) {
+      const Zone* zone = zoneCalled(divided, id);
+      if (zone == nullptr) continue;
+      letters += (letters.empty() ? "" : ", ") + zone->letter;
+      round += roundOf(zone->region);
+    }
+    if (letters.empty()) continue;
+    add(LaidKind::mask, mask.id, maskName(mask, letters), std::min(round, 1.0), {});
+  }
+  for (const FillPlan& fill : fills) {
+    const Zone* zone = zoneCalled(divided, fill.zone);
+    if (zone == nullptr) continue;
+    add(LaidKind::pattern, fill.id, {"pattern in zone %1", {fill.letter}}, roundOf(zone->region),
+        {});
+  }
+  const bool wholeIsWrap = !cup.division.body.cut && cup.wrap.over == WrapOver::none;
+  for (const Zone& zone : divided.zones) {
+    if (wholeIsWrap || zone.finish.kind != FinishKind::film) continue;
+    const bool closes = zone.region.allRound();
+    add(LaidKind::film, zone.id, {"film of zone %1", {zone.letter}}, roundOf(zone.region),
+        closes ? cup.wrap.overlap.length : Length());
+  }
+  for (const StripePlan& stripe : stripes) {
+    const Stripe& asked = cup.division.stripes[static_cast<std::size_t>(stripe.stripe)];
+    add(LaidKind::stripe, stripe.id, {"stripe on line %1", {stripe.line}}, stripe.closed ? 1 : 0,
+        stripe.closed ? asked.overlap.length : Length());
+  }
+  if (isWrapped(cup)) {
+    add(LaidKind::wrap, wrapThing,
+        cup.wrap.over == WrapOver::none ? Sentence{"wrap", {}}
+                                        : Sentence{"film over everything", {}},
+        1, cup.wrap.overlap.length);
+  }
+  std::stable_sort(things.begin(), things.end(), [](const LaidThing& a, const LaidThing& b) {
+    return a.after != b.after ? a.after < b.after : a.kind < b.kind;
+  });
+  return things;
+}
+
+std::vector<OwnStage> stagesOfNothing(const Cup& cup) {
+  std::vector<OwnStage> lost;
+  for (const OwnStage& own : cup.buildUp.laid) {
+    const auto is = [&](const auto& thing) { return thing.id == own.of; };
+    const bool there = own.of == wrapThing || nodeCalled(cup.division.body, own.of) != nullptr ||
+                       std::any_of(cup.fills.begin(), cup.fills.end(), is) ||
+                       std::any_of(cup.division.stripes.begin(), cup.division.stripes.end(), is) ||
+                       std::any_of(cup.division.masks.begin(), cup.division.masks.end(), is);
+    if (!there) lost.push_back(own);
+  }
+  return lost;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "cup/build_up.h"
+#include "watch/watch.h"
+
+namespace avrelt {
+
+/// Something laid after so many coats.
+struct LaidOn {
+  Sentence name;   ///< "film of zone C"
+  double round;    ///< how much of the way round it covers
+  Length overlap;  ///< where it closes on itself
+  bool ownStage;
+};
+
+/// What it risks to be laid at this stage. Rules, common practice with no published source:
+///
+/// - `laid_opens`: the girth then is a guess, and may come out larger by more than the overlap.
+/// - `laid_guessed`: it has a stage of its own, and the girth then is a guess.
+std::vector<Watch> watchLaid(const LaidOn& laid, const Body& bare, const Stage& stage,
+                             SizedFor sizedFor);
+
+/// `laid_nothing`: a place among the coats is kept for something that is gone.
+Watch laidNothing();
+
+}  // namespace avrelt
