@@ -275,6 +275,10 @@ Finish finishMembers(ObjectReader object, Unit unit) {
                  {"trim", FilmEdge::trim}},
                 finish.edge);
   object.length("edge_by", unit, finish.edgeBy);
+  object.choice(
+      "patch", {{"none", PatchShape::none}, {"disc", PatchShape::disc}, {"drop", PatchShape::drop}},
+      finish.patch);
+  object.length("patch_across", unit, finish.patchAcross);
   finish.kept = object.kept();
   return finish;
 }
@@ -335,6 +339,12 @@ Json written(const Finish& finish) {
     object["edge"] = edges[static_cast<std::size_t>(finish.edge)];
   }
   if (!(finish.edgeBy == Finish().edgeBy)) object["edge_by"] = written(finish.edgeBy);
+  if (finish.patch != PatchShape::none) {
+    object["patch"] = finish.patch == PatchShape::disc ? "disc" : "drop";
+  }
+  if (!(finish.patchAcross == Finish().patchAcross)) {
+    object["patch_across"] = written(finish.patchAcross);
+  }
   addKept(object, finish.kept);
   return object;
 }

@@ -31,7 +31,7 @@ struct RefusedWindow : OpenWindow {
   }
   /// Every station with every page of it, painted as it is.
   void look() {
-    static const QStringList pages{"Lift",     "Amounts",    "Pieces", "Pattern",
+    static const QStringList pages{"Lift",     "Amounts",    "Parts",  "Pattern",
                                    "Fit",      "Tape moves", "Marks",  "Stripes",
                                    "Features", "Laying",     "Growth", "If it is off"};
     for (const int station :

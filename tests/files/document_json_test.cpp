@@ -240,6 +240,59 @@ TEST_CASE("profile, features, film, base and cut are read and come back") {
   CHECK(readWell(writeDocument(document)) == document);
 }
 
+TEST_CASE("stages are told by their coats, and what is cut by what it is for") {
+  const Document document = readWell(cupWith(
+      R"("build_up": {"coats": [{"id": "base", "kind": "paint"}, {"id": "flood"}, {"kind": "paint"}],
+      "laid_after": "flood", "laid": [{"of": "wrap", "after": 3, "why": "last"},
+      {"of": "zone-1", "after": "bare"}], "measured": [{"after": "base", "at": 10, "around": 231}]},
+      "divide": {"masks": [{"id": "m", "kind": "window", "zones": ["zone-1"], "margin": "1 in",
+      "material": "paper", "by": "hand"}, {"zones": ["zone-1", "zone-2"]}]},
+      "cuts": [{"purpose": "stencil", "for": ["fill-1", "zone-1"], "after": "flood",
+      "around_base": 230, "around_rim": "10 in", "on": "Monday"}])"));
+  const Cup& cup = document.cups[0];
+  CHECK(cup.buildUp.laidAfter == 2);
+  REQUIRE(cup.buildUp.laid.size() == 2);
+  CHECK(cup.buildUp.laid[0].after == 3);
+  CHECK_THAT(cup.buildUp.laid[0].kept, Catch::Contains("last"));
+  CHECK(cup.buildUp.laid[1].after == 0);
+  CHECK(cup.buildUp.measured[0].after == 1);
+  REQUIRE(cup.division.masks.size() == 2);
+  CHECK(cup.division.masks[0].kind == MaskKind::window);
+  CHECK(cup.division.masks[0].paper);
+  CHECK_THAT(cup.division.masks[0].kept, Catch::Contains("hand"));
+  CHECK(cup.division.masks[1].kind == MaskKind::cover);
+  CHECK_FALSE(cup.division.masks[1].id.empty());
+  REQUIRE(cup.cuts.size() == 1);
+  CHECK(cup.cuts[0].of.size() == 2);
+  CHECK(cup.cuts[0].after == 2);
+  CHECK(cup.cuts[0].aroundRim.length == Length::inches(10));
+  CHECK_THAT(cup.cuts[0].kept, Catch::Contains("Monday"));
+  const std::string text = writeDocument(document);
+  CHECK_THAT(text, Catch::Contains("\"laid_after\": \"flood\""));
+  CHECK(readWell(text) == document);
+  // A coat put below moves none of them: they are told by the coat they follow.
+  std::string below = text;
+  below.insert(below.find("{", below.find("\"coats\"")), R"({"kind": "glitter"},)");
+  const Cup grown = readWell(below).cups[0];
+  CHECK(grown.buildUp.laidAfter == 3);
+  CHECK(grown.buildUp.laid[1].after == 0);
+  CHECK(grown.buildUp.measured[0].after == 2);
+  CHECK(grown.cuts[0].after == 3);
+}
+
+TEST_CASE("a coat there is not, and masks that are none, are refused at their place") {
+  CHECK_THAT(oneFault(cupWith(R"("build_up": {"coats": [{"id": "a"}], "laid_after": "b"})")),
+             Catch::Contains("cups[0].build_up.laid_after") && Catch::Contains("bare"));
+  CHECK_THAT(oneFault(cupWith(R"("build_up": {"laid": [{"of": "wrap", "after": -1}]})")),
+             Catch::Contains("laid[0].after"));
+  CHECK_THAT(oneFault(cupWith(R"("divide": {"masks": [{"kind": "hat"}]})")),
+             Catch::Contains("masks[0].kind") && Catch::Contains("\"cover\""));
+  CHECK_THAT(oneFault(cupWith(R"("divide": {"masks": [{"zones": [3]}]})")),
+             Catch::Contains("masks[0].zones[0]"));
+  CHECK_THAT(oneFault(cupWith(R"("divide": {"masks": [{"id": "m"}, {"id": "m"}]})")),
+             Catch::Contains("masks[1].id"));
+}
+
 TEST_CASE("a division, its stripes and its order are read and come back") {
   const Document document = readWell(cupWith(
       R"("divide": {"tape_width": "1/8 in", "order": ["B", "A"], "body": {"cut": {"kind": "rings",
@@ -390,6 +443,7 @@ TEST_CASE("any order survives its file") {
                                      {}});
       }
       cup.buildUp.laidAfter = coats;
+      if (coats > 1) cup.buildUp.laid = {{"wrap", *rc::gen::inRange(0, coats)}};
       if (*rc::gen::arbitrary<bool>()) cup.strip.at = WrittenLength::mm(33.25);
       document.cups.push_back(std::move(cup));
     }

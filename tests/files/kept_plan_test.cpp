@@ -31,7 +31,7 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
     return WrittenLength::mm(chance.between(low, high));
   };
   Fill* fill = cup.fills.empty() ? nullptr : &cup.fills.front();
-  switch (chance.whole(0, 19)) {
+  switch (chance.whole(0, 21)) {
     case 0:
       cup.wrap.rimClearance = length(0, 12);
       break;
@@ -97,6 +97,21 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
                                 {length(60, 120), length(180, 300), Girth::around, {}});
       cup.blank.heightAlong = chance.one(2) ? HeightAlong::plumb : HeightAlong::wall;
       break;
+    case 19: {
+      // Something laid at a stage of its own.
+      const int after = chance.whole(0, static_cast<int>(cup.buildUp.coats.size()));
+      cup.wrap.over = chance.one(2) ? WrapOver::clear : WrapOver::none;
+      layAfter(cup.buildUp, chance.one(2) ? wrapThing : "", after);
+      break;
+    }
+    case 20: {
+      Mask mask;
+      mask.id = "mask-" + std::to_string(cup.division.masks.size());
+      mask.kind = chance.one(2) ? MaskKind::cover : MaskKind::window;
+      mask.zones = {chance.one(2) ? ".0" : ".1"};
+      cup.division.masks.push_back(std::move(mask));
+      break;
+    }
     default:
       cup.base.overhang = length(0, 9);
       break;

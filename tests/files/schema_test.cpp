@@ -9,6 +9,7 @@
 #include "files/disk.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
+#include "job/ids.h"
 
 // The published schemas against what is really read and written, with an independent validator.
 
@@ -45,6 +46,13 @@ TEST_CASE("orders read and written fit the order schema") {
   CHECK(valid("order.schema.json", writeDocument(readDocument(demoText())->document)));
   Document document;
   document.cups = {newCup("A", Unit::mm), newCup("B", Unit::inch)};
+  Cup& cup = document.cups[0];
+  cup.buildUp.coats.resize(3);
+  cup.buildUp.laidAfter = 2;
+  cup.buildUp.laid = {{wrapThing, 3}, {"zone-1", 0}};
+  cup.division.masks = {{"mask-1", MaskKind::window, {"zone-1"}, WrittenLength::mm(20), true, {}}};
+  cup.cuts = {{purpose::wrap, {}, 3, {Length::mm(230), {}}, {Length::mm(230), {}}, {}}};
+  giveIds(cup);
   CHECK(valid("order.schema.json", writeDocument(document)));
 }
 

@@ -13,6 +13,7 @@
 #include "core/cups.h"
 #include "cup/ring_fit.h"
 #include "divide/divide.h"
+#include "pattern/fill.h"
 
 // A straight line in the flat against the shortest way on a mesh of the cone, found by CGAL.
 
@@ -157,6 +158,113 @@ TEST_CASE("the strain of a tape's edges is what slices of a mesh of the cone mea
       INFO(all()[which].name << ", " << width << " mm");
       const double measured = std::abs(high - low) / 2 / around(middle);
       CHECK(tapeStrain(body, middle, Length::mm(width)) == Approx(measured).epsilon(1e-4));
+    }
+  }
+}
+
+TEST_CASE("what strips of a stencil are off by is what slices of a mesh of the cup measure") {
+  // Rings round the body and meridians up it are read off a mesh by CGAL's slicer, and laid against
+  // the film's own arcs and edges.
+  for (const std::size_t which : {std::size_t{1}, std::size_t{2}, std::size_t{3}}) {
+    const Wall wall = wallOf(bodyOf(allCurved()[which].blank), Angle::degrees(140));
+    const Body& body = wall.body;
+    constexpr int columns = 360;
+    constexpr int rows = 400;
+    Mesh mesh;
+    std::vector<Mesh::Vertex_index> corners;
+    for (int row = 0; row <= rows; ++row) {
+      for (int i = 0; i < columns; ++i) {
+        const SpacePoint p = body.toSpace({Angle::turn() * (static_cast<double>(i) / columns),
+                                           body.wall() * (static_cast<double>(row) / rows)});
+        corners.push_back(mesh.add_vertex({p.x, p.y, p.z}));
+      }
+    }
+    for (int row = 0; row < rows; ++row) {
+      for (int i = 0; i < columns; ++i) {
+        const auto at = [&](int up, int along) {
+          return corners[static_cast<std::size_t>(up * columns + along % columns)];
+        };
+        mesh.add_face(at(row, i), at(row, i + 1), at(row + 1, i + 1));
+        mesh.add_face(at(row, i), at(row + 1, i + 1), at(row + 1, i));
+      }
+    }
+    CGAL::Polygon_mesh_slicer<Mesh, Kernel> slicer(mesh);
+    const auto around = [&](Length s) {
+      std::vector<std::vector<Kernel::Point_3>> lines;
+      slicer(Kernel::Plane_3(0, 0, 1, -body.toSpace({Angle(), s}).z), std::back_inserter(lines));
+      double length = 0;
+      for (const auto& line : lines) {
+        for (std::size_t i = 1; i < line.size(); ++i) {
+          length += std::sqrt(CGAL::squared_distance(line[i - 1], line[i]));
+        }
+      }
+      return length;
+    };
+    const Divided divided = *divide(ZoneNode(), wall);
+    Fill fill = usualFill("", Unit::mm);
+    fill.pattern.family = Family::bricks;
+    fill.pattern.size = WrittenLength::mm(14);
+    const auto plans = planFills({fill}, divided, wall);
+    REQUIRE(plans.has_value());
+    const std::vector<Cell>& cells = plans->front().cells;
+    Film film;
+    film.kind = FilmKind::thinCast;
+    for (const LayingKind kind : {LayingKind::bands, LayingKind::gores}) {
+      const FillStrips made = stripsOf(cells, false, divided.zones[0], body, film, kind);
+      INFO(allCurved()[which].name << " " << layingName(kind));
+      for (const FillStrip& strip : made.strips) {
+        Length low = Length::mm(1e6);
+        Length high;
+        for (const std::size_t cell : strip.cells) {
+          for (const WallPoint& p : cells[cell].whole.outline) {
+            low = std::min(low, p.s);
+            high = std::max(high, p.s);
+          }
+        }
+        double worst = 0;
+        for (int i = 1; i < 20; ++i) {
+          const Length s = low + (high - low) * (i / 20.0);
+          if (kind == LayingKind::gores) break;
+          // The film's arc once round, in small chords.
+          double onFilm = 0;
+          const Development cone = strip.ring.cone();
+          const Length up = s - Length::mm(strip.ring.low);
+          for (int n = 0; n < 3600; ++n) {
+            onFilm += norm(cone.toFlat({Angle::turn() * ((n + 1) / 3600.0), up}) -
+                           cone.toFlat({Angle::turn() * (n / 3600.0), up}));
+          }
+          worst = std::max(worst, std::abs(onFilm - around(s)));
+        }
+        if (kind == LayingKind::gores) {
+          // Its edge on the film against the meridian, both in small chords.
+          const Gore gore(body, strip.low, strip.high, 3);
+          double edge = 0;
+          double meridian = 0;
+          double half = 0;
+          for (std::size_t i = 0; i < strip.cells.size(); ++i) {
+            for (const WallPoint& p : cells[strip.cells[i]].whole.outline) {
+              half = std::max(
+                  half,
+                  std::abs((p.theta + Angle::turn() * strip.turns[i] - strip.middle).radians()));
+            }
+          }
+          for (int n = 0; n < 2000; ++n) {
+            const Length a = strip.low + (strip.high - strip.low) * (n / 2000.0);
+            const Length b = strip.low + (strip.high - strip.low) * ((n + 1) / 2000.0);
+            const Angle at = Angle::radians(half);
+            edge += norm(gore.toFlat(at, b) - gore.toFlat(at, a));
+            const SpacePoint p = body.toSpace({at, a});
+            const SpacePoint q = body.toSpace({at, b});
+            meridian += std::sqrt(CGAL::squared_distance(Kernel::Point_3(p.x, p.y, p.z),
+                                                         Kernel::Point_3(q.x, q.y, q.z)));
+          }
+          worst = std::abs(edge - meridian);
+        }
+        // Chords of a degree are short by 5 hundred-thousandths of a ring.
+        CHECK(worst <= strip.misfit.mm() + 0.03);
+      }
+      // And no strip claims far more than the worst of them is.
+      CHECK(made.misfit > Length());
     }
   }
 }

@@ -8,6 +8,7 @@
 #include "app/fields/card.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
+#include "app/window/theme.h"
 #include "sheet/tiling.h"
 
 namespace avrelt {
@@ -41,9 +42,9 @@ CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction
                        QWidget* parent)
     : QWidget(parent), order_(order), fields_(order) {
   QHBoxLayout* row = makeDrawer(this);
-  row->addWidget(partCard(), 34);
-  row->addWidget(sheetCard(), 40);
-  row->addWidget(filesCard(saveSvg, savePdf, saveAll), 26);
+  row->addWidget(partCard(), 38);
+  row->addWidget(sheetCard(), 34);
+  row->addWidget(filesCard(saveSvg, savePdf, saveAll), 28);
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
 }
@@ -55,7 +56,7 @@ QWidget* CutStation::partCard() {
   auto* list = new QWidget;
   column_ = new QVBoxLayout(list);
   column_->setContentsMargins(0, 0, 4, 0);
-  column_->setSpacing(4);
+  column_->setSpacing(2);
   scroll_ = new QScrollArea;
   scroll_->setWidgetResizable(true);
   scroll_->setFrameShape(QFrame::NoFrame);
@@ -70,22 +71,6 @@ QWidget* CutStation::partCard() {
   strip->addWidget(stripAt_, 3);
   strip->addWidget(stripWidth_, 2);
   body->addLayout(strip);
-  auto* overLabel = new QLabel(tr("Film over everything"));
-  overLabel->setProperty("role", "label");
-  over_ = new Segments(overLabel->text(), {tr("None"), tr("Clear"), tr("Printed")});
-  over_->setToolTip(
-      tr("A wrap over the whole cup, whatever its zones are. A cup that is one zone without a "
-         "finish is wrapped anyway"));
-  over_->setObjectName(QStringLiteral("over"));
-  auto* over = new QHBoxLayout;
-  over->addWidget(overLabel, 1);
-  over->addWidget(over_);
-  body->addLayout(over);
-  connect(over_, &Segments::picked, this, [this](int i) {
-    order_.editCup(i == 0 ? tr("Take no film over everything") : tr("Lay film over everything"),
-                   [i](Cup& cup) { cup.wrap.over = static_cast<WrapOver>(i); });
-  });
-
   connect(stripAt_, &LengthField::typed, this, [this](const WrittenLength& typed) {
     order_.editCup(
         tr("Set strip height to %1").arg(say(typed.length, order_.unit())),
@@ -138,6 +123,22 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   body->addWidget(buttonFor(saveSvg, true));
   body->addWidget(buttonFor(savePdf, false));
   body->addWidget(buttonFor(saveAll, false));
+  auto* overLabel = new QLabel(tr("Film over everything"));
+  overLabel->setProperty("role", "label");
+  over_ = new Segments(overLabel->text(), {tr("None"), tr("Clear"), tr("Printed")});
+  over_->setToolTip(
+      tr("A wrap over the whole cup, whatever its zones are. A cup that is one zone without a "
+         "finish is wrapped anyway"));
+  over_->setObjectName(QStringLiteral("over"));
+  auto* over = new QHBoxLayout;
+  over->addWidget(overLabel, 1);
+  over->addWidget(over_);
+  body->addSpacing(4);
+  body->addLayout(over);
+  connect(over_, &Segments::picked, this, [this](int i) {
+    order_.editCup(i == 0 ? tr("Take no film over everything") : tr("Lay film over everything"),
+                   [i](Cup& cup) { cup.wrap.over = static_cast<WrapOver>(i); });
+  });
   auto* caution = new QLabel(
       tr("Measure again after the last smooth coat and try the paper piece before film is cut. "
          "Cut away from your hand. What film and resin makers say on their data sheets goes before "
@@ -248,6 +249,7 @@ void CutStation::makeRows(const std::vector<PartEntry>& entries) {
                                      ? tr("Strips")
                                      : say(materialTitle(first.material), order_.unit()));
       heading->setProperty("role", "label");
+      heading->setFont(face(12, QFont::DemiBold));
       column_->addWidget(heading);
     }
     auto* line = new QWidget;
@@ -255,7 +257,7 @@ void CutStation::makeRows(const std::vector<PartEntry>& entries) {
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(6);
     auto* choice = new PartChoice;
-    choice->setMinimumHeight(40);
+    choice->setMinimumHeight(38);
     auto* cut = new QCheckBox(tr("cut"));
     const QString title = say(titleOf(entry), order_.unit());
     cut->setAccessibleName(tr("%1 is cut").arg(title));
@@ -302,15 +304,12 @@ void CutStation::refresh() {
     pages_->clear();
     return;
   }
-  // Another cup may have no stripes, or no film at all: the first there is is shown instead.
-  if (plan->parts(purpose_).empty()) {
-    const auto first =
-        std::find_if(purposes().begin(), purposes().end(),
-                     [plan](const Purpose& one) { return !plan->parts(one.id).empty(); });
-    if (first != purposes().end()) choose(first->id);
-    return;
-  }
   list(*plan);
+  // Another cup may have no stripes, or no film at all: what is needed most is shown instead.
+  if (plan->parts(purpose_).empty()) {
+    const PartChoice& first = *rows_.front().choice;
+    return choose(first.purpose(), first.of());
+  }
   PartSet shown = *set();
   const Box box = shown.bounds();
   sheet_->show(std::move(shown));

@@ -35,17 +35,20 @@ void PartChoice::show(const PartEntry& entry, const Order& order) {
   }
   QStringList about;
   const bool many = entry.parts.size() > 1;
-  const QString wide = onTape(Length::mm(box_.width()), unit).mark;
+  QString wide = onTape(Length::mm(box_.width()), unit).mark;
   const QString tall = onTape(Length::mm(box_.height()), unit).mark;
   if (many || copies > 1) about << tr("%1 parts").arg(copies);
   if (spares > 0) about << (spares == 1 ? tr("1 spare") : tr("%1 spares").arg(spares));
-  about << (!many && copies + spares == 1 && isRound(first.outline) ? tr("%1 across").arg(wide)
+  const bool round = !many && copies + spares == 1 && isRound(first.outline);
+  // The unit once.
+  if (!round) wide = wide.section(QLatin1Char(' '), 0, -2);
+  about << (round                         ? tr("%1 across").arg(wide)
             : many || copies + spares > 1 ? tr("on %1 × %2").arg(wide, tall)
                                           : tr("%1 × %2").arg(wide, tall));
   if (!paper_) {
-    about << (first.laidAfter == 0   ? tr("on the bare cup")
-              : first.laidAfter == 1 ? tr("after 1 coat")
-                                     : tr("after %1 coats").arg(first.laidAfter));
+    about.prepend(first.laidAfter == 0   ? tr("on the bare cup")
+                  : first.laidAfter == 1 ? tr("after 1 coat")
+                                         : tr("after %1 coats").arg(first.laidAfter));
   }
   about_ = about.join(QStringLiteral(" · "));
   setAccessibleName(title_);

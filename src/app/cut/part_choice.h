@@ -21,7 +21,7 @@ class PartChoice : public QAbstractButton {
   const std::vector<std::string>& of() const { return of_; }
   void show(const PartEntry& entry, const Order& order);
 
-  QSize sizeHint() const override { return {280, 44}; }
+  QSize sizeHint() const override { return {280, 38}; }
   QSize minimumSizeHint() const override { return {150, 37}; }
 
  protected:

@@ -42,6 +42,10 @@ bool DivideStation::goTo(const QString& field) {
   work_->showPage(field.startsWith(QStringLiteral("divide.stripes")) ? WorkPage::stripes
                   : field.startsWith(QStringLiteral("divide.masks")) ? WorkPage::masks
                                                                      : WorkPage::moves);
+  if (field == QLatin1String("divide.finish.patch_across")) {
+    finish_->patch().setFocus(Qt::OtherFocusReason);
+    return true;
+  }
   if (!fields_.goTo(field)) work_->moveList().setFocus(Qt::OtherFocusReason);
   return true;
 }

@@ -53,7 +53,16 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   stuck->addWidget(grain_, 2);
   column->addLayout(stuck);
   column->addWidget(way_);
-  column->addWidget(opaque_, 0, Qt::AlignLeft);
+  patch_ = new QComboBox;
+  patch_->setAccessibleName(tr("Patch for a V's point or a seam"));
+  patch_->view()->setAccessibleName(patch_->accessibleName());
+  patch_->setToolTip(tr("A small piece of the same film that hides where its ends meet"));
+  patch_->addItems({tr("no patch"), tr("a disc"), tr("a drop")});
+  auto* films = new QHBoxLayout;
+  films->setSpacing(6);
+  films->addWidget(opaque_);
+  films->addWidget(patch_, 1);
+  column->addLayout(films);
   edge_ = new QComboBox;
   edge_->setAccessibleName(tr("At the zone's lines"));
   edge_->view()->setAccessibleName(edge_->accessibleName());
@@ -66,6 +75,8 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   edges->addWidget(edge_, 3);
   edges->addWidget(edgeBy_, 2);
   column->addLayout(edges);
+  patchAcross_ = fields.add(tr("Patch, across"), QStringLiteral("divide.finish.patch_across"));
+  patchAcross_->setLabel({});
   auto* spread = new QHBoxLayout;
   spread->setSpacing(6);
   onAll_ = new QPushButton(tr("On all parts"));
@@ -75,6 +86,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   spread->addWidget(onAll_);
   spread->addWidget(onSecond_);
   spread->addStretch();
+  spread->addWidget(patchAcross_);
   column->addLayout(spread);
   size_ = new QLabel;
   size_->setProperty("role", "label");
@@ -123,6 +135,23 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
         nearestMark(zone->finish.edgeBy.length, graduation) + step(graduation) * marks;
     setBy(written(std::max(next, Length()), order_.unit()));
   });
+  connect(patch_, &QComboBox::activated, this, [this](int i) {
+    editFinish(order_, i == 0 ? tr("Cut no patch") : tr("Cut a patch"), {},
+               [i](Finish& finish) { finish.patch = static_cast<PatchShape>(i); });
+  });
+  const auto setAcross = [this](const WrittenLength& typed) {
+    editFinish(order_, tr("Set how wide the patch is"), QStringLiteral("patch"),
+               [&](Finish& finish) { finish.patchAcross = typed; });
+  };
+  connect(patchAcross_, &LengthField::typed, this, setAcross);
+  connect(patchAcross_, &LengthField::stepped, this, [this, setAcross](int marks) {
+    const Zone* zone = zoneInHand(order_);
+    if (zone == nullptr) return;
+    const Graduation graduation = usualGraduation(order_.unit());
+    const Length now = zone->finish.patchAcross.length;
+    const Length next = nearestMark(now, graduation) + step(graduation) * marks;
+    setAcross(written(std::max(next, step(graduation)), order_.unit()));
+  });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
     editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"),
                [&](Finish& finish) { finish.name = text.toStdString(); });
@@ -169,6 +198,10 @@ void FinishPage::refresh() {
   edge_->setCurrentIndex(static_cast<int>(finish.edge));
   edgeBy_->setVisible(film && finish.edge != FilmEdge::stripes && finish.edge != FilmEdge::exact);
   edgeBy_->show(finish.edgeBy.length, order_.unit());
+  patch_->setVisible(film);
+  patch_->setCurrentIndex(static_cast<int>(finish.patch));
+  patchAcross_->setVisible(film && finish.patch != PatchShape::none);
+  patchAcross_->show(finish.patchAcross.length, order_.unit());
   opaque_->show(finish.printed ? 2 : finish.opaque ? 0 : 1);
   const int parts = siblingsOf(order_);
   onAll_->setVisible(parts > 1);

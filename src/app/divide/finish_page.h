@@ -30,6 +30,7 @@ class FinishPage : public QWidget {
   QPushButton& onSecondButton() { return *onSecond_; }
   Segments& opaque() { return *opaque_; }
   QComboBox& edge() { return *edge_; }
+  QComboBox& patch() { return *patch_; }
 
  private:
   void refresh();
@@ -46,6 +47,8 @@ class FinishPage : public QWidget {
   Segments* opaque_ = nullptr;  ///< of film
   QComboBox* edge_ = nullptr;   ///< of film, at its lines
   LengthField* edgeBy_ = nullptr;
+  QComboBox* patch_ = nullptr;  ///< of film, for a V's point or a seam
+  LengthField* patchAcross_ = nullptr;
   QPushButton* onAll_ = nullptr;
   QPushButton* onSecond_ = nullptr;
   QLabel* size_ = nullptr;

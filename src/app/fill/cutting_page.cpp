@@ -32,7 +32,7 @@ CuttingPage::CuttingPage(Order& order, QWidget* parent) : QWidget(parent), order
   column->addWidget(doubleSided_);
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
-  lines_ = new Segments(tr("Lines between cells"), {tr("Leave"), tr("One piece"), tr("Tape")});
+  lines_ = new Segments(tr("Lines between cells"), {tr("Leave"), tr("One part"), tr("Tape")});
   spares_ = new QSpinBox;
   spares_->setRange(0, 20);
   spares_->setPrefix(tr("spares "));

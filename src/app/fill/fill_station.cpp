@@ -32,7 +32,7 @@ FillStation::FillStation(Order& order, QWidget* parent)
   amounts_ = new AmountsPage(order);
   cutting_ = new CuttingPage(order);
   workPages_ =
-      new Pages(tr("Work"), {tr("Lift"), tr("Amounts"), tr("Pieces")}, {lift_, amounts_, cutting_});
+      new Pages(tr("Work"), {tr("Lift"), tr("Amounts"), tr("Parts")}, {lift_, amounts_, cutting_});
   workPages_->head()->addStretch();
   addCard(drawer, {}, workPages_, 28);
 

@@ -312,8 +312,8 @@ void GaugeStation::refreshFigures() {
     const Body& body = plan->wall.body;
     const Box size = setFor(*plan, plan->laid, order_.unit()).bounds();
     const bool several = plan->laying().pieces > 1;
-    putLength(several ? tr("Pieces together, wide") : tr("Wrap, wide"), Length::mm(size.width()));
-    putLength(several ? tr("Pieces together, tall") : tr("Wrap, tall"), Length::mm(size.height()));
+    putLength(several ? tr("Parts together, wide") : tr("Wrap, wide"), Length::mm(size.width()));
+    putLength(several ? tr("Parts together, tall") : tr("Wrap, tall"), Length::mm(size.height()));
     if (order_.currentCup().blank.heightAlong == HeightAlong::wall) {
       putLength(tr("Plumb height"), body.plumb());
     } else {

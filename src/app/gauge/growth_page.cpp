@@ -56,8 +56,8 @@ GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
   remove_ = new QPushButton(tr("− Coat"));
   remove_->setAccessibleName(tr("Take the coat of this stage off"));
   sized_ = new Segments(tr("Sized for"), {tr("As laid"), tr("Bare")});
-  sized_->button(0)->setToolTip(tr("Pieces are cut for the cup as it is when they are laid"));
-  sized_->button(1)->setToolTip(tr("Pieces are cut for the bare cup, and trimmed or lapped"));
+  sized_->button(0)->setToolTip(tr("Parts are cut for the cup as it is when they are laid"));
+  sized_->button(1)->setToolTip(tr("Parts are cut for the bare cup, and trimmed or lapped"));
   row->addWidget(add_);
   row->addWidget(remove_);
   row->addStretch();
@@ -197,10 +197,16 @@ void GrowthPage::showHabits() {
 /// Everything that is laid and could have a stage of its own.
 void GrowthPage::listThings() {
   const CupPlan* plan = order_.plan();
-  std::vector<std::pair<QString, QString>> wanted{{tr("everything else"), QString()}};
+  std::vector<std::pair<QString, QString>> wanted{{tr("everything"), QString()}};
   if (plan != nullptr) {
     for (const LaidThing& thing : plan->things) {
-      wanted.emplace_back(say(thing.name, order_.unit()), QString::fromStdString(thing.id));
+      const QString name = say(thing.name, order_.unit());
+      const QString coats = thing.after == 0   ? tr("on the bare cup")
+                            : thing.after == 1 ? tr("after 1 coat")
+                                               : tr("after %1 coats").arg(thing.after);
+      if (thing.own) wanted.front().first = tr("everything else");
+      wanted.emplace_back(thing.own ? tr("%1, %2", "what, when").arg(name, coats) : name,
+                          QString::fromStdString(thing.id));
     }
   }
   const bool alone = wanted.size() == 2;

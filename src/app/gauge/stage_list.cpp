@@ -18,6 +18,7 @@ constexpr int rowHeight = 20;
 
 StageList::StageList(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setFocusPolicy(Qt::StrongFocus);
+  setMouseTracking(true);
   setAccessibleName(tr("Stages of the cup"));
   connect(&order, &Order::changed, this, [this] {
     if (!draggedFrom_) scrolled_ = 0;
@@ -105,7 +106,14 @@ void StageList::paintEvent(QPaintEvent* /*event*/) {
     const double room = width() - left - 158;
     // On a narrow window the figures alone have to do.
     const QString own = ownStagesAt(stage.after);
-    if (room > 40 && !own.isEmpty()) {
+    if (!own.isEmpty()) {
+      // Something is laid then by itself.
+      const double edge = width() - 152.0;
+      painter.setPen(Qt::NoPen);
+      painter.setBrush(t.petrol);
+      painter.drawPolygon(QPolygonF({{edge - 8, middle}, {edge, middle - 5}, {edge, middle + 5}}));
+    }
+    if (room > 90 && !own.isEmpty()) {
       painter.setPen(t.ink);
       painter.setFont(face(12));
       const QString line = tr("◂ %1", "what is laid at this stage").arg(own);
@@ -151,6 +159,9 @@ void StageList::mousePressEvent(QMouseEvent* event) {
 }
 
 void StageList::mouseMoveEvent(QMouseEvent* event) {
+  if (order_.plan() != nullptr) {
+    setToolTip(ownStagesAt(first() + static_cast<int>(event->position().y()) / rowHeight));
+  }
   if (draggedFrom_ && order_.plan() != nullptr) dragTo(event->position().y());
 }
 

@@ -97,11 +97,11 @@ void MainWindow::makeFileMenu() {
   add(file, tr("&Save"), QKeySequence::Save, [this] { file_->save(); });
   add(file, tr("Save &as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] { file_->saveAs(); });
   file->addSeparator();
-  saveSvg_ = add(file, tr("Save piece for the cutter (SVG)…"), QKeySequence(tr("Ctrl+E")),
+  saveSvg_ = add(file, tr("Save part for the cutter (SVG)…"), QKeySequence(tr("Ctrl+E")),
                  [this] { askAndSavePiece(OutputKind::svg); });
-  savePdf_ = add(file, tr("Save piece for the printer (PDF)…"), QKeySequence(tr("Ctrl+P")),
+  savePdf_ = add(file, tr("Save part for the printer (PDF)…"), QKeySequence(tr("Ctrl+P")),
                  [this] { askAndSavePiece(OutputKind::pdf); });
-  saveAll_ = add(file, tr("Save every piece of the order…"), QKeySequence(tr("Ctrl+Shift+E")),
+  saveAll_ = add(file, tr("Save every part of the order…"), QKeySequence(tr("Ctrl+Shift+E")),
                  [this] { askAndSaveAll(); });
   file->addSeparator();
   add(file, tr("&Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
@@ -407,7 +407,7 @@ void MainWindow::askAndSavePiece(OutputKind kind) {
 tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder) {
   // By what the shop knows, as what is on screen.
   const auto files = beside(
-      this, tr("Working out every piece…"),
+      this, tr("Working out every part…"),
       [document = order_.document(),
        stock = order_.stock()](Going& going) -> CheckedAll<std::vector<OutputFile>> {
         const CheckedAll<Plan> plan = planDocument(document, stock);
@@ -436,11 +436,11 @@ tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder
 
 void MainWindow::askAndSaveAll() {
   const QString folder =
-      QFileDialog::getExistingDirectory(this, tr("Save every piece into"), file_->folder());
+      QFileDialog::getExistingDirectory(this, tr("Save every part into"), file_->folder());
   if (folder.isEmpty()) return;
   const tl::expected<std::size_t, QStringList> saved = saveAll(folder);
   if (!saved) {
-    tell(this, tr("The pieces are not saved"), saved.error().join(QStringLiteral("\n\n")));
+    tell(this, tr("The parts are not saved"), saved.error().join(QStringLiteral("\n\n")));
     return;
   }
   watch_->say(tr("%1 files saved in %2.").arg(*saved).arg(folder));

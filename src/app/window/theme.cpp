@@ -66,6 +66,8 @@ QString styleSheet(const Theme& t) {
         border-radius: 6px; selection-background-color: @petrol; selection-color: @onInk; }
     QTableWidget:focus, QListWidget:focus { border: 2px solid @brass; }
     QListWidget::item { padding: 3px 6px; }
+    QComboBox QAbstractItemView { background: @field; selection-background-color: @petrol;
+        selection-color: @onInk; }
     QTableWidget QLineEdit { border-radius: 0px; padding: 0px 3px; }
     QHeaderView { background: transparent; }
     QHeaderView::section { background: @panel; color: @muted; border: none;

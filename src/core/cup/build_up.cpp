@@ -143,7 +143,7 @@ CheckedAll<std::vector<Stage>> stagesOf(const Body& bare, const BuildUp& buildUp
   const int count = static_cast<int>(buildUp.coats.size());
   if (buildUp.laidAfter < 0 || buildUp.laidAfter > count) {
     faults.push_back({"build_up.laid_after",
-                      {"The pieces are laid after coat %1, and there are %2 coats.",
+                      {"The parts are laid after coat %1, and there are %2 coats.",
                        {static_cast<long>(buildUp.laidAfter), static_cast<long>(count)}}});
   }
   for (std::size_t i = 0; i < buildUp.laid.size(); ++i) {

@@ -126,6 +126,13 @@ enum class FilmEdge {
   trim,   ///< by so much over every line, to be trimmed along it once it is laid
 };
 
+/// A small piece of a zone's film laid where its ends meet and would show: at the point of a V, at
+/// a seam.
+enum class PatchShape { none, disc, drop };
+/// Smaller it could not be laid, and larger it hides nothing.
+inline constexpr Length leastPatch = Length::mm(2);
+inline constexpr Length mostPatch = Length::mm(60);
+
 /// What fills a zone.
 struct Finish {
   FinishKind kind = FinishKind::none;
@@ -137,6 +144,8 @@ struct Finish {
   bool printed = false;  ///< film
   FilmEdge edge = FilmEdge::stripes;
   WrittenLength edgeBy{Length::mm(2), "2 mm"};  ///< under a line, or to be trimmed
+  PatchShape patch = PatchShape::none;
+  WrittenLength patchAcross{Length::mm(10), "10 mm"};
   std::string kept{};
 
   friend bool operator==(const Finish&, const Finish&) = default;

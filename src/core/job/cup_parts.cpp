@@ -151,6 +151,15 @@ const std::vector<Maker>& makers() {
          append(parts, filmsOf(plan, true));
          return parts;
        }},
+      {{purpose::patch, {"Patch", {}}},
+       [](const CupPlan& plan) {
+         std::vector<Part> parts;
+         for (const Zone& zone : plan.divided.zones) {
+           std::optional<Part> patch = patchPart(zone);
+           if (patch) append(parts, at(plan.stageOf(zone.id), {*std::move(patch)}));
+         }
+         return parts;
+       }},
       {{purpose::cover, {"Cover", {}}},
        [](const CupPlan& plan) { return masksOf(plan, MaskKind::cover); }},
       {{purpose::window, {"Window", {}}},

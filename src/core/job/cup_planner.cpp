@@ -61,7 +61,7 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   if (isWrapped(cup))
     add(watchLaying(plan.stageOf(wrapThing).wall.body, plan.layings, cup.wrap, plan.laid,
                     cup.film));
-  add(watchFilms(plan.divided, body, plan.wrap, cup.blank.features, plan.wall));
+  add(watchFilms(plan.divided, plan.stripes, body, plan.wrap, cup.blank.features, plan.wall));
   add(watchMasks(cup.division.masks, plan.divided));
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));

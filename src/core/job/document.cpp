@@ -95,7 +95,7 @@ std::string freeName(const Document& document, const std::string& wanted) {
 std::optional<Sentence> nameFault(const Document& document, std::size_t index,
                                   const std::string& name, std::size_t among) {
   if (name.find_first_not_of(" \t\n") == std::string::npos) {
-    return Sentence{"The cup has no name. Give it one; pieces and files are named after it.", {}};
+    return Sentence{"The cup has no name. Give it one; parts and files are named after it.", {}};
   }
   // As people count: a character of several bytes is one.
   const auto characters = std::count_if(name.begin(), name.end(), [](char c) {

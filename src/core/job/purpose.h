@@ -22,6 +22,7 @@ namespace purpose {
 inline constexpr char wrap[] = "wrap";             ///< the film that goes round the cup
 inline constexpr char film[] = "film";             ///< of every zone that is film
 inline constexpr char testPiece[] = "test_piece";  ///< the same in paper, to try first
+inline constexpr char patch[] = "patch";           ///< discs and drops in a zone's film
 inline constexpr char cover[] = "cover";
 inline constexpr char window[] = "window";
 inline constexpr char markingStrip[] = "marking_strip";

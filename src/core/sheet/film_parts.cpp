@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "divide/flat_outline.h"
 #include "divide/patch.h"
@@ -12,6 +13,8 @@
 
 namespace avrelt {
 namespace {
+
+using std::numbers::pi;
 
 /// The ring sector's room once round and its overlap, on the wall.
 Patch onceRound(const Draft& draft) {
@@ -268,6 +271,36 @@ std::vector<Part> filmParts(const FilmWork& work, bool paper) {
     for (Part& part : filmParts(zone, work, paper)) parts.push_back(std::move(part));
   }
   return parts;
+}
+
+std::optional<Part> patchPart(const Zone& zone) {
+  const Finish& finish = zone.finish;
+  if (finish.kind != FinishKind::film || finish.patch == PatchShape::none) return std::nullopt;
+  const Length across = finish.patchAcross.length;
+  if (across < leastPatch || across > mostPatch) return std::nullopt;
+  Part part;
+  part.id = "patch-" + zone.letter;
+  part.kind = PartKind::film;
+  part.material = materialOf(finish);
+  part.of = {zone.id};
+  part.zones = {zone.letter};
+  part.mayTurn = finish.printed ? MayTurn::no : MayTurn::any;
+  const double r = across.mm() / 2;
+  if (finish.patch == PatchShape::disc) {
+    part.outline = {{r, 0}, {{{-r, 0}, 1}, {{r, 0}, 1}}};
+  } else {
+    // Lines from the tip, two radii from the middle, touch the circle 30° above it on both sides;
+    // below them it goes on in two arcs of 120°.
+    const double third = std::tan(pi / 6);
+    const Point right{r * std::cos(pi / 6), r / 2};
+    const Point left{-right.x, right.y};
+    part.outline = {{0, 2 * r}, {{left, 0}, {{0, -r}, third}, {right, third}, {{0, 2 * r}, 0}}};
+  }
+  const Length tall = letterHeight(8, Length::mm(r * 1.6), Length::mm(2.5));
+  if (tall > Length()) {
+    part.letterings.push_back({{0, 0}, tall, Angle(), {"zone %1", {zone.letter}}});
+  }
+  return part;
 }
 
 Region maskOf(const Mask& mask, const Divided& divided, const Body& body) {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
+
 #include "cup/laying.h"
 #include "cup/wrap.h"
 #include "divide/division.h"
@@ -35,6 +37,11 @@ Region filmOf(const Zone& zone, const FilmWork& work);
 std::vector<Part> filmParts(const FilmWork& work, bool paper);
 /// The same of one zone.
 std::vector<Part> filmParts(const Zone& zone, const FilmWork& work, bool paper);
+
+/// A small disc or drop in a zone's film, to hide a V's point or a seam; none where none is asked
+/// for, or one that is too small or too large. A drop is as wide as asked and half as tall again,
+/// its tip up.
+std::optional<Part> patchPart(const Zone& zone);
 
 /// Where a mask lies: on its zones, or round them up to its margin and to rim and base. A cover and
 /// a window of the same zones have their edge in common to the bit.

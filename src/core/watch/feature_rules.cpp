@@ -25,8 +25,8 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
               "under_handle", WatchLevel::note, field + ".at",
               {feature.kind == FeatureKind::handle
                    ? "The wrap runs under the handle at %1, where nothing is seen. Its outline is "
-                     "on the piece: cut it out, or screw the handle on last."
-                   : "The wrap meets the spout at %1. Its outline is on the piece: cut it out.",
+                     "on the part: cut it out, or screw the handle on last."
+                   : "The wrap meets the spout at %1. Its outline is on the part: cut it out.",
                {feature.at.wrapped()}});
         }
         if (feature.kind == FeatureKind::handle && off < feature.wide / 2) {
@@ -40,7 +40,7 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
         if (met) {
           watch("over_keep_clear", WatchLevel::note, field + ".at",
                 {"The wrap covers a place at %1 that is to stay clear. Its outline is on the "
-                 "piece: cut it out.",
+                 "part: cut it out.",
                  {feature.at.wrapped()}});
         }
         break;

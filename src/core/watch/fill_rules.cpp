@@ -262,7 +262,7 @@ class FillRules {
     }
     if (plan_.tape.bends) {
       watch("tape_bends", WatchLevel::note, "cutting.lines",
-            {"In zone %1 the lines bend: tape follows them badly. Cut them as one piece.",
+            {"In zone %1 the lines bend: tape follows them badly. Cut them as one part.",
              {plan_.letter}});
     }
   }

@@ -8,7 +8,46 @@
 
 namespace avrelt {
 
-std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const WrapLayout& layout,
+namespace {
+
+/// Whether a zone's edge runs to the point of a V, or to a corner of one, that no stripe covers.
+bool pointShows(const Zone& zone, const Divided& divided, const std::vector<StripePlan>& stripes) {
+  for (const EdgeLine& edge : edgeLinesOf(zone, divided)) {
+    if (edge.line->kind != CutKind::vee) continue;
+    const bool covered = std::any_of(stripes.begin(), stripes.end(), [&](const StripePlan& stripe) {
+      return stripe.line == edge.line->id;
+    });
+    if (!covered) return true;
+  }
+  return false;
+}
+
+/// What to say about the patch of a zone's film, cut or not.
+void watchPatch(const Zone& zone, const Divided& divided, const std::vector<StripePlan>& stripes,
+                std::vector<Watch>& watches) {
+  const Length across = zone.finish.patchAcross.length;
+  if (zone.finish.patch != PatchShape::none) {
+    if (across >= leastPatch && across <= mostPatch) return;
+    watches.push_back({"patch_size",
+                       WatchLevel::warn,
+                       "divide.finish.patch_across",
+                       {"A patch %1 across for the film of zone %2 hides nothing, so none is cut. "
+                        "Give %3 to %4.",
+                        {across, zone.letter, leastPatch, mostPatch}}});
+  } else if (pointShows(zone, divided, stripes)) {
+    watches.push_back({"point_shows",
+                       WatchLevel::note,
+                       "divide.finish.patch_across",
+                       {"The film of zone %1 ends at the point of a V that no stripe covers, and "
+                        "every slip shows there. Cut a small patch for it, a drop or a disc.",
+                        {zone.letter}}});
+  }
+}
+
+}  // namespace
+
+std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePlan>& stripes,
+                              const Body& body, const WrapLayout& layout,
                               const std::vector<Feature>& features, const Wall& wall) {
   constexpr Length narrow = Length::mm(1);
   std::vector<Watch> watches;
@@ -38,6 +77,7 @@ std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const Wr
                           "zone wider, or lay a stripe there.",
                           {zone.letter, least}}});
     }
+    watchPatch(zone, divided, stripes, watches);
     const Finish& finish = zone.finish;
     const bool runsOver = finish.edge == FilmEdge::under || finish.edge == FilmEdge::trim;
     for (const EdgeLine& edge : runsOver ? edgeLinesOf(zone, divided) : std::vector<EdgeLine>()) {

@@ -13,7 +13,10 @@ namespace avrelt {
 /// - `film_narrow`: film under 1 mm wide on average, that no blade cuts and no hook weeds.
 /// - `film_past_neighbour`: film that runs over a line by more than the zone beyond is wide.
 /// - `film_under_handle`: film where a handle or a logo keeps it off the wall.
-std::vector<Watch> watchFilms(const Divided& divided, const Body& body, const WrapLayout& layout,
+/// - `point_shows`: film that ends at the point of a V which no stripe covers, and no patch is cut.
+/// - `patch_size`: a patch too small to be laid, or larger than any hides.
+std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePlan>& stripes,
+                              const Body& body, const WrapLayout& layout,
                               const std::vector<Feature>& features, const Wall& wall);
 
 /// What to watch about covers and windows:

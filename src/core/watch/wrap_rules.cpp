@@ -62,7 +62,7 @@ std::vector<Watch> watchWrap(const WrapLayout& layout, const Wrap& wrap) {
   const Length width = Length::mm(boundsOf(layout.outline()).width());
   if (width > wideSheet) {
     watch("large_sheet", WatchLevel::note, "blank.stations[0].around",
-          {"The piece is %1 wide. Check that your cutter and sheet take it.", {width}});
+          {"The part is %1 wide. Check that your cutter and sheet take it.", {width}});
   }
   return watches;
 }

@@ -3,6 +3,7 @@
 
 #include <catch2/catch.hpp>
 #include <cmath>
+#include <numbers>
 #include <random>
 
 #include "divide/patch.h"
@@ -411,4 +412,45 @@ TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
     const Body& body = plan.wall.body;
     CHECK(clear == Approx(body.area(Length::mm(40), Length::mm(90)).mm2() / 12).epsilon(1e-4));
   }
+}
+
+TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V's point shows") {
+  const auto said = [](const CupPlan& plan, const std::string& rule) {
+    return std::any_of(plan.watches.begin(), plan.watches.end(),
+                       [&](const Watch& watch) { return watch.rule == rule; });
+  };
+  for (const double at : {180.0, 0.0, -71.0}) {
+    Cup cup = cupOf(220, 250, 160);
+    cutInto(cup, VeeCut{.at = Angle::degrees(at), .wide = WrittenLength::mm(60)}, 2);
+    CHECK(said(planned(cup), "point_shows"));
+    CHECK(planned(cup).parts(purpose::patch).empty());
+    cup.division.body.parts[0].finish.printed = true;
+    for (ZoneNode& part : cup.division.body.parts) part.finish.patch = PatchShape::disc;
+    cup.division.body.parts[1].finish.patch = PatchShape::drop;
+    cup.division.body.parts[1].finish.patchAcross = WrittenLength::mm(12);
+    const CupPlan plan = planned(cup);
+    CHECK_FALSE(said(plan, "point_shows"));
+    const std::vector<Part>& patches = plan.parts(purpose::patch);
+    REQUIRE(patches.size() == 2);
+    const Part& disc = partOf(patches, plan.divided.zones[0].letter);
+    CHECK(disc.area().mm2() == Approx(std::numbers::pi * 25));
+    const bool printed = disc.material == PartMaterial::printed;
+    CHECK(disc.mayTurn == (printed ? MayTurn::no : MayTurn::any));
+    // Two thirds of a circle and a kite of two right triangles with sides r and r times root 3.
+    const Part& drop = partOf(patches, plan.divided.zones[1].letter);
+    CHECK(drop.area().mm2() ==
+          Approx(36 * (2 * std::numbers::pi / 3 + std::sqrt(3.0))).epsilon(1e-9));
+    CHECK(drop.bounds().width() == Approx(12));
+    CHECK(drop.bounds().height() == Approx(18));
+    cup.division.body.parts[1].finish.patchAcross = WrittenLength::mm(0.4);
+    CHECK(said(planned(cup), "patch_size"));
+    CHECK(planned(cup).parts(purpose::patch).size() == 1);
+  }
+  // A stripe on its legs hides it.
+  Cup cup = cupOf(220, 250, 160);
+  cutInto(cup, VeeCut{.at = Angle(), .wide = WrittenLength::mm(60)}, 2);
+  Stripe stripe;
+  cup.division.stripes = {stripe, stripe};
+  cup.division.stripes[1].line = 1;
+  CHECK_FALSE(said(planned(cup), "point_shows"));
 }
