@@ -64,6 +64,7 @@ QWidget* CutStation::partCard() {
   scroll_->setFocusPolicy(Qt::NoFocus);
   scroll_->setWidget(list);
   body->addWidget(scroll_, 1);
+  group_ = new QButtonGroup(this);
   stripAt_ = fields_.add(tr("Top edge up the wall"), GaugeLine::strip);
   stripWidth_ = fields_.add(tr("Width"), QStringLiteral("strip.width"));
   auto* strip = new QHBoxLayout;
@@ -264,6 +265,7 @@ void CutStation::makeRows(const std::vector<PartEntry>& entries) {
     cut->setToolTip(
         tr("Notes the girths it was cut for. When the cup is measured otherwise later, you are "
            "told by how much it no longer fits (Ctrl+K)"));
+    group_->addButton(choice);
     row->addWidget(choice, 1);
     row->addWidget(cut);
     column_->addWidget(line);

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QAction>
+#include <QButtonGroup>
 #include <QCheckBox>
 #include <QLabel>
 #include <QPushButton>
@@ -63,6 +64,8 @@ class CutStation : public QWidget {
   std::vector<std::string> of_;
   QVBoxLayout* column_ = nullptr;
   QScrollArea* scroll_ = nullptr;
+  /// Arrow keys go from one to the next.
+  QButtonGroup* group_ = nullptr;
   std::vector<Row> rows_;
   LengthField* stripAt_ = nullptr;
   LengthField* stripWidth_ = nullptr;

@@ -209,7 +209,8 @@ void GrowthPage::listThings() {
                           QString::fromStdString(thing.id));
     }
   }
-  const bool alone = wanted.size() == 2;
+  const bool alone =
+      plan != nullptr && plan->things.size() == 1 && plan->things[0].kind == LaidKind::wrap;
   bool same = static_cast<int>(wanted.size()) == thing_->count();
   for (int i = 0; same && i < thing_->count(); ++i) {
     const auto& [words, id] = wanted[static_cast<std::size_t>(i)];
@@ -222,7 +223,7 @@ void GrowthPage::listThings() {
   const int now = thing_->findData(QString::fromStdString(stages_->thing()));
   if (now < 0) stages_->take({});
   thing_->setCurrentIndex(std::max(now, 0));
-  // One thing alone is laid when everything is.
+  // A wrap alone is laid when everything is.
   const bool choice = !alone && wanted.size() > 1 && !order_.currentCup().buildUp.coats.empty();
   thing_->setVisible(choice);
   thingLabel_->setVisible(choice);
