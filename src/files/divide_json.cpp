@@ -239,6 +239,19 @@ Json written(const Stripe& stripe) {
   return object;
 }
 
+void edgeChoice(ObjectReader& object, FilmEdge& edge) {
+  object.choice("edge",
+                {{"stripes", FilmEdge::stripes},
+                 {"exact", FilmEdge::exact},
+                 {"under", FilmEdge::under},
+                 {"trim", FilmEdge::trim}},
+                edge);
+}
+const char* edgeName(FilmEdge edge) {
+  static constexpr const char* names[] = {"stripes", "exact", "under", "trim"};
+  return names[static_cast<std::size_t>(edge)];
+}
+
 }  // namespace
 
 Finish finishMembers(ObjectReader object, Unit unit) {
@@ -268,13 +281,18 @@ Finish finishMembers(ObjectReader object, Unit unit) {
       finish.grain);
   object.truth("opaque", finish.opaque);
   object.truth("printed", finish.printed);
-  object.choice("edge",
-                {{"stripes", FilmEdge::stripes},
-                 {"exact", FilmEdge::exact},
-                 {"under", FilmEdge::under},
-                 {"trim", FilmEdge::trim}},
-                finish.edge);
+  edgeChoice(object, finish.edge);
   object.length("edge_by", unit, finish.edgeBy);
+  object.list("edges", [&](const Json& item, const std::string& path) {
+    ObjectReader members = object.on(item, path);
+    LineEdge one;
+    members.text("of", one.of);
+    members.wholeNumber("line", mostParts, one.line);
+    edgeChoice(members, one.edge);
+    members.length("edge_by", unit, one.by);
+    one.kept = members.kept();
+    finish.edges.push_back(std::move(one));
+  });
   object.choice(
       "patch", {{"none", PatchShape::none}, {"disc", PatchShape::disc}, {"drop", PatchShape::drop}},
       finish.patch);
@@ -334,11 +352,14 @@ Json written(const Finish& finish) {
   }
   if (!finish.opaque) object["opaque"] = false;
   if (finish.printed) object["printed"] = true;
-  if (finish.edge != FilmEdge::stripes) {
-    static constexpr const char* edges[] = {"stripes", "exact", "under", "trim"};
-    object["edge"] = edges[static_cast<std::size_t>(finish.edge)];
-  }
+  if (finish.edge != FilmEdge::stripes) object["edge"] = edgeName(finish.edge);
   if (!(finish.edgeBy == Finish().edgeBy)) object["edge_by"] = written(finish.edgeBy);
+  for (const LineEdge& one : finish.edges) {
+    Json item = {{"of", one.of}, {"line", one.line}, {"edge", edgeName(one.edge)}};
+    item["edge_by"] = written(one.by);
+    addKept(item, one.kept);
+    object["edges"].push_back(std::move(item));
+  }
   if (finish.patch != PatchShape::none) {
     object["patch"] = finish.patch == PatchShape::disc ? "disc" : "drop";
   }

@@ -239,3 +239,38 @@ TEST_CASE("a patch is asked for where a V's point shows") {
   open.press(Qt::Key_Return);
   CHECK(order.plan()->part(purpose::patch).bounds().width() == Approx(12.7));
 }
+
+TEST_CASE("film's edge is chosen for all lines or for one, and back") {
+  LayeredWindow open;
+  open.window.goToStation(MainWindow::dividing);
+  open.order().pickPart({1});
+  QApplication::processEvents();
+  FinishPage& page = open.window.divideStation().finishPage();
+  REQUIRE(page.edgeAt().count() == 3);
+  CHECK(page.edgeAt().itemText(0) == "all lines");
+  const double exact = open.plan().parts(purpose::film)[0].area().mm2();
+  page.edgeAt().setCurrentIndex(2);
+  emit page.edgeAt().activated(2);
+  CHECK(open.order().line() == "2");
+  emit page.edge().activated(3);
+  REQUIRE(open.cup().division.body.parts[1].finish.edges.size() == 1);
+  CHECK(page.edge().currentIndex() == 3);
+  open.type("divide.finish.edge_by", "1/4");
+  open.press(Qt::Key_Return);
+  CHECK(open.cup().division.body.parts[1].finish.edges[0].by.length == Length::inches(0.25));
+  CHECK(open.plan().parts(purpose::film)[0].area().mm2() > exact);
+  // A ring added above: it stays on the line it was said of.
+  editCut(open.order(), {}, {}, [](Cut& cut) {
+    cut =
+        RingCut{.by = CutBy::places, .places = {{Length::inches(2), {}}, {Length::inches(4), {}}}};
+  });
+  page.edgeAt().setCurrentIndex(0);
+  emit page.edgeAt().activated(0);
+  CHECK(page.edge().currentIndex() == 0);
+  page.edgeAt().setCurrentIndex(2);
+  emit page.edgeAt().activated(2);
+  emit page.edge().activated(0);
+  page.edgeAt().setCurrentIndex(0);
+  open.order().history()->undo();
+  CHECK(open.cup().division.body.parts[1].finish.edges.size() == 1);
+}

@@ -1,14 +1,35 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/divide/finish_page.h"
 
+#include <algorithm>
 #include <QAbstractItemView>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
+#include "divide/underlap.h"
 
 namespace avrelt {
+namespace {
+
+bool isOf(const LineEdge& one, const LineEdge& line) {
+  return one.of == line.of && one.line == line.line;
+}
+
+/// What a finish says of a line; of all of them where none is given.
+LineEdge edgeNow(const Finish& finish, const std::optional<LineEdge>& line) {
+  LineEdge now = line.value_or(LineEdge());
+  now.edge = finish.edge;
+  now.by = finish.edgeBy;
+  if (!line) return now;
+  for (const LineEdge& one : finish.edges) {
+    if (isOf(one, *line)) return one;
+  }
+  return now;
+}
+
+}  // namespace
 
 FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
     : QWidget(parent), order_(order) {
@@ -63,17 +84,21 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   films->addWidget(opaque_);
   films->addWidget(patch_, 1);
   column->addLayout(films);
+  edgeAt_ = new QComboBox;
+  edgeAt_->setAccessibleName(tr("Which lines of the film"));
+  edgeAt_->view()->setAccessibleName(edgeAt_->accessibleName());
   edge_ = new QComboBox;
   edge_->setAccessibleName(tr("At the zone's lines"));
   edge_->view()->setAccessibleName(edge_->accessibleName());
-  edge_->addItems({tr("under stripes by half their width"), tr("exactly to its lines"),
-                   tr("under its lines by"), tr("over its lines, to be trimmed")});
+  edge_->addItems(
+      {tr("under stripes by half"), tr("exact"), tr("larger by"), tr("larger, to trim")});
   edgeBy_ = fields.add(tr("By how much"), QStringLiteral("divide.finish.edge_by"));
   edgeBy_->setLabel({});
   auto* edges = new QHBoxLayout;
   edges->setSpacing(6);
-  edges->addWidget(edge_, 3);
-  edges->addWidget(edgeBy_, 2);
+  edges->addWidget(edgeAt_, 3);
+  edges->addWidget(edge_, 4);
+  edges->addWidget(edgeBy_, 3);
   column->addLayout(edges);
   patchAcross_ = fields.add(tr("Patch, across"), QStringLiteral("divide.finish.patch_across"));
   patchAcross_->setLabel({});
@@ -118,21 +143,29 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
       finish.printed = i == 2;
     });
   });
+  connect(edgeAt_, &QComboBox::activated, this, [this] {
+    const CupPlan* plan = order_.plan();
+    const std::optional<LineEdge> line = lineInHand();
+    if (plan == nullptr || !line) return refresh();
+    const DivideLine* found = lineAt(plan->divided, line->of, line->line);
+    if (found != nullptr) order_.pickLine(found->id);
+    refresh();
+  });
   connect(edge_, &QComboBox::activated, this, [this](int i) {
-    editFinish(order_, tr("Choose how far film goes at its lines"), {},
-               [i](Finish& finish) { finish.edge = static_cast<FilmEdge>(i); });
+    changeEdge(tr("Choose how far film goes at its lines"), {},
+               [i](FilmEdge& edge, WrittenLength&) { edge = static_cast<FilmEdge>(i); });
   });
   const auto setBy = [this](const WrittenLength& typed) {
-    editFinish(order_, tr("Set how far film runs over its lines"), QStringLiteral("edge"),
-               [&](Finish& finish) { finish.edgeBy = typed; });
+    changeEdge(tr("Set how far film runs over its lines"), QStringLiteral("edge"),
+               [&](FilmEdge&, WrittenLength& by) { by = typed; });
   };
   connect(edgeBy_, &LengthField::typed, this, setBy);
   connect(edgeBy_, &LengthField::stepped, this, [this, setBy](int marks) {
     const Zone* zone = zoneInHand(order_);
     if (zone == nullptr) return;
     const Graduation graduation = usualGraduation(order_.unit());
-    const Length next =
-        nearestMark(zone->finish.edgeBy.length, graduation) + step(graduation) * marks;
+    const Length next = nearestMark(edgeNow(zone->finish, lineInHand()).by.length, graduation) +
+                        step(graduation) * marks;
     setBy(written(std::max(next, Length()), order_.unit()));
   });
   connect(patch_, &QComboBox::activated, this, [this](int i) {
@@ -171,6 +204,53 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(&order, &Order::gaugeLinePicked, this, &FinishPage::refresh);
 }
 
+std::optional<LineEdge> FinishPage::lineInHand() const {
+  const QStringList words = edgeAt_->currentData().toStringList();
+  if (words.size() != 2) return std::nullopt;
+  LineEdge line;
+  line.of = words[0].toStdString();
+  line.line = words[1].toInt();
+  return line;
+}
+
+/// All lines of the zone's film, and each that it ends at.
+void FinishPage::listLines(const Zone& zone) {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return;
+  std::vector<std::pair<QString, QStringList>> wanted{{tr("all lines"), {}}};
+  for (const EdgeLine& edge : edgeLinesOf(zone, plan->divided)) {
+    wanted.emplace_back(
+        tr("line %1").arg(QString::fromStdString(edge.line->id)),
+        QStringList{QString::fromStdString(edge.line->cut), QString::number(edge.line->index)});
+  }
+  const QStringList before = edgeAt_->currentData().toStringList();
+  bool same = static_cast<int>(wanted.size()) == edgeAt_->count();
+  for (int i = 0; same && i < edgeAt_->count(); ++i) {
+    const auto& [words, line] = wanted[static_cast<std::size_t>(i)];
+    same = edgeAt_->itemText(i) == words && edgeAt_->itemData(i).toStringList() == line;
+  }
+  if (same) return;
+  edgeAt_->clear();
+  for (const auto& [words, line] : wanted) edgeAt_->addItem(words, line);
+  edgeAt_->setCurrentIndex(std::max(edgeAt_->findData(before), 0));
+}
+
+/// Changes the edge at the line in hand, or at all lines that have none of their own.
+void FinishPage::changeEdge(const QString& text, const QString& key,
+                            const std::function<void(FilmEdge& edge, WrittenLength& by)>& change) {
+  const std::optional<LineEdge> line = lineInHand();
+  editFinish(order_, text, key, [&](Finish& finish) {
+    if (!line) return change(finish.edge, finish.edgeBy);
+    LineEdge now = edgeNow(finish, line);
+    change(now.edge, now.by);
+    const auto at = std::find_if(finish.edges.begin(), finish.edges.end(),
+                                 [&](const LineEdge& one) { return isOf(one, *line); });
+    const bool usual = now.edge == finish.edge && now.by == finish.edgeBy;
+    if (at != finish.edges.end()) finish.edges.erase(at);
+    if (!usual) finish.edges.push_back(std::move(now));
+  });
+}
+
 void FinishPage::refresh() {
   const Zone* zone = zoneInHand(order_);
   setEnabled(zone != nullptr);
@@ -195,9 +275,12 @@ void FinishPage::refresh() {
   const bool film = finish.kind == FinishKind::film;
   opaque_->setVisible(film);
   edge_->setVisible(film);
-  edge_->setCurrentIndex(static_cast<int>(finish.edge));
-  edgeBy_->setVisible(film && finish.edge != FilmEdge::stripes && finish.edge != FilmEdge::exact);
-  edgeBy_->show(finish.edgeBy.length, order_.unit());
+  edgeAt_->setVisible(film);
+  if (film) listLines(*zone);
+  const LineEdge now = edgeNow(finish, lineInHand());
+  edge_->setCurrentIndex(static_cast<int>(now.edge));
+  edgeBy_->setVisible(film && now.edge != FilmEdge::stripes && now.edge != FilmEdge::exact);
+  edgeBy_->show(now.by.length, order_.unit());
   patch_->setVisible(film);
   patch_->setCurrentIndex(static_cast<int>(finish.patch));
   patchAcross_->setVisible(film && finish.patch != PatchShape::none);

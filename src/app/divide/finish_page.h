@@ -30,10 +30,16 @@ class FinishPage : public QWidget {
   QPushButton& onSecondButton() { return *onSecond_; }
   Segments& opaque() { return *opaque_; }
   QComboBox& edge() { return *edge_; }
+  QComboBox& edgeAt() { return *edgeAt_; }
   QComboBox& patch() { return *patch_; }
 
  private:
   void refresh();
+  /// The line the edge shown is of, as the order refers to it; nothing for all of them.
+  std::optional<LineEdge> lineInHand() const;
+  void listLines(const Zone& zone);
+  void changeEdge(const QString& text, const QString& key,
+                  const std::function<void(FilmEdge& edge, WrittenLength& by)>& change);
 
   Order& order_;
   Segments* kind_ = nullptr;
@@ -43,9 +49,10 @@ class FinishPage : public QWidget {
   QLabel* stickLabel_ = nullptr;
   QComboBox* stick_ = nullptr;
   QComboBox* grain_ = nullptr;
-  QComboBox* way_ = nullptr;    ///< of paint: painted, ink, dip
-  Segments* opaque_ = nullptr;  ///< of film
-  QComboBox* edge_ = nullptr;   ///< of film, at its lines
+  QComboBox* way_ = nullptr;     ///< of paint: painted, ink, dip
+  Segments* opaque_ = nullptr;   ///< of film
+  QComboBox* edgeAt_ = nullptr;  ///< of film: at all its lines, or at one
+  QComboBox* edge_ = nullptr;    ///< how far it goes there
   LengthField* edgeBy_ = nullptr;
   QComboBox* patch_ = nullptr;  ///< of film, for a V's point or a seam
   LengthField* patchAcross_ = nullptr;

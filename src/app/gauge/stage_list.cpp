@@ -108,10 +108,9 @@ void StageList::paintEvent(QPaintEvent* /*event*/) {
     const QString own = ownStagesAt(stage.after);
     if (!own.isEmpty()) {
       // Something is laid then by itself.
-      const double edge = width() - 152.0;
-      painter.setPen(Qt::NoPen);
-      painter.setBrush(t.petrol);
-      painter.drawPolygon(QPolygonF({{edge - 8, middle}, {edge, middle - 5}, {edge, middle + 5}}));
+      painter.setPen(QPen(t.petrol, 1.5));
+      painter.setBrush(Qt::NoBrush);
+      painter.drawEllipse(QPointF(11, middle), 7.5, 7.5);
     }
     if (room > 90 && !own.isEmpty()) {
       painter.setPen(t.ink);

@@ -126,6 +126,17 @@ enum class FilmEdge {
   trim,   ///< by so much over every line, to be trimmed along it once it is laid
 };
 
+/// How far film goes at one line, where that is not as at the zone's others.
+struct LineEdge {
+  std::string of;  ///< the id of the cut the line is of
+  int line = 0;    ///< among that cut's lines
+  FilmEdge edge = FilmEdge::exact;
+  WrittenLength by{Length::mm(2), "2 mm"};
+  std::string kept{};
+
+  friend bool operator==(const LineEdge&, const LineEdge&) = default;
+};
+
 /// A small piece of a zone's film laid where its ends meet and would show: at the point of a V, at
 /// a seam.
 enum class PatchShape { none, disc, drop };
@@ -144,6 +155,7 @@ struct Finish {
   bool printed = false;  ///< film
   FilmEdge edge = FilmEdge::stripes;
   WrittenLength edgeBy{Length::mm(2), "2 mm"};  ///< under a line, or to be trimmed
+  std::vector<LineEdge> edges{};                ///< lines where it is not so
   PatchShape patch = PatchShape::none;
   WrittenLength patchAcross{Length::mm(10), "10 mm"};
   std::string kept{};

@@ -6,6 +6,7 @@
 #include <numbers>
 
 #include "divide/part_ids.h"
+#include "divide/sides.h"
 
 namespace avrelt {
 namespace {
@@ -19,6 +20,7 @@ class Divider {
   CheckedAll<Divided> operator()(const ZoneNode& body) {
     visit(body, body.id, Region::band(Length(), wall_.body.wall()), {}, "");
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
+    divided_.sides = sidesOf(divided_.lines, divided_.zones);
     return std::move(divided_);
   }
 

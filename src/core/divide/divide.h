@@ -67,10 +67,18 @@ struct CutNode {
   Region region;
 };
 
+/// Which zones lie along a line: to the left as one goes along it, and to the right. Above and
+/// below a ring.
+struct Sides {
+  std::vector<std::size_t> first;
+  std::vector<std::size_t> second;
+};
+
 struct Divided {
   std::vector<Zone> zones;
   std::vector<CutNode> cutNodes;
   std::vector<DivideLine> lines;
+  std::vector<Sides> sides;  ///< of each line
   std::vector<LineMark> marks;
 };
 

@@ -4,20 +4,11 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <map>
-#include <numbers>
-#include <set>
 
-#include "divide/wall_grid.h"
 #include "measure/colour.h"
 
 namespace avrelt {
 namespace {
-
-using std::numbers::pi;
-
-/// How far beside a line a place is looked for, in mm.
-constexpr double aside = 0.4;
 
 /// Taking off what protects the zones round one: tape, or what was laid in its place.
 Sentence liftWords(Stick stick, const std::string& zone) {
@@ -91,84 +82,6 @@ bool goesUp(const DivideLine& line) {
          line.stretches.front().back().s > line.stretches.front().front().s;
 }
 
-/// Finds the zone at a place: most are ruled out by the rectangles they lie in.
-class ZoneFinder {
- public:
-  explicit ZoneFinder(const Divided& divided) : divided_(divided) {
-    for (std::size_t i = 0; i < divided.zones.size(); ++i) {
-      for (const WallLine& outline : divided.zones[i].region.outlines()) {
-        Room room{i, HUGE_VAL, -HUGE_VAL, HUGE_VAL, -HUGE_VAL};
-        for (const WallPoint& p : outline) {
-          room.left = std::min(room.left, p.theta.radians());
-          room.right = std::max(room.right, p.theta.radians());
-          room.low = std::min(room.low, p.s.mm());
-          room.high = std::max(room.high, p.s.mm());
-        }
-        rooms_.push_back(room);
-      }
-      // On the grid once, not for each place that is looked at.
-      paths_.push_back(wall_grid::toPaths(divided.zones[i].region.outlines()));
-    }
-  }
-
-  Sides sidesOf(const DivideLine& line) const {
-    std::set<std::size_t> first;
-    std::set<std::size_t> second;
-    for (const WallLine& stretch : line.stretches) {
-      for (std::size_t i = 1; i < stretch.size(); ++i) {
-        const WallPoint& a = stretch[i - 1];
-        const WallPoint& b = stretch[i];
-        const double along = (b.theta - a.theta).radians() * 40;
-        const double up = (b.s - a.s).mm();
-        const double length = std::hypot(along, up);
-        if (length < 1e-9) continue;
-        // Square to the side, to its left as one goes along it; long sides are looked at in places.
-        const Angle across = Angle::radians(-up / length * aside / 40);
-        const Length over = Length::mm(along / length * aside);
-        const int places = std::clamp(static_cast<int>(length / 6), 1, 40);
-        for (int place = 0; place < places; ++place) {
-          const double share = (place + 0.5) / places;
-          const WallPoint middle{a.theta + (b.theta - a.theta) * share, a.s + (b.s - a.s) * share};
-          look({middle.theta + across, middle.s + over}, first);
-          look({middle.theta - across, middle.s - over}, second);
-        }
-      }
-    }
-    return {{first.begin(), first.end()}, {second.begin(), second.end()}};
-  }
-
- private:
-  struct Room {
-    std::size_t zone;
-    double left, right, low, high;
-  };
-
-  bool isIn(const WholePoint& p, std::size_t zone) const {
-    bool inside = false;
-    for (const WholePath& path : paths_[zone]) {
-      inside = inside != (ClipperLib::PointInPolygon(p, path) != 0);
-    }
-    return inside;
-  }
-
-  void look(WallPoint p, std::set<std::size_t>& side) const {
-    const double theta = std::remainder(p.theta.radians(), 2 * pi);
-    const double s = p.s.mm();
-    p.theta = Angle::radians(theta);
-    const WholePoint whole = wall_grid::toWhole(p);
-    for (const Room& room : rooms_) {
-      if (theta < room.left || theta > room.right || s < room.low || s > room.high) continue;
-      if (side.count(room.zone) == 0 && isIn(whole, room.zone)) {
-        side.insert(room.zone);
-      }
-    }
-  }
-
-  const Divided& divided_;
-  std::vector<Room> rooms_;
-  std::vector<WholePaths> paths_;  ///< of each zone
-};
-
 /// Zones filled together, by their places in the plan.
 using Group = std::vector<std::size_t>;
 
@@ -188,11 +101,7 @@ bool has(const std::vector<std::size_t>& list, std::size_t item) {
 /// What lies along which line, and what of it is filled together.
 class Boundaries {
  public:
-  explicit Boundaries(const Divided& divided) : divided_(divided) {
-    sides_.reserve(divided.lines.size());
-    const ZoneFinder finder(divided);
-    for (const DivideLine& line : divided.lines) sides_.push_back(finder.sidesOf(line));
-  }
+  explicit Boundaries(const Divided& divided) : divided_(divided), sides_(divided.sides) {}
 
   std::vector<Group> groups(const std::vector<std::string>& order) const {
     std::vector<Group> groups;
@@ -250,7 +159,7 @@ class Boundaries {
   }
 
   const Divided& divided_;
-  std::vector<Sides> sides_;
+  const std::vector<Sides>& sides_;
 };
 
 /// Writes the moves down.
@@ -583,10 +492,6 @@ const char* moveName(MoveKind kind) {
   static constexpr std::array<const char*, 10> names{"tape",    "leave", "cover", "paint", "stick",
                                                      "glitter", "pull",  "film",  "seal",  "mask"};
   return names[static_cast<std::size_t>(kind)];
-}
-
-Sides sidesOf(const DivideLine& line, const Divided& divided) {
-  return ZoneFinder(divided).sidesOf(line);
 }
 
 std::vector<const Zone*> fillingOrder(const Divided& divided,

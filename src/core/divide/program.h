@@ -56,12 +56,4 @@ std::vector<const Zone*> fillingOrder(const Divided& divided,
 std::vector<std::string> movedInOrder(const Divided& divided, const std::vector<std::string>& order,
                                       const std::string& zone, int by);
 
-/// Which zones lie along a line: to the left as one goes along it, and to the right. Above and
-/// below a ring.
-struct Sides {
-  std::vector<std::size_t> first;
-  std::vector<std::size_t> second;
-};
-Sides sidesOf(const DivideLine& line, const Divided& divided);
-
 }  // namespace avrelt

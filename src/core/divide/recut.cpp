@@ -54,6 +54,12 @@ std::vector<std::optional<Length>> bare(const std::vector<std::optional<WrittenL
   return lengths;
 }
 
+template <typename Call>
+void eachFinish(ZoneNode& node, const Call& call) {
+  call(node.finish);
+  for (ZoneNode& part : node.parts) eachFinish(part, call);
+}
+
 /// For every line between two parts before, which of those after is the same, or −1; how many there
 /// are after; and the same for all lines that stripes may lie on.
 struct SameLines {
@@ -151,14 +157,16 @@ void recut(Division& division, ZoneNode& node, const Cut& next, bool allRound) {
     for (std::size_t i = 0; i < node.parts.size(); ++i) {
       if (node.parts[i].id.empty()) node.parts[i].id = ids.ofPart(cut, i);
     }
-    std::erase_if(division.stripes, [&](Stripe& stripe) {
-      if (stripe.of != cut || stripe.line < 0 ||
-          stripe.line >= static_cast<int>(same->striped.size())) {
+    const auto isGone = [&](auto& onLine) {
+      if (onLine.of != cut || onLine.line < 0 ||
+          onLine.line >= static_cast<int>(same->striped.size())) {
         return false;
       }
-      stripe.line = same->striped[static_cast<std::size_t>(stripe.line)];
-      return stripe.line < 0;
-    });
+      onLine.line = same->striped[static_cast<std::size_t>(onLine.line)];
+      return onLine.line < 0;
+    };
+    std::erase_if(division.stripes, isGone);
+    eachFinish(division.body, [&](Finish& finish) { std::erase_if(finish.edges, isGone); });
   }
   node.cut = next;
 }

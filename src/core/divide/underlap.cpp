@@ -5,7 +5,6 @@
 #include <cmath>
 
 #include "divide/patch.h"
-#include "divide/program.h"
 
 namespace avrelt {
 namespace {
@@ -62,33 +61,43 @@ std::vector<EdgeLine> edgeLinesOf(const Zone& zone, const Divided& divided) {
     return std::find(side.begin(), side.end(), index) != side.end();
   };
   std::vector<EdgeLine> edges;
-  for (const DivideLine& line : divided.lines) {
+  for (std::size_t i = 0; i < divided.lines.size(); ++i) {
+    const DivideLine& line = divided.lines[i];
     if (line.stretches.empty()) continue;
-    Sides sides = sidesOf(line, divided);
+    const Sides& sides = divided.sides[i];
     const bool first = has(sides.first);
     const bool second = has(sides.second);
     if (first && second) {
       edges.push_back({&line, {}});
     } else if (first || second) {
-      edges.push_back({&line, std::move(first ? sides.second : sides.first)});
+      edges.push_back({&line, first ? sides.second : sides.first});
     }
   }
   return edges;
+}
+
+EdgeRule edgeRule(const Finish& finish, const DivideLine& line) {
+  for (const LineEdge& one : finish.edges) {
+    if (one.of == line.cut && one.line == line.index) return {one.edge, one.by.length};
+  }
+  return {finish.edge, finish.edgeBy.length};
 }
 
 Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
                  const std::function<Length(const DivideLine&)>& by) {
   Region grown = zone.region;
   Length most;
-  std::vector<std::size_t> exact;
+  std::vector<EdgeLine> exact;
+  std::vector<std::size_t> grownInto;
   std::vector<std::pair<const DivideLine*, Length>> lines;
   for (const EdgeLine& edge : edgeLinesOf(zone, divided)) {
     const Length over = by(*edge.line);
     if (over > Length()) {
       lines.emplace_back(edge.line, over);
       most = std::max(most, over);
+      grownInto.insert(grownInto.end(), edge.beyond.begin(), edge.beyond.end());
     } else {
-      exact.insert(exact.end(), edge.beyond.begin(), edge.beyond.end());
+      exact.push_back(edge);
     }
   }
   if (lines.empty()) return grown;
@@ -99,7 +108,14 @@ Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
   for (const auto& [line, over] : lines) {
     grown = grown | (besideOf(*line, over, body) & near);
   }
-  for (const std::size_t other : exact) grown = grown - divided.zones[other].region;
+  for (const EdgeLine& edge : exact) {
+    for (const std::size_t other : edge.beyond) {
+      const Region& beyond = divided.zones[other].region;
+      const bool both = std::find(grownInto.begin(), grownInto.end(), other) != grownInto.end();
+      // A neighbour met across both kinds of line is kept off along the exact one alone.
+      grown = grown - (both ? besideOf(*edge.line, most, body) & beyond : beyond);
+    }
+  }
   return grown;
 }
 

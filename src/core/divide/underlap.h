@@ -15,10 +15,17 @@ struct EdgeLine {
 };
 std::vector<EdgeLine> edgeLinesOf(const Zone& zone, const Divided& divided);
 
+/// How far a finish wants film to go at a line: as said for that line, or for all.
+struct EdgeRule {
+  FilmEdge edge;
+  Length by;
+};
+EdgeRule edgeRule(const Finish& finish, const DivideLine& line);
+
 /// A zone grown over lines at its edge, by so much for each line, square to the line as it runs
 /// over the body: film that lies under the stripes there. On
-/// a taper a hundredth of it more at most. A line that gives 0 stays the exact edge:
-/// the zone beyond it is not touched.
+/// a taper a hundredth of it more at most. A line that gives 0 stays the exact edge: the zone
+/// beyond it is not touched, but where it is met over another line that gives more.
 Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
                  const std::function<Length(const DivideLine&)>& by);
 

@@ -61,6 +61,12 @@ void giveTo(ZoneNode& node, PartIds& parts, const std::function<std::string()>& 
   }
 }
 
+template <typename Call>
+void eachNode(ZoneNode& node, const Call& call) {
+  call(node);
+  for (ZoneNode& part : node.parts) eachNode(part, call);
+}
+
 template <typename Node>
 Node* called(Node& node, const std::string& id) {
   if (node.id == id) return &node;
@@ -211,6 +217,9 @@ void forget(Cup& cup, const std::set<std::string>& gone) {
     if (mask.zones.empty()) lost.insert(mask.id);
   }
   std::erase_if(masks, [&](const Mask& mask) { return lost.contains(mask.id); });
+  eachNode(cup.division.body, [&](ZoneNode& node) {
+    std::erase_if(node.finish.edges, [&](const LineEdge& one) { return lost.contains(one.of); });
+  });
   std::erase_if(cup.buildUp.laid, [&](const OwnStage& own) { return lost.contains(own.of); });
   std::erase_if(cup.cuts, [&](const CutRecord& cut) {
     return std::any_of(cut.of.begin(), cut.of.end(),

@@ -82,9 +82,19 @@ class SheetFilm {
     const Laying& laying = layings.of(kind);
     if (kind == LayingKind::gores) {
       const Gore gore(body, low, high, laying.gores);
-      for (int i = 0; i < laying.gores; ++i) addGore(onGore(gore, work_.layout.seamAt(), i), i);
+      for (int i = 0; i < laying.gores; ++i) {
+        // Join n is to the left of gore n; the seam is join 1.
+        joins_ = {.left = i + 1, .right = (i + 1) % laying.gores + 1};
+        addGore(onGore(gore, work_.layout.seamAt(), i), i);
+      }
     } else if (kind == LayingKind::bands) {
-      for (std::size_t i = laying.rings.size(); i-- > 0;) addRing(onRingOf(laying.rings[i]));
+      const auto count = static_cast<long>(laying.rings.size());
+      for (std::size_t i = laying.rings.size(); i-- > 0;) {
+        // Joins are counted from the rim down.
+        const long number = count - static_cast<long>(i);
+        joins_ = {.above = number - 1, .below = i > 0 ? number : 0};
+        addRing(onRingOf(laying.rings[i]));
+      }
     } else if (body.isCone()) {
       Draft draft = onRing(work_.layout, Length());
       draft.low = low;
@@ -149,6 +159,8 @@ class SheetFilm {
     }
     if (sheet_.trimmed != nullptr) drawTrims(draft, patch, middle);
     drawFeatures(draft, patch, middle);
+    drawDirections(draft, patch, middle);
+    numberJoins(draft, patch, middle);
     letter(draft, patch, middle);
     parts_.push_back(std::move(draft.part));
   }
@@ -158,6 +170,7 @@ class SheetFilm {
     const Region inPatch = regionOf(patch);
     const auto [left, right] = spanOf(patch);
     for (const EdgeLine& edge : edgeLinesOf(*sheet_.trimmed, work_.divided)) {
+      if (edgeRule(sheet_.trimmed->finish, *edge.line).edge != FilmEdge::trim) continue;
       for (const WallLine& stretch : edge.line->stretches) {
         for (const WallLine& line : inPatch.stretchesOf(stretch)) {
           const Angle at = (line[line.size() / 2].theta + line[(line.size() - 1) / 2].theta) / 2;
@@ -168,6 +181,59 @@ class SheetFilm {
             WallLine carried = line;
             for (WallPoint& p : carried) p.theta = std::clamp(p.theta + by, left, right);
             draft.part.guides.push_back({GuideKind::trim, draft.edge(carried, middle, false)});
+          }
+        }
+      }
+    }
+  }
+
+  /// The number of a join at an edge of the patch, where it lies on that edge.
+  void numberJoins(Draft& draft, const Patch& patch, Angle middle) const {
+    constexpr Length hair = Length::mm(0.05);
+    const auto [left, right] = spanOf(patch);
+    const Length inset = std::min(draft.height() * 0.12, Length::mm(5));
+    for (const double share : {0.2, 0.4, 0.6, 0.8}) {
+      const Angle at = left + (right - left) * share;
+      if (joins_.above > 0 && contains(patch, {at, draft.high - hair})) {
+        numberJoin(draft, at - middle, draft.high - inset, joins_.above);
+      }
+      if (joins_.below > 0 && contains(patch, {at, draft.low + hair})) {
+        numberJoin(draft, at - middle, draft.low + inset, joins_.below);
+      }
+    }
+    const Angle edge = draft.half * 0.995;
+    for (const double share : {0.35, 0.65}) {
+      const Length at = draft.low + draft.height() * share;
+      if (joins_.left > 0 && contains(patch, {middle - edge, at})) {
+        numberJoin(draft, draft.half * -0.72, at, joins_.left);
+      }
+      if (joins_.right > 0 && contains(patch, {middle + edge, at})) {
+        numberJoin(draft, draft.half * 0.72, at, joins_.right);
+      }
+    }
+  }
+
+  /// Ticks at both ends of every stretch of it that lies in one of the four directions, to line it
+  /// up by.
+  void drawDirections(Draft& draft, const Patch& patch, Angle middle) const {
+    const auto [left, right] = spanOf(patch);
+    const Region inPatch = regionOf(patch);
+    for (const RoundMark& mark : roundMarks()) {
+      if (onSeam(work_.layout, mark.onCup)) continue;
+      const Angle at = work_.wall.inFrame(mark.onCup);
+      for (const WallLine& line : inPatch.stretchesOf({{at, draft.low}, {at, draft.high}})) {
+        const Length low = line.front().s;
+        const Length high = line.back().s;
+        const Length tick = (high - low) * (mark.kind == GuideKind::front ? 0.16 : 0.08);
+        if (tick < Length::mm(0.5)) continue;
+        // Where the patch carries it to; twice where it lies in the overlap too.
+        for (const int turns : {-1, 0, 1}) {
+          const Angle here = at + Angle::turn() * turns;
+          if (here < left || here > right) continue;
+          for (const auto& [from, to] :
+               {std::pair{low, low + tick}, std::pair{high - tick, high}}) {
+            draft.part.guides.push_back(
+                {mark.kind, draft.edge({{here, from}, {here, to}}, middle, false)});
           }
         }
       }
@@ -226,6 +292,14 @@ class SheetFilm {
   const Sheet& sheet_;
   const FilmWork& work_;
   Region region_;
+  /// The numbers of the joins at its edges; 0 where there is none.
+  struct Joins {
+    long above = 0;
+    long below = 0;
+    long left = 0;
+    long right = 0;
+  };
+  Joins joins_;
   std::vector<SlitRow> slits_;
   std::vector<Part> parts_;
 };
@@ -234,9 +308,9 @@ class SheetFilm {
 
 Region filmOf(const Zone& zone, const FilmWork& work) {
   const Region grown = grownOver(zone, work.divided, work.wall.body, [&](const DivideLine& line) {
-    const Finish& finish = zone.finish;
-    if (finish.edge == FilmEdge::exact) return Length();
-    if (finish.edge != FilmEdge::stripes) return finish.edgeBy.length;
+    const EdgeRule rule = edgeRule(zone.finish, line);
+    if (rule.edge == FilmEdge::exact) return Length();
+    if (rule.edge != FilmEdge::stripes) return rule.by;
     Length widest;
     for (const StripePlan& stripe : work.stripes) {
       if (stripe.line == line.id) widest = std::max(widest, stripe.width);
@@ -260,7 +334,7 @@ std::vector<Part> filmParts(const Zone& zone, const FilmWork& work, bool paper) 
   sheet.name = paper ? Sentence{"%1, zone %2, paper", {work.cupName, zone.letter}}
                      : Sentence{"%1, zone %2", {work.cupName, zone.letter}};
   sheet.nameIsLong = work.cupName.size() + 16;
-  if (zone.finish.edge == FilmEdge::trim) sheet.trimmed = &zone;
+  sheet.trimmed = &zone;
   return SheetFilm(sheet, work)();
 }
 

@@ -79,21 +79,21 @@ std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePl
     }
     watchPatch(zone, divided, stripes, watches);
     const Finish& finish = zone.finish;
-    const bool runsOver = finish.edge == FilmEdge::under || finish.edge == FilmEdge::trim;
-    for (const EdgeLine& edge : runsOver ? edgeLinesOf(zone, divided) : std::vector<EdgeLine>()) {
+    for (const EdgeLine& edge : edgeLinesOf(zone, divided)) {
+      const EdgeRule rule = edgeRule(finish, *edge.line);
+      if (rule.edge != FilmEdge::under && rule.edge != FilmEdge::trim) continue;
       const auto thin = std::find_if(edge.beyond.begin(), edge.beyond.end(), [&](std::size_t i) {
         const std::vector<Patch> patches = patchesOf(divided.zones[i].region);
         return std::any_of(patches.begin(), patches.end(), [&](const Patch& patch) {
-          return measureOf(patch, body).meanWidth() < finish.edgeBy.length;
+          return measureOf(patch, body).meanWidth() < rule.by;
         });
       });
       if (thin == edge.beyond.end()) continue;
-      watches.push_back(
-          {"film_past_neighbour",
-           WatchLevel::warn,
-           "divide.finish.edge_by",
-           {"The film of zone %1 runs %2 over line %3 and past zone %4. Give less.",
-            {zone.letter, finish.edgeBy.length, edge.line->id, divided.zones[*thin].letter}}});
+      watches.push_back({"film_past_neighbour",
+                         WatchLevel::warn,
+                         "divide.finish.edge_by",
+                         {"The film of zone %1 runs %2 over line %3 and past zone %4. Give less.",
+                          {zone.letter, rule.by, edge.line->id, divided.zones[*thin].letter}}});
       break;
     }
     for (const Feature& feature : features) {

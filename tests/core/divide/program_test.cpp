@@ -110,7 +110,7 @@ TEST_CASE("the zones on both sides of every line are known, V's and slants too")
   node.cut = VeeCut{.at = Angle(), .wide = {Length::inches(4), {}}};
   const Divided divided = cup.made(node);
   for (const DivideLine& line : divided.lines) {
-    const Sides sides = sidesOf(line, divided);
+    const Sides& sides = divided.sides[static_cast<std::size_t>(&line - divided.lines.data())];
     REQUIRE(sides.first.size() == 1);
     REQUIRE(sides.second.size() == 1);
     CHECK(sides.first[0] != sides.second[0]);

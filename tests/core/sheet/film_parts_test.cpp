@@ -3,8 +3,10 @@
 
 #include <catch2/catch.hpp>
 #include <cmath>
+#include <map>
 #include <numbers>
 #include <random>
+#include <set>
 
 #include "divide/patch.h"
 #include "job/plan.h"
@@ -205,7 +207,7 @@ TEST_CASE("film runs under a stripe by half its width and no farther") {
       const Region laid = filmOf(zone, work);
       const Region own = zone.region & Region::band(plan.wrap.low(), plan.wrap.high());
       const double more = laid.area(plan.wall.body).mm2() - own.area(plan.wall.body).mm2();
-      const Sides sides = sidesOf(plan.divided.lines[1], plan.divided);
+      const Sides& sides = plan.divided.sides[1];
       const auto index = static_cast<std::size_t>(&zone - plan.divided.zones.data());
       const bool beside = std::count(sides.first.begin(), sides.first.end(), index) > 0 ||
                           std::count(sides.second.begin(), sides.second.end(), index) > 0;
@@ -453,4 +455,74 @@ TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V
   cup.division.stripes = {stripe, stripe};
   cup.division.stripes[1].line = 1;
   CHECK_FALSE(said(planned(cup), "point_shows"));
+}
+
+TEST_CASE("a film goes as far as is said of each of its lines") {
+  for (const double seam : {180.0, 25.0, -140.0}) {
+    Cup cup = cupOf(235, 235, 180, seam);
+    cutInto(cup,
+            RingCut{.by = CutBy::places, .places = {WrittenLength::mm(60), WrittenLength::mm(120)}},
+            3);
+    for (ZoneNode& part : cup.division.body.parts) part.finish.kind = FinishKind::paint;
+    Finish& middle = cup.division.body.parts[1].finish;
+    middle = film();
+    middle.edge = FilmEdge::exact;
+    CHECK(sumOf(planned(cup).parts(purpose::film)) == Approx(235 * 60).epsilon(1e-6));
+    // Under its upper line by 2 mm, to be trimmed along its lower by 5.
+    middle.edges = {{"", 0, FilmEdge::under, WrittenLength::mm(2), {}},
+                    {"", 1, FilmEdge::trim, WrittenLength::mm(5), {}}};
+    const CupPlan plan = planned(cup);
+    CHECK(plan.divided.lines[0].cut == middle.edges[0].of);
+    CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * 67).epsilon(1e-6));
+    std::vector<double> trims;
+    for (const Guide& guide : plan.parts(purpose::film)[0].guides) {
+      if (guide.kind == GuideKind::trim) trims.push_back(boundsOf(guide.path).low.y);
+    }
+    REQUIRE(trims.size() == 1);
+    // On the line, 120 mm below the rim.
+    CHECK(trims[0] == Approx(60).margin(0.01));
+  }
+  // A neighbour met across an exact line and across a wider one is only kept off along the first.
+  Cup cup = cupOf(240, 240, 180);
+  cutInto(cup, UprightCut{.count = 2, .at = Angle::degrees(30)}, 2);
+  cup.division.body.parts[1].finish.kind = FinishKind::paint;
+  Finish& finish = cup.division.body.parts[0].finish;
+  finish.edge = FilmEdge::exact;
+  finish.edges = {{"", 1, FilmEdge::under, WrittenLength::mm(4), {}}};
+  const CupPlan plan = planned(cup);
+  const double tall = (plan.wrap.high() - plan.wrap.low()).mm();
+  CHECK(sumOf(plan.parts(purpose::film)) == Approx((120 + 4) * tall).epsilon(1e-5));
+}
+
+TEST_CASE("films in bands and gores number their joins twice, and show the directions they cover") {
+  Cup cup = cupOf(230, 235, 160, 77);
+  cup.blank.joined = Joined::smooth;
+  cup.blank.stations.insert(cup.blank.stations.begin() + 1,
+                            {WrittenLength::mm(80), WrittenLength::mm(280), Girth::around, {}});
+  cup.wrap.over = WrapOver::clear;  // so that the body's own film is a zone's
+  cup.division.body.finish = film();
+  for (const LayingKind kind : {LayingKind::bands, LayingKind::gores}) {
+    cup.wrap.laying = kind;
+    const CupPlan plan = planned(cup);
+    const std::vector<Part>& films = plan.parts(purpose::film);
+    REQUIRE(films.size() > 1);
+    std::map<std::string, int> joins;
+    std::map<GuideKind, int> marks;
+    for (const Part& part : films) {
+      std::set<std::string> here;
+      for (const Lettering& lettering : part.letterings) {
+        const std::string words = inWords(lettering.words, Unit::mm);
+        if (words.find_first_not_of("0123456789") == std::string::npos) here.insert(words);
+      }
+      for (const std::string& words : here) ++joins[words];
+      for (const Guide& guide : part.guides) ++marks[guide.kind];
+    }
+    INFO(layingName(kind) << ", " << films.size());
+    CHECK(joins.size() == (kind == LayingKind::gores ? films.size() : films.size() - 1));
+    for (const auto& [number, times] : joins) CHECK(times == 2);
+    // A tick at both ends on every band; on gores, on the ones that have the direction.
+    const int each = kind == LayingKind::bands ? static_cast<int>(films.size()) : 1;
+    CHECK(marks[GuideKind::front] == 2 * each);
+    CHECK(marks[GuideKind::quarter] >= 6 * each);
+  }
 }
