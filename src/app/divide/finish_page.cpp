@@ -286,6 +286,8 @@ void FinishPage::refresh() {
   patchAcross_->setVisible(film && finish.patch != PatchShape::none);
   patchAcross_->show(finish.patchAcross.length, order_.unit());
   opaque_->show(finish.printed ? 2 : finish.opaque ? 0 : 1);
+  // Film has more to choose than the card has room for beside that.
+  size_->setVisible(!film);
   const int parts = siblingsOf(order_);
   onAll_->setVisible(parts > 1);
   onSecond_->setVisible(parts > 2);
