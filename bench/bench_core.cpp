@@ -281,6 +281,46 @@ void allFilesOfOneCup(benchmark::State& state) {
 }
 BENCHMARK(allFilesOfOneCup)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
+/// The stencil and the key of four hundred cells, as SVG and as PDF.
+const CupPlan& fourHundredCells() {
+  static const Plan plan = [] {
+    Cup cup = comet();
+    Fill fill = usualFill("", Unit::mm);
+    fill.pattern.size = WrittenLength::mm(9.5);
+    cup.fills = {fill};
+    Document document;
+    document.cups.push_back(cup);
+    return *planDocument(document);
+  }();
+  return plan.cups[0];
+}
+template <OutputKind kind>
+void writeOnePart(benchmark::State& state, const char* purpose) {
+  const CupPlan& cup = fourHundredCells();
+  const PartSet set = cup.set(purpose);
+  for (auto _ : state) {
+    auto output = outputOf(cup, set, kind, Paper::a4, Unit::mm);
+    benchmark::DoNotOptimize(output);
+  }
+  state.counters["cells"] = static_cast<double>(cup.fills[0].cells.size());
+}
+void stencilAsSvg(benchmark::State& state) {
+  writeOnePart<OutputKind::svg>(state, purpose::stencil);
+}
+void stencilAsPdf(benchmark::State& state) {
+  writeOnePart<OutputKind::pdf>(state, purpose::stencil);
+}
+void keyAsSvg(benchmark::State& state) {
+  writeOnePart<OutputKind::svg>(state, purpose::key);
+}
+void keyAsPdf(benchmark::State& state) {
+  writeOnePart<OutputKind::pdf>(state, purpose::key);
+}
+BENCHMARK(stencilAsSvg)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(stencilAsPdf)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(keyAsSvg)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(keyAsPdf)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
 /// Prints as usual and keeps the times for the ratios.
 class Ratios : public benchmark::ConsoleReporter {
  public:
@@ -304,6 +344,9 @@ class Ratios : public benchmark::ConsoleReporter {
               << "2000 cells filled: " << of("fillTwoThousandCells") / 1000
               << " ms (under 60 wanted); coloured in " << of("colourCells") / of("colourByBoost")
               << " times Boost's sequential colouring (at most 4 wanted)\n"
+              << "a stencil's PDF: " << of("stencilAsPdf") / of("stencilAsSvg")
+              << " times its SVG; a key's: " << of("keyAsPdf") / of("keyAsSvg")
+              << " times (3 wanted; three quarters of it is cairo's printing of numbers and zlib)\n"
               << "5 MB of line art imported: " << of("importFiveMegabytes") / 1e6
               << " s (under 1 wanted), " << of("importFiveMegabytes") / of("parseFiveMegabytes")
               << " times the parsing of its XML\n";

@@ -141,7 +141,7 @@ int main(int argc, char** argv) {
   tell("of that till it is planned", planned, plain);
 
   // The same with six films beside it: opening the station where all of it is cut.
-  const std::string filledZone = filled->zone;
+  const std::string filledZone = window.order().currentCup().fills.front().zone;
   for (const Zone& zone : window.order().plan()->divided.zones) {
     if (zone.id == filledZone) continue;
     window.order().pickZone(zone.id);
@@ -169,7 +169,7 @@ int main(int argc, char** argv) {
       switches.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
     }
   }
-  std::size_t films = window.order().plan()->parts(purpose::film).size();
+  const std::size_t films = window.order().plan()->parts(purpose::film).size();
   std::printf("with %zu films (150 and 16 ms wanted), ", films);
   tell("opening the Cut station", steps, plain);
   tell("choosing another part there", switches, plain);

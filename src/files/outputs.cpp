@@ -52,13 +52,13 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
       if (going && !going(done++, all)) {
         return tl::unexpected(Sentence{"Stopped; nothing was written.", {}});
       }
-      const PartSet set = cup.set(purpose.id);
-      if (set.parts.empty()) continue;
-      for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
-        tl::expected<Output, Sentence> output = outputOf(cup, set, kind, plan.paper, plan.units);
-        if (!output) return tl::unexpected(output.error());
-        output->file.name = freeName(output->file.name);
-        outputs.push_back(std::move(*output));
+      for (const PartSet& set : cup.sets(purpose.id)) {
+        for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
+          tl::expected<Output, Sentence> output = outputOf(cup, set, kind, plan.paper, plan.units);
+          if (!output) return tl::unexpected(output.error());
+          output->file.name = freeName(output->file.name);
+          outputs.push_back(std::move(*output));
+        }
       }
     }
   }

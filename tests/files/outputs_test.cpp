@@ -5,6 +5,7 @@
 #include <clocale>
 #include <cmath>
 #include <locale>
+#include <map>
 #include <set>
 
 #include "core/cups.h"
@@ -114,17 +115,40 @@ TEST_CASE("the same order gives the same files, byte for byte") {
 TEST_CASE("every cup's pieces come as SVG and PDF, with what its lines need where it is divided") {
   const auto files = outputsOf(demoPlan());
   REQUIRE(files.has_value());
-  CHECK(files->size() == 5 * 4 * 2 + 9 * 2 + 1);
+  CHECK(files->size() == 5 * 4 * 2 + 10 * 2 + 1);
   std::set<std::string> names;
   for (const OutputFile& file : *files) names.insert(file.name);
   CHECK(names.size() == files->size());
   CHECK(names.count("comet-wrap.svg") == 1);  // over everything
   CHECK(names.count("comet-film-C.svg") == 1);
+  CHECK(names.count("comet-window-A.svg") == 1);
   CHECK(names.count("mirror-wrap.svg") == 0);
   CHECK(names.count("dome-strip.pdf") == 1);
   const Json plan = Json::parse(files->back().bytes);
   CHECK(plan["files"].size() == files->size() - 1);
   for (const Json& file : plan["files"]) CHECK(names.count(file["path"].get<std::string>()) == 1);
+}
+
+TEST_CASE("films of one cup that are not one film come in files of their own") {
+  Document document;
+  Cup cup = newCup("Comet", Unit::mm);
+  cup.division.body.cut = RingCut{.count = 3};
+  cup.division.body.parts.assign(3, ZoneNode());
+  for (ZoneNode& part : cup.division.body.parts) part.finish.kind = FinishKind::film;
+  cup.division.body.parts[0].finish.printed = true;
+  cup.division.body.parts[2].finish.printed = true;
+  cup.division.body.parts[1].finish.opaque = false;
+  document.cups = {cup};
+  const auto files = outputsOf(*planDocument(document));
+  REQUIRE(files.has_value());
+  std::map<std::string, std::string> made;
+  for (const OutputFile& file : *files) made[file.name] = file.bytes;
+  REQUIRE(made.count("comet-film-printed.svg") == 1);
+  REQUIRE(made.count("comet-film-clear.svg") == 1);
+  CHECK(made.count("comet-film.svg") == 0);
+  CHECK_THAT(made["comet-film-printed.svg"],
+             Catch::Contains("film-A") && Catch::Contains("film-C") && !Catch::Contains("film-B"));
+  CHECK_THAT(made["comet-film-clear.svg"], Catch::Contains("film-B"));
 }
 
 TEST_CASE("pieces of a curved cup come in one file together, and one by one in the plan") {

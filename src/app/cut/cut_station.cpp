@@ -224,10 +224,12 @@ void CutStation::list(const CupPlan& plan) {
         rows_[i].choice->purpose() == entries[i].purpose && rows_[i].choice->of() == entries[i].of;
   }
   if (!same) makeRows(entries);
+  const bool stale = !same || listed_ != plan.shelf;
+  listed_ = plan.shelf;
   const std::optional<PartEntry> now = chosen();
   for (std::size_t i = 0; i < rows_.size(); ++i) {
     const Row& row = rows_[i];
-    row.choice->show(entries[i], order_);
+    if (stale) row.choice->show(entries[i], order_);
     row.choice->setChecked(now && now->purpose == entries[i].purpose && now->of == entries[i].of);
     row.cut->setChecked(isCut(order_.currentCup(), entries[i]));
   }

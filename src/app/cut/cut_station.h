@@ -66,6 +66,8 @@ class CutStation : public QWidget {
   QScrollArea* scroll_ = nullptr;
   /// Arrow keys go from one to the next.
   QButtonGroup* group_ = nullptr;
+  /// The parts the rows show.
+  std::shared_ptr<PartShelf> listed_;
   std::vector<Row> rows_;
   LengthField* stripAt_ = nullptr;
   LengthField* stripWidth_ = nullptr;

@@ -74,6 +74,33 @@ PartSet setOf(const PartEntry& entry) {
   return setOf(parts, titleOf(entry));
 }
 
+std::vector<PartSet> CupPlan::sets(const std::string& purpose) const {
+  std::vector<std::vector<Part>> byMaterial;
+  for (const Part& part : parts(purpose)) {
+    const auto same = std::find_if(
+        byMaterial.begin(), byMaterial.end(),
+        [&](const std::vector<Part>& some) { return some.front().material == part.material; });
+    if (same == byMaterial.end()) {
+      byMaterial.push_back({part});
+    } else {
+      same->push_back(part);
+    }
+  }
+  std::vector<PartSet> sets;
+  if (byMaterial.size() == 1) return {set(purpose)};
+  const Sentence title = set(purpose).title;
+  for (const std::vector<Part>& some : byMaterial) {
+    const PartMaterial material = some.front().material;
+    PartSet made = setOf(some, {"%1, %2", {Phrase(title), Phrase(materialTitle(material))}});
+    // "film-printed_film" says film twice.
+    std::string name = materialName(material);
+    name = name.substr(0, name.find('_'));
+    made.id = purpose + "-" + name;
+    sets.push_back(std::move(made));
+  }
+  return sets;
+}
+
 bool isCut(const Cup& cup, const PartEntry& entry) {
   const auto noted = [&](const std::string& id) {
     return std::any_of(cup.cuts.begin(), cup.cuts.end(), [&](const CutRecord& cut) {

@@ -83,6 +83,8 @@ struct CupPlan {
   /// The first of them; every cup has a wrap, a test part, a marking strip and a base disc.
   const Part& part(const std::string& purpose) const;
   PartSet set(const std::string& purpose) const;
+  /// The same, what is cut from one material at a time: films do not lie on one sheet with others.
+  std::vector<PartSet> sets(const std::string& purpose) const;
 };
 
 /// Everything computed from a document. A value: the same document and stock give the same plan.
