@@ -41,6 +41,51 @@ Measured measuredByGeos(const std::vector<Point>& points) {
   return measured;
 }
 
+/// Parts laid over each other by GEOS: what all of them cover, and what two of them share.
+struct Together {
+  double covered = 0;
+  double shared = 0;
+};
+
+Together togetherByGeos(const std::vector<Part>& first, const std::vector<Part>& second) {
+  GEOSContextHandle_t geos = GEOS_init_r();
+  const auto ringOf = [&](const Path& path) {
+    const auto count = static_cast<unsigned>(path.stretches.size() + 1);
+    GEOSCoordSequence* ring = GEOSCoordSeq_create_r(geos, count, 2);
+    GEOSCoordSeq_setXY_r(geos, ring, 0, path.start.x, path.start.y);
+    for (unsigned i = 1; i < count; ++i) {
+      // Back to the bit where it began.
+      const Point p = i + 1 == count ? path.start : path.stretches[i - 1].end;
+      GEOSCoordSeq_setXY_r(geos, ring, i, p.x, p.y);
+    }
+    return GEOSGeom_createLinearRing_r(geos, ring);
+  };
+  const auto areaOfAll = [&](const std::vector<Part>& parts) {
+    std::vector<GEOSGeometry*> polygons;
+    for (const Part& part : parts) {
+      std::vector<GEOSGeometry*> holes;
+      for (const Path& hole : part.holes) holes.push_back(ringOf(hole));
+      polygons.push_back(GEOSGeom_createPolygon_r(geos, ringOf(part.outline), holes.data(),
+                                                  static_cast<unsigned>(holes.size())));
+    }
+    GEOSGeometry* all = GEOSGeom_createCollection_r(geos, GEOS_MULTIPOLYGON, polygons.data(),
+                                                    static_cast<unsigned>(polygons.size()));
+    GEOSGeometry* joined = GEOSUnaryUnion_r(geos, all);
+    GEOSGeom_destroy_r(geos, all);
+    return joined;
+  };
+  GEOSGeometry* one = areaOfAll(first);
+  GEOSGeometry* other = areaOfAll(second);
+  GEOSGeometry* both = GEOSUnion_r(geos, one, other);
+  GEOSGeometry* lap = GEOSIntersection_r(geos, one, other);
+  Together together;
+  GEOSArea_r(geos, both, &together.covered);
+  GEOSArea_r(geos, lap, &together.shared);
+  for (GEOSGeometry* made : {one, other, both, lap}) GEOSGeom_destroy_r(geos, made);
+  GEOS_finish_r(geos);
+  return together;
+}
+
 }  // namespace
 
 TEST_CASE("the flat's area by GEOS is the lateral area by Pappus and Guldinus") {
@@ -169,4 +214,62 @@ TEST_CASE(
     if (!cup.wall.body.isCone()) continue;
     CHECK(sum == Approx(cup.wall.body.area(cup.wrap.low(), cup.wrap.high()).mm2()).epsilon(3e-5));
   }
+}
+
+TEST_CASE("a cover and a window of one zone leave neither gap nor lap between them, by GEOS") {
+  int cups = 0;
+  for (const Named& named : all()) {
+    const Length wall = named.blank.stations[1].at.length;
+    if (wall < Length::mm(60) || wall > Length::mm(400)) continue;
+    // A V of 40 mm on a rim of 60 would be most of the cup.
+    if (named.blank.stations[0].girth->length < Length::mm(150)) continue;
+    if (named.blank.stations[1].girth->length < Length::mm(150)) continue;
+    ++cups;
+    for (const double seam : {180.0, 0.0, 75.0}) {
+      for (const bool vee : {true, false}) {
+        Cup cup = newCup(named.name, Unit::mm);
+        cup.blank = named.blank;
+        cup.wrap.seamAt = Angle::degrees(seam);
+        cup.wrap.overlap = {};
+        ZoneNode& body = cup.division.body;
+        if (vee) {
+          body.cut = VeeCut{.at = Angle::degrees(60), .wide = WrittenLength::mm(40)};
+        } else {
+          body.cut = UprightCut{.count = 3, .at = Angle::degrees(50)};
+        }
+        Mask cover;
+        cover.id = "cover";
+        cover.zones = {vee ? ".0" : ".1"};
+        Mask window = cover;
+        window.id = "window";
+        window.kind = MaskKind::window;
+        window.margin = WrittenLength::mm(15);
+        cup.division.masks = {cover, window};
+        const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
+        REQUIRE(plan.has_value());
+        const std::vector<Part>& covers = plan->parts(purpose::cover);
+        const std::vector<Part>& windows = plan->parts(purpose::window);
+        INFO(named.name << " seam " << seam << (vee ? " V" : " third"));
+        double sum = 0;
+        for (const Part& part : covers) sum += part.area().mm2();
+        const double covered = sum;
+        for (const Part& part : windows) sum += part.area().mm2();
+        CHECK(covered == Approx(plan->divided.zones[vee ? 0 : 1].area.mm2()).epsilon(2e-5));
+        for (const std::vector<Part>* some : {&covers, &windows}) {
+          for (const Part& part : *some) {
+            std::vector<Point> points{part.outline.start};
+            for (const Stretch& stretch : part.outline.stretches) points.push_back(stretch.end);
+            points.pop_back();
+            INFO(part.id << " " << points.size());
+            CHECK(measuredByGeos(points).valid);
+          }
+        }
+        // Across the seam they lie in the flat a turn apart; else edge to edge.
+        const Together together = togetherByGeos(covers, windows);
+        CHECK(together.shared < 0.01 * 4 * wall.mm());
+        CHECK(together.covered == Approx(sum).margin(0.01 * 4 * wall.mm()));
+      }
+    }
+  }
+  CHECK(cups >= 4);
 }

@@ -93,9 +93,9 @@ std::vector<PartSet> CupPlan::sets(const std::string& purpose) const {
     const PartMaterial material = some.front().material;
     PartSet made = setOf(some, {"%1, %2", {Phrase(title), Phrase(materialTitle(material))}});
     // "film-printed_film" says film twice.
-    std::string name = materialName(material);
-    name = name.substr(0, name.find('_'));
-    made.id = purpose + "-" + name;
+    std::string word = materialName(material);
+    word = word.substr(0, word.find('_'));
+    made.id = purpose + "-" + word;
     sets.push_back(std::move(made));
   }
   return sets;
