@@ -14,6 +14,7 @@
 
 #include "core/cups.h"
 #include "files/disk.h"
+#include "shop/failing_disk.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -300,6 +301,68 @@ TEST_CASE("a program killed in the middle of a change leaves the shop as it was"
     int status = 0;
     REQUIRE(waitpid(child, &status, 0) == child);
     CHECK(opened(folder.file()).find("")->size() == 12);
+  }
+}
+
+TEST_CASE("any write or sync or removal that fails leaves a shop as it was, or wholly changed") {
+  const auto change = [](Shop& shop, int which) -> std::optional<Sentence> {
+    ShelfBlank heavy = moon();
+    heavy.photo.assign(60000, 'x');
+    ShelfBlank other = moon();
+    other.blank.name = "Second moon";
+    switch (which) {
+      case 0:
+        return shop.put({heavy, other});
+      case 1:
+        return shop.remove("Moon barrel");
+      default:
+        return shop.log("Moon barrel", measurement(0.9));
+    }
+  };
+  const auto stateOf = [](const fs::path& file) {
+    Shop shop = opened(file);
+    std::string state;
+    const auto found = shop.find("");
+    for (const ShelfBlank& blank : *found) state += blank.blank.name + "\n";
+    state += std::to_string(shop.measurementsOf("Moon barrel")->size());
+    const auto photo = shop.photoOf("Moon barrel");
+    return state + " " + std::to_string(photo ? photo->size() : 0);
+  };
+  for (int which = 0; which < 3; ++which) {
+    // What it is before and after, where nothing fails.
+    const Folder calm;
+    const auto prepare = [&](const fs::path& file) {
+      Shop shop = opened(file);
+      if (which > 0) REQUIRE_FALSE(shop.put({moon()}).has_value());
+    };
+    prepare(calm.file());
+    const std::string before = stateOf(calm.file());
+    {
+      Shop shop = opened(calm.file());
+      REQUIRE_FALSE(change(shop, which).has_value());
+    }
+    const std::string after = stateOf(calm.file());
+    REQUIRE(before != after);
+    int failed = 0;
+    for (int nth = 1;; ++nth) {
+      const Folder folder;
+      prepare(folder.file());
+      int calls = 0;
+      std::optional<Sentence> trouble;
+      {
+        const FailingDisk disk([&](std::string_view) { return ++calls == nth; });
+        Shop shop = opened(folder.file());
+        trouble = change(shop, which);
+      }
+      if (calls < nth) break;
+      ++failed;
+      INFO("change " << which << ", call " << nth);
+      const std::string now = stateOf(folder.file());
+      // Told where it is not made; what was told as made is.
+      CHECK(now == (trouble ? before : after));
+      if (trouble) CHECK_FALSE(inWords(*trouble, Unit::mm).empty());
+    }
+    CHECK(failed > 5);
   }
 }
 
