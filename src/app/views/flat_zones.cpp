@@ -253,9 +253,7 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
   std::vector<const Zone*> zones;
   for (const Zone& zone : plan.divided.zones) {
     // Where cells have labels of their own, the zone's letter would lie on them.
-    const bool filled = std::any_of(plan.fills.begin(), plan.fills.end(),
-                                    [&](const FillPlan& fill) { return fill.zone == zone.id; });
-    if (!cellsShown_ || !filled) zones.push_back(&zone);
+    if (!cellsShown_ || !isFilled(plan, zone)) zones.push_back(&zone);
   }
   std::stable_partition(zones.begin(), zones.end(),
                         [&](const Zone* zone) { return zone == inHand; });
@@ -267,8 +265,13 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
       if (!zone->region.contains(place)) continue;
       const QPointF at = fit_(plan.wall.flat.toFlat(place));
       if (!room.take(at, large, words)) continue;
-      painter.setPen(lettersOn(lookOf(zone->finish).colour));
-      drawWords(painter, at, words);
+      // Over cells of all colours only a plate lets it be read.
+      if (isFilled(plan, *zone)) {
+        drawPlate(painter, at, words);
+      } else {
+        painter.setPen(lettersOn(lookOf(zone->finish).colour));
+        drawWords(painter, at, words);
+      }
       break;
     }
   }

@@ -223,8 +223,13 @@ void RoundView::paintNames(QPainter& painter, const CupPlan& plan) const {
       if (towards < 0.3 || !zone.region.contains(place)) continue;
       const QPointF at = project(plan.wall.body, plan.wall.onCup(place.theta), place.s);
       if (!room.take(at, metrics, words)) continue;
-      painter.setPen(lettersOn(lookOf(zone.finish).colour));
-      drawWords(painter, at, words);
+      // Over cells of all colours only a plate lets it be read.
+      if (isFilled(plan, zone)) {
+        drawPlate(painter, at, words);
+      } else {
+        painter.setPen(lettersOn(lookOf(zone.finish).colour));
+        drawWords(painter, at, words);
+      }
       break;
     }
   }

@@ -25,6 +25,11 @@ ZoneLook lookOf(const Finish& finish) {
   return {QColor(QString::fromStdString(finish.colour)), false, true};
 }
 
+bool isFilled(const CupPlan& plan, const Zone& zone) {
+  return std::any_of(plan.fills.begin(), plan.fills.end(),
+                     [&](const FillPlan& fill) { return fill.zone == zone.id; });
+}
+
 QColor lettersOn(const QColor& colour) {
   return luminanceOf(colour.name().toStdString()) > 0.3 ? QColor(Theme::light().ink)
                                                         : QColor(Qt::white);

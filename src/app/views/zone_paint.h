@@ -4,7 +4,7 @@
 #include <QBrush>
 #include <QColor>
 
-#include "divide/divide.h"
+#include "job/plan.h"
 
 namespace avrelt {
 
@@ -15,6 +15,9 @@ struct ZoneLook {
   bool filled = false;
 };
 ZoneLook lookOf(const Finish& finish);
+
+/// Whether a zone is filled with a pattern.
+bool isFilled(const CupPlan& plan, const Zone& zone);
 
 /// Ink or paper, whichever is read on this colour.
 QColor lettersOn(const QColor& colour);
