@@ -23,31 +23,24 @@ Order::Order(QObject* parent) : QObject(parent) {
   connect(&arrivals_, &QTimer::timeout, this, &Order::takeArrived);
 }
 
-const CupPlan* Order::plan(int index) const {
-  if (index < 0 || index >= static_cast<int>(planned_.size())) return nullptr;
-  const std::shared_ptr<const CupPlan>& plan = planned_[static_cast<std::size_t>(index)].plan;
-  return plan ? &*plan : nullptr;
-}
-
 const Cup& Order::drawnCup() const {
-  return *planned_.at(static_cast<std::size_t>(current_)).plan->of;
+  return *plan()->of;
 }
 
 bool Order::planHolds() const {
-  return hasCup() && typing_.isEmpty() && planned_[static_cast<std::size_t>(current_)].holds;
+  return typing_.isEmpty() && planned_.holds(current_);
 }
 
 const CupPlan* Order::presentPlan() {
   if (working()) {
-    planned_[static_cast<std::size_t>(current_)].takeBy(std::nullopt);
+    planned_.await(current_);
     emit changed();
   }
   return planHolds() ? plan() : nullptr;
 }
 
 Faults Order::faults() const {
-  Faults faults;
-  if (hasCup()) faults = planned_[static_cast<std::size_t>(current_)].faults;
+  Faults faults = planned_.faults(current_);
   for (const auto& [field, sentence] : typing_.asKeyValueRange()) {
     faults.push_back({field.toStdString(), sentence});
   }
@@ -55,24 +48,28 @@ Faults Order::faults() const {
 }
 
 void Order::setStock(const Stock& stock) {
-  if (stock == stock_) return;
-  stock_ = stock;
-  planned_.clear();
+  if (stock == planned_.stock()) return;
+  planned_.setStock(stock);
   planAgain();
   emit changed();
 }
 
-void Order::pick(GaugeLine gaugeLine) {
-  if (gaugeLine == gaugeLine_) return;
-  gaugeLine_ = gaugeLine;
+template <typename Thing>
+bool Order::take(Thing InHand::*which, const Thing& thing) {
+  if (inHand_.*which == thing) return false;
+  inHand_.*which = thing;
   emit gaugeLinePicked();
+  return true;
+}
+
+void Order::pick(GaugeLine gaugeLine) {
+  take(&InHand::gaugeLine, gaugeLine);
 }
 
 void Order::pickZone(const std::string& zone) {
-  if (zone == zone_) return;
-  zone_ = zone;
+  if (zone == inHand_.zone) return;
   settle();
-  emit gaugeLinePicked();
+  take(&InHand::zone, zone);
 }
 
 void Order::pickPart(const ZonePath& way) {
@@ -81,32 +78,22 @@ void Order::pickPart(const ZonePath& way) {
 }
 
 void Order::pickPeel(int colour) {
-  if (colour == peel_) return;
-  peel_ = colour;
-  emit gaugeLinePicked();
+  take(&InHand::peel, colour);
 }
 
 void Order::pickMove(int move) {
-  if (move == move_) return;
-  move_ = move;
-  emit gaugeLinePicked();
+  take(&InHand::move, move);
 }
 
 void Order::pickLine(const std::string& line) {
-  if (line == line_) return;
-  line_ = line;
-  emit gaugeLinePicked();
+  take(&InHand::line, line);
 }
 
 void Order::load(const Document& document) {
   history_.clear();
   planned_.clear();
   current_ = -1;
-  gaugeLine_ = GaugeLine::none;
-  zone_.clear();
-  line_.clear();
-  move_ = 0;
-  peel_ = -1;
+  inHand_ = {};
   Document named = document;
   for (Cup& cup : named.cups) giveIds(cup);
   put(Snapshot(named, named.cups.empty() ? -1 : 0, {}));
@@ -126,78 +113,14 @@ void Order::put(const Snapshot& snapshot) {
   emit changed();
 }
 
-bool Order::Planned::takeBy(std::optional<std::chrono::steady_clock::time_point> by) {
-  std::optional<CheckedAll<CupPlan>> made = planning->take(by);
-  if (!made) return false;
-  working = false;
-  holds = made->has_value();
-  if (holds) {
-    plan = std::make_shared<const CupPlan>(std::move(**made));
-  } else {
-    faults = std::move(made->error());
-  }
-  return true;
-}
-
-Order::Planned Order::planOf(const std::shared_ptr<const Cup>& cup,
-                             const std::vector<Planned>& others) {
-  const auto same = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
-    return known.unit == document_.units && known.cup == cup;
-  });
-  if (same != planned_.end()) return *same;
-  Planned fresh{cup, document_.units, {}, {}, false, false, {}};
-  // Whichever cup a planning had before, it gives the same; that of this one is the quickest.
-  const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
-    return known.cup->name == cup->name;
-  });
-  if (before != planned_.end()) {
-    fresh.plan = before->plan;
-    const bool taken = std::any_of(others.begin(), others.end(), [&](const Planned& other) {
-      return other.planning == before->planning;
-    });
-    if (!taken) fresh.planning = before->planning;
-    if (fresh.plan && fresh.plan->unit == fresh.unit && *fresh.plan->of == *cup) {
-      // A change taken back: what stands in sight is its plan.
-      fresh.holds = true;
-      if (!fresh.planning) fresh.planning = std::make_shared<Planning>(planners_);
-      return fresh;
-    }
-  }
-  if (!fresh.planning) fresh.planning = std::make_shared<Planning>(planners_);
-  fresh.planning->want(cup, fresh.unit, stock_);
-  fresh.working = true;
-  return fresh;
-}
-
 void Order::planAgain() {
-  // Where one plan keeps the window waiting already, the next does not wait again.
-  const bool busy = std::any_of(planned_.begin(), planned_.end(),
-                                [](const Planned& planned) { return planned.working; });
-  std::vector<Planned> next;
-  for (const std::shared_ptr<const Cup>& cup : now_.cups()) next.push_back(planOf(cup, next));
-  planned_ = std::move(next);
-  std::optional<std::chrono::steady_clock::time_point> by;
-  if (patience_)
-    by = std::chrono::steady_clock::now() + (busy ? std::chrono::milliseconds(0) : *patience_);
-  bool all = true;
-  if (hasCup() && working()) all = planned_[static_cast<std::size_t>(current_)].takeBy(by);
-  for (Planned& planned : planned_) {
-    if (planned.working) all = planned.takeBy(by) && all;
-  }
-  if (!all) arrivals_.start();
+  if (!planned_.plan(now_.cups(), document_.units, current_)) arrivals_.start();
 }
 
 void Order::takeArrived() {
-  bool any = false;
-  bool all = true;
-  for (Planned& planned : planned_) {
-    if (!planned.working) continue;
-    const bool here = planned.takeBy(std::chrono::steady_clock::now());
-    any = any || here;
-    all = all && here;
-  }
-  if (all) arrivals_.stop();
-  if (any) emit changed();
+  const PlannedCups::Arrived arrived = planned_.takeArrived();
+  if (arrived.all) arrivals_.stop();
+  if (arrived.any) emit changed();
 }
 
 bool Order::edit(const QString& text, const std::function<void(Document&)>& change,
@@ -231,10 +154,7 @@ void Order::choose(int index) {
   if (index == current_ || index < 0 || index >= static_cast<int>(document_.cups.size())) return;
   current_ = index;
   typing_.clear();
-  zone_.clear();
-  line_.clear();
-  move_ = 0;
-  peel_ = -1;
+  inHand_.letGo();
   settle();
   emit cupTaken();
   emit changed();

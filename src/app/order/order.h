@@ -8,23 +8,21 @@
 #include <QMap>
 #include <QObject>
 #include <QString>
-#include <QThreadPool>
 #include <QTimer>
 #include <QUndoStack>
 #include <vector>
 
-#include "app/order/planning.h"
+#include "app/order/in_hand.h"
+#include "app/order/planned_cups.h"
 #include "app/order/snapshot.h"
 
 namespace avrelt {
 
-/// What can be picked out in the flat and in the round, and in both at once.
-enum class GaugeLine { none, rimClearance, baseClearance, overlap, seam, strip };
-
-/// The order on the bench: its document, what the plan makes of it, the history of changes, and
-/// which cup and which gauge line are in hand. Views and stations read it and change it only
-/// through `edit`, so that every change can be undone and is planned at once: beside the window,
-/// which waits for the plan as long as its patience goes and otherwise shows it when it comes.
+/// The order on the bench: its document, what the plan makes of it (`PlannedCups`), the history of
+/// changes, and which cup and what of it is in hand (`InHand`). Views and stations read it and
+/// change it only through `edit`, so that every change can be undone and is planned at once: beside
+/// the window, which waits for the plan as long as its patience goes and otherwise shows it when it
+/// comes.
 class Order : public QObject {
   Q_OBJECT
 
@@ -40,14 +38,14 @@ class Order : public QObject {
 
   /// The newest plan that could be made of the cup; none before the first.
   const CupPlan* plan() const { return plan(current_); }
-  const CupPlan* plan(int index) const;
+  const CupPlan* plan(int index) const { return planned_.newest(index); }
   /// The cup that plan is of: while the present one is refused, an earlier one. Who draws the plan
   /// looks up there what it refers to, never in `currentCup()`. Only where there is a plan.
   const Cup& drawnCup() const;
   /// Whether that plan is of the cup as it stands now. If not, draw it greyed.
   bool planHolds() const;
   /// Whether the plan of the cup as it stands now is still being made.
-  bool working() const { return hasCup() && planned_[static_cast<std::size_t>(current_)].working; }
+  bool working() const { return planned_.working(current_); }
   /// The plan of the cup as it stands now, waited for where it is still being made; none where the
   /// cup is refused or something is being typed. For a change that builds on it.
   const CupPlan* presentPlan();
@@ -56,27 +54,29 @@ class Order : public QObject {
   Faults faults() const;
 
   /// How long a change waits for its plan; with none, for as long as it takes.
-  void setPatience(std::optional<std::chrono::milliseconds> patience) { patience_ = patience; }
+  void setPatience(std::optional<std::chrono::milliseconds> patience) {
+    planned_.setPatience(patience);
+  }
 
   /// What the shop knows; every cup is planned anew with it.
-  const Stock& stock() const { return stock_; }
+  const Stock& stock() const { return planned_.stock(); }
   void setStock(const Stock& stock);
 
-  GaugeLine gaugeLine() const { return gaugeLine_; }
+  GaugeLine gaugeLine() const { return inHand_.gaugeLine; }
   void pick(GaugeLine gaugeLine);
 
   /// The id of the zone in hand; where there is no such zone, the first is.
-  const std::string& zone() const { return zone_; }
+  const std::string& zone() const { return inHand_.zone; }
   void pickZone(const std::string& zone);
   /// The part at a way through the tree of cuts.
   void pickPart(const ZonePath& way);
   /// The cut line in hand by its number; empty for none.
-  const std::string& line() const { return line_; }
+  const std::string& line() const { return inHand_.line; }
   void pickLine(const std::string& line);
   /// The number of the tape move being looked at; 0 for none.
-  int move() const { return move_; }
+  int move() const { return inHand_.move; }
   /// The colour whose cells are being lifted; −1 for none.
-  int peel() const { return peel_; }
+  int peel() const { return inHand_.peel; }
   void pickPeel(int colour);
   void pickMove(int move);
 
@@ -126,37 +126,19 @@ class Order : public QObject {
 
  private:
   friend class DocumentChange;
-  struct Planned {
-    std::shared_ptr<const Cup> cup;
-    Unit unit;
-    std::shared_ptr<Planning> planning;   ///< with what stays the same from change to change
-    std::shared_ptr<const CupPlan> plan;  ///< shared: cups not touched keep theirs
-    bool holds = false;
-    bool working = false;
-    Faults faults;
-
-    /// Takes the plan in where it is there by then; whether it was.
-    bool takeBy(std::optional<std::chrono::steady_clock::time_point> by);
-  };
-
   void put(const Snapshot& snapshot);
   bool push(const QString& text, Document next, int current, const QString& key = {});
   void planAgain();
-  Planned planOf(const std::shared_ptr<const Cup>& cup, const std::vector<Planned>& others);
+  /// Takes something else in hand and says so; whether it was something else.
+  template <typename Thing>
+  bool take(Thing InHand::*which, const Thing& thing);
   void takeArrived();
 
   Document document_;
   Snapshot now_;  ///< the same, as the history keeps it
-  Stock stock_;
   int current_ = -1;
-  GaugeLine gaugeLine_ = GaugeLine::none;
-  std::string zone_;
-  std::string line_;
-  int move_ = 0;
-  int peel_ = -1;
-  QThreadPool planners_;  ///< outlasts what is planned on it
-  std::vector<Planned> planned_;
-  std::optional<std::chrono::milliseconds> patience_;
+  InHand inHand_;
+  PlannedCups planned_;
   QTimer arrivals_;
   QMap<QString, Sentence> typing_;
   QUndoStack history_;

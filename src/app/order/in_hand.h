@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+
+namespace avrelt {
+
+/// What can be picked out in the flat and in the round, and in both at once.
+enum class GaugeLine { none, rimClearance, baseClearance, overlap, seam, strip };
+
+/// What of a cup is in hand.
+struct InHand {
+  GaugeLine gaugeLine = GaugeLine::none;
+  std::string zone;  ///< its id; where there is no such zone, the first is
+  std::string line;  ///< the cut line's number; empty for none
+  int move = 0;      ///< the number of the tape move being looked at; 0 for none
+  int peel = -1;     ///< the colour whose cells are being lifted; −1 for none
+
+  /// As another cup is taken in hand; the gauge line is one of every cup.
+  void letGo() { *this = {.gaugeLine = gaugeLine, .zone = {}, .line = {}}; }
+};
+
+}  // namespace avrelt
