@@ -321,6 +321,45 @@ BENCHMARK(stencilAsPdf)->Unit(benchmark::kMicrosecond)->MinTime(1);
 BENCHMARK(keyAsSvg)->Unit(benchmark::kMicrosecond)->MinTime(1);
 BENCHMARK(keyAsPdf)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
+/// How the template of four hundred cells is parted where the wall curves both ways, beside laying
+/// and colouring them.
+void curvedCells(benchmark::State& state, bool parted) {
+  Cup cup = newCup("Moon", Unit::mm);
+  cup.blank.joined = Joined::smooth;
+  cup.blank.stations = {{{}, WrittenLength::mm(230), Girth::around, {}},
+                        {WrittenLength::mm(90), WrittenLength::mm(280), Girth::around, {}},
+                        {WrittenLength::mm(180), WrittenLength::mm(240), Girth::around, {}}};
+  Fill fill = usualFill("", Unit::mm);
+  fill.pattern.size = WrittenLength::mm(11);
+  cup.fills = {fill};
+  const auto plan = planCup(cup, Unit::mm);
+  if (!plan || plan->fills[0].strips.strips.size() < 2) {
+    state.SkipWithError("not parted");
+    return;
+  }
+  const FillPlan& filled = plan->fills[0];
+  for (auto _ : state) {
+    if (parted) {
+      auto strips = stripsOf(filled.cells, false, plan->divided.zones[0], plan->wall.body, cup.film,
+                             std::nullopt);
+      benchmark::DoNotOptimize(strips);
+    } else {
+      auto fills = planFills(cup.fills, plan->divided, plan->wall);
+      benchmark::DoNotOptimize(fills);
+    }
+  }
+  state.counters["cells"] = static_cast<double>(filled.cells.size());
+  state.counters["strips"] = static_cast<double>(filled.strips.strips.size());
+}
+void fillCurvedWall(benchmark::State& state) {
+  curvedCells(state, false);
+}
+void partCurvedTemplate(benchmark::State& state) {
+  curvedCells(state, true);
+}
+BENCHMARK(fillCurvedWall)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(partCurvedTemplate)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
 /// Prints as usual and keeps the times for the ratios.
 class Ratios : public benchmark::ConsoleReporter {
  public:
@@ -344,6 +383,9 @@ class Ratios : public benchmark::ConsoleReporter {
               << "2000 cells filled: " << of("fillTwoThousandCells") / 1000
               << " ms (under 60 wanted); coloured in " << of("colourCells") / of("colourByBoost")
               << " times Boost's sequential colouring (at most 4 wanted)\n"
+              << "a template parted on a curved wall: "
+              << of("partCurvedTemplate") / of("fillCurvedWall")
+              << " times laying and colouring its cells\n"
               << "a stencil's PDF: " << of("stencilAsPdf") / of("stencilAsSvg")
               << " times its SVG; a key's: " << of("keyAsPdf") / of("keyAsSvg")
               << " times (3 wanted; three quarters of it is cairo's printing of numbers and zlib)\n"

@@ -76,6 +76,7 @@ class Parting {
   FillStrips inRows() const {
     return best([this](double bears) { return rows(bears); });
   }
+  std::size_t fewestColumns() const { return static_cast<std::size_t>(columnsFor(bears_)); }
   FillStrips inColumns() const {
     return best([this](double bears) { return columns(bears); });
   }
@@ -174,10 +175,15 @@ class Parting {
     strip.misfit = Length::mm(most * std::min(right - left, 2 * pi));
   }
 
-  FillStrips columns(double bears) const {
+  double span() const { return allRound_ ? 2 * pi : (to_ - from_).radians(); }
+  int columnsFor(double bears) const {
     const int round = Gore::countFor(samples_, bears, 36);
-    const double span = allRound_ ? 2 * pi : (to_ - from_).radians();
-    const int count = std::max(1, static_cast<int>(std::ceil(round * span / (2 * pi) - 1e-9)));
+    return std::max(1, static_cast<int>(std::ceil(round * span() / (2 * pi) - 1e-9)));
+  }
+
+  FillStrips columns(double bears) const {
+    const double span = this->span();
+    const int count = columnsFor(bears);
     const double each = span / count;
     const double start = from_.radians();
     // Where each cell lies from the zone's left end on.
@@ -326,7 +332,8 @@ FillStrips stripsOf(const std::vector<Cell>& cells, bool apart, const Zone& zone
   if (laying == LayingKind::bands) return parting.inRows();
   if (laying == LayingKind::gores) return parting.inColumns();
   FillStrips rows = parting.inRows();
-  if (rows.bears && rows.strips.size() <= 2) return rows;
+  // Of columns there are at least as many as of gores without cells.
+  if (rows.bears && rows.strips.size() <= parting.fewestColumns()) return rows;
   FillStrips columns = parting.inColumns();
   const bool better = rows.bears != columns.bears ? columns.bears
                       : rows.bears                ? columns.strips.size() < rows.strips.size()
