@@ -66,6 +66,7 @@ bool PlannedCups::plan(const std::vector<std::shared_ptr<const Cup>>& cups, Unit
   const bool busy = std::any_of(planned_.begin(), planned_.end(),
                                 [](const Planned& planned) { return planned.working; });
   std::vector<Planned> next;
+  next.reserve(cups.size());
   for (const std::shared_ptr<const Cup>& cup : cups) next.push_back(planOf(cup, unit, next));
   planned_ = std::move(next);
   std::optional<Time> by;

@@ -115,7 +115,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
         for (const Wall& laid : walls->walls) {
           CheckedAll<WrapLayout> layout = WrapLayout::of(laid.flat, cup.wrap, overhang);
           if (!layout) return tl::unexpected(layout.error());
-          layouts.push_back(std::move(*layout));
+          layouts.push_back(*layout);
         }
         return layouts;
       });

@@ -95,7 +95,8 @@ std::vector<PartSet> CupPlan::sets(const std::string& purpose) const {
     // "film-printed_film" says film twice.
     std::string word = materialName(material);
     word = word.substr(0, word.find('_'));
-    made.id = purpose + "-" + word;
+    made.id = purpose;
+    made.id += "-" + word;
     sets.push_back(std::move(made));
   }
   return sets;
