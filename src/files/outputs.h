@@ -33,7 +33,8 @@ tl::expected<Output, Sentence> outputOf(const CupPlan& cup, const PartSet& set, 
 /// Told how many files are made of how many; false stops.
 using FilesGoing = std::function<bool(std::size_t done, std::size_t all)>;
 
-/// The parts of every purpose of every cup, one material a file, as SVG and PDF, then `plan.json`, which lists them.
+/// The parts of every purpose of every cup, one material a file, as SVG and PDF, then `plan.json`,
+/// which lists them.
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
                                                           const FilesGoing& going = {});
 
