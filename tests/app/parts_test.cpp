@@ -274,3 +274,20 @@ TEST_CASE("film's edge is chosen for all lines or for one, and back") {
   open.order().history()->undo();
   CHECK(open.cup().division.body.parts[1].finish.edges.size() == 1);
 }
+
+TEST_CASE("a warning about a cut part leads to its tick where the Cut station was never seen") {
+  LayeredWindow open;
+  open.order().markCut(entriesOf(open.plan(), purpose::baseDisc).front(), true);
+  open.order().markCut(entriesOf(open.plan(), purpose::film).front(), true);
+  open.order().editCup("m", [](Cup& cup) {
+    for (Station& station : cup.blank.stations) {
+      if (station.girth) station.girth->length += Length::inches(0.25);
+    }
+  });
+  REQUIRE(open.window.watchLine().sentence().contains("film of zone B was cut for"));
+  open.press(Qt::Key_F7);
+  QApplication::processEvents();
+  REQUIRE(open.tick("Film, zone B is cut") != nullptr);
+  CHECK(open.tick("Film, zone B is cut")->hasFocus());
+  CHECK(open.cutting().purpose() == purpose::film);
+}

@@ -238,8 +238,10 @@ void CutStation::list(const CupPlan& plan) {
 void CutStation::makeRows(const std::vector<PartEntry>& entries) {
   while (QLayoutItem* item = column_->takeAt(0)) {
     // The row may be the one that was just ticked.
-    if (item->widget() != nullptr) item->widget()->deleteLater();
-    if (item->widget() != nullptr) item->widget()->hide();
+    if (QWidget* widget = item->widget()) {
+      widget->hide();
+      widget->deleteLater();
+    }
     delete item;
   }
   rows_.clear();
@@ -329,14 +331,16 @@ void CutStation::refresh() {
 }
 
 bool CutStation::goTo(const QString& field) {
-  if (field == QLatin1String("cuts")) {
+  if (field.startsWith(QLatin1String("cuts["))) {
+    const auto index = field.mid(5, field.indexOf(QLatin1Char(']')) - 5).toUInt();
+    if (!order_.hasCup() || index >= order_.currentCup().cuts.size()) return false;
+    const CutRecord cut = order_.currentCup().cuts[index];
+    // Also where the station was never seen: its rows are made now.
+    choose(cut.purpose, cut.of);
     for (const Row& row : rows_) {
-      if (!row.cut->isChecked()) continue;
-      choose(row.choice->purpose(), row.choice->of());
-      row.cut->setFocus(Qt::OtherFocusReason);
-      return true;
+      if (row.choice->isChecked()) row.cut->setFocus(Qt::OtherFocusReason);
     }
-    return false;
+    return true;
   }
   if (fields_.find(field) == nullptr) return false;
   choose(purpose::markingStrip);

@@ -39,7 +39,7 @@ enum class SizedFor { laid, bare };
 
 /// Something that is laid at a stage of its own, before or after the rest.
 struct OwnStage {
-  std::string of;  ///< its id: of a stripe, a pattern, a zone of film; the body's for the wrap
+  std::string of;  ///< its id: of a stripe, a pattern, a zone of film, a mask; "wrap"
   int after = 0;   ///< coats on the cup by then
   std::string kept{};
 

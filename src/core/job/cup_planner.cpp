@@ -82,14 +82,17 @@ void CupPlanner::addStageWatches(CupPlan& plan, const Cup& cup) {
                   cup.buildUp.sizedFor));
   }
   if (!stagesOfNothing(cup).empty()) add({laidNothing()});
-  for (const CutRecord& cut : cup.cuts) {
+  for (std::size_t i = 0; i < cup.cuts.size(); ++i) {
+    const CutRecord& cut = cup.cuts[i];
     const std::string id = thingOf(cut);
     const auto thing = std::find_if(plan.things.begin(), plan.things.end(),
                                     [&](const LaidThing& candidate) { return candidate.id == id; });
     if (thing == plan.things.end()) continue;
-    add(watchCut(
+    std::vector<Watch> told = watchCut(
         {thing->name, cut.aroundBase.length, cut.aroundRim.length, thing->round, thing->overlap},
-        plan.stageOf(id).wall.body));
+        plan.stageOf(id).wall.body);
+    for (Watch& watch : told) watch.field = "cuts[" + std::to_string(i) + "]";
+    add(std::move(told));
   }
 }
 
@@ -176,13 +179,27 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                std::make_shared<const Cup>(cup),
                unit,
                std::make_shared<PartShelf>()};
-  for (FillPlan& fill : plan.fills) {
-    const auto zone =
-        std::find_if(plan.divided.zones.begin(), plan.divided.zones.end(),
-                     [&](const Zone& candidate) { return candidate.id == fill.zone; });
-    fill.strips = stripsOf(fill.cells, fill.family == Family::artwork, *zone, wallFor(fill.id).body,
-                           cup.film, cup.wrap.laying);
+  // Colours and seeds make no other cells, and no other strips.
+  std::vector<std::tuple<Pattern, bool, std::string>> patterns;
+  patterns.reserve(plan.fills.size());
+  for (const FillPlan& fill : plan.fills) {
+    const Fill& asked = cup.fills[static_cast<std::size_t>(fill.fill)];
+    patterns.emplace_back(asked.pattern, asked.corners, fill.zone);
   }
+  const std::vector<FillStrips>& strips =
+      strips_({wallIs, divided_.times(), std::move(patterns), cup.film, cup.wrap.laying}, [&] {
+        std::vector<FillStrips> parted;
+        parted.reserve(plan.fills.size());
+        for (const FillPlan& fill : plan.fills) {
+          const auto zone =
+              std::find_if(plan.divided.zones.begin(), plan.divided.zones.end(),
+                           [&](const Zone& candidate) { return candidate.id == fill.zone; });
+          parted.push_back(stripsOf(fill.cells, fill.family == Family::artwork, *zone,
+                                    wallFor(fill.id).body, cup.film, cup.wrap.laying));
+        }
+        return parted;
+      });
+  for (std::size_t i = 0; i < plan.fills.size(); ++i) plan.fills[i].strips = strips[i];
   plan.cutList = cutList(plan.stripes);
   plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
                                cup.division.order, cup.division.masks);
