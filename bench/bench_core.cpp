@@ -249,7 +249,7 @@ void importFiveMegabytes(benchmark::State& state) {
       state.SkipWithError("not read");
       return;
     }
-    auto found = findArtwork(*drawing);
+    auto found = findRepeat(*drawing);
     if (!found) {
       state.SkipWithError("no cells");
       return;

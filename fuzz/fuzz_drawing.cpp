@@ -32,7 +32,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
   }
   // What takes long by its size is for the bench.
   if (points > 4000) return 0;
-  const Checked<FoundArtwork> found = findArtwork(*drawing);
+  const Checked<FoundRepeat> found = findRepeat(*drawing);
   if (!found) {
     require(!inWords(found.error().sentence, Unit::mm).empty());
     return 0;

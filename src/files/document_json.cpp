@@ -2,8 +2,10 @@
 #include "files/document_json.h"
 
 #include <algorithm>
+#include <map>
 
 #include "files/blank_json.h"
+#include "files/decal_json.h"
 #include "files/divide_json.h"
 #include "files/fill_json.h"
 #include "files/json_writing.h"
@@ -52,6 +54,17 @@ class DocumentReader {
       object.fault("cups",
                    {"The list of cups is missing. An order has at least \"cups\": [ ].", {}});
     }
+    object.list("artworks", [&](const Json& item, const std::string& path) {
+      if (document_.artworks.size() < Document::mostArtworks) {
+        document_.artworks.emplace_back(artworkMembers(on(item, path), document_.units));
+      } else {
+        object.fault(path, {"An order takes up to %1 artworks.",
+                            {static_cast<long>(Document::mostArtworks)}});
+      }
+    });
+    object.wholeNumber("ids", mostIds, document_.ids);
+    nameArtworks(object);
+    referToArt(document_);
     document_.kept = object.kept();
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
     if (version_ == 1) {
@@ -61,6 +74,25 @@ class DocumentReader {
   }
 
  private:
+  /// Each has an id of its own.
+  void nameArtworks(ObjectReader& object) {
+    std::map<std::string, std::size_t> first;
+    for (std::size_t i = 0; i < document_.artworks.size(); ++i) {
+      const std::string& id = document_.artworks[i]->id;
+      if (id.empty()) {
+        Artwork named = *document_.artworks[i];
+        named.id = newArtId(document_);
+        document_.artworks[i] = SharedArt(std::move(named));
+        continue;
+      }
+      const auto [at, isNew] = first.try_emplace(id, i);
+      if (isNew) continue;
+      object.fault("artworks[" + std::to_string(i) + "].id",
+                   {"The id “%1” belongs to %2 already. Give this one its own.",
+                    {id, "artworks[" + std::to_string(at->second) + "].id"}});
+    }
+  }
+
   ObjectReader on(const Json& value, std::string path) {
     return {value, std::move(path), json_.lines, faults_};
   }
@@ -122,6 +154,14 @@ class DocumentReader {
     if (const Json* division = object.find("divide")) {
       cup.division = divisionMembers(on(*division, object.pathOf("divide")), document_.units);
     }
+    object.list("sets", [&](const Json& item, const std::string& place) {
+      if (cup.sets.size() < Document::mostSets) {
+        cup.sets.push_back(setMembers(on(item, place), document_.units));
+      } else {
+        object.fault(place,
+                     {"A cup takes up to %1 sets.", {static_cast<long>(Document::mostSets)}});
+      }
+    });
     object.list("cuts", [&](const Json& item, const std::string& place) {
       cup.cuts.push_back(readCut(on(item, place), cup.buildUp.coats));
     });
@@ -178,6 +218,7 @@ class DocumentReader {
     coatCount(object, "after", coats, cut.after);
     object.length("around_base", document_.units, cut.aroundBase);
     object.length("around_rim", document_.units, cut.aroundRim);
+    cut.size = object.lengthIfGiven("size", document_.units);
     cut.kept = object.kept();
     return cut;
   }
@@ -405,6 +446,7 @@ Json written(const CutRecord& cut, const std::vector<Coat>& coats) {
   object["after"] = coatsAs(cut.after, coats);
   object["around_base"] = written(cut.aroundBase);
   object["around_rim"] = written(cut.aroundRim);
+  if (cut.size) object["size"] = written(*cut.size);
   addKept(object, cut.kept);
   return object;
 }
@@ -431,6 +473,10 @@ Json written(const Cup& cup) {
   if (!cup.fills.empty()) {
     object["fills"] = Json::array();
     for (const Fill& fill : cup.fills) object["fills"].push_back(written(fill));
+  }
+  if (!cup.sets.empty()) {
+    object["sets"] = Json::array();
+    for (const DecalSet& set : cup.sets) object["sets"].push_back(written(set));
   }
   if (!cup.cuts.empty()) {
     object["cuts"] = Json::array();
@@ -460,6 +506,13 @@ std::string writeDocument(const Document& document) {
   if (document.paper) root["paper"] = paperName(*document.paper);
   root["cups"] = Json::array();
   for (const Cup& cup : document.cups) root["cups"].push_back(written(cup));
+  if (!document.artworks.empty()) {
+    root["artworks"] = Json::array();
+    for (const SharedArt& artwork : document.artworks) {
+      root["artworks"].push_back(written(*artwork));
+    }
+  }
+  if (document.ids > 0) root["ids"] = document.ids;
   addKept(root, document.kept);
   return root.dump(2) + "\n";
 }

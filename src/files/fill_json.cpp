@@ -3,7 +3,7 @@
 
 #include "files/divide_json.h"
 #include "files/json_writing.h"
-#include "shape/path_text.h"
+#include "files/polygon_json.h"
 
 namespace avrelt {
 namespace {
@@ -17,26 +17,8 @@ constexpr std::size_t mostPins = 6000;
 constexpr double mostMm = 10'000;
 constexpr std::size_t mostArtCells = 6000;
 
-/// "M0 0 10 0 10 10Z": a cell's outlines in mm, the first round it, the others its openings.
-std::string pathText(const Polygon& cell) {
-  std::string text;
-  for (const std::vector<Point>& outline : cell) {
-    text += 'M';
-    bool first = true;
-    for (const Point& p : outline) {
-      for (const double v : {p.x, p.y}) {
-        if (!first) text += ' ';
-        first = false;
-        text += number(v).dump();
-      }
-    }
-    text += 'Z';
-  }
-  return text;
-}
-
-SharedArtwork artworkMembers(ObjectReader object) {
-  Artwork artwork;
+SharedRepeat repeatMembers(ObjectReader object) {
+  Repeat artwork;
   object.text("name", artwork.name);
   object.real("wide", 2, mostMm, artwork.wide);
   object.real("tall", 2, mostMm, artwork.tall);
@@ -47,25 +29,18 @@ SharedArtwork artworkMembers(ObjectReader object) {
                           {static_cast<long>(mostArtCells)}});
       return;
     }
-    Pen pen(Transform(), Length::mm(0.01));
-    if (const Checked<bool> drawn = drawPath(item.get_ref<const std::string&>(), pen); !drawn) {
-      object.fault(path, drawn.error().sentence);
-      return;
-    }
+    std::optional<Polygon> read = outlinesFrom(object, item, path, 2 * mostMm);
+    if (!read) return;
     Polygon cell;
-    for (Polyline& line : pen.take()) {
-      const bool hole = !cell.empty();
-      const double area = signedArea(line.points);
-      const bool far = std::any_of(line.points.begin(), line.points.end(), [](const Point& p) {
-        return std::abs(p.x) > 2 * mostMm || std::abs(p.y) > 2 * mostMm;
-      });
-      if (far || !line.closed || (hole ? area >= 0 : area <= 0)) {
+    for (std::vector<Point>& outline : *read) {
+      const double area = signedArea(outline);
+      if (cell.empty() ? area <= 0 : area >= 0) {
         object.fault(path, {"An outline has to be closed and run counter-clockwise, the openings "
                             "after it clockwise.",
                             {}});
         return;
       }
-      cell.push_back(std::move(line.points));
+      cell.push_back(std::move(outline));
     }
     if (!cell.empty()) artwork.cells.push_back(std::move(cell));
   });
@@ -73,10 +48,10 @@ SharedArtwork artworkMembers(ObjectReader object) {
     object.fault(object.pathOf("cells"), {"An artwork wants its size and at least one cell.", {}});
     return {};
   }
-  return SharedArtwork(std::move(artwork));
+  return SharedRepeat(std::move(artwork));
 }
 
-Json written(const Artwork& artwork) {
+Json written(const Repeat& artwork) {
   Json object = Json::object();
   object["name"] = artwork.name;
   object["wide"] = number(artwork.wide);
@@ -127,7 +102,7 @@ Pattern patternMembers(ObjectReader object, Unit unit) {
                 pattern.heightFit);
   object.wholeNumber("seed", mostSeed, pattern.seed);
   if (const Json* artwork = object.find("artwork")) {
-    pattern.artwork = artworkMembers(object.on(*artwork, object.pathOf("artwork")));
+    pattern.artwork = repeatMembers(object.on(*artwork, object.pathOf("artwork")));
   }
   pattern.kept = object.kept();
   return pattern;

@@ -52,7 +52,7 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
       if (going && !going(done++, all)) {
         return tl::unexpected(Sentence{"Stopped; nothing was written.", {}});
       }
-      for (const PartSet& set : cup.sets(purpose.id)) {
+      for (const PartSet& set : cup.partSets(purpose.id)) {
         for (const OutputKind kind : {OutputKind::svg, OutputKind::pdf}) {
           tl::expected<Output, Sentence> output = outputOf(cup, set, kind, plan.paper, plan.units);
           if (!output) return tl::unexpected(output.error());

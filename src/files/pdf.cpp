@@ -132,6 +132,7 @@ class Layer {
       laid.letterings.push_back(std::move(made));
     }
     laid.edges.push_back(pathOf(part.outline));
+    for (const Path& one : part.more) laid.edges.push_back(pathOf(one));
     for (const Path& hole : part.holes) laid.edges.push_back(pathOf(hole));
     for (const Path& slit : part.slits) laid.edges.push_back(pathOf(slit));
     for (const LaidPath& edge : laid.edges) laid.box.add(edge.box);

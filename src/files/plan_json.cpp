@@ -5,6 +5,7 @@
 #include "divide/flat_outline.h"
 #include "files/json_reader.h"
 #include "files/outputs.h"
+#include "sheet/decal_parts.h"
 
 namespace avrelt {
 namespace {
@@ -344,6 +345,54 @@ void addFills(Json& json, const CupPlan& cup) {
   }
 }
 
+Json artworkJson(const Artwork& artwork) {
+  static constexpr const char* kinds[] = {"drawing", "picture", "lettering", "shape", "joined"};
+  const Box box = artwork.bounds();
+  Json json = Json::object();
+  json["id"] = artwork.id;
+  json["name"] = artwork.name;
+  json["kind"] = kinds[static_cast<std::size_t>(artwork.kind)];
+  json["size_mm"] = {rounded(box.width()), rounded(box.height())};
+  json["area_mm2"] = rounded(signedArea(artwork.silhouette()));
+  json["colours"] = Json::array();
+  for (const ColourArea& area : artwork.areas) json["colours"].push_back(area.colour);
+  return json;
+}
+
+Json setJson(const SetPlan& plan, const DecalSet& set) {
+  Json json = Json::object();
+  json["id"] = plan.id;
+  json["artwork"] = plan.artwork;
+  json["scale"] = rounded(plan.scale);
+  json["size_mm"] = {rounded(plan.box.width()), rounded(plan.box.height())};
+  json["at_deg"] = rounded(set.at.degrees());
+  json["up_mm"] = rounded(plan.middle.s.mm());
+  json["layers"] = Json::array();
+  for (std::size_t i = 0; i < plan.layers.size(); ++i) {
+    const LayerPlan& layer = plan.layers[i];
+    const Layer& chosen = set.layers[i];
+    Json one = {{"kind", layerName(layer.kind)},
+                {"offset_mm", rounded(chosen.offset.length.mm())},
+                {"material", materialName(chosen.material)},
+                {"mirrored", layer.mirrored},
+                {"part", layer.nothing ? Json() : Json(layerPartId(plan.id, layer.id))},
+                {"area_mm2", rounded(layer.area.mm2())},
+                {"wider_mm", rounded(layer.wider.mm())},
+                {"agrees", !layer.odd}};
+    json["layers"].push_back(std::move(one));
+  }
+  const BladeFit& fit = plan.fit();
+  json["thinnest_stroke_mm"] = fit.stroke ? Json(rounded(fit.stroke->width.mm())) : Json();
+  json["thinnest_gap_mm"] = fit.gap ? Json(rounded(fit.gap->width.mm())) : Json();
+  json["parts_to_weed"] = fit.toWeed();
+  json["loose_parts"] = fit.parts;
+  json["sharp_corners"] = fit.sharp;
+  json["cut_mm"] = rounded(fit.cut.mm());
+  json["nothing_thin_from_mm"] =
+      plan.made->leastSize ? Json(rounded(plan.made->leastSize->mm())) : Json();
+  return json;
+}
+
 Json partJson(const Part& part) {
   const Box bounds = part.bounds();
   Json json = Json::object();
@@ -358,6 +407,8 @@ Json partJson(const Part& part) {
   json["mirrored"] = part.mirrored;
   json["laid_after"] = part.laidAfter;
   json["outline_mm"] = points(part.outline);
+  json["more_mm"] = Json::array();
+  for (const Path& one : part.more) json["more_mm"].push_back(points(one));
   json["holes_mm"] = Json::array();
   for (const Path& hole : part.holes) json["holes_mm"].push_back(points(hole));
   json["slits_mm"] = Json::array();
@@ -387,6 +438,8 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
   root["avrelt_plan"] = 2;
   root["units"] = plan.units == Unit::inch ? "in" : "mm";
   root["paper"] = paperName(plan.paper);
+  root["artworks"] = Json::array();
+  for (const SharedArt& artwork : plan.artworks) root["artworks"].push_back(artworkJson(*artwork));
   root["cups"] = Json::array();
   for (const CupPlan& cup : plan.cups) {
     Json json = Json::object();
@@ -406,6 +459,10 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
                      {"each_mm", rounded(cup.snips.each.mm())}};
     addDivision(json, cup, plan.units);
     addFills(json, cup);
+    json["sets"] = Json::array();
+    for (const SetPlan& set : cup.sets) {
+      json["sets"].push_back(setJson(set, cup.of->sets[static_cast<std::size_t>(set.set)]));
+    }
     json["parts"] = Json::array();
     for (const Purpose& purpose : purposes()) {
       for (const Part& part : cup.parts(purpose.id)) json["parts"].push_back(partJson(part));

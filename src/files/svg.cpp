@@ -122,6 +122,9 @@ std::string svgOf(const PartSet& set, Unit unit, const std::string& title) {
          "\" stroke-width=\"0.1\">\n";
   for (const Part& part : set.parts) {
     svg += "    <path id=\"" + part.id + "\" d=\"" + pathData(part.outline, frame) + "\"/>\n";
+    for (const Path& one : part.more) {
+      svg += "    <path d=\"" + pathData(one, frame) + "\"/>\n";
+    }
     for (const Path& hole : part.holes) {
       svg += "    <path d=\"" + pathData(hole, frame) + "\"/>\n";
     }

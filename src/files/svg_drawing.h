@@ -5,7 +5,7 @@
 #include <string_view>
 
 #include "files/read_fault.h"
-#include "pattern/artwork.h"
+#include "pattern/repeat.h"
 
 namespace avrelt {
 

@@ -204,7 +204,7 @@ TEST_CASE("the demo's drawing gives its repeat") {
   const tl::expected<std::string, Sentence> text =
       readFile(AVRELT_DATA "/demo/Moons and stars.svg");
   REQUIRE(text.has_value());
-  const Checked<FoundArtwork> found = findArtwork(read(*text));
+  const Checked<FoundRepeat> found = findRepeat(read(*text));
   REQUIRE(found.has_value());
   CHECK(found->across == 2);
   CHECK(found->up == 2);

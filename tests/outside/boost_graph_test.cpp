@@ -63,7 +63,7 @@ TEST_CASE("neighbours on a tube are a planar graph, and never take more colours 
 }
 
 TEST_CASE("cells of an artwork that face each other across lines are a planar graph too") {
-  Artwork artwork;
+  Repeat artwork;
   artwork.name = "bricks and a lozenge";
   artwork.wide = 40;
   artwork.tall = 40;
@@ -80,7 +80,7 @@ TEST_CASE("cells of an artwork that face each other across lines are a planar gr
     const Wall wall{body, flat, Angle::halfTurn()};
     Fill fill = usualFill("", Unit::mm);
     fill.pattern.family = Family::artwork;
-    fill.pattern.artwork = SharedArtwork(artwork);
+    fill.pattern.artwork = SharedRepeat(artwork);
     fill.pattern.size = WrittenLength::mm(40);
     fill.pattern.line = WrittenLength::mm(0);
     const CheckedAll<std::vector<FillPlan>> plans =

@@ -24,7 +24,10 @@ void PartChoice::show(const PartEntry& entry, const Order& order) {
   const PartSet set = setOf(entry);
   box_ = set.bounds();
   outlines_.clear();
-  for (const Part& part : set.parts) outlines_.push_back(part.outline);
+  for (const Part& part : set.parts) {
+    outlines_.push_back(part.outline);
+    outlines_.insert(outlines_.end(), part.more.begin(), part.more.end());
+  }
   const Part& first = *entry.parts.front();
   paper_ = first.material == PartMaterial::paper;
   int copies = 0;
@@ -39,7 +42,7 @@ void PartChoice::show(const PartEntry& entry, const Order& order) {
   const QString tall = onTape(Length::mm(box_.height()), unit).mark;
   if (many || copies > 1) about << tr("%1 parts").arg(copies);
   if (spares > 0) about << (spares == 1 ? tr("1 spare") : tr("%1 spares").arg(spares));
-  const bool round = !many && copies + spares == 1 && isRound(first.outline);
+  const bool round = !many && copies + spares == 1 && first.more.empty() && isRound(first.outline);
   // The unit once.
   if (!round) wide = wide.section(QLatin1Char(' '), 0, -2);
   about << (round                         ? tr("%1 across").arg(wide)

@@ -26,7 +26,10 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
   if (!order_.planHolds()) painter.setOpacity(0.4);
   const Tiling tiling = tileOver(set_.bounds(), order_.document().printPaper());
   Box all;
-  for (const Part& part : set_.parts) all.add(boundsOf(laidOn(tiling, part.outline)));
+  for (const Part& part : set_.parts) {
+    all.add(boundsOf(laidOn(tiling, part.outline)));
+    for (const Path& one : part.more) all.add(boundsOf(laidOn(tiling, one)));
+  }
   const double margin = Tiling::margin.mm();
   const auto paperOf = [&](const Page& page) {
     return Box{page.window.low - Point{margin, margin + Tiling::footer.mm()},
@@ -52,14 +55,20 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     for (const Page& page : tiling.pages) painter.drawRect(rectOf(page.window));
   }
   for (const Part& part : set_.parts) {
-    const bool film = part.kind == PartKind::film && part.slits.empty();
+    const bool film = part.kind == PartKind::decal ||
+                      (part.kind == PartKind::film && part.slits.empty());
     painter.setPen(QPen(t.ink, 1.4));
     painter.setBrush(film ? t.film : QColor(Qt::transparent));
-    painter.drawPath(painterPath(laidOn(tiling, part.outline), fit));
+    QPainterPath edge = painterPath(laidOn(tiling, part.outline), fit);
+    for (const Path& one : part.more) edge.addPath(painterPath(laidOn(tiling, one), fit));
+    if (part.kind == PartKind::decal) {
+      for (const Path& hole : part.holes) edge.addPath(painterPath(laidOn(tiling, hole), fit));
+    }
+    painter.drawPath(edge);
     painter.setPen(Qt::NoPen);
     for (const Tint& tint : part.tints) {
       QPainterPath shape;
-      for (const Path& edge : tint.edges) shape.addPath(painterPath(laidOn(tiling, edge), fit));
+      for (const Path& one : tint.edges) shape.addPath(painterPath(laidOn(tiling, one), fit));
       painter.setBrush(QColor(QString::fromStdString(tint.colour)));
       painter.drawPath(shape);
     }

@@ -14,17 +14,17 @@
 namespace avrelt {
 namespace {
 
-tl::expected<Checked<FoundArtwork>, ReadFaults> readArtwork(const std::string& text,
+tl::expected<Checked<FoundRepeat>, ReadFaults> readArtwork(const std::string& text,
                                                             const std::string& name) {
   const auto drawing = readDrawing(text, name);
   if (!drawing) return tl::unexpected(drawing.error());
-  return findArtwork(*drawing);
+  return findRepeat(*drawing);
 }
 
 }  // namespace
 
-QString foundWords(const FoundArtwork& found, Unit unit) {
-  const Artwork& artwork = found.artwork;
+QString foundWords(const FoundRepeat& found, Unit unit) {
+  const Repeat& artwork = found.artwork;
   QString words =
       Order::tr("%1: %2 in a repeat %3 wide and %4 tall")
           .arg(QString::fromStdString(artwork.name))
@@ -50,7 +50,7 @@ QString foundWords(const FoundArtwork& found, Unit unit) {
   return words;
 }
 
-tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& path,
+tl::expected<FoundRepeat, QString> takeArtwork(Order& order, const QString& path,
                                                 QWidget* window) {
   const Unit unit = order.unit();
   const QString name = QFileInfo(path).fileName();
@@ -71,7 +71,7 @@ tl::expected<FoundArtwork, QString> takeArtwork(Order& order, const QString& pat
     if (faults.size() > 1) words += Order::tr(" And %1 more like it.").arg(faults.size() - 1);
     return tl::unexpected(words);
   }
-  const Checked<FoundArtwork>& found = **taken;
+  const Checked<FoundRepeat>& found = **taken;
   if (!found) {
     return tl::unexpected(
         Order::tr("%1 cannot be taken. %2").arg(name, say(found.error().sentence, unit)));

@@ -73,7 +73,7 @@ void FillStation::askForArtwork() {
 }
 
 void FillStation::takeArtworkFrom(const QString& path) {
-  const tl::expected<FoundArtwork, QString> taken = takeArtwork(order_, path, this);
+  const tl::expected<FoundRepeat, QString> taken = takeArtwork(order_, path, this);
   if (taken) {
     fit_->tell(*taken);
     patternPages_->show(fit);

@@ -148,7 +148,7 @@ void FitPage::take(int way) {
   });
 }
 
-void FitPage::tell(const FoundArtwork& found) {
+void FitPage::tell(const FoundRepeat& found) {
   found_ = found;
   refresh();
 }

@@ -9,7 +9,7 @@
 #include <QWidget>
 
 #include "app/order/order.h"
-#include "pattern/artwork.h"
+#include "pattern/repeat.h"
 
 namespace avrelt {
 
@@ -29,7 +29,7 @@ class FitPage : public QWidget {
   QCheckBox& mirror() { return *mirror_; }
   QCheckBox& picture() { return *picture_; }
   /// What was found in a drawing; shown while its pattern is in hand.
-  void tell(const FoundArtwork& found);
+  void tell(const FoundRepeat& found);
   QString told() const { return told_->text(); }
 
  private:
@@ -45,7 +45,7 @@ class FitPage : public QWidget {
   QCheckBox* mirror_ = nullptr;
   QCheckBox* picture_ = nullptr;
   QLabel* told_ = nullptr;
-  std::optional<FoundArtwork> found_;
+  std::optional<FoundRepeat> found_;
   bool filling_ = false;
 };
 

@@ -66,10 +66,10 @@ void fillZone(Order& order, Family family) {
                 [&](Cup& cup) { cup.fills.push_back(fill); });
 }
 
-bool fillWithArtwork(Order& order, const Artwork& artwork) {
+bool fillWithArtwork(Order& order, const Repeat& artwork) {
   const Zone* zone = zoneInHand(order);
   if (zone == nullptr) return false;
-  const SharedArtwork shared(artwork);
+  const SharedRepeat shared(artwork);
   const auto change = [&](Fill& fill) {
     fill.pattern.family = Family::artwork;
     fill.pattern.artwork = shared;
@@ -95,9 +95,9 @@ bool fillWithArtwork(Order& order, const Artwork& artwork) {
 void callPicture(Order& order, bool picture) {
   const Fill* fill = fillInHand(order);
   if (fill == nullptr || !fill->pattern.artwork) return;
-  Artwork artwork = *fill->pattern.artwork;
+  Repeat artwork = *fill->pattern.artwork;
   artwork.picture = picture;
-  const SharedArtwork shared(std::move(artwork));
+  const SharedRepeat shared(std::move(artwork));
   editFill(order, picture ? Order::tr("Call it a picture") : Order::tr("Call it no picture"), {},
            [&](Fill& changed) {
              changed.pattern.artwork = shared;

@@ -13,7 +13,7 @@ namespace avrelt {
 void fillZone(Order& order, Family family);
 /// Fills it with an artwork, true to its drawn size and closed at the seam in proportion.
 /// False where the order would be too large.
-bool fillWithArtwork(Order& order, const Artwork& artwork);
+bool fillWithArtwork(Order& order, const Repeat& artwork);
 /// Says whether its artwork is a picture; one that is gets its proportion back.
 void callPicture(Order& order, bool picture);
 /// Takes the pattern of the zone in hand away.

@@ -132,6 +132,7 @@ bool Order::edit(const QString& text, const std::function<void(Document&)>& chan
 
 bool Order::push(const QString& text, Document next, int current, const QString& key) {
   for (Cup& cup : next.cups) giveIds(cup);
+  referToArt(next);
   if (const std::optional<Sentence> fault = sizeFault(next)) {
     emit refused(*fault);
     return false;
@@ -210,6 +211,22 @@ void Order::setUnit(Unit unit) {
        [unit](Document& document) { document.units = unit; });
 }
 
+namespace {
+
+/// How large the set is that a layer belongs to; nothing for what is no layer.
+std::optional<WrittenLength> sizeOfSet(const Cup& cup, const std::vector<std::string>& of) {
+  for (const DecalSet& set : cup.sets) {
+    for (const Layer& layer : set.layers) {
+      if (std::find(of.begin(), of.end(), layer.id) != of.end()) {
+        return WrittenLength{set.size.length, {}};
+      }
+    }
+  }
+  return std::nullopt;
+}
+
+}  // namespace
+
 void Order::markCut(const PartEntry& entry, bool cut) {
   const CupPlan* planned = presentPlan();
   if (!hasCup() || (cut && planned == nullptr)) return;
@@ -229,7 +246,8 @@ void Order::markCut(const PartEntry& entry, bool cut) {
                         stage.after,
                         {stage.wall.body.aroundBase(), {}},
                         {stage.wall.body.aroundRim(), {}},
-                        {}});
+                        {},
+                        sizeOfSet(cup, entry.of)});
   });
 }
 

@@ -9,6 +9,8 @@ Snapshot::Snapshot(const Document& document, int current, const Snapshot& before
     : current_(current) {
   rest_.units = document.units;
   rest_.paper = document.paper;
+  rest_.artworks = document.artworks;
+  rest_.ids = document.ids;
   rest_.kept = document.kept;
   const auto& known = before.cups_;
   for (std::size_t i = 0; i < document.cups.size(); ++i) {

@@ -3,6 +3,7 @@
 #include <stdexcept>
 
 #include "job/plan.h"
+#include "sheet/decal_parts.h"
 #include "sheet/divide_parts.h"
 #include "sheet/fill_parts.h"
 #include "sheet/film_parts.h"
@@ -129,6 +130,17 @@ std::vector<Part> stripesOf(const CupPlan& plan) {
   return parts;
 }
 
+std::vector<Part> layersOf(const CupPlan& plan) {
+  std::vector<Part> parts;
+  for (const SetPlan& set : plan.sets) {
+    const DecalSet& chosen = plan.of->sets[static_cast<std::size_t>(set.set)];
+    for (Part& part : decalParts(set, chosen, plan.of->name)) {
+      append(parts, at(plan.stageOf(part.of.front()), {std::move(part)}));
+    }
+  }
+  return parts;
+}
+
 /// A purpose and how its parts are made. Nothing is refused there: what could be was, when the cup
 /// was planned.
 struct Maker {
@@ -188,6 +200,7 @@ const std::vector<Maker>& makers() {
          return used(plan, marksSheets(plan.divided, plan.wall.flat, plan.unit, plan.of->name));
        }},
       {{purpose::stripe, {"Stripes", {}}}, stripesOf},
+      {{purpose::layer, {"Layers of sets", {}}}, layersOf},
       {{purpose::stencil, {"Stencil", {}}},
        [](const CupPlan& plan) { return ofFills(plan, stencilParts); }},
       {{purpose::straight, {"Straight stencil", {}}},

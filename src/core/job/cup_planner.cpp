@@ -12,6 +12,7 @@
 #include "watch/film_rules.h"
 #include "watch/laid_rules.h"
 #include "watch/laying_rules.h"
+#include "watch/set_rules.h"
 #include "watch/wrap_rules.h"
 
 namespace avrelt {
@@ -65,11 +66,28 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   add(watchMasks(cup.division.masks, plan.divided));
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));
+  add(watchSets(cup.sets, plan.sets, body));
   if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   addStageWatches(plan, cup);
   sortWorstFirst(plan.watches);
 }
+
+namespace {
+
+/// Whether a layer that is cut already has the size that its set has now.
+std::vector<Watch> watchCutLayer(const Cup& cup, const CutRecord& cut, const Sentence& name) {
+  if (!cut.size) return {};
+  for (const DecalSet& set : cup.sets) {
+    const bool here = std::any_of(set.layers.begin(), set.layers.end(), [&](const Layer& layer) {
+      return std::find(cut.of.begin(), cut.of.end(), layer.id) != cut.of.end();
+    });
+    if (here) return watchCutLayers({{name, cut.size->length}}, set.size.length);
+  }
+  return {};
+}
+
+}  // namespace
 
 /// What is laid at its own stage, and what is cut already.
 void CupPlanner::addStageWatches(CupPlan& plan, const Cup& cup) {
@@ -91,6 +109,8 @@ void CupPlanner::addStageWatches(CupPlan& plan, const Cup& cup) {
     std::vector<Watch> told = watchCut(
         {thing->name, cut.aroundBase.length, cut.aroundRim.length, thing->round, thing->overlap},
         plan.stageOf(id).wall.body);
+    // A layer that goes round part of the cup fits any girth; that its mates fit is another matter.
+    if (thing->kind == LaidKind::layer) told = watchCutLayer(cup, cut, thing->name);
     for (Watch& watch : told) watch.field = "cuts[" + std::to_string(i) + "]";
     add(std::move(told));
   }
@@ -139,6 +159,8 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   CheckedAll<std::vector<FillPlan>> fills = std::vector<FillPlan>();
   if (divided) fills = fills_(cup.fills, *divided, wallFor, stock.filling, wallIs);
   if (!fills) take(fills.error());
+  CheckedAll<std::vector<SetPlan>> sets = sets_(cup.sets, wall, wallFor, wallIs);
+  if (!sets) take(sets.error());
   for (const Fault& fault : maskFaults(cup.division.masks)) {
     faults.push_back({"divide." + fault.field, fault.sentence});
   }
@@ -175,6 +197,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                std::move(*stripes),
                {},
                std::move(*fills),
+               std::move(*sets),
                {},
                std::make_shared<const Cup>(cup),
                unit,
@@ -206,7 +229,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   for (std::size_t i = 0; i < walls->walls.size(); ++i) {
     plan.laidStages.push_back({walls->after[i], walls->walls[i], (*wraps)[i]});
   }
-  plan.things = laidThings(cup, plan.divided, plan.stripes, plan.fills);
+  plan.things = laidThings(cup, plan.divided, plan.stripes, plan.fills, plan.sets);
   addWatches(plan, cup);
   return plan;
 }

@@ -39,6 +39,7 @@ class CupPlanner {
   Kept<std::tuple<long, Wrap, Base, Film>, Layings> layings_;
   Kept<std::tuple<long, ZoneNode>, CheckedAll<Divided>> divided_;
   FillPlanner fills_;
+  SetPlanner sets_;
   /// How templates are parted, by the walls and zones made before and what their cells come of.
   Kept<std::tuple<long, long, std::vector<std::tuple<Pattern, bool, std::string>>, Film,
                   std::optional<LayingKind>>,

@@ -47,7 +47,26 @@ std::size_t artPointsOf(const Cup& cup) {
 std::size_t artPointsOf(const Document& document) {
   std::size_t points = 0;
   for (const Cup& cup : document.cups) points += artPointsOf(cup);
+  for (const SharedArt& artwork : document.artworks) points += artwork->points();
   return points;
+}
+
+const Artwork* artCalled(const Document& document, const std::string& id) {
+  for (const SharedArt& artwork : document.artworks) {
+    if (artwork->id == id) return &*artwork;
+  }
+  return nullptr;
+}
+
+void referToArt(Document& document) {
+  for (Cup& cup : document.cups) {
+    for (DecalSet& set : cup.sets) {
+      const auto found =
+          std::find_if(document.artworks.begin(), document.artworks.end(),
+                       [&](const SharedArt& artwork) { return artwork->id == set.artwork; });
+      set.art = found == document.artworks.end() ? SharedArt() : *found;
+    }
+  }
 }
 
 std::optional<Sentence> sizeFault(const Document& document) {
@@ -55,6 +74,17 @@ std::optional<Sentence> sizeFault(const Document& document) {
     return Sentence{
         "An order takes up to %2 cups, and this has %1. Make two orders of it.",
         {static_cast<long>(document.cups.size()), static_cast<long>(Document::mostCups)}};
+  }
+  if (document.artworks.size() > Document::mostArtworks) {
+    return Sentence{"An order takes up to %2 artworks, and this has %1. Remove some.",
+                    {static_cast<long>(document.artworks.size()),
+                     static_cast<long>(Document::mostArtworks)}};
+  }
+  for (const Cup& cup : document.cups) {
+    if (cup.sets.size() > Document::mostSets) {
+      return Sentence{"A cup takes up to %1 sets. Remove some.",
+                      {static_cast<long>(Document::mostSets)}};
+    }
   }
   if (const std::size_t points = artPointsOf(document); points > Document::mostArtPoints) {
     return Sentence{

@@ -11,6 +11,7 @@
 #include "cup/laying.h"
 #include "cup/seam_doubt.h"
 #include "cup/wrap.h"
+#include "decal/decal_set.h"
 #include "divide/division.h"
 #include "pattern/fill.h"
 #include "sheet/marking_strip.h"
@@ -27,6 +28,8 @@ struct CutRecord {
   WrittenLength aroundBase;
   WrittenLength aroundRim;
   std::string kept;
+  /// Of a layer: how large its set was then.
+  std::optional<WrittenLength> size{};
 
   friend bool operator==(const CutRecord&, const CutRecord&) = default;
 };
@@ -45,6 +48,7 @@ struct Cup {
   Base base;
   Division division;
   std::vector<Fill> fills;
+  std::vector<DecalSet> sets;
   MarkingStrip strip;
   std::vector<CutRecord> cuts;
   std::string kept;
@@ -61,11 +65,17 @@ struct Document {
   static constexpr std::size_t mostCups = 200;
   /// Of all artworks of an order: files are read up to 16 MB, and a point takes some 20 bytes.
   static constexpr std::size_t mostArtPoints = 500'000;
+  static constexpr std::size_t mostArtworks = 500;
+  static constexpr std::size_t mostSets = 100;  ///< of a cup
 
   Unit units = Unit::inch;
   /// For prints; left out, the paper usual where the unit is.
   std::optional<Paper> paper;
   std::vector<Cup> cups;
+  /// Used on any of the cups.
+  std::vector<SharedArt> artworks;
+  /// How many ids were made for artworks.
+  int ids = 0;
   std::string kept;
 
   Paper printPaper() const { return paper.value_or(usualPaper(units)); }
@@ -82,6 +92,11 @@ bool takesFilm(const Cup& cup);
 /// The points of a cup's artworks.
 std::size_t artPointsOf(const Cup& cup);
 std::size_t artPointsOf(const Document& document);
+
+/// Gives every set of the order the artwork its id names, as it is now.
+void referToArt(Document& document);
+/// The artwork of this id; nothing where there is none.
+const Artwork* artCalled(const Document& document, const std::string& id);
 
 /// What makes an order larger than one that can be saved and opened, if anything: its cups, or the
 /// points of its drawings.

@@ -36,6 +36,10 @@ void eachId(AnyCup& cup, const Call& call) {
   eachIdOf(cup.division.masks, "divide.masks", "mask", call);
   eachIdOf(cup.fills, "fills", "fill", call);
   eachIdOf(cup.buildUp.coats, "build_up.coats", "coat", call);
+  eachIdOf(cup.sets, "sets", "set", call);
+  for (std::size_t i = 0; i < cup.sets.size(); ++i) {
+    eachIdOf(cup.sets[i].layers, "sets[" + std::to_string(i) + "].layers", "layer", call);
+  }
 }
 
 std::set<std::string> usedIn(const Cup& cup) {
@@ -80,6 +84,12 @@ Node* called(Node& node, const std::string& id) {
 
 std::string newId(Cup& cup, const char* kind) {
   return newId(cup.ids, usedIn(cup), kind);
+}
+
+std::string newArtId(Document& document) {
+  std::set<std::string> used;
+  for (const SharedArt& artwork : document.artworks) used.insert(artwork->id);
+  return newId(document.ids, used, "art");
 }
 
 void giveIds(Cup& cup) {
@@ -209,6 +219,14 @@ void forget(Cup& cup, const std::set<std::string>& gone) {
   std::erase_if(cup.division.order, [&](const std::string& id) { return gone.contains(id); });
   std::erase_if(cup.division.stripes,
                 [&](const Stripe& stripe) { return lost.contains(stripe.id); });
+  for (const DecalSet& set : cup.sets) {
+    if (!gone.contains(set.id)) continue;
+    for (const Layer& layer : set.layers) lost.insert(layer.id);
+  }
+  std::erase_if(cup.sets, [&](const DecalSet& set) { return gone.contains(set.id); });
+  for (DecalSet& set : cup.sets) {
+    std::erase_if(set.layers, [&](const Layer& layer) { return lost.contains(layer.id); });
+  }
   std::vector<Mask>& masks = cup.division.masks;
   for (Mask& mask : masks) {
     std::erase_if(mask.zones, [&](const std::string& id) { return lost.contains(id); });

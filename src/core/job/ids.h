@@ -13,8 +13,11 @@ namespace avrelt {
 /// A new id for a thing of this cup: "cut-7". None is given twice.
 std::string newId(Cup& cup, const char* kind);
 
+/// The same for an artwork of the order: "art-3".
+std::string newArtId(Document& document);
+
 /// Gives an id to everything of a cup that has none: nodes and cuts of the division, stripes,
-/// fills, coats. What has one keeps it.
+/// fills, coats, sets and their layers. What has one keeps it.
 void giveIds(Cup& cup);
 
 /// The id of the node at a way through the tree, also of a part that is not kept; nothing where
@@ -28,7 +31,7 @@ void addIdsBelow(const ZoneNode& node, std::set<std::string>& ids);
 
 /// What referred to one zone, its pattern and its turn to be filled, refers to another.
 void referTo(Cup& cup, const std::string& from, const std::string& to);
-/// Takes away what refers to things that are gone: patterns, turns, stripes, masks, and stages and
+/// Takes away what refers to things that are gone: patterns, turns, stripes, masks, sets and layers, and stages and
 /// notes of what was cut, theirs too.
 void forget(Cup& cup, const std::set<std::string>& gone);
 

@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "job/ids.h"
+#include "sheet/decal_parts.h"
 
 namespace avrelt {
 namespace {
@@ -30,7 +31,8 @@ Sentence maskName(const Mask& mask, const std::string& letters) {
 
 std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
                                   const std::vector<StripePlan>& stripes,
-                                  const std::vector<FillPlan>& fills) {
+                                  const std::vector<FillPlan>& fills,
+                                  const std::vector<SetPlan>& sets) {
   std::vector<LaidThing> things;
   const auto add = [&](LaidKind kind, const std::string& id, Sentence name, double round,
                        Length overlap) {
@@ -69,6 +71,15 @@ std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
     add(LaidKind::stripe, stripe.id, {"stripe on line %1", {stripe.line}}, stripe.closed ? 1 : 0,
         stripe.closed ? asked.overlap.length : Length());
   }
+  for (const SetPlan& set : sets) {
+    const DecalSet& chosen = cup.sets[static_cast<std::size_t>(set.set)];
+    for (std::size_t i = 0; i < set.layers.size(); ++i) {
+      const LayerPlan& layer = set.layers[i];
+      if (layer.nothing) continue;
+      add(LaidKind::layer, layer.id, {"%1 of %2", {Phrase(layerWords(chosen, i)), set.name}},
+          roundOf(layer.region), {});
+    }
+  }
   if (isWrapped(cup)) {
     add(LaidKind::wrap, wrapThing,
         cup.wrap.over == WrapOver::none ? Sentence{"wrap", {}}
@@ -88,7 +99,10 @@ std::vector<OwnStage> stagesOfNothing(const Cup& cup) {
     const bool there = own.of == wrapThing || nodeCalled(cup.division.body, own.of) != nullptr ||
                        std::any_of(cup.fills.begin(), cup.fills.end(), is) ||
                        std::any_of(cup.division.stripes.begin(), cup.division.stripes.end(), is) ||
-                       std::any_of(cup.division.masks.begin(), cup.division.masks.end(), is);
+                       std::any_of(cup.division.masks.begin(), cup.division.masks.end(), is) ||
+                       std::any_of(cup.sets.begin(), cup.sets.end(), [&](const DecalSet& set) {
+                         return std::any_of(set.layers.begin(), set.layers.end(), is);
+                       });
     if (!there) lost.push_back(own);
   }
   return lost;

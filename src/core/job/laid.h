@@ -4,12 +4,13 @@
 #include <string>
 #include <vector>
 
+#include "decal/set_plan.h"
 #include "job/document.h"
 
 namespace avrelt {
 
 /// Kinds of things that are laid on a cup, each at its stage among the coats.
-enum class LaidKind { mask, pattern, film, stripe, wrap };
+enum class LaidKind { mask, pattern, film, stripe, layer, wrap };
 
 /// What the wrap is called by among the things laid.
 inline constexpr char wrapThing[] = "wrap";
@@ -30,7 +31,8 @@ struct LaidThing {
 /// last.
 std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
                                   const std::vector<StripePlan>& stripes,
-                                  const std::vector<FillPlan>& fills);
+                                  const std::vector<FillPlan>& fills,
+                                  const std::vector<SetPlan>& sets = {});
 
 /// Those of its own stages that are of nothing there is any more.
 std::vector<OwnStage> stagesOfNothing(const Cup& cup);

@@ -50,6 +50,9 @@ std::string thingOf(const CutRecord& cut) {
 }
 
 Sentence titleOf(const PartEntry& entry) {
+  if (entry.parts.size() == 1 && !entry.parts.front()->name.pattern.empty()) {
+    return entry.parts.front()->name;
+  }
   const auto purpose = std::find_if(purposes().begin(), purposes().end(),
                                     [&](const Purpose& one) { return one.id == entry.purpose; });
   std::vector<std::string> zones;
@@ -74,7 +77,7 @@ PartSet setOf(const PartEntry& entry) {
   return setOf(parts, titleOf(entry));
 }
 
-std::vector<PartSet> CupPlan::sets(const std::string& purpose) const {
+std::vector<PartSet> CupPlan::partSets(const std::string& purpose) const {
   std::vector<std::vector<Part>> byMaterial;
   for (const Part& part : parts(purpose)) {
     const auto same = std::find_if(
@@ -86,7 +89,7 @@ std::vector<PartSet> CupPlan::sets(const std::string& purpose) const {
       same->push_back(part);
     }
   }
-  std::vector<PartSet> sets;
+  std::vector<PartSet> lots;
   if (byMaterial.size() == 1) return {set(purpose)};
   const Sentence title = set(purpose).title;
   for (const std::vector<Part>& some : byMaterial) {
@@ -97,9 +100,9 @@ std::vector<PartSet> CupPlan::sets(const std::string& purpose) const {
     word = word.substr(0, word.find('_'));
     made.id = purpose;
     made.id += "-" + word;
-    sets.push_back(std::move(made));
+    lots.push_back(std::move(made));
   }
-  return sets;
+  return lots;
 }
 
 bool isCut(const Cup& cup, const PartEntry& entry) {

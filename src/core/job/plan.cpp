@@ -57,6 +57,7 @@ CheckedAll<Plan> planDocument(const Document& document, const Stock& stock) {
   Plan plan;
   plan.units = document.units;
   plan.paper = document.printPaper();
+  plan.artworks = document.artworks;
   Faults faults;
   std::set<std::string> slugs;
   if (std::optional<Sentence> fault = sizeFault(document)) {

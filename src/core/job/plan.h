@@ -68,6 +68,8 @@ struct CupPlan {
   std::vector<StripCut> cutList;
   /// The patterns that fill zones.
   std::vector<FillPlan> fills;
+  /// What is made of artworks.
+  std::vector<SetPlan> sets;
   std::vector<Watch> watches;
   /// What all this was worked out from.
   std::shared_ptr<const Cup> of;
@@ -84,7 +86,7 @@ struct CupPlan {
   const Part& part(const std::string& purpose) const;
   PartSet set(const std::string& purpose) const;
   /// The same, what is cut from one material at a time: films do not lie on one sheet with others.
-  std::vector<PartSet> sets(const std::string& purpose) const;
+  std::vector<PartSet> partSets(const std::string& purpose) const;
 };
 
 /// Everything computed from a document. A value: the same document and stock give the same plan.
@@ -92,6 +94,7 @@ struct Plan {
   Unit units = Unit::inch;
   Paper paper = Paper::letter;
   std::vector<CupPlan> cups;
+  std::vector<SharedArt> artworks;
 };
 
 /// What the shop knows that a plan depends on.

@@ -31,6 +31,7 @@ inline constexpr char uprightGauge[] = "upright_gauge";  ///< the heights of all
 inline constexpr char ringStrip[] = "ring_strip";        ///< bands whose upper edges lie on rings
 inline constexpr char marksSheet[] = "marks_sheet";      ///< says where every line is marked
 inline constexpr char stripe[] = "stripe";
+inline constexpr char layer[] = "layer";  ///< of sets made from artworks
 inline constexpr char stencil[] = "stencil";
 inline constexpr char straight[] = "straight_stencil";  ///< as if the wall were upright
 inline constexpr char key[] = "key";           ///< the stencil on paper, every cell's colour

@@ -37,7 +37,7 @@ struct Pattern {
   TaperFit taperFit = TaperFit::narrow;
   HeightFit heightFit = HeightFit::sized;
   int seed = 1;             ///< of pebbles
-  SharedArtwork artwork{};  ///< of the family of that name
+  SharedRepeat artwork{};  ///< of the family of that name
   std::string kept{};
 
   friend bool operator==(const Pattern&, const Pattern&) = default;

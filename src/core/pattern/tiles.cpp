@@ -266,7 +266,7 @@ Tile sideBySide(Tile tile) {
   return tile;
 }
 
-Tile tileOf(const Artwork& artwork) {
+Tile tileOf(const Repeat& artwork) {
   Tile tile{artwork.wide, artwork.tall, 1, {}, {}};
   std::vector<double> heights;
   for (const Polygon& cell : artwork.cells) {

@@ -5,7 +5,7 @@
 #include <vector>
 
 #include "measure/sentence.h"
-#include "pattern/artwork.h"
+#include "pattern/repeat.h"
 #include "shape/point.h"
 
 namespace avrelt {
@@ -73,6 +73,6 @@ Tile tileOf(Family family, double ratio, double fine = 1e-4);
 /// that two cells share whole sides, end to end.
 Tile sideBySide(Tile tile);
 /// An artwork's, in mm. Its cells leave the lines between them free.
-Tile tileOf(const Artwork& artwork);
+Tile tileOf(const Repeat& artwork);
 
 }  // namespace avrelt

@@ -223,10 +223,26 @@ WholePaths drawnOut(const WholePaths& paths, double by) {
   return result;
 }
 
-WholePaths drawnWide(const WholePaths& closed, const WholePaths& open, double half) {
-  cl::ClipperOffset offset(sharp);
-  offset.AddPaths(closed, cl::jtMiter, cl::etClosedLine);
-  offset.AddPaths(open, cl::jtMiter, cl::etOpenButt);
+WholePaths drawnOut(const WholePaths& paths, double by, Corners corners, double roundTo) {
+  cl::ClipperOffset offset(sharp, roundTo);
+  offset.AddPaths(paths, corners == Corners::round ? cl::jtRound : cl::jtMiter,
+                  cl::etClosedPolygon);
+  WholePaths result;
+  offset.Execute(result, by);
+  return result;
+}
+
+WholePaths drawnWide(const WholePaths& closed, const WholePaths& open, double half,
+                     const LineStyle& style, double roundTo) {
+  const cl::JoinType join = style.join == LineJoin::round   ? cl::jtRound
+                            : style.join == LineJoin::bevel ? cl::jtSquare
+                                                            : cl::jtMiter;
+  const cl::EndType end = style.cap == LineCap::round    ? cl::etOpenRound
+                          : style.cap == LineCap::square ? cl::etOpenSquare
+                                                         : cl::etOpenButt;
+  cl::ClipperOffset offset(style.mitreLimit, roundTo);
+  offset.AddPaths(closed, join, cl::etClosedLine);
+  offset.AddPaths(open, join, end);
   WholePaths result;
   offset.Execute(result, half);
   return result;

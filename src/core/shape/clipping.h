@@ -4,6 +4,8 @@
 #include <polyclipping/clipper.hpp>
 #include <vector>
 
+#include "shape/corner.h"
+
 namespace avrelt {
 
 /// Polygons in whole numbers, as Clipper takes them: the one place where booleans and offsets are
@@ -35,7 +37,11 @@ std::vector<WholePart> combinedParts(const WholePaths& first, const WholePaths& 
 WholePaths openWithin(const WholePath& line, const WholePaths& inside);
 /// Closed outlines drawn out by so much, or in below 0; corners stay sharp up to four times as far.
 WholePaths drawnOut(const WholePaths& paths, double by);
-/// The area lines cover when drawn this far to both sides, with flat ends and sharp corners.
-WholePaths drawnWide(const WholePaths& closed, const WholePaths& open, double half);
+/// The same with corners of either kind; round ones true to `roundTo`.
+WholePaths drawnOut(const WholePaths& paths, double by, Corners corners, double roundTo);
+/// The area lines cover when drawn this far to both sides. A bevel is cut off at the line's own
+/// half width, which is a little farther out than SVG has it.
+WholePaths drawnWide(const WholePaths& closed, const WholePaths& open, double half,
+                     const LineStyle& style, double roundTo);
 
 }  // namespace avrelt

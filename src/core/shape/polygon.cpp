@@ -13,6 +13,8 @@ namespace {
 constexpr double perMm = 1e4;
 /// Less than this, in square units, is dust of the rounding.
 constexpr double dust = 1e-4 * perMm * perMm;
+/// How far a round corner may stand off its circle, in units.
+constexpr double roundTo = 0.005 * perMm;
 
 WholePath toPath(const std::vector<Point>& points) {
   WholePath path;
@@ -126,11 +128,11 @@ Polygon enclosedBy(const std::vector<Polyline>& lines, bool evenOdd) {
   return fromPaths(combined(paths, {}, Combine::either, dust, evenOdd));
 }
 
-Polygon drawnWide(const std::vector<Polyline>& lines, Length width) {
+Polygon drawnWide(const std::vector<Polyline>& lines, Length width, const LineStyle& style) {
   WholePaths closed;
   WholePaths open;
   for (const Polyline& line : lines) (line.closed ? closed : open).push_back(toPath(line.points));
-  return fromPaths(drawnWide(closed, open, width.mm() / 2 * perMm));
+  return fromPaths(drawnWide(closed, open, width.mm() / 2 * perMm, style, roundTo));
 }
 
 Polygon unionOf(const std::vector<Polygon>& polygons) {
@@ -152,6 +154,21 @@ Polygon operator-(const Polygon& a, const Polygon& b) {
 Polygon shrunkBy(const Polygon& polygon, Length by) {
   if (by <= Length()) return polygon;
   return fromPaths(drawnOut(toPaths(polygon), -by.mm() * perMm));
+}
+
+Polygon offsetBy(const Polygon& polygon, Length by, Corners corners) {
+  if (by == Length()) return polygon;
+  return fromPaths(drawnOut(toPaths(polygon), by.mm() * perMm, corners, roundTo));
+}
+
+Polygon mapped(const Polygon& polygon, const Transform& map) {
+  Polygon result = polygon;
+  const bool mirrors = map.determinant() < 0;
+  for (std::vector<Point>& outline : result) {
+    for (Point& p : outline) p = map(p);
+    if (mirrors) std::reverse(outline.begin(), outline.end());
+  }
+  return result;
 }
 
 std::vector<Polygon> partsOf(const Polygon& polygon) {

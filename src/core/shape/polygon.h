@@ -4,6 +4,7 @@
 #include <vector>
 
 #include "shape/box.h"
+#include "shape/corner.h"
 #include "shape/polyline.h"
 
 namespace avrelt {
@@ -28,14 +29,19 @@ Polygon movedBy(Polygon polygon, Point by);
 /// What closed lines enclose: every second crossing with `evenOdd`, else whatever is wound round.
 /// Self-crossings are resolved.
 Polygon enclosedBy(const std::vector<Polyline>& lines, bool evenOdd);
-/// The area lines cover when drawn this wide, with flat ends and sharp corners.
-Polygon drawnWide(const std::vector<Polyline>& lines, Length width);
+/// The area lines cover when drawn this wide; usually with flat ends and sharp corners.
+Polygon drawnWide(const std::vector<Polyline>& lines, Length width, const LineStyle& style = {});
 
 Polygon unionOf(const std::vector<Polygon>& polygons);
 Polygon operator&(const Polygon& a, const Polygon& b);
 Polygon operator-(const Polygon& a, const Polygon& b);
 /// Drawn in by so much, corners staying sharp.
 Polygon shrunkBy(const Polygon& polygon, Length by);
+/// Everything within so much of a polygon, or below 0 what of it is at least so far from its edge.
+/// Round corners are true to 0.005 mm; sharp ones reach up to four times as far, then are cut off.
+Polygon offsetBy(const Polygon& polygon, Length by, Corners corners);
+/// Moved by an affine map; outlines keep their sense where it mirrors.
+Polygon mapped(const Polygon& polygon, const Transform& map);
 
 /// Its separate parts, each one outline with the holes in it. Its outlines do not cross.
 std::vector<Polygon> partsOf(const Polygon& polygon);

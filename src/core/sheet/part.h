@@ -4,6 +4,7 @@
 #include <string>
 #include <vector>
 
+#include "cup/part_material.h"
 #include "measure/angle.h"
 #include "measure/sentence.h"
 #include "shape/path.h"
@@ -20,23 +21,6 @@ enum class PartKind {
 };
 /// "film", "stencil" …: as files write it.
 const char* kindName(PartKind kind);
-
-/// What a part is cut from.
-enum class PartMaterial {
-  permanent,    ///< film that stays
-  printed,      ///< film with a print, which has a direction
-  clear,        ///< film that is seen through
-  printable,    ///< film to be printed first
-  heatApplied,  ///< film that heat makes stick
-  stencil,      ///< film that comes off clean
-  removable,    ///< film that comes off after days
-  doubleSided,  ///< sheet that sticks on both sides
-  paper,
-};
-/// "permanent_film", "paper" …: as files write it.
-const char* materialName(PartMaterial material);
-/// "Printed film": as a heading.
-Sentence materialTitle(PartMaterial material);
 
 /// How a part may lie on a sheet.
 enum class MayTurn {
@@ -86,6 +70,7 @@ struct Lettering {
 /// front of the base edge near the origin.
 struct Part {
   std::string id;
+  Sentence name{};  ///< what it is called where a purpose has several: "Backing, comet"
   PartKind kind = PartKind::film;
   PartMaterial material = PartMaterial::permanent;
   std::vector<std::string> of;     ///< ids of what in the order it is for
@@ -96,13 +81,14 @@ struct Part {
   bool mirrored = false;    ///< cut as seen in a mirror
   int laidAfter = 0;        ///< coats on the cup when it is laid, or put to use
   Path outline;             ///< counter-clockwise
+  std::vector<Path> more;   ///< further ones, where it is several that keep their places
   std::vector<Path> holes;  ///< clockwise
   std::vector<Path> slits;  ///< cut like the edge, but open: the part stays whole
   std::vector<Tint> tints;
   std::vector<Guide> guides;
   std::vector<Lettering> letterings;
 
-  Box bounds() const { return boundsOf(outline); }
+  Box bounds() const;
   Area area() const;
 };
 

@@ -167,11 +167,11 @@ TEST_CASE("film cells are cut one by one, whole where the seam parts them") {
 
 TEST_CASE("an opening in a film cell is cut in it and is no piece of its own, on the seam too") {
   Patterned cup(ZoneNode(), "");
-  Artwork frame{"frame", 30, 40, false, {}};
+  Repeat frame{"frame", 30, 40, false, {}};
   frame.cells = {{{{2, 2}, {28, 2}, {28, 38}, {2, 38}}, {{10, 15}, {10, 25}, {20, 25}, {20, 15}}}};
   Fill& fill = cup.fills[0];
   fill.pattern.family = Family::artwork;
-  fill.pattern.artwork = SharedArtwork(frame);
+  fill.pattern.artwork = SharedRepeat(frame);
   fill.pattern.size = WrittenLength::mm(30);
   for (CellColour& colour : fill.colours) colour.finish.kind = FinishKind::film;
   for (const double along : {0.0, 0.5, 0.37}) {

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "pattern/artwork.h"
+#include "pattern/repeat.h"
 
 #include <algorithm>
 #include <cmath>
@@ -44,7 +44,7 @@ class Finder {
     found_.notes = drawing.notes;
   }
 
-  Checked<FoundArtwork> operator()() {
+  Checked<FoundRepeat> operator()() {
     if (const std::optional<Fault> fault = measure()) return tl::unexpected(*fault);
     if (const std::optional<Fault> fault = untangled()) return tl::unexpected(*fault);
     gather();
@@ -575,7 +575,7 @@ class Finder {
     found_.artwork.tall = tall;
   }
 
-  Checked<FoundArtwork> finish() {
+  Checked<FoundRepeat> finish() {
     // On a grid of a thousandth, so that a file gives back what it was given.
     const auto round = [](double v) { return std::round(v * perMm) / perMm; };
     found_.artwork.wide = round(found_.artwork.wide);
@@ -596,7 +596,7 @@ class Finder {
   void note(const char* words, long count) { found_.notes.push_back({words, {count}}); }
 
   const Drawing& drawing_;
-  FoundArtwork found_;
+  FoundRepeat found_;
   Box drawn_;
   Box page_;
   std::vector<Polygon> cells_;
@@ -605,7 +605,7 @@ class Finder {
 
 }  // namespace
 
-Checked<FoundArtwork> findArtwork(const Drawing& drawing) {
+Checked<FoundRepeat> findRepeat(const Drawing& drawing) {
   return Finder(drawing)();
 }
 

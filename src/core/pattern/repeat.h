@@ -6,63 +6,45 @@
 #include <vector>
 
 #include "measure/fault.h"
+#include "shape/drawing.h"
 #include "shape/polygon.h"
 
 namespace avrelt {
 
-/// One shape of a drawing as somebody drew it, in mm, y up.
-struct DrawnShape {
-  std::vector<Polyline> lines;
-  bool filled = false;
-  bool evenOdd = false;
-  Length stroke;     ///< width of its line; 0 for none
-  std::string name;  ///< its id in the drawing, or which it is
-};
-
-/// Line art from outside: its page from (0, 0) to (wide, tall), and what is drawn on it, the
-/// undermost first.
-struct Drawing {
-  std::string name;
-  Length wide;
-  Length tall;
-  std::vector<DrawnShape> shapes;
-  std::vector<Sentence> notes;  ///< what was left out, and why
-};
-
 /// One repeat of an artwork, from (0, 0) to (wide, tall) in mm: its cells with the lines between
 /// them off. A cell may reach over into the next repeat; together with all repeats they lie apart.
-struct Artwork {
+struct Repeat {
   std::string name;
   double wide = 0;
   double tall = 0;
   bool picture = false;  ///< whether its proportion is to be kept
   std::vector<Polygon> cells;
 
-  friend bool operator==(const Artwork&, const Artwork&) = default;
+  friend bool operator==(const Repeat&, const Repeat&) = default;
 };
 
 /// An artwork held in common by all copies of a document; compared by what it is.
-class SharedArtwork {
+class SharedRepeat {
  public:
-  SharedArtwork() = default;
-  explicit SharedArtwork(Artwork artwork)
-      : artwork_(std::make_shared<const Artwork>(std::move(artwork))) {}
+  SharedRepeat() = default;
+  explicit SharedRepeat(Repeat artwork)
+      : artwork_(std::make_shared<const Repeat>(std::move(artwork))) {}
 
   explicit operator bool() const { return artwork_ != nullptr; }
-  const Artwork& operator*() const { return *artwork_; }
-  const Artwork* operator->() const { return artwork_.get(); }
+  const Repeat& operator*() const { return *artwork_; }
+  const Repeat* operator->() const { return artwork_.get(); }
 
-  friend bool operator==(const SharedArtwork& a, const SharedArtwork& b) {
+  friend bool operator==(const SharedRepeat& a, const SharedRepeat& b) {
     return a.artwork_ == b.artwork_ || (a.artwork_ && b.artwork_ && *a.artwork_ == *b.artwork_);
   }
 
  private:
-  std::shared_ptr<const Artwork> artwork_;
+  std::shared_ptr<const Repeat> artwork_;
 };
 
 /// What was found in a drawing.
-struct FoundArtwork {
-  Artwork artwork;
+struct FoundRepeat {
+  Repeat artwork;
   int across = 1;     ///< how often the drawing shows it side by side
   int up = 1;         ///< and one above the other
   Length missAcross;  ///< how far its left and right edges miss each other
@@ -80,6 +62,6 @@ struct FoundArtwork {
 /// smallest part is sought that repeats in the drawing; without one the drawing is the repeat.
 ///
 /// Refused: nothing closed in it, more than 6000 cells or a million points, wider than 10 m.
-Checked<FoundArtwork> findArtwork(const Drawing& drawing);
+Checked<FoundRepeat> findRepeat(const Drawing& drawing);
 
 }  // namespace avrelt

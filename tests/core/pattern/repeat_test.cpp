@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "pattern/artwork.h"
+#include "pattern/repeat.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
@@ -34,13 +34,13 @@ Drawing page(double wide, double tall) {
   return {"drawing.svg", Length::mm(wide), Length::mm(tall), {}, {}};
 }
 
-FoundArtwork found(const Drawing& drawing) {
-  const Checked<FoundArtwork> artwork = findArtwork(drawing);
+FoundRepeat found(const Drawing& drawing) {
+  const Checked<FoundRepeat> artwork = findRepeat(drawing);
   if (!artwork) FAIL(inWords(artwork.error().sentence, Unit::mm));
   return *artwork;
 }
 
-double cellArea(const Artwork& artwork) {
+double cellArea(const Repeat& artwork) {
   double area = 0;
   for (const Polygon& cell : artwork.cells) area += signedArea(cell);
   return area;
@@ -61,7 +61,7 @@ Drawing bricks(int across, int up) {
 }  // namespace
 
 TEST_CASE("filled shapes are cells; the smallest part that repeats is found") {
-  const FoundArtwork artwork = found(bricks(4, 3));
+  const FoundRepeat artwork = found(bricks(4, 3));
   CHECK(artwork.across == 4);
   CHECK(artwork.up == 3);
   CHECK(artwork.artwork.wide == Approx(20));
@@ -78,7 +78,7 @@ TEST_CASE("a drawing without a repeat is one, its halves joined over its edges")
   drawing.shapes.push_back(filled(box(35, 2, 10, 8)));
   drawing.shapes.push_back(filled(box(12, 15, 14, 15)));
   drawing.shapes.push_back(filled(box(12, 0, 14, 5)));
-  const FoundArtwork artwork = found(drawing);
+  const FoundRepeat artwork = found(drawing);
   CHECK(artwork.artwork.wide == Approx(40));
   CHECK(artwork.artwork.tall == Approx(30));
   REQUIRE(artwork.artwork.cells.size() == 2);
@@ -91,7 +91,7 @@ TEST_CASE("how far two edges miss each other is measured") {
   drawing.shapes.push_back(filled(box(0, 2, 5, 8)));
   drawing.shapes.push_back(filled(box(35, 3.5, 5, 8)));
   drawing.shapes.push_back(filled(box(12, 0, 14, 30)));
-  const FoundArtwork artwork = found(drawing);
+  const FoundRepeat artwork = found(drawing);
   CHECK(artwork.missAcross.mm() == Approx(1.5).margin(1e-3));
   CHECK(artwork.missUp.mm() == Approx(0).margin(1e-3));
   // One that has no other half misses by all it is.
@@ -104,7 +104,7 @@ TEST_CASE("open lines part the page, and half of their width is off each cell") 
   Drawing drawing = page(40, 20);
   drawing.shapes.push_back(stroked({{10, -5}, {10, 25}}, 1, false));
   drawing.shapes.push_back(stroked({{-5, 10}, {45, 10}}, 2, false));
-  const FoundArtwork artwork = found(drawing);
+  const FoundRepeat artwork = found(drawing);
   CHECK(cellArea(artwork.artwork) == Approx(39 * 18).epsilon(1e-3));
   CHECK(artwork.lineWidth.mm() == Approx(1.5).margin(0.51));
 }
@@ -115,7 +115,7 @@ TEST_CASE("a shape with two openings or more is line work, and its openings are 
   net.evenOdd = true;
   for (const double x : {1.0, 16.0}) net.lines.push_back({box(x, 1, 13, 18), true});
   drawing.shapes.push_back(net);
-  const FoundArtwork artwork = found(drawing);
+  const FoundRepeat artwork = found(drawing);
   REQUIRE_FALSE(artwork.artwork.cells.empty());
   CHECK(signedArea(artwork.artwork.cells[0]) == Approx(13 * 18).epsilon(1e-3));
   // The two are alike, 15 mm apart: one of them is the repeat.
@@ -129,7 +129,7 @@ TEST_CASE("what lies on top keeps its shape; a ring keeps its island; a frame is
   drawing.shapes.push_back(filled(box(5, 5, 20, 30)));
   drawing.shapes.push_back(filled(box(20, 10, 20, 20)));
   drawing.shapes.push_back(filled(box(45, 5, 10, 10)));
-  const FoundArtwork artwork = found(drawing);
+  const FoundRepeat artwork = found(drawing);
   REQUIRE(artwork.artwork.cells.size() == 3);
   CHECK(cellArea(artwork.artwork) == Approx(20 * 30 - 5 * 20 + 400 + 100));
   REQUIRE_FALSE(artwork.notes.empty());
@@ -139,7 +139,7 @@ TEST_CASE("what lies on top keeps its shape; a ring keeps its island; a frame is
   Drawing ring = page(30, 30);
   ring.shapes.push_back(filled(box(2, 2, 26, 26)));
   ring.shapes.push_back(filled(box(10, 10, 10, 10)));
-  const FoundArtwork rings = found(ring);
+  const FoundRepeat rings = found(ring);
   REQUIRE(rings.artwork.cells.size() == 2);
   CHECK(cellArea(rings.artwork) == Approx(26 * 26));
   CHECK(rings.notes.empty());
@@ -150,7 +150,7 @@ TEST_CASE("lines nearly closed, outlines that cross themselves, dust: taken or l
   drawing.shapes.push_back(stroked({{5, 5}, {15, 5}, {15, 15}, {5, 15}, {5, 5.2}}, 0.01, false));
   drawing.shapes.push_back(filled({{20, 20}, {35, 35}, {35, 20}, {20, 35}}));
   drawing.shapes.push_back(filled(box(1, 35, 0.2, 0.2)));
-  const FoundArtwork artwork = found(drawing);
+  const FoundRepeat artwork = found(drawing);
   std::string words;
   for (const Sentence& note : artwork.notes) words += inWords(note, Unit::mm) + "\n";
   CHECK(words ==
@@ -162,7 +162,7 @@ TEST_CASE("lines nearly closed, outlines that cross themselves, dust: taken or l
 
 TEST_CASE("drawings that give no cells are refused in words") {
   const auto refusal = [](const Drawing& drawing) {
-    const Checked<FoundArtwork> artwork = findArtwork(drawing);
+    const Checked<FoundRepeat> artwork = findRepeat(drawing);
     return artwork ? std::string() : inWords(artwork.error().sentence, Unit::mm);
   };
   CHECK(refusal(page(10, 10)) == "Nothing is drawn in it. Draw closed shapes.");
@@ -187,10 +187,10 @@ struct Tapered {
   Development flat = body.cone();
   Wall wall{body, flat, Angle::halfTurn()};
 
-  Fill fill(const Artwork& artwork) const {
+  Fill fill(const Repeat& artwork) const {
     Fill fill = usualFill("", Unit::mm);
     fill.pattern.family = Family::artwork;
-    fill.pattern.artwork = SharedArtwork(artwork);
+    fill.pattern.artwork = SharedRepeat(artwork);
     fill.pattern.size = WrittenLength::mm(artwork.wide);
     fill.pattern.line = WrittenLength::mm(0);
     return fill;
@@ -269,7 +269,7 @@ TEST_CASE("three ways of fitting, and what each costs") {
 
 TEST_CASE("a picture is never squashed without a word") {
   const Tapered cup;
-  Artwork picture = found(bricks(4, 3)).artwork;
+  Repeat picture = found(bricks(4, 3)).artwork;
   picture.picture = true;
   Fill fill = cup.fill(picture);
   fill.pattern.size = WrittenLength::mm(23);
@@ -287,7 +287,7 @@ TEST_CASE("a picture is never squashed without a word") {
   nothing.size = WrittenLength::mm(0);
   CHECK(fitOf(nothing, Region::band(Length(), cup.body.wall()), cup.body).around > 0);
 
-  fill.pattern.artwork = SharedArtwork();
+  fill.pattern.artwork = SharedRepeat();
   CHECK(cup.planned(fill).error()[0].field == "fills[0].pattern.artwork");
 }
 
@@ -322,7 +322,7 @@ std::vector<Point> ring(double x, double y, double radius, int points) {
 }
 
 std::string refusalOf(const Drawing& drawing) {
-  const Checked<FoundArtwork> artwork = findArtwork(drawing);
+  const Checked<FoundRepeat> artwork = findRepeat(drawing);
   REQUIRE_FALSE(artwork.has_value());
   return inWords(artwork.error().sentence, Unit::mm);
 }

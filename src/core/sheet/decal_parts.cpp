@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "sheet/decal_parts.h"
+
+#include <algorithm>
+
+#include "measure/colour.h"
+#include "sheet/template_sheet.h"
+
+namespace avrelt {
+namespace {
+
+/// Lines through the middle, drawn beyond what is cut.
+constexpr double crossAway = 1.5;
+constexpr double crossLong = 4;
+constexpr Length lettersTall = Length::mm(2.4);
+constexpr double lettersBelow = 8;
+
+PartKind kindOf(LayerKind kind) {
+  switch (kind) {
+    case LayerKind::peekaboo:
+      return PartKind::stencil;
+    case LayerKind::knockOut:
+      return PartKind::paper;
+    default:
+      return PartKind::decal;
+  }
+}
+
+/// How many of its kind stand below it: layers are counted as they are laid.
+int numberOf(const DecalSet& set, std::size_t layer) {
+  return 1 + static_cast<int>(std::count_if(
+                 set.layers.begin() + static_cast<std::ptrdiff_t>(layer) + 1, set.layers.end(),
+                 [&](const Layer& other) { return other.kind == set.layers[layer].kind; }));
+}
+
+void addShape(Part& part, const Polygon& shape) {
+  for (const std::vector<Point>& outline : shape) {
+    if (signedArea(outline) < 0) {
+      part.holes.push_back(closedPath(outline));
+    } else if (part.outline.stretches.empty()) {
+      part.outline = closedPath(outline);
+    } else {
+      part.more.push_back(closedPath(outline));
+    }
+  }
+}
+
+}  // namespace
+
+Sentence layerWords(const DecalSet& set, std::size_t layer) {
+  const Layer& one = set.layers[layer];
+  if (one.kind == LayerKind::colour) return {"Colour: %1", {colourInWords(one.source)}};
+  const int number = numberOf(set, layer);
+  const Sentence title = layerTitle(one.kind);
+  if (number == 1) return title;
+  return {"%1 %2", {Phrase(title), static_cast<long>(number)}};
+}
+
+std::string layerPartId(const std::string& set, const std::string& layer) {
+  return set + "-" + layer;
+}
+
+std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std::string& cupName) {
+  std::vector<Part> parts;
+  for (std::size_t i = 0; i < plan.layers.size(); ++i) {
+    const LayerPlan& layer = plan.layers[i];
+    if (layer.nothing) continue;
+    const Layer& chosen = set.layers[i];
+    Part part;
+    part.id = layerPartId(plan.id, chosen.id);
+    part.name = {"%1, %2", {Phrase(layerWords(set, i)), plan.name}};
+    part.kind = kindOf(chosen.kind);
+    part.material = chosen.material;
+    part.of = {chosen.id};
+    part.spares = chosen.spares;
+    part.mayTurn = chosen.material == PartMaterial::printed ? MayTurn::no : MayTurn::any;
+    part.mirrored = layer.mirrored;
+    addShape(part, layer.cut);
+    for (const Polygon& mark : layer.marks) addShape(part, mark);
+    const Box box = part.bounds();
+    const double up = box.high.y + crossAway;
+    const double down = box.low.y - crossAway;
+    part.guides.push_back({GuideKind::front, {{0, up}, {{{0, up + crossLong}, 0}}}});
+    part.guides.push_back({GuideKind::front, {{0, down}, {{{0, down - crossLong}, 0}}}});
+    const Sentence name = layerWords(set, i);
+    part.letterings.push_back(
+        {{0, down - lettersBelow},
+         lettersTall,
+         Angle(),
+         layer.mirrored
+             ? Sentence{"%1, %2: %3, cut mirrored", {cupName, plan.name, Phrase(name)}}
+             : Sentence{"%1, %2: %3", {cupName, plan.name, Phrase(name)}}});
+    parts.push_back(std::move(part));
+  }
+  return parts;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "decal/set_plan.h"
+#include "sheet/part.h"
+
+namespace avrelt {
+
+/// One part for each layer of a set, as it is cut: all about the set's middle, which is marked on
+/// each; marks to lay colours by are cut with them. A layer of which nothing is left gives none.
+std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std::string& cupName);
+
+/// What the part of a layer is called.
+std::string layerPartId(const std::string& set, const std::string& layer);
+
+/// "Backing", "Backing 2", "Colour #A8741A": what a layer is called within its set, the first of a
+/// kind by the kind alone.
+Sentence layerWords(const DecalSet& set, std::size_t layer);
+
+}  // namespace avrelt

@@ -1,0 +1,168 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "watch/set_rules.h"
+
+#include <algorithm>
+
+#include "sheet/decal_parts.h"
+
+namespace avrelt {
+namespace {
+
+/// Hundreds of loose islands are trouble: common practice, no published source.
+constexpr int manyParts = 200;
+/// Less is the rounding of outlines.
+constexpr Length tiny = Length::mm(0.01);
+
+std::string field(const SetPlan& plan, const std::string& member = {}) {
+  return "sets[" + std::to_string(plan.set) + "]" + (member.empty() ? "" : "." + member);
+}
+
+class Rules {
+ public:
+  Rules(const DecalSet& set, const SetPlan& plan, const Body& body, std::vector<Watch>& watches)
+      : set_(set), plan_(plan), body_(body), watches_(watches) {}
+
+  void operator()() {
+    if (plan_.gone) {
+      return put("set_no_art", WatchLevel::stop, "artwork",
+                 {"The artwork of a set (%1) is not in the order any more. Give the set another, or "
+                  "remove it.",
+                  {plan_.artwork}});
+    }
+    if (set_.layers.empty()) {
+      return put("set_no_layers", WatchLevel::warn, "layers",
+                 {"“%1” has no layers, so nothing is cut of it. Add one.", {plan_.name}});
+    }
+    layers();
+    blade();
+    place();
+  }
+
+ private:
+  void put(const char* rule, WatchLevel level, const std::string& member, Sentence sentence) {
+    watches_.push_back({rule, level, field(plan_, member), std::move(sentence)});
+  }
+
+  void layers() {
+    for (std::size_t i = 0; i < plan_.layers.size(); ++i) {
+      const LayerPlan& layer = plan_.layers[i];
+      const Sentence name = layerWords(set_, i);
+      const std::string place = "layers[" + std::to_string(i) + "].";
+      if (layer.odd) {
+        put("set_odd_layer", WatchLevel::stop, place + "mirrored",
+            {layer.mirrored
+                 ? "%1 of “%2” is cut mirrored while the blade sees its front: laid, it does not "
+                   "match the others. Cut it as the blade sees it."
+                 : "%1 of “%2” is not cut mirrored while the blade sees its back: laid, it does not "
+                   "match the others. Cut it as the blade sees it.",
+             {Phrase(name), plan_.name}});
+      }
+      if (!layer.nothing) continue;
+      if (layer.kind == LayerKind::colour) {
+        put("set_colour_gone", WatchLevel::warn, place + "source",
+            {"“%1” shows nothing of the colour %2. Remove that layer, or take its colours anew.",
+             {plan_.name, set_.layers[i].source}});
+      } else {
+        put("set_nothing_left", WatchLevel::warn, place + "offset",
+            {"%1 of “%2” comes to nothing at %3. Give it another offset, or make the set larger.",
+             {Phrase(name), plan_.name, set_.layers[i].offset.length}});
+      }
+    }
+  }
+
+  void blade() {
+    const BladeFit& fit = plan_.fit();
+    const Length limit = set_.limit.length;
+    const auto least = [&](Sentence sentence) {
+      if (plan_.made->leastSize && *plan_.made->leastSize > set_.size.length) {
+        sentence.pattern += set_.byHeight ? " From %4 tall on nothing in it is thin."
+                                          : " From %4 wide on nothing in it is thin.";
+        sentence.parts.emplace_back(*plan_.made->leastSize);
+      }
+      return sentence;
+    };
+    if (fit.stroke && fit.stroke->width < limit - tiny) {
+      put("set_thin_stroke", WatchLevel::warn, "limit",
+          least({"The thinnest stroke of “%1” is %2, under %3: it tears when it is weeded. Thicken "
+                 "it or make the set larger.",
+                 {plan_.name, fit.stroke->width, limit}}));
+    }
+    if (fit.gap && fit.gap->width < limit - tiny) {
+      put("set_thin_gap", WatchLevel::note, "limit",
+          least({"The thinnest gap in “%1” is %2, under %3: it is hard to weed. Make the set larger "
+                 "or its openings wider.",
+                 {plan_.name, fit.gap->width, limit}}));
+    }
+    if (fit.parts + fit.openings > manyParts) {
+      put("set_many_parts", WatchLevel::warn, "drop",
+          {"“%1” comes in %2 parts with %3 openings to be picked out. Drop its specks, or take a "
+           "simpler artwork.",
+           {plan_.name, static_cast<long>(fit.parts), static_cast<long>(fit.openings)}});
+    }
+    if (plan_.made->dropped > 0) {
+      put("set_specks", WatchLevel::note, "drop",
+          {plan_.made->dropped == 1 ? "1 speck of “%1” is left out, as asked for."
+                                    : "%2 specks of “%1” are left out, as asked for.",
+           {plan_.name, static_cast<long>(plan_.made->dropped)}});
+    }
+  }
+
+  /// By the layer that reaches farthest.
+  void place() {
+    Box box;
+    for (const LayerPlan& layer : plan_.layers) box.add(boundsOf(layer.shape));
+    if (box.empty()) return;
+    const Length middle = plan_.middle.s;
+    const Length above = middle + Length::mm(box.high.y) - body_.wall();
+    const Length below = -(middle + Length::mm(box.low.y));
+    if (above > tiny) {
+      put("set_off_wall", WatchLevel::warn, "up",
+          {"“%1” reaches over the rim by %2. Set it lower or make it smaller.",
+           {plan_.name, above}});
+    }
+    if (below > tiny) {
+      put("set_off_wall", WatchLevel::warn, "up",
+          {"“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
+           {plan_.name, below}});
+    }
+    const Length radius = body_.radius(std::clamp(middle, Length(), body_.wall()));
+    const double reach = std::max(-box.low.x, box.high.x) / std::max(radius.mm(), 1e-6);
+    const double side = plan_.middle.theta.radians();
+    if (std::abs(side) + reach > Angle::halfTurn().radians()) {
+      put("set_over_seam", WatchLevel::note, "at",
+          {"“%1” lies across the seam, where it shows most. Turn it to the front, or the seam away "
+           "from it.",
+           {plan_.name}});
+    }
+  }
+
+  const DecalSet& set_;
+  const SetPlan& plan_;
+  const Body& body_;
+  std::vector<Watch>& watches_;
+};
+
+}  // namespace
+
+std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vector<SetPlan>& plans,
+                             const Body& body) {
+  std::vector<Watch> watches;
+  for (const SetPlan& plan : plans) {
+    Rules(sets[static_cast<std::size_t>(plan.set)], plan, body, watches)();
+  }
+  return watches;
+}
+
+std::vector<Watch> watchCutLayers(const std::vector<CutLayer>& cut, Length size) {
+  std::vector<Watch> watches;
+  for (const CutLayer& layer : cut) {
+    if (abs(layer.size - size) <= tiny) continue;
+    watches.push_back({"set_cut_otherwise", WatchLevel::stop, {},
+                       {"The %1 is cut for a set of %2, which now is %3: they do not match. Cut it "
+                        "again, or make the set that size again.",
+                        {Phrase(layer.name), layer.size, size}}});
+  }
+  return watches;
+}
+
+}  // namespace avrelt

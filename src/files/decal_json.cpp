@@ -1,0 +1,312 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/decal_json.h"
+
+#include "files/divide_json.h"
+#include "files/json_writing.h"
+#include "files/polygon_json.h"
+#include "shape/crossings.h"
+
+namespace avrelt {
+namespace {
+
+constexpr double farthest = 20'000;
+constexpr std::size_t mostAreas = 2000;
+constexpr int mostColours = 12;
+constexpr int mostSpeck = 10'000;
+constexpr int mostSpares = 50;
+
+constexpr const char* artKinds[] = {"drawing", "picture", "lettering", "shape", "joined"};
+constexpr const char* joinKinds[] = {"together", "without", "common", "stacked"};
+constexpr const char* aligns[] = {"left", "middle", "right"};
+
+void colourMember(ObjectReader& object, const char* name, std::string& colour) {
+  const std::string before = colour;
+  object.text(name, colour);
+  const bool good = colour.size() == 7 && colour[0] == '#' &&
+                    colour.find_first_not_of("0123456789ABCDEFabcdef", 1) == std::string::npos;
+  if (good) return;
+  if (colour != before) {
+    object.fault(object.pathOf(name), {"A colour is wanted, such as \"#1F5E6B\".", {}});
+  }
+  colour = before;
+}
+
+Words wordsMembers(ObjectReader object, Unit unit) {
+  Words words;
+  object.text("text", words.text);
+  object.text("family", words.family);
+  object.text("style", words.style);
+  object.length("cap_height", unit, words.capHeight);
+  object.choice("align",
+                {{"left", TextAlign::left}, {"middle", TextAlign::middle}, {"right", TextAlign::right}},
+                words.align);
+  object.real("spacing_percent", -200, 1000, words.spacingPercent);
+  object.real("line_percent", 0, 1000, words.linePercent);
+  words.arc = object.lengthIfGiven("arc", unit);
+  object.truth("under", words.under);
+  object.truth("merged", words.merged);
+  words.kept = object.kept();
+  return words;
+}
+
+Json written(const Words& words) {
+  Json object = Json::object();
+  object["text"] = words.text;
+  object["family"] = words.family;
+  object["style"] = words.style;
+  object["cap_height"] = written(words.capHeight);
+  if (words.align != TextAlign::middle) {
+    object["align"] = aligns[static_cast<std::size_t>(words.align)];
+  }
+  if (words.spacingPercent != 0) object["spacing_percent"] = number(words.spacingPercent);
+  if (words.linePercent != 160) object["line_percent"] = number(words.linePercent);
+  if (words.arc) object["arc"] = written(*words.arc);
+  if (words.under) object["under"] = true;
+  if (!words.merged) object["merged"] = false;
+  addKept(object, words.kept);
+  return object;
+}
+
+TraceSetting traceMembers(ObjectReader object) {
+  TraceSetting trace;
+  object.wholeNumber("colours", mostColours, trace.colours);
+  if (object.find("threshold_percent") != nullptr) {
+    trace.threshold = 50;
+    object.wholeNumber("threshold_percent", 100, trace.threshold);
+  }
+  object.truth("invert", trace.invert);
+  object.wholeNumber("specks_dots", mostSpeck, trace.despeckle);
+  object.wholeNumber("smooth_percent", 100, trace.smoothPercent);
+  object.truth("without_background", trace.background);
+  return trace;
+}
+
+Json written(const TraceSetting& trace) {
+  Json object = Json::object();
+  object["colours"] = trace.colours;
+  if (trace.threshold >= 0) object["threshold_percent"] = trace.threshold;
+  if (trace.invert) object["invert"] = true;
+  object["specks_dots"] = trace.despeckle;
+  object["smooth_percent"] = trace.smoothPercent;
+  if (!trace.background) object["without_background"] = false;
+  return object;
+}
+
+Joining joiningMembers(ObjectReader object) {
+  Joining joining;
+  object.choice("kind",
+                {{"together", JoinKind::together},
+                 {"without", JoinKind::without},
+                 {"common", JoinKind::common},
+                 {"stacked", JoinKind::stacked}},
+                joining.kind);
+  object.list("of", [&](const Json& item, const std::string& path) {
+    ObjectReader one = object.on(item, path);
+    JoinedArt art;
+    one.text("artwork", art.artwork);
+    one.real("right_mm", -farthest, farthest, art.right);
+    one.real("up_mm", -farthest, farthest, art.up);
+    one.real("percent", 1, 10'000, art.percent);
+    one.real("turn_degrees", -360, 360, art.turnDegrees);
+    joining.of.push_back(std::move(art));
+  });
+  return joining;
+}
+
+Json written(const Joining& joining) {
+  Json object = Json::object();
+  object["kind"] = joinKinds[static_cast<std::size_t>(joining.kind)];
+  object["of"] = Json::array();
+  for (const JoinedArt& art : joining.of) {
+    Json one = {{"artwork", art.artwork}};
+    if (art.right != 0) one["right_mm"] = number(art.right);
+    if (art.up != 0) one["up_mm"] = number(art.up);
+    if (art.percent != 100) one["percent"] = number(art.percent);
+    if (art.turnDegrees != 0) one["turn_degrees"] = number(art.turnDegrees);
+    object["of"].push_back(std::move(one));
+  }
+  return object;
+}
+
+/// Outlines as files of other hands have them may cross; then they are resolved.
+Polygon resolved(Polygon area) {
+  std::vector<Polyline> lines;
+  for (const std::vector<Point>& outline : area) lines.push_back({outline, true});
+  return crossMoreOftenThan(0, lines) ? unionOf({area}) : area;
+}
+
+Layer layerMembers(ObjectReader object, Unit unit) {
+  Layer layer;
+  object.id(layer.id);
+  object.choice("kind",
+                {{"decal", LayerKind::decal},
+                 {"colour", LayerKind::colour},
+                 {"backing", LayerKind::backing},
+                 {"ring", LayerKind::ring},
+                 {"peekaboo", LayerKind::peekaboo},
+                 {"knock_out", LayerKind::knockOut},
+                 {"outline", LayerKind::outline},
+                 {"inset", LayerKind::inset}},
+                layer.kind);
+  object.length("offset", unit, layer.offset);
+  object.choice("corners", {{"round", Corners::round}, {"sharp", Corners::sharp}}, layer.corners);
+  object.truth("fill_openings", layer.fillOpenings);
+  object.length("smallest_opening", unit, layer.smallestOpening);
+  object.length("lap", unit, layer.lap);
+  colourMember(object, "source", layer.source);
+  colourMember(object, "film", layer.film);
+  object.choice("material",
+                {{"permanent_film", PartMaterial::permanent},
+                 {"printed_film", PartMaterial::printed},
+                 {"clear_film", PartMaterial::clear},
+                 {"printable_film", PartMaterial::printable},
+                 {"heat_applied_film", PartMaterial::heatApplied},
+                 {"stencil_film", PartMaterial::stencil},
+                 {"removable_film", PartMaterial::removable},
+                 {"double_sided_sheet", PartMaterial::doubleSided},
+                 {"paper", PartMaterial::paper}},
+                layer.material);
+  if (object.find("blade_sees") != nullptr) {
+    BladeSees sees = BladeSees::front;
+    object.choice("blade_sees", {{"front", BladeSees::front}, {"back", BladeSees::back}}, sees);
+    layer.sees = sees;
+  }
+  if (object.find("mirrored") != nullptr) {
+    bool mirrored = false;
+    object.truth("mirrored", mirrored);
+    layer.mirrored = mirrored;
+  }
+  object.wholeNumber("spares", mostSpares, layer.spares);
+  layer.kept = object.kept();
+  return layer;
+}
+
+Json written(const Layer& layer) {
+  const Layer usual;
+  Json object = Json::object();
+  if (!layer.id.empty()) object["id"] = layer.id;
+  object["kind"] = layerName(layer.kind);
+  if (layer.offset.length != Length()) object["offset"] = written(layer.offset);
+  if (layer.corners == Corners::sharp) object["corners"] = "sharp";
+  if (layer.fillOpenings) object["fill_openings"] = true;
+  if (layer.smallestOpening.length != Length()) {
+    object["smallest_opening"] = written(layer.smallestOpening);
+  }
+  if (layer.lap.length != Length()) object["lap"] = written(layer.lap);
+  if (!layer.source.empty()) object["source"] = layer.source;
+  object["film"] = layer.film;
+  object["material"] = materialName(layer.material);
+  if (layer.sees) object["blade_sees"] = *layer.sees == BladeSees::front ? "front" : "back";
+  if (layer.mirrored) object["mirrored"] = *layer.mirrored;
+  if (layer.spares > 0) object["spares"] = layer.spares;
+  addKept(object, layer.kept);
+  return object;
+}
+
+}  // namespace
+
+Artwork artworkMembers(ObjectReader object, Unit unit) {
+  Artwork artwork;
+  object.id(artwork.id);
+  object.text("name", artwork.name);
+  object.choice("kind",
+                {{"drawing", ArtKind::drawing},
+                 {"picture", ArtKind::picture},
+                 {"lettering", ArtKind::lettering},
+                 {"shape", ArtKind::shape},
+                 {"joined", ArtKind::joined}},
+                artwork.kind);
+  object.list("areas", [&](const Json& item, const std::string& path) {
+    ObjectReader one = object.on(item, path);
+    ColourArea area{"#22262A", {}};
+    colourMember(one, "colour", area.colour);
+    const Json* outlines = one.find("outlines");
+    if (outlines == nullptr || artwork.areas.size() >= mostAreas) {
+      one.fault(path, {"The outlines of a colour are wanted; up to %1 of these.",
+                       {static_cast<long>(mostAreas)}});
+      return;
+    }
+    if (std::optional<Polygon> read =
+            outlinesFrom(one, *outlines, one.pathOf("outlines"), farthest)) {
+      area.area = resolved(std::move(*read));
+      artwork.areas.push_back(std::move(area));
+    }
+  });
+  if (const Json* words = object.find("words")) {
+    artwork.words = wordsMembers(object.on(*words, object.pathOf("words")), unit);
+  }
+  if (const Json* trace = object.find("trace")) {
+    artwork.trace = traceMembers(object.on(*trace, object.pathOf("trace")));
+  }
+  if (const Json* joining = object.find("joining")) {
+    artwork.joining = joiningMembers(object.on(*joining, object.pathOf("joining")));
+  }
+  artwork.kept = object.kept();
+  if (const std::optional<Fault> fault = artworkFault(artwork)) {
+    object.fault(object.pathOf("areas"), fault->sentence);
+  }
+  return artwork;
+}
+
+Json written(const Artwork& artwork) {
+  Json object = Json::object();
+  if (!artwork.id.empty()) object["id"] = artwork.id;
+  object["name"] = artwork.name;
+  object["kind"] = artKinds[static_cast<std::size_t>(artwork.kind)];
+  if (artwork.kind == ArtKind::lettering) object["words"] = written(artwork.words);
+  if (artwork.kind == ArtKind::picture) object["trace"] = written(artwork.trace);
+  if (artwork.kind == ArtKind::joined) object["joining"] = written(artwork.joining);
+  object["areas"] = Json::array();
+  for (const ColourArea& area : artwork.areas) {
+    object["areas"].push_back({{"colour", area.colour}, {"outlines", pathText(area.area)}});
+  }
+  addKept(object, artwork.kept);
+  return object;
+}
+
+DecalSet setMembers(ObjectReader object, Unit unit) {
+  DecalSet set;
+  object.id(set.id);
+  object.text("artwork", set.artwork);
+  object.length("size", unit, set.size);
+  object.choice("size_is", {{"width", false}, {"height", true}}, set.byHeight);
+  object.degrees("turn", -360, 360, set.turn);
+  object.truth("flipped", set.flipped);
+  object.truth("follows_ring", set.follows);
+  object.degrees("at", -360, 360, set.at);
+  object.length("up", unit, set.up);
+  object.real("shrinks_percent", 0, 20, set.shrinkPercent);
+  object.truth("allow_growth", set.allowGrowth);
+  object.length("limit", unit, set.limit);
+  object.truth("thicken", set.thicken);
+  object.truth("drop_specks", set.drop);
+  object.list("layers", [&](const Json& item, const std::string& path) {
+    set.layers.push_back(layerMembers(object.on(item, path), unit));
+  });
+  set.kept = object.kept();
+  return set;
+}
+
+Json written(const DecalSet& set) {
+  Json object = Json::object();
+  if (!set.id.empty()) object["id"] = set.id;
+  object["artwork"] = set.artwork;
+  object["size"] = written(set.size);
+  if (set.byHeight) object["size_is"] = "height";
+  if (set.turn != Angle()) object["turn"] = number(degreesOf(set.turn));
+  if (set.flipped) object["flipped"] = true;
+  if (set.follows) object["follows_ring"] = true;
+  object["at"] = number(degreesOf(set.at));
+  object["up"] = written(set.up);
+  if (set.shrinkPercent != 0) object["shrinks_percent"] = number(set.shrinkPercent);
+  if (!set.allowGrowth) object["allow_growth"] = false;
+  object["limit"] = written(set.limit);
+  if (set.thicken) object["thicken"] = true;
+  if (set.drop) object["drop_specks"] = true;
+  object["layers"] = Json::array();
+  for (const Layer& layer : set.layers) object["layers"].push_back(written(layer));
+  addKept(object, set.kept);
+  return object;
+}
+
+}  // namespace avrelt

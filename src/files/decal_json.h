@@ -1,0 +1,16 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "decal/decal_set.h"
+#include "files/object_reader.h"
+
+namespace avrelt {
+
+/// The members of `artworks` and of a cup's `sets`; what this version does not know is kept.
+Artwork artworkMembers(ObjectReader object, Unit unit);
+Json written(const Artwork& artwork);
+
+DecalSet setMembers(ObjectReader object, Unit unit);
+Json written(const DecalSet& set);
+
+}  // namespace avrelt
