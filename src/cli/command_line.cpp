@@ -11,6 +11,8 @@
 #include "files/disk_calls.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
+#include "files/svg_drawing.h"
+#include "job/ids.h"
 #include "shop/shop.h"
 #include "version/version.h"
 
@@ -85,12 +87,54 @@ int runPlan(const PlanOptions& options) {
   return 0;
 }
 
+struct ArtOptions {
+  std::string drawing;
+  std::string order;
+};
+
+/// Takes a drawing into an order that is there.
+int runArt(const ArtOptions& options) {
+  const tl::expected<std::string, Sentence> text = readFile(options.order);
+  if (!text) return complain(inWords(text.error(), Unit::mm));
+  tl::expected<ReadDocument, ReadFaults> read = readDocument(*text);
+  if (!read) {
+    for (const ReadFault& fault : read.error()) complain(inWords(fault, options.order, Unit::mm));
+    return refused;
+  }
+  Document& order = read->document;
+  const Unit unit = order.units;
+  const tl::expected<std::string, Sentence> svg = readFile(options.drawing);
+  if (!svg) return complain(inWords(svg.error(), unit));
+  const std::string name = std::filesystem::path(options.drawing).stem().string();
+  const tl::expected<Drawing, ReadFaults> drawing = readDrawing(*svg, name);
+  if (!drawing) {
+    for (const ReadFault& fault : drawing.error()) complain(inWords(fault, options.drawing, unit));
+    return refused;
+  }
+  for (const Sentence& note : drawing->notes) std::cout << inWords(note, unit) << '\n';
+  Checked<Artwork> artwork = artworkOf(*drawing);
+  if (!artwork) return complain(options.drawing + ": " + inWords(artwork.error().sentence, unit));
+  artwork->id = newArtId(order);
+  order.artworks.emplace_back(*artwork);
+  if (const std::optional<Sentence> fault = sizeFault(order)) return complain(inWords(*fault, unit));
+  if (const std::optional<Sentence> fault = writeFile(options.order, writeDocument(order))) {
+    return complain(inWords(*fault, unit));
+  }
+  const Box box = artwork->bounds();
+  std::cout << inWords({"%1 is artwork “%2” of the order now, %3 wide and %4 tall.",
+                        {artwork->name, artwork->id, Length::mm(box.width()),
+                         Length::mm(box.height())}},
+                       unit)
+            << '\n';
+  return 0;
+}
+
 }  // namespace
 
 Asked askedFor(int argc, const char* const* argv) {
   if (argc < 2) return Asked::window;
   const std::string_view word = argv[1];
-  for (const std::string_view known : {"plan", "--help", "-h", "--version"}) {
+  for (const std::string_view known : {"plan", "art", "--help", "-h", "--version"}) {
     if (word == known) return Asked::commandLine;
   }
   return Asked::window;
@@ -100,7 +144,8 @@ int runCommandLine(int argc, const char* const* argv) {
   CLI::App app{
       "Avrelt measures, lays out and plans decorated tumblers.\n\n"
       "avrelt [FILE.avrelt]    opens the window, with an order or an empty bench\n"
-      "avrelt plan …           works out an order without a window"};
+      "avrelt plan …           works out an order without a window\n"
+      "avrelt art …            takes a drawing into an order"};
   app.name("avrelt");
   app.set_version_flag("--version", std::string("avrelt ") + version);
   app.require_subcommand(0, 1);
@@ -122,6 +167,16 @@ int runCommandLine(int argc, const char* const* argv) {
       "--shop", options.shop,
       "A shop.sqlite whose log predicts what coats add; without it the cautious guess");
 
+  ArtOptions artOptions;
+  CLI::App* art = app.add_subcommand(
+      "art",
+      "Takes the shapes of an SVG drawing into an order as an artwork, by their colours, clips\n"
+      "applied. What is left out is said.\n\n"
+      "Exit code 0 when it is in the order; 2 when the drawing or the order was refused, with a\n"
+      "sentence for each fault and the order as it was.");
+  art->add_option("FILE", artOptions.drawing, "The drawing, a *.svg file")->required();
+  art->add_option("--into", artOptions.order, "The order, a *.avrelt file")->required();
+
   try {
     app.parse(argc, argv);
   } catch (const CLI::Success& asked) {
@@ -131,6 +186,7 @@ int runCommandLine(int argc, const char* const* argv) {
     return refused;
   }
   if (plan->parsed()) return runPlan(options);
+  if (art->parsed()) return runArt(artOptions);
   std::cout << app.help();
   return 0;
 }

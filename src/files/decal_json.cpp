@@ -264,6 +264,19 @@ Json written(const Artwork& artwork) {
   return object;
 }
 
+std::string writeArtwork(const Artwork& artwork) {
+  return written(artwork).dump();
+}
+
+tl::expected<Artwork, ReadFaults> readArtwork(std::string_view text) {
+  const tl::expected<ReadJson, ReadFault> json = readJson(text);
+  if (!json) return tl::unexpected(ReadFaults{json.error()});
+  ReadFaults faults;
+  Artwork artwork = artworkMembers(ObjectReader(json->root, {}, json->lines, faults), Unit::mm);
+  if (!faults.empty()) return tl::unexpected(std::move(faults));
+  return artwork;
+}
+
 DecalSet setMembers(ObjectReader object, Unit unit) {
   DecalSet set;
   object.id(set.id);

@@ -9,6 +9,9 @@ namespace avrelt {
 /// The members of `artworks` and of a cup's `sets`; what this version does not know is kept.
 Artwork artworkMembers(ObjectReader object, Unit unit);
 Json written(const Artwork& artwork);
+/// One artwork as a text of its own, as the shop keeps it.
+std::string writeArtwork(const Artwork& artwork);
+tl::expected<Artwork, ReadFaults> readArtwork(std::string_view text);
 
 DecalSet setMembers(ObjectReader object, Unit unit);
 Json written(const DecalSet& set);

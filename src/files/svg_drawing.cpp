@@ -9,6 +9,7 @@
 #include <set>
 #include <utility>
 
+#include "files/svg_colours.h"
 #include "files/svg_style.h"
 #include "shape/path_text.h"
 
@@ -123,6 +124,13 @@ struct Ink {
   bool stroked = false;
   bool visible = true;
   double width = 1;  // px
+  std::string fill = "#000000";
+  std::string line = "#000000";
+  std::string own = "#000000";  ///< "currentColor"
+  LineCap cap = LineCap::flat;
+  LineJoin join = LineJoin::mitre;
+  double mitreLimit = 4;
+  bool clipEvenOdd = false;
 };
 
 class Reader {
@@ -232,7 +240,51 @@ class Reader {
     }
   }
 
-  Ink inkOf(const pugi::xml_node& node, Ink ink, bool& shown) const {
+  /// What is declared for an element by its style, a style sheet or an attribute.
+  std::string declared(const pugi::xml_node& node, const char* name) const {
+    const Declarations own = declarationsIn(node.attribute("style").value());
+    if (const auto found = own.find(name); found != own.end()) return found->second;
+    const Declarations all = sheet_.of(localName(node.name()), node.attribute("class").value(),
+                                       node.attribute("id").value());
+    if (const auto found = all.find(name); found != all.end()) return found->second;
+    return node.attribute(name).value();
+  }
+
+  /// "url(#moon)" → the element of that id; nothing where there is none.
+  pugi::xml_node referredTo(std::string_view written) const {
+    const std::size_t from = written.find('#');
+    const std::size_t to = written.find(')', from == std::string_view::npos ? 0 : from);
+    if (from == std::string_view::npos || to == std::string_view::npos) return {};
+    std::string id(written.substr(from + 1, to - from - 1));
+    std::erase_if(id, [](char c) { return c == '"' || c == '\'' || c == ' '; });
+    const auto found = ids_.find(id);
+    return found == ids_.end() ? pugi::xml_node() : found->second;
+  }
+
+  /// A paint as one colour: of a gradient its first.
+  std::string paintOf(std::string_view paint, const Ink& ink, const std::string& before) {
+    if (paint == "currentColor" || paint == "currentcolor") return ink.own;
+    if (paint.find("url(") == std::string_view::npos) {
+      return colourIn(paint).value_or(before);
+    }
+    ++left_["gradients"];
+    pugi::xml_node node = referredTo(paint);
+    // A gradient may have its colours from another; from one that goes in a ring, never.
+    for (int steps = 0; steps < 8 && !node.empty(); ++steps) {
+      for (const pugi::xml_node& stop : node.children()) {
+        if (localName(stop.name()) != "stop") continue;
+        return colourIn(declared(stop, "stop-color")).value_or("#000000");
+      }
+      std::string_view next = node.attribute("href").value();
+      if (next.empty()) next = node.attribute("xlink:href").value();
+      if (next.empty() || next.front() != '#') break;
+      const auto found = ids_.find(std::string(next.substr(1)));
+      node = found == ids_.end() ? pugi::xml_node() : found->second;
+    }
+    return "#808080";
+  }
+
+  Ink inkOf(const pugi::xml_node& node, Ink ink, bool& shown) {
     Declarations all = sheet_.of(localName(node.name()), node.attribute("class").value(),
                                  node.attribute("id").value());
     const Declarations own = declarationsIn(node.attribute("style").value());
@@ -246,10 +298,32 @@ class Reader {
     const auto isInk = [](std::string_view paint) {
       return paint != "none" && paint != "transparent";
     };
-    if (const auto fill = value("fill"); !fill.empty() && fill != "inherit")
+    if (const auto tone = value("color"); !tone.empty()) {
+      ink.own = colourIn(tone).value_or(ink.own);
+    }
+    if (const auto fill = value("fill"); !fill.empty() && fill != "inherit") {
       ink.filled = isInk(fill);
-    if (const auto line = value("stroke"); !line.empty() && line != "inherit")
+      if (ink.filled) ink.fill = paintOf(fill, ink, ink.fill);
+    }
+    if (const auto line = value("stroke"); !line.empty() && line != "inherit") {
       ink.stroked = isInk(line);
+      if (ink.stroked) ink.line = paintOf(line, ink, ink.line);
+    }
+    if (const auto cap = value("stroke-linecap"); !cap.empty()) {
+      ink.cap = cap == "round"    ? LineCap::round
+                : cap == "square" ? LineCap::square
+                                  : LineCap::flat;
+    }
+    if (const auto join = value("stroke-linejoin"); !join.empty()) {
+      ink.join = join == "round"   ? LineJoin::round
+                 : join == "bevel" ? LineJoin::bevel
+                                   : LineJoin::mitre;
+    }
+    if (std::string_view limit = value("stroke-miterlimit"); !limit.empty()) {
+      ink.mitreLimit = std::clamp(takeNumber(limit).value_or(4), 1.0, 100.0);
+    }
+    if (const auto rule = value("clip-rule"); !rule.empty()) ink.clipEvenOdd = rule == "evenodd";
+    if (value("opacity") == "0") shown = false;
     if (const auto rule = value("fill-rule"); !rule.empty()) ink.evenOdd = rule == "evenodd";
     if (const auto width = value("stroke-width"); !width.empty()) {
       if (const std::optional<double> px = lengthIn(width, viewDiagonal()))
@@ -293,8 +367,50 @@ class Reader {
       }
       map = map * *own;
     }
-    if (!node.attribute("clip-path").empty() || !node.attribute("mask").empty())
+    if (const std::string mask = declared(node, "mask"); !mask.empty() && mask != "none")
+      ++left_["masks"];
+    const std::shared_ptr<const Polygon> outerClip = clip_;
+    if (const std::string clip = declared(node, "clip-path"); !clip.empty() && clip != "none") {
+      clipBy(clip, map, depth);
+    }
+    drawn(node, kind, map, ink, depth);
+    clip_ = outerClip;
+  }
+
+  /// What is drawn from here on is seen only within what a clip path covers.
+  void clipBy(const std::string& written, const Transform& map, int depth) {
+    const pugi::xml_node path = referredTo(written);
+    const bool ofBox = std::string_view(path.attribute("clipPathUnits").value()) ==
+                       "objectBoundingBox";
+    const bool again = std::find(using_.begin(), using_.end(), path) != using_.end();
+    if (path.empty() || localName(path.name()) != "clipPath" || ofBox || again) {
       ++left_["clip paths"];
+      return;
+    }
+    Transform own = map;
+    if (const std::string_view turned = path.attribute("transform").value(); !turned.empty()) {
+      if (const std::optional<Transform> read = transformIn(turned)) own = map * *read;
+    }
+    using_.push_back(path);
+    std::vector<DrawnShape> shapes = std::exchange(drawing_.shapes, {});
+    // Within a clip path the insides count, whatever their paint.
+    const std::shared_ptr<const Polygon> outer = std::exchange(clip_, nullptr);
+    const bool clipping = std::exchange(clipping_, true);
+    for (const pugi::xml_node& child : path.children()) walk(child, own, Ink(), depth + 1);
+    clipping_ = clipping;
+    std::vector<Polygon> parts;
+    for (const DrawnShape& shape : std::exchange(drawing_.shapes, std::move(shapes))) {
+      Polygon part = enclosedBy(shape.lines, shape.evenOdd);
+      parts.push_back(shape.clip ? part & *shape.clip : std::move(part));
+    }
+    using_.pop_back();
+    Polygon clip = unionOf(parts);
+    if (outer) clip = clip & *outer;
+    clip_ = std::make_shared<const Polygon>(std::move(clip));
+  }
+
+  void drawn(const pugi::xml_node& node, std::string_view kind, const Transform& map,
+             const Ink& ink, int depth) {
     if ((kind == "svg" && depth > 0) || kind == "symbol") {
       viewport(node, kind == "svg", map, ink, depth);
     } else if (kind == "svg" || kind == "g" || kind == "a") {
@@ -448,10 +564,17 @@ class Reader {
     } else {
       return;  // of no matter to what is drawn
     }
-    if (!ink.visible || (!ink.filled && !ink.stroked)) return;
+    if (!ink.visible || (!ink.filled && !ink.stroked && !clipping_)) return;
+    if (clip_ && clip_->empty()) return;
     DrawnShape drawn;
     drawn.lines = pen.take();
     if (drawn.lines.empty()) return;
+    drawn.fillColour = ink.fill;
+    drawn.lineColour = ink.line;
+    drawn.cap = ink.cap;
+    drawn.join = ink.join;
+    drawn.mitreLimit = ink.mitreLimit;
+    drawn.clip = clip_;
     points_ += pen.points();
     if (points_ > mostPoints) {
       full_ = true;
@@ -459,7 +582,7 @@ class Reader {
                    {static_cast<long>(mostPoints)});
     }
     drawn.filled = ink.filled && kind != "line";
-    drawn.evenOdd = ink.evenOdd;
+    drawn.evenOdd = clipping_ ? ink.clipEvenOdd : ink.evenOdd;
     drawn.stroke = ink.stroked ? Length::mm(ink.width * map.scale()) : Length();
     drawn.name = nameOf(node);
     drawing_.shapes.push_back(std::move(drawn));
@@ -505,7 +628,9 @@ class Reader {
         {"pictures", "Pictures were left out (%1): only lines and shapes can be cut."},
         {"scripts", "Scripts were left out (%1)."},
         {"foreign objects", "Foreign objects were left out (%1)."},
-        {"clip paths", "Clips and masks were left out (%1): the shapes are taken whole."},
+        {"clip paths", "Clips were left out (%1): the shapes are taken whole."},
+        {"masks", "Masks were left out (%1): the shapes are taken whole."},
+        {"gradients", "Gradients and patterns are taken as one colour each (%1)."},
         {"references to other files", "References to other files were left out (%1)."}};
     if (sheet_.tooMany()) {
       drawing_.notes.push_back(
@@ -531,6 +656,8 @@ class Reader {
   std::size_t visits_ = 0;
   std::size_t points_ = 0;
   bool full_ = false;
+  std::shared_ptr<const Polygon> clip_;  ///< of what is being drawn
+  bool clipping_ = false;                ///< within a clip path
   bool asked_ = false;    ///< a `use` asks for what is otherwise silent
   pugi::xml_node asker_;  ///< and its size counts for a view
 };

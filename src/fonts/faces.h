@@ -11,4 +11,13 @@ std::span<const unsigned char> regularFace();
 std::span<const unsigned char> semiBoldFace();
 std::span<const unsigned char> boldFace();
 
+/// A face carried for lettering on cups.
+struct ShippedFace {
+  const char* family;
+  const char* style;
+  std::span<const unsigned char> bytes;
+};
+/// Those of different character, and the two that Avrelt itself writes in.
+std::span<const ShippedFace> letteringFaces();
+
 }  // namespace avrelt

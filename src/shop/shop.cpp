@@ -5,6 +5,7 @@
 #include <cstdlib>
 
 #include "files/blank_json.h"
+#include "files/decal_json.h"
 #include "files/disk_calls.h"
 #include "shop/database.h"
 
@@ -24,7 +25,10 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     // 2: photos
     "ALTER TABLE blanks ADD COLUMN photo BLOB;",
     // 3: what patterns take
-    "CREATE TABLE rates (name TEXT PRIMARY KEY, value REAL NOT NULL);"};
+    "CREATE TABLE rates (name TEXT PRIMARY KEY, value REAL NOT NULL);",
+    // 4: shapes kept for any order
+    "CREATE TABLE shapes (id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
+    " artwork TEXT NOT NULL);"};
 
 constexpr const char* glitterRate = "glitter_g_per_cm2";
 constexpr const char* paintRate = "paint_ml_per_cm2";
@@ -333,6 +337,45 @@ std::optional<Sentence> Shop::put(const FillRates& rates) {
                   "INSERT INTO rates (name, value) VALUES (?, ?)"
                   " ON CONFLICT (name) DO UPDATE SET value = excluded.value");
     put.bind(name).bind(value).step();
+  }
+  return database_->end();
+}
+
+tl::expected<std::vector<KeptShape>, Sentence> Shop::shapes() {
+  std::vector<KeptShape> shapes;
+  {
+    Statement rows(*database_, "SELECT id, artwork FROM shapes ORDER BY name");
+    while (rows.step()) {
+      const auto artwork = readArtwork(rows.text(1));
+      if (artwork) shapes.push_back({rows.whole(0), *artwork});
+    }
+  }
+  if (std::optional<Sentence> fault = database_->trouble()) return tl::unexpected(*fault);
+  return shapes;
+}
+
+std::optional<Sentence> Shop::put(const Artwork& shape) {
+  if (shape.name.empty()) return Sentence{"The shape has no name. Give it one.", {}};
+  // Out of its order it stands alone: what it was joined from is not there.
+  Artwork alone = shape;
+  alone.id.clear();
+  alone.joining = {};
+  if (alone.kind == ArtKind::joined) alone.kind = ArtKind::drawing;
+  database_->begin();
+  {
+    Statement put(*database_,
+                  "INSERT INTO shapes (name, artwork) VALUES (?, ?)"
+                  " ON CONFLICT (name) DO UPDATE SET artwork = excluded.artwork");
+    put.bind(alone.name).bind(writeArtwork(alone)).step();
+  }
+  return database_->end();
+}
+
+std::optional<Sentence> Shop::removeShape(long long key) {
+  database_->begin();
+  {
+    Statement remove(*database_, "DELETE FROM shapes WHERE id = ?");
+    remove.bind(static_cast<double>(key)).step();
   }
   return database_->end();
 }

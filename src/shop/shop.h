@@ -8,6 +8,7 @@
 #include <tl/expected.hpp>
 #include <vector>
 
+#include "decal/artwork.h"
 #include "measure/sentence.h"
 #include "pattern/fill.h"
 #include "shop/shelf_blank.h"
@@ -15,6 +16,12 @@
 namespace avrelt {
 
 class Database;
+
+/// An artwork the maker has kept, and what the shop knows it by.
+struct KeptShape {
+  long long key = 0;
+  Artwork artwork;
+};
 
 /// What the workshop keeps between orders, in one SQLite file: the shelf of blanks, the log of what
 /// they measured under coats, and what patterns take.
@@ -24,7 +31,7 @@ class Database;
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 3;
+  static constexpr int currentVersion = 4;
 
   /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
   /// version or its tables, is refused and not touched.
@@ -54,6 +61,11 @@ class Shop {
   tl::expected<FillRates, Sentence> fillRates();
   /// Refused: amounts under 0 or over 1 g or ml for a cm², times over a day.
   std::optional<Sentence> put(const FillRates& rates);
+  /// Shapes kept for any order, by name. One whose text is damaged is left out.
+  tl::expected<std::vector<KeptShape>, Sentence> shapes();
+  /// Keeps an artwork; one kept under the same name gives way. Refused: one without a name.
+  std::optional<Sentence> put(const Artwork& shape);
+  std::optional<Sentence> removeShape(long long key);
   /// All that was ever logged, for calibrating growth.
   tl::expected<std::vector<GrowthRecord>, Sentence> growthRecords();
 

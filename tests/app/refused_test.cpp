@@ -7,7 +7,9 @@
 
 #include "app/application.h"
 #include "app/order/fill_edits.h"
+#include "app/order/set_edits.h"
 #include "app/order/zone_edits.h"
+#include "decal/shapes.h"
 
 using namespace avrelt;
 
@@ -21,6 +23,8 @@ struct RefusedWindow : OpenWindow {
     order().pickPart({0});
     fillZone(order(), Family::hexagons);
     addStripe(order(), "1");
+    REQUIRE(addArtwork(order(), shapeArtwork("comet")));
+    addColours(order());
     REQUIRE(order().planHolds());
     refuse();
   }
@@ -33,9 +37,11 @@ struct RefusedWindow : OpenWindow {
   void look() {
     static const QStringList pages{"Lift",     "Amounts",    "Parts",  "Pattern",
                                    "Fit",      "Tape moves", "Marks",  "Stripes",
-                                   "Features", "Laying",     "Growth", "If it is off"};
+                                   "Features", "Laying",     "Growth", "If it is off",
+                                   "Words",    "Art",        "Blade",  "Set",
+                                   "Film",     "Made"};
     for (const int station :
-         {MainWindow::gauge, MainWindow::dividing, MainWindow::filling, MainWindow::cut}) {
+         {MainWindow::gauge, MainWindow::dividing, MainWindow::filling, MainWindow::dressing, MainWindow::cut}) {
       window.goToStation(station);
       for (QAbstractButton* button : window.findChildren<QAbstractButton*>()) {
         if (button->isVisible() && button->isEnabled() && pages.contains(button->text())) {
@@ -55,6 +61,19 @@ struct Edit {
 
 const std::vector<Edit>& edits() {
   static const std::vector<Edit> all{
+      {"remove a layer",
+       [](Order& order) {
+         if (const Layer* layer = layerInHand(order)) removeLayer(order, std::string(layer->id));
+       }},
+      {"remove a set",
+       [](Order& order) {
+         if (const DecalSet* set = setInHand(order)) removeSet(order, std::string(set->id));
+       }},
+      {"remove an artwork",
+       [](Order& order) {
+         if (const Artwork* art = artInHand(order)) removeArtwork(order, std::string(art->id));
+       }},
+      {"add layers", [](Order& order) { addLayer(order, LayerKind::ring); }},
       {"take the pattern away", [](Order& order) { unfillZone(order); }},
       {"another family", [](Order& order) { fillZone(order, Family::scales); }},
       {"two colours fewer",

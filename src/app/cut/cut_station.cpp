@@ -186,7 +186,8 @@ bool CutStation::isForZones() const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr || !order_.hasCup()) return false;
   const std::optional<PartEntry> entry = chosen();
-  const bool forZone = entry && !entry->parts.front()->zones.empty();
+  const bool forZone = entry && (!entry->parts.front()->zones.empty() ||
+                                 entry->purpose == purpose::layer);
   return forZone || !isWrapped(order_.currentCup());
 }
 
@@ -201,6 +202,13 @@ void CutStation::lightUp() {
   };
   for (const StripePlan& stripe : plan->stripes) {
     if (isFor(stripe.id)) return order_.pickLine(stripe.line);
+  }
+  for (const SetPlan& set : plan->sets) {
+    for (const LayerPlan& layer : set.layers) {
+      if (!isFor(layer.id)) continue;
+      order_.pickSet(std::string(set.id));
+      return order_.pickLayer(std::string(layer.id));
+    }
   }
   const std::vector<std::string>& letters = entry->parts.front()->zones;
   for (const Zone& zone : plan->divided.zones) {

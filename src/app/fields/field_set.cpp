@@ -21,6 +21,12 @@ QString fieldName(QString field) {
   if (field.startsWith(QStringLiteral("divide.masks["))) {
     return QStringLiteral("divide.mask.") + field.section(QLatin1Char('.'), -1);
   }
+  if (field.startsWith(QStringLiteral("sets["))) {
+    // The set and the layer in hand.
+    const QString member = field.section(QLatin1Char('.'), -1);
+    return field.contains(QStringLiteral("].layers[")) ? QStringLiteral("set.layer.") + member
+                                                       : QStringLiteral("set.") + member;
+  }
   if (field.startsWith(QStringLiteral("fills["))) {
     return QStringLiteral("fill") + field.mid(field.indexOf(QLatin1Char(']')) + 1);
   }

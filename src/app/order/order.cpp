@@ -81,6 +81,24 @@ void Order::pickPeel(int colour) {
   take(&InHand::peel, colour);
 }
 
+void Order::pickArt(const std::string& art) {
+  take(&InHand::art, art);
+}
+
+void Order::pickSet(const std::string& set) {
+  // Its artwork comes along.
+  if (hasCup()) {
+    for (const DecalSet& one : currentCup().sets) {
+      if (one.id == set) inHand_.art = one.artwork;
+    }
+  }
+  if (!take(&InHand::set, set)) emit gaugeLinePicked();
+}
+
+void Order::pickLayer(const std::string& layer) {
+  take(&InHand::layer, layer);
+}
+
 void Order::pickMove(int move) {
   take(&InHand::move, move);
 }

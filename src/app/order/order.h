@@ -78,6 +78,13 @@ class Order : public QObject {
   /// The colour whose cells are being lifted; −1 for none.
   int peel() const { return inHand_.peel; }
   void pickPeel(int colour);
+  /// The ids of the artwork, the set and the layer in hand, as they were picked.
+  const std::string& art() const { return inHand_.art; }
+  void pickArt(const std::string& art);
+  const std::string& set() const { return inHand_.set; }
+  void pickSet(const std::string& set);
+  const std::string& layer() const { return inHand_.layer; }
+  void pickLayer(const std::string& layer);
   void pickMove(int move);
 
   QUndoStack* history() { return &history_; }

@@ -82,6 +82,18 @@ bool Shelf::put(const ShelfBlank& shelved) {
   return open() && did(shop_->put({shelved}));
 }
 
+std::vector<KeptShape> Shelf::shapes() {
+  return open() ? given(shop_->shapes()) : std::vector<KeptShape>();
+}
+
+bool Shelf::keep(const Artwork& shape) {
+  return open() && did(shop_->put(shape));
+}
+
+bool Shelf::removeShape(long long key) {
+  return open() && did(shop_->removeShape(key));
+}
+
 bool Shelf::put(const FillRates& rates) {
   const bool done = open() && did(shop_->put(rates));
   learn();

@@ -37,6 +37,11 @@ class Shelf : public QObject {
   /// Logs the girth measured at the stage in hand; the blank goes to the shelf if it is not there.
   bool logMeasurement();
 
+  /// Shapes kept for any order.
+  std::vector<KeptShape> shapes();
+  bool keep(const Artwork& shape);
+  bool removeShape(long long key);
+
   /// What patterns take here, for this order and all others.
   bool put(const FillRates& rates);
 

@@ -8,6 +8,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
+#include "app/order/set_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
 #include "app/window/theme.h"
@@ -158,6 +159,13 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
       clickCell(event->position());
       return;
     }
+    if (takeSet(event->position())) return;
+    if (setsMove_) {
+      for (const Zone& zone : plan->divided.zones) {
+        if (zone.region.contains(wallAt(event->position()))) order_.pickZone(zone.id);
+      }
+      return;
+    }
     if (const DivideLine* line = lineNear(event->position())) {
       order_.pickLine(line->id);
       pulled_ = line->id;
@@ -178,6 +186,15 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
 void FlatView::mouseMoveEvent(QMouseEvent* event) {
   if (cellsShown_) {
     setCursor(Qt::PointingHandCursor);
+    return;
+  }
+  if (setsMove_) {
+    const WallPoint here = wallAt(event->position());
+    if (setPulled_) {
+      moveSet(order_, {here.theta - setOff_.theta, here.s - setOff_.s});
+    } else {
+      setCursor(setAt(order_, here) != nullptr ? Qt::SizeAllCursor : Qt::ArrowCursor);
+    }
     return;
   }
   if (zonesShown_) {
@@ -204,6 +221,11 @@ void FlatView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void FlatView::mouseReleaseEvent(QMouseEvent* /*event*/) {
+  if (setPulled_) {
+    setPulled_ = false;
+    order_.settle();
+    return;
+  }
   if (!pulled_.empty()) {
     pulled_.clear();
     order_.settle();
@@ -223,6 +245,7 @@ void FlatView::leaveEvent(QEvent* /*event*/) {
 }
 
 void FlatView::keyPressEvent(QKeyEvent* event) {
+  if (setsMove_ && setKey(*event)) return;
   if (zonesShown_) {
     if (!zoneKey(*event)) Canvas::keyPressEvent(event);
     return;
@@ -297,6 +320,7 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   paintDirections(painter, plan->wrap);
   if (zonesShown_) {
     paintZones(painter, *plan);
+    if (setsShown_) paintSets(painter, *plan);
   } else {
     paintLines(painter, *plan);
     paintFigures(painter, *plan);

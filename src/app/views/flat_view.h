@@ -26,6 +26,10 @@ class FlatView : public Canvas {
   void showZones(bool shown);
   /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
   void showCells(bool shown);
+  /// Whether sets are shown on the zones, and may be taken in hand and dragged.
+  void showSets(bool shown, bool movable);
+  /// Where a set's middle is on screen.
+  QPointF placeOfSet(const std::string& id) const;
   /// Where a zone's letter stands on screen, and where a line's middle does.
   QPointF placeOfZone(const std::string& letter) const;
   QPointF placeOfLine(const std::string& id) const;
@@ -66,6 +70,9 @@ class FlatView : public Canvas {
   const DivideLine* lineNear(QPointF p) const;
   bool zoneKey(QKeyEvent& event);
   void clickCell(QPointF p);
+  void paintSets(QPainter& painter, const CupPlan& plan) const;
+  bool takeSet(QPointF p);
+  bool setKey(QKeyEvent& event);
   void paintMove(QPainter& painter, const CupPlan& plan) const;
   void paintNames(QPainter& painter, const CupPlan& plan) const;
   void paintCells(QPainter& painter, const CupPlan& plan) const;
@@ -81,6 +88,10 @@ class FlatView : public Canvas {
   bool stripShown_ = false;
   bool zonesShown_ = false;
   bool cellsShown_ = false;
+  bool setsShown_ = false;
+  bool setsMove_ = false;
+  bool setPulled_ = false;  ///< the set in hand is being dragged
+  WallPoint setOff_;        ///< from its middle to where it was taken
   std::string pulled_;  ///< being dragged
   WallPoint taken_;     ///< where it was taken
   bool stretchShown_ = true;

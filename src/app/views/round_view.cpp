@@ -10,6 +10,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
+#include "app/order/set_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/round_sight.h"
 #include "app/views/stretch_paint.h"
@@ -370,8 +371,17 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
 
 void RoundView::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
-  const DivideLine* line = cellsShown_ ? nullptr : lineNear(event->position());
+  const DivideLine* line = cellsShown_ || setsMove_ ? nullptr : lineNear(event->position());
   const std::optional<WallPoint> place = wallAt(event->position());
+  if (setsMove_ && place) {
+    if (const SetPlan* set = setAt(order_, *place)) {
+      order_.settle();
+      taken_ = {place->theta - set->middle.theta, place->s - set->middle.s};
+      order_.pickSet(std::string(set->id));
+      setPulled_ = true;
+      return;
+    }
+  }
   if (line != nullptr && place) {
     order_.settle();
     order_.pickLine(line->id);
@@ -394,6 +404,18 @@ void RoundView::mouseMoveEvent(QMouseEvent* event) {
     }
     return;
   }
+  if (setPulled_) {
+    if (const std::optional<WallPoint> place = wallAt(event->position())) {
+      moveSet(order_, {place->theta - taken_.theta, place->s - taken_.s});
+    }
+    return;
+  }
+  if (setsMove_ && !(event->buttons() & Qt::LeftButton)) {
+    const std::optional<WallPoint> place = wallAt(event->position());
+    const bool on = place && setAt(order_, *place) != nullptr;
+    setCursor(on ? Qt::SizeAllCursor : Qt::OpenHandCursor);
+    return;
+  }
   if (!(event->buttons() & Qt::LeftButton)) {
     setCursor(lineNear(event->position()) != nullptr ? Qt::SizeAllCursor : Qt::OpenHandCursor);
     return;
@@ -408,8 +430,9 @@ void RoundView::mouseMoveEvent(QMouseEvent* event) {
 
 void RoundView::mouseReleaseEvent(QMouseEvent* event) {
   setCursor(Qt::OpenHandCursor);
-  if (!pulled_.empty()) {
+  if (!pulled_.empty() || setPulled_) {
     pulled_.clear();
+    setPulled_ = false;
     order_.settle();
     return;
   }

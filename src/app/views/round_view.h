@@ -25,6 +25,8 @@ class RoundView : public Canvas {
   void showZones(bool shown);
   /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
   void showCells(bool shown);
+  /// Whether sets are shown on the zones, and may be dragged.
+  void showSets(bool shown, bool movable);
   /// The place on the near side of the wall, from the seam's left edge; nothing beside the cup.
   std::optional<WallPoint> wallAt(QPointF p) const;
   /// Where a cut line's nearest place to the onlooker appears; nothing where none is seen.
@@ -76,6 +78,7 @@ class RoundView : public Canvas {
   QPainterPath linePath(const CupPlan& plan, const DivideLine& line) const;
   const DivideLine* lineNear(QPointF p) const;
   void pickZoneAt(QPointF p);
+  void paintSets(QPainter& painter, const CupPlan& plan, const Sight& sight) const;
   void paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const;
   void finishZones(QPainter& painter, const Body& body) const;
   void paintRimMarks(QPainter& painter, const CupPlan& plan) const;
@@ -94,6 +97,9 @@ class RoundView : public Canvas {
   bool stretchShown_ = true;
   bool zonesShown_ = false;
   bool cellsShown_ = false;
+  bool setsShown_ = false;
+  bool setsMove_ = false;
+  bool setPulled_ = false;
   std::string pulled_;  ///< a cut line being dragged
   WallPoint taken_;     ///< where it was taken
 };

@@ -173,6 +173,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   }
   if (move != nullptr && !move->lines.empty()) paintMove(painter, plan, *move, open);
   paintCuts(painter, plan);
+  if (setsShown_) paintSets(painter, plan, sight);
   if (!cellsShown_) paintNames(painter, plan);
   finishZones(painter, plan.wall.body);
 }
@@ -267,6 +268,43 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
         return std::all_of(outline.begin(), outline.end(), faces);
       });
       painter.drawPath(pathOf(plan, near ? whole : seenOf(cell.region, sight), 5));
+    }
+  }
+  painter.setBrush(Qt::NoBrush);
+}
+
+void RoundView::showSets(bool shown, bool movable) {
+  setsShown_ = shown;
+  setsMove_ = movable;
+  update();
+}
+
+/// From the lowest layer up, as far as it faces the onlooker.
+void RoundView::paintSets(QPainter& painter, const CupPlan& plan, const Sight& sight) const {
+  const Theme& t = theme();
+  const double radius = plan.wall.body.widestRadius().mm() * scale_;
+  const auto faces = [&](const WallPoint& p) {
+    return std::cos((plan.wall.onCup(p.theta) - facing_).radians()) > 0.02;
+  };
+  for (const SetPlan& set : plan.sets) {
+    const DecalSet& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set));
+    for (std::size_t i = set.layers.size(); i-- > 0;) {
+      const LayerPlan& layer = set.layers[i];
+      const std::vector<WallLine>& whole = layer.region.outlines();
+      const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
+        return std::all_of(outline.begin(), outline.end(), faces);
+      });
+      const std::vector<WallLine> seen = near ? whole : seenOf(layer.region, sight);
+      if (seen.empty()) continue;
+      const bool lifted = layer.kind == LayerKind::peekaboo || layer.kind == LayerKind::knockOut;
+      if (lifted) {
+        painter.setPen(QPen(t.panel, 1.2, Qt::DashLine));
+        painter.setBrush(Qt::NoBrush);
+      } else {
+        painter.setPen(QPen(t.ink, 0.6));
+        painter.setBrush(lightOn(QColor(QString::fromStdString(chosen.layers[i].film)), radius));
+      }
+      painter.drawPath(pathOf(plan, seen, 5));
     }
   }
   painter.setBrush(Qt::NoBrush);

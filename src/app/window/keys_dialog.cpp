@@ -57,6 +57,7 @@ KeysDialog::KeysDialog(const QMenuBar& menus, QWidget* parent) : QDialog(parent)
                            row(tr("Alt+Backspace"), tr("Fill: take the pattern away")) +
                            row(tr("Ctrl+R"), tr("Fill: roll the colours again")) +
                            row(tr("Click"), tr("Fill: give a cell the colour in hand")) +
+                           row(tr("Page Up, Down"), tr("Dress: a set on the flat; raise a layer")) +
                            row(tr("Shift+click"), tr("Fill: keep that colour off a cell")) +
                            row(tr("Esc"), tr("take back what makes no sense yet")));
   auto* page = new QWidget;

@@ -78,6 +78,7 @@ void MainWindow::makeActions() {
   makeFileMenu();
   makeEditMenu();
   makeCupMenu();
+  makeArtMenu();
   makeViewMenu();
   QMenu* help = menuBar()->addMenu(tr("&Help"));
   add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
@@ -155,12 +156,45 @@ void MainWindow::makeCupMenu() {
              [this] { order_.choose(order_.currentIndex() + 1); }));
 }
 
+void MainWindow::makeArtMenu() {
+  QMenu* menu = menuBar()->addMenu(tr("&Art"));
+  const auto dress = [&](const QString& text, const char* key, const auto& act) {
+    add(menu, text, QKeySequence(QString::fromLatin1(key)), [this, act] {
+      goToStation(dressing);
+      act(*dress_);
+    });
+  };
+  dress(tr("Take a &drawing…"), "Ctrl+Alt+D", [](DressStation& s) { s.askForDrawing(); });
+  dress(tr("Trace a &picture…"), "Ctrl+Alt+P", [](DressStation& s) { s.askForPicture(); });
+  dress(tr("Set &words"), "Ctrl+Alt+W", [](DressStation& s) { s.beginWords(); });
+  dress(tr("Take a &shape…"), "Ctrl+Alt+S", [](DressStation& s) { s.askForShape(); });
+  menu->addSeparator();
+  dress(tr("&Use on this cup"), "Ctrl+Alt+U",
+        [](DressStation& s) { s.artPage().useButton().click(); });
+  dress(tr("Dup&licate the artwork"), "Ctrl+Alt+C",
+        [](DressStation& s) { s.artPage().copyAction()->trigger(); });
+  dress(tr("&Keep it on the shelf of shapes"), "Ctrl+Alt+K",
+        [](DressStation& s) { s.keepShape(); });
+  dress(tr("&Remove the artwork"), "Ctrl+Alt+Backspace",
+        [](DressStation& s) { s.artPage().removeAction()->trigger(); });
+  menu->addSeparator();
+  dress(tr("Add a &backing"), "Ctrl+Alt+B",
+        [](DressStation& s) { s.layerPage().addAction(LayerKind::backing)->trigger(); });
+  dress(tr("Add a r&ing"), "Ctrl+Alt+R",
+        [](DressStation& s) { s.layerPage().addAction(LayerKind::ring)->trigger(); });
+  dress(tr("Add a peekab&oo stencil"), "Ctrl+Alt+O",
+        [](DressStation& s) { s.layerPage().addAction(LayerKind::peekaboo)->trigger(); });
+  dress(tr("Remove the s&et"), "Ctrl+Alt+E",
+        [](DressStation& s) { s.setPage().removeButton().click(); });
+}
+
 void MainWindow::makeViewMenu() {
   QMenu* view = menuBar()->addMenu(tr("&View"));
   add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
   add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(dividing); });
   add(view, tr("&Fill"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(filling); });
-  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+4")), [this] { goToStation(cut); });
+  add(view, tr("D&ress"), QKeySequence(tr("Ctrl+4")), [this] { goToStation(dressing); });
+  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+5")), [this] { goToStation(cut); });
   view->addSeparator();
   add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
       [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });
@@ -196,7 +230,7 @@ void MainWindow::makeBench() {
   auto* columns = new QHBoxLayout(bench);
   columns->setContentsMargins(0, 0, 0, 0);
   columns->setSpacing(0);
-  rail_ = new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Cut")});
+  rail_ = new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut")});
   connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
   columns->addWidget(rail_);
 
@@ -282,6 +316,9 @@ void MainWindow::makeBench() {
   connect(round_, &RoundView::cellClicked, this, pin);
   stations_->addWidget(new Scrolled(divide_, leastDrawer));
   stations_->addWidget(new Scrolled(fill_, leastDrawer));
+  dress_ = new DressStation(order_, *shelf_);
+  connect(dress_, &DressStation::said, watch_, &WatchLine::say);
+  stations_->addWidget(new Scrolled(dress_, leastDrawer));
   stations_->addWidget(new Scrolled(cut_, leastDrawer));
   column->addWidget(stations_);
   column->addWidget(watch_);
@@ -315,7 +352,8 @@ void MainWindow::setViews() {
   const bool strip = station == cut && cut_->purpose() == purpose::markingStrip;
   // What is cut for zones is seen among them.
   const bool ofZones = station == cut && !strip && cut_->isForZones();
-  const bool zones = station == dividing || station == filling || ofZones;
+  const bool zones =
+      station == dividing || station == filling || station == dressing || ofZones;
   flat_->showStrip(strip);
   round_->showStrip(strip);
   if (zones != zonesShown_) {
@@ -323,6 +361,9 @@ void MainWindow::setViews() {
     round_->showZones(zones);
     zonesShown_ = zones;
   }
+  const bool sets = station == dressing || ofZones;
+  flat_->showSets(sets, station == dressing);
+  round_->showSets(sets, station == dressing);
   flat_->showCells(station == filling);
   round_->showCells(station == filling);
 }
@@ -337,6 +378,9 @@ void MainWindow::goToField(const QString& field) {
   } else if (fill_->goTo(field)) {
     goToStation(filling);
     fill_->goTo(field);
+  } else if (dress_->goTo(field)) {
+    goToStation(dressing);
+    dress_->goTo(field);
   } else if (cut_->goTo(field)) {
     goToStation(cut);
     cut_->goTo(field);
@@ -512,7 +556,18 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 
 void MainWindow::dropEvent(QDropEvent* event) {
   const QString path = event->mimeData()->urls().front().toLocalFile();
-  if (file_->mayLeave()) file_->open(path);
+  const QString kind = QFileInfo(path).suffix().toLower();
+  static const QStringList pictures{"png", "jpg", "jpeg", "bmp", "gif", "webp", "ppm", "pgm", "pbm"};
+  // What can only be an artwork is one.
+  if (kind == QStringLiteral("svg")) {
+    goToStation(dressing);
+    dress_->takeDrawingFrom(path);
+  } else if (pictures.contains(kind)) {
+    goToStation(dressing);
+    dress_->takePictureFrom(path);
+  } else if (file_->mayLeave()) {
+    file_->open(path);
+  }
 }
 
 }  // namespace avrelt

@@ -8,6 +8,7 @@
 
 #include "app/cut/cut_station.h"
 #include "app/divide/divide_station.h"
+#include "app/dress/dress_station.h"
 #include "app/fields/segments.h"
 #include "app/fill/fill_station.h"
 #include "app/gauge/gauge_station.h"
@@ -32,7 +33,7 @@ class MainWindow : public QMainWindow {
   explicit MainWindow(QWidget* parent = nullptr);
   ~MainWindow() override;
 
-  enum Station { gauge, dividing, filling, cut };
+  enum Station { gauge, dividing, filling, dressing, cut };
 
   void goToStation(int station);
 
@@ -42,6 +43,7 @@ class MainWindow : public QMainWindow {
   GaugeStation& gaugeStation() { return *gauge_; }
   DivideStation& divideStation() { return *divide_; }
   FillStation& fillStation() { return *fill_; }
+  DressStation& dressStation() { return *dress_; }
   CutStation& cutStation() { return *cut_; }
   WatchLine& watchLine() { return *watch_; }
   CupStrip& cupStrip() { return *cups_; }
@@ -67,6 +69,7 @@ class MainWindow : public QMainWindow {
   void makeFileMenu();
   void makeEditMenu();
   void makeCupMenu();
+  void makeArtMenu();
   void makeViewMenu();
   void makeBench();
   void setViews();
@@ -103,6 +106,7 @@ class MainWindow : public QMainWindow {
   GaugeStation* gauge_ = nullptr;
   DivideStation* divide_ = nullptr;
   FillStation* fill_ = nullptr;
+  DressStation* dress_ = nullptr;
   CutStation* cut_ = nullptr;
   WatchLine* watch_ = nullptr;
 

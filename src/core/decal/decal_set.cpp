@@ -4,6 +4,8 @@
 #include <algorithm>
 #include <set>
 
+#include "measure/colour.h"
+
 namespace avrelt {
 namespace {
 
@@ -102,7 +104,9 @@ Layer usualLayer(LayerKind kind, const DecalSet& set, Unit unit) {
       }
       const Length next = largest + Length::inches(usualOffset);
       layer.offset = exactly(next.inches(), unit == Unit::inch ? next.mm() : largest.mm() + 1.25);
-      layer.film = largest == Length() ? "#F2ECE0" : "#1F5E6B";
+      // The first stands off what it backs.
+      const bool onLight = !set.layers.empty() && luminanceOf(set.layers.front().film) > 0.3;
+      layer.film = largest > Length() ? "#1F5E6B" : onLight ? "#22262A" : "#F2ECE0";
       break;
     }
     case LayerKind::ring:

@@ -42,6 +42,13 @@ class Finder {
   explicit Finder(const Drawing& drawing) : drawing_(drawing) {
     found_.artwork.name = drawing.name;
     found_.notes = drawing.notes;
+    const auto clipped =
+        std::count_if(drawing.shapes.begin(), drawing.shapes.end(),
+                      [](const DrawnShape& shape) { return shape.clip != nullptr; });
+    if (clipped > 0) {
+      found_.notes.push_back({"Clips were left out (%1): the shapes are taken whole.",
+                              {static_cast<long>(clipped)}});
+    }
   }
 
   Checked<FoundRepeat> operator()() {

@@ -26,11 +26,11 @@ PartKind kindOf(LayerKind kind) {
   }
 }
 
-/// How many of its kind stand below it: layers are counted as they are laid.
+/// How many of its kind stand over it, itself counted: the first backing is next to the artwork.
 int numberOf(const DecalSet& set, std::size_t layer) {
-  return 1 + static_cast<int>(std::count_if(
-                 set.layers.begin() + static_cast<std::ptrdiff_t>(layer) + 1, set.layers.end(),
-                 [&](const Layer& other) { return other.kind == set.layers[layer].kind; }));
+  return static_cast<int>(std::count_if(
+      set.layers.begin(), set.layers.begin() + static_cast<std::ptrdiff_t>(layer) + 1,
+      [&](const Layer& other) { return other.kind == set.layers[layer].kind; }));
 }
 
 void addShape(Part& part, const Polygon& shape) {

@@ -1,0 +1,66 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QWidget>
+
+#include "app/dress/art_page.h"
+#include "app/dress/blade_page.h"
+#include "app/dress/layer_page.h"
+#include "app/dress/set_page.h"
+#include "app/dress/words_page.h"
+#include "app/fields/field_set.h"
+#include "app/fields/pages.h"
+
+namespace avrelt {
+
+class Shelf;
+
+/// Station 4: artworks, and the sets of layers made from them.
+class DressStation : public QWidget {
+  Q_OBJECT
+
+ public:
+  DressStation(Order& order, Shelf& shelf, QWidget* parent = nullptr);
+
+  /// Puts the keyboard to what the field names ("sets[0].layers[1].offset"); false where it is none
+  /// of this station's.
+  bool goTo(const QString& field);
+
+  /// Each asks for its file, or what to take, and takes it into the order.
+  void askForDrawing();
+  void askForPicture();
+  void askForShape();
+  void beginWords();
+  /// The same without asking.
+  void takeDrawingFrom(const QString& path);
+  void takePictureFrom(const QString& path);
+  /// Keeps the artwork in hand on the shop's shelf of shapes.
+  void keepShape();
+
+  enum ArtPages { ofArt, ofWords };
+  enum SetPages { placing, blading };
+  Pages& artPages() { return *artPages_; }
+  Pages& setPages() { return *setPages_; }
+  ArtPage& artPage() { return *art_; }
+  WordsPage& wordsPage() { return *words_; }
+  LayerPage& layerPage() { return *layers_; }
+  SetPage& setPage() { return *set_; }
+  BladePage& bladePage() { return *blade_; }
+
+ signals:
+  void said(const QString& sentence);
+
+ private:
+  Order& order_;
+  Shelf& shelf_;
+  FieldSet fields_;
+  Pages* artPages_ = nullptr;
+  Pages* setPages_ = nullptr;
+  ArtPage* art_ = nullptr;
+  WordsPage* words_ = nullptr;
+  LayerPage* layers_ = nullptr;
+  SetPage* set_ = nullptr;
+  BladePage* blade_ = nullptr;
+};
+
+}  // namespace avrelt

@@ -1,0 +1,208 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/dress/set_page.h"
+
+#include <algorithm>
+#include <QAbstractItemView>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QMenu>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/dress/labelled.h"
+#include "app/fields/when_seen.h"
+#include "app/order/phrases.h"
+#include "app/order/set_edits.h"
+
+namespace avrelt {
+
+SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(4);
+  sets_ = new QComboBox;
+  sets_->setAccessibleName(tr("Sets of this cup"));
+  sets_->view()->setAccessibleName(sets_->accessibleName());
+  sets_->setMinimumContentsLength(8);
+  sets_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  copy_ = new QPushButton(tr("Copy to"));
+  copy_->setToolTip(tr("Puts the same set on another cup: the same parts, cut again"));
+  copy_->setMenu(new QMenu(copy_));
+  remove_ = new QPushButton(tr("−"));
+  remove_->setAccessibleName(tr("Remove the set"));
+  remove_->setToolTip(tr("Removes the set from this cup; the artwork stays"));
+  auto* grid = new QGridLayout;
+  grid->setHorizontalSpacing(8);
+  grid->setVerticalSpacing(2);
+  size_ = field(fields, tr("Size"), "size", &DecalSet::size);
+  by_ = new Segments(tr("The size is the artwork's"), {tr("Width"), tr("Height")});
+  up_ = field(fields, tr("Middle, up"), "up", &DecalSet::up);
+  at_ = angle(fields, tr("Round the cup"), "at", &DecalSet::at);
+  turn_ = angle(fields, tr("Turned"), "turn", &DecalSet::turn);
+  shrinks_ = new QDoubleSpinBox;
+  shrinks_->setRange(0, 20);
+  shrinks_->setDecimals(2);
+  shrinks_->setSingleStep(0.1);
+  shrinks_->setSuffix(tr(" %"));
+  shrinks_->setButtonSymbols(QAbstractSpinBox::NoButtons);
+  QWidget* by = labelled(tr("of its"), by_);
+  by_->setAccessibleName(tr("The size is the artwork's"));
+  QWidget* const fieldsInTurn[] = {size_, by, up_, at_, turn_, labelled(tr("Film shrinks"), shrinks_)};
+  for (int i = 0; i < 6; ++i) grid->addWidget(fieldsInTurn[i], i / 2, i % 2);
+  for (int i = 0; i < 2; ++i) grid->setColumnStretch(i, 1);
+  column->addLayout(grid);
+  auto* checks = new QHBoxLayout;
+  checks->setSpacing(8);
+  flipped_ = new QCheckBox(tr("Flipped"));
+  follows_ = new QCheckBox(tr("On the ring"));
+  follows_->setToolTip(tr("Bends the artwork so that what is level in it runs round the cup"));
+  growth_ = new QCheckBox(tr("For coats"));
+  growth_->setToolTip(
+      tr("Layers laid at later coats are cut as much wider as the cup has grown by then"));
+  for (QCheckBox* box : {flipped_, follows_, growth_}) checks->addWidget(box);
+  checks->addStretch();
+  column->addLayout(checks);
+  words_ = new QLabel;
+  words_->setProperty("role", "label");
+  words_->setWordWrap(true);
+  auto* foot = new QHBoxLayout;
+  foot->setSpacing(6);
+  foot->addWidget(words_, 1);
+  foot->addWidget(copy_);
+  foot->addWidget(remove_);
+  column->addLayout(foot);
+  column->addStretch();
+
+  connect(sets_, &QComboBox::activated, this,
+          [this](int i) { order_.pickSet(sets_->itemData(i).toString().toStdString()); });
+  connect(copy_->menu(), &QMenu::aboutToShow, this, &SetPage::fillCopies);
+  connect(remove_, &QPushButton::clicked, this, [this] {
+    if (const DecalSet* set = setInHand(order_)) removeSet(order_, std::string(set->id));
+  });
+  connect(by_, &Segments::picked, this, [this](int i) {
+    // The set keeps its size; it is told by its other side.
+    const SetPlan* plan = setPlanInHand(order_);
+    const DecalSet* set = setInHand(order_);
+    if (set == nullptr || plan == nullptr || !set->art || set->byHeight == (i == 1)) return;
+    const Box box = set->art->bounds();
+    const Length side = Length::mm((i == 1 ? box.height() : box.width()) * plan->scale);
+    const Unit unit = order_.unit();
+    editSet(order_, i == 1 ? tr("Size a set by its height") : tr("Size a set by its width"), {},
+            [&](DecalSet& changed) {
+              changed.byHeight = i == 1;
+              changed.size = WrittenLength{side, say(side, unit).toStdString()};
+              // The words are rounded; the length they stand for is not.
+              changed.size.text.clear();
+            });
+  });
+  connect(flipped_, &QCheckBox::clicked, this, [this](bool on) {
+    editSet(order_, tr("Flip a set"), {}, [on](DecalSet& set) { set.flipped = on; });
+  });
+  connect(follows_, &QCheckBox::clicked, this, [this](bool on) {
+    editSet(order_, tr("Bend a set to the ring"), {}, [on](DecalSet& set) { set.follows = on; });
+  });
+  connect(growth_, &QCheckBox::clicked, this, [this](bool on) {
+    editSet(order_, tr("Allow for coats"), {}, [on](DecalSet& set) { set.allowGrowth = on; });
+  });
+  connect(shrinks_, &QDoubleSpinBox::valueChanged, this, [this](double percent) {
+    editSet(order_, tr("Set how much the film shrinks"), QStringLiteral("shrinks"),
+            [percent](DecalSet& set) { set.shrinkPercent = percent; });
+  });
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+}
+
+LengthField* SetPage::field(FieldSet& fields, const QString& label, const char* member,
+                            WrittenLength DecalSet::*length) {
+  const QString key = QLatin1String(member);
+  LengthField* made = fields.add(label, QStringLiteral("set.") + key);
+  const auto set = [this, key, length](const WrittenLength& typed) {
+    editSet(order_, tr("Set a set to %1").arg(say(typed.length, order_.unit())), key,
+            [&](DecalSet& changed) { changed.*length = typed; });
+  };
+  connect(made, &LengthField::typed, this, set);
+  connect(made, &LengthField::stepped, this, [this, set, length](int marks) {
+    const DecalSet* now = setInHand(order_);
+    if (now == nullptr) return;
+    const Graduation graduation = usualGraduation(order_.unit());
+    const Length next = nearestMark((now->*length).length, graduation) + step(graduation) * marks;
+    set(written(std::max(next, Length()), order_.unit()));
+  });
+  return made;
+}
+
+LengthField* SetPage::angle(FieldSet& fields, const QString& label, const char* member,
+                            Angle DecalSet::*angle) {
+  const QString key = QLatin1String(member);
+  LengthField* made = fields.add(label, QStringLiteral("set.") + key, LengthField::Kind::degrees);
+  const auto set = [this, key, angle](Angle typed) {
+    editSet(order_, tr("Turn a set"), key, [&](DecalSet& changed) { changed.*angle = typed; });
+  };
+  connect(made, &LengthField::typedAngle, this, set);
+  connect(made, &LengthField::stepped, this, [this, set, angle](int by) {
+    const DecalSet* now = setInHand(order_);
+    if (now != nullptr) set((now->*angle + Angle::degrees(by)).wrapped());
+  });
+  return made;
+}
+
+void SetPage::fillCopies() {
+  QMenu* menu = copy_->menu();
+  menu->clear();
+  const DecalSet* set = setInHand(order_);
+  if (set == nullptr) return;
+  const std::string id = set->id;
+  const std::vector<Cup>& cups = order_.document().cups;
+  for (int i = 0; i < static_cast<int>(cups.size()); ++i) {
+    const QString name = QString::fromStdString(cups[static_cast<std::size_t>(i)].name);
+    menu->addAction(i == order_.currentIndex() ? tr("%1, once more").arg(name) : name, this,
+                    [this, id, i] { copySetTo(order_, id, i); });
+  }
+}
+
+void SetPage::refresh() {
+  const DecalSet* set = setInHand(order_);
+  const SetPlan* plan = setPlanInHand(order_);
+  const Unit unit = order_.unit();
+  setEnabled(set != nullptr);
+  {
+    const QSignalBlocker quiet(sets_);
+    sets_->clear();
+    if (set != nullptr) {
+      for (const DecalSet& one : order_.currentCup().sets) {
+        const QString name = one.art ? QString::fromStdString(one.art->name) : tr("artwork gone");
+        sets_->addItem(tr("%1, %2").arg(name, onTape(one.size.length, unit).mark),
+                       QString::fromStdString(one.id));
+      }
+      sets_->setCurrentIndex(sets_->findData(QString::fromStdString(set->id)));
+    }
+  }
+  if (set == nullptr) {
+    words_->clear();
+    return;
+  }
+  size_->show(set->size.length, unit);
+  up_->show(set->up.length, unit);
+  at_->show(set->at);
+  turn_->show(set->turn);
+  by_->show(set->byHeight ? 1 : 0);
+  flipped_->setChecked(set->flipped);
+  follows_->setChecked(set->follows);
+  growth_->setChecked(set->allowGrowth);
+  {
+    const QSignalBlocker quiet(shrinks_);
+    shrinks_->setValue(set->shrinkPercent);
+  }
+  if (plan == nullptr || plan->gone) {
+    words_->setText(plan != nullptr ? tr("Its artwork is gone.") : QString());
+    return;
+  }
+  Box box;
+  for (const LayerPlan& layer : plan->layers) box.add(boundsOf(layer.shape));
+  words_->setText(tr("With all layers %1 × %2; scale %3 %")
+                      .arg(say(Length::mm(box.width()), unit), say(Length::mm(box.height()), unit),
+                           QString::fromStdString(numberText(plan->scale * 100, 1))));
+}
+
+}  // namespace avrelt

@@ -1,0 +1,56 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QPushButton>
+#include <QWidget>
+
+#include "app/fields/field_set.h"
+#include "app/fields/segments.h"
+
+namespace avrelt {
+
+/// The set in hand as a whole: which of the cup's it is, its size, how it is turned, where it stands
+/// and what is allowed for. All its layers follow.
+class SetPage : public QWidget {
+  Q_OBJECT
+
+ public:
+  SetPage(Order& order, FieldSet& fields, QWidget* parent = nullptr);
+
+  QComboBox& sets() { return *sets_; }
+  LengthField& size() { return *size_; }
+  Segments& by() { return *by_; }
+  QCheckBox& flipped() { return *flipped_; }
+  QCheckBox& follows() { return *follows_; }
+  QDoubleSpinBox& shrinks() { return *shrinks_; }
+  QPushButton& removeButton() { return *remove_; }
+  QPushButton& copyButton() { return *copy_; }
+
+ private:
+  LengthField* field(FieldSet& fields, const QString& label, const char* member,
+                     WrittenLength DecalSet::*length);
+  LengthField* angle(FieldSet& fields, const QString& label, const char* member,
+                     Angle DecalSet::*angle);
+  void refresh();
+  void fillCopies();
+
+  Order& order_;
+  QComboBox* sets_ = nullptr;
+  QPushButton* copy_ = nullptr;
+  QPushButton* remove_ = nullptr;
+  LengthField* size_ = nullptr;
+  LengthField* turn_ = nullptr;
+  LengthField* at_ = nullptr;
+  LengthField* up_ = nullptr;
+  Segments* by_ = nullptr;
+  QCheckBox* flipped_ = nullptr;
+  QCheckBox* follows_ = nullptr;
+  QCheckBox* growth_ = nullptr;
+  QDoubleSpinBox* shrinks_ = nullptr;
+  QLabel* words_ = nullptr;
+};
+
+}  // namespace avrelt
