@@ -7,6 +7,8 @@
 #include <cmath>
 #include <cstdlib>
 #include <iostream>
+#include <geos_c.h>
+#include <polyclipping/clipper.hpp>
 #include <pugixml.hpp>
 #include <vector>
 
@@ -14,6 +16,8 @@
 #include "files/outputs.h"
 #include "files/svg_drawing.h"
 #include "job/plan.h"
+#include "shape/clearance.h"
+#include "shape/tracing.h"
 
 // Each bar stands beside its reference in the same run; the ratio is printed at the end.
 
@@ -360,6 +364,85 @@ void partCurvedTemplate(benchmark::State& state) {
 BENCHMARK(fillCurvedWall)->Unit(benchmark::kMicrosecond)->MinTime(1);
 BENCHMARK(partCurvedTemplate)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
+/// A wavy outline of so many points.
+Polygon wavy(int corners, double radius) {
+  std::vector<Point> outline;
+  for (int i = 0; i < corners; ++i) {
+    const double t = 2 * M_PI * i / corners;
+    const double r = radius * (1 + 0.2 * std::sin(7 * t) + 0.05 * std::sin(31 * t));
+    outline.push_back({r * std::cos(t), r * std::sin(t)});
+  }
+  return {outline};
+}
+
+void offsetOurs(benchmark::State& state) {
+  const Polygon shape = wavy(400, 25);
+  for (auto _ : state) {
+    Polygon grown = offsetBy(shape, Length::mm(1.27), Corners::round);
+    benchmark::DoNotOptimize(grown);
+  }
+}
+void offsetByClipper(benchmark::State& state) {
+  const Polygon shape = wavy(400, 25);
+  for (auto _ : state) {
+    ClipperLib::Path path;
+    for (const Point& p : shape.front()) {
+      path.emplace_back(std::llround(p.x * 1e4), std::llround(p.y * 1e4));
+    }
+    ClipperLib::ClipperOffset offset(4, 50);
+    offset.AddPath(path, ClipperLib::jtRound, ClipperLib::etClosedPolygon);
+    ClipperLib::Paths grown;
+    offset.Execute(grown, 12'700);
+    benchmark::DoNotOptimize(grown);
+  }
+}
+void offsetByGeos(benchmark::State& state) {
+  const Polygon shape = wavy(400, 25);
+  GEOSContextHandle_t geos = GEOS_init_r();
+  const auto count = static_cast<unsigned>(shape.front().size());
+  GEOSCoordSequence* ring = GEOSCoordSeq_create_r(geos, count + 1, 2);
+  for (unsigned i = 0; i <= count; ++i) {
+    const Point p = shape.front()[i % count];
+    GEOSCoordSeq_setXY_r(geos, ring, i, p.x, p.y);
+  }
+  GEOSGeometry* polygon =
+      GEOSGeom_createPolygon_r(geos, GEOSGeom_createLinearRing_r(geos, ring), nullptr, 0);
+  for (auto _ : state) {
+    // As true to the circle: 18 sides to a quarter keep within 0.005 mm.
+    GEOSGeometry* grown = GEOSBuffer_r(geos, polygon, 1.27, 9);
+    GEOSGeom_destroy_r(geos, grown);
+  }
+  GEOSGeom_destroy_r(geos, polygon);
+  GEOS_finish_r(geos);
+}
+void clearanceOfFiveThousand(benchmark::State& state) {
+  const Polygon shape = wavy(5000, 60);
+  for (auto _ : state) {
+    const Clearance clearance(shape);
+    benchmark::DoNotOptimize(clearance.thinnestStroke());
+  }
+}
+void traceFourMegapixels(benchmark::State& state) {
+  Picture picture{2000, 2000, {}};
+  picture.rgba.reserve(16'000'000);
+  for (int y = 0; y < 2000; ++y) {
+    for (int x = 0; x < 2000; ++x) {
+      const bool dark = std::fmod(std::hypot(x - 1000, y - 1000), 160) < 80;
+      for (int c = 0; c < 3; ++c) picture.rgba.push_back(dark ? 20 : 240);
+      picture.rgba.push_back(255);
+    }
+  }
+  for (auto _ : state) {
+    auto found = traced(picture, {});
+    benchmark::DoNotOptimize(found);
+  }
+}
+BENCHMARK(offsetOurs)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(offsetByClipper)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(offsetByGeos)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(clearanceOfFiveThousand)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(traceFourMegapixels)->Unit(benchmark::kMicrosecond)->MinTime(1);
+
 /// Prints as usual and keeps the times for the ratios.
 class Ratios : public benchmark::ConsoleReporter {
  public:
@@ -389,6 +472,15 @@ class Ratios : public benchmark::ConsoleReporter {
               << "a stencil's PDF: " << of("stencilAsPdf") / of("stencilAsSvg")
               << " times its SVG; a key's: " << of("keyAsPdf") / of("keyAsSvg")
               << " times (3 wanted; three quarters of it is cairo's printing of numbers and zlib)\n"
+              << "an offset of 400 points: "
+              << of("offsetOurs") / std::min(of("offsetByClipper"), of("offsetByGeos"))
+              << " times the faster of bare Clipper and GEOS (1.2 wanted)\n"
+              << "clearance of 5000 points: " << of("clearanceOfFiveThousand") / 1000
+              << " ms (under 100 wanted), " << of("clearanceOfFiveThousand") / of("offsetOurs")
+              << " times that offset\n"
+              << "4 megapixels traced: " << of("traceFourMegapixels") / 1e6
+              << " s (under 1 wanted), " << of("traceFourMegapixels") / of("offsetOurs")
+              << " times that offset\n"
               << "5 MB of line art imported: " << of("importFiveMegabytes") / 1e6
               << " s (under 1 wanted), " << of("importFiveMegabytes") / of("parseFiveMegabytes")
               << " times the parsing of its XML\n";

@@ -2,6 +2,7 @@
 #include <cstdint>
 #include <cstdlib>
 
+#include "decal/set_shape.h"
 #include "files/svg_drawing.h"
 
 using namespace avrelt;
@@ -12,9 +13,30 @@ void require(bool holds) {
   if (!holds) std::abort();
 }
 
+/// Of a drawing an artwork, and of that a set of layers, or a fault in words.
+void dress(const Drawing& drawing) {
+  Checked<Artwork> artwork = artworkOf(drawing);
+  if (!artwork) return require(!inWords(artwork.error().sentence, Unit::mm).empty());
+  if (artwork->points() > 3000) return;
+  DecalSet set;
+  set.art = SharedArt(std::move(*artwork));
+  set.size = WrittenLength::mm(30);
+  set.thicken = true;
+  set.drop = drawing.shapes.size() % 2 == 0;
+  for (const LayerKind kind : {LayerKind::decal, LayerKind::ring, LayerKind::inset}) {
+    Layer layer;
+    layer.kind = kind;
+    layer.offset = WrittenLength::mm(0.8);
+    set.layers.push_back(layer);
+  }
+  const SetShape made = shapeOf(set);
+  require(made.layers.size() == 3);
+  require(made.layers[0].nothing || made.fit.parts > 0);
+}
+
 }  // namespace
 
-/// Whatever the bytes: a drawing or faults in words, and of a drawing cells that are closed and lie
+/// Whatever the bytes: a drawing or faults in words, and of a drawing layers to cut, and cells that are closed and lie
 /// on the grid files keep, or a fault.
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
   const std::string text(reinterpret_cast<const char*>(data), size);
@@ -32,6 +54,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
   }
   // What takes long by its size is for the bench.
   if (points > 4000) return 0;
+  dress(*drawing);
   const Checked<FoundRepeat> found = findRepeat(*drawing);
   if (!found) {
     require(!inWords(found.error().sentence, Unit::mm).empty());

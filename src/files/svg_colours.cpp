@@ -143,7 +143,7 @@ std::optional<std::string> colourIn(std::string_view text) {
       if (!number) return std::nullopt;
       part = *number;
       if (!rest.empty() && rest.front() == '%') {
-        part *= 2.55;
+        part = part * 255 / 100;
         rest.remove_prefix(1);
       }
     }

@@ -55,13 +55,14 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     for (const Page& page : tiling.pages) painter.drawRect(rectOf(page.window));
   }
   for (const Part& part : set_.parts) {
-    const bool film = part.kind == PartKind::decal ||
-                      (part.kind == PartKind::film && part.slits.empty());
+    const bool film = part.kind == PartKind::film && part.slits.empty();
     painter.setPen(QPen(t.ink, 1.4));
-    painter.setBrush(film ? t.film : QColor(Qt::transparent));
+    painter.setBrush(!part.film.empty() ? QColor(QString::fromStdString(part.film))
+                     : film              ? t.film
+                                         : QColor(Qt::transparent));
     QPainterPath edge = painterPath(laidOn(tiling, part.outline), fit);
     for (const Path& one : part.more) edge.addPath(painterPath(laidOn(tiling, one), fit));
-    if (part.kind == PartKind::decal) {
+    if (!part.film.empty()) {
       for (const Path& hole : part.holes) edge.addPath(painterPath(laidOn(tiling, hole), fit));
     }
     painter.drawPath(edge);

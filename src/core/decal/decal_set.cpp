@@ -37,6 +37,14 @@ Sentence layerTitle(LayerKind kind) {
   return titles[static_cast<std::size_t>(kind)];
 }
 
+Sentence layerWord(LayerKind kind) {
+  static const Sentence words[] = {{"decal", {}},   {"colour", {}},
+                                   {"backing", {}}, {"ring", {}},
+                                   {"peekaboo stencil", {}}, {"knock-out", {}},
+                                   {"outline", {}}, {"inset", {}}};
+  return words[static_cast<std::size_t>(kind)];
+}
+
 BladeSees Layer::bladeSees() const {
   return sees.value_or(material == PartMaterial::heatApplied ? BladeSees::back
                                                              : BladeSees::front);

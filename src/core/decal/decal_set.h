@@ -26,6 +26,8 @@ enum class LayerKind {
 const char* layerName(LayerKind kind);
 /// "Peekaboo stencil": as a heading.
 Sentence layerTitle(LayerKind kind);
+/// "peekaboo stencil": in the midst of a sentence.
+Sentence layerWord(LayerKind kind);
 
 /// Which side of a film the blade sees: heat-applied film lies with its carrier, and so its front,
 /// away from the blade.

@@ -135,7 +135,8 @@ std::vector<Part> layersOf(const CupPlan& plan) {
   for (const SetPlan& set : plan.sets) {
     const DecalSet& chosen = plan.of->sets[static_cast<std::size_t>(set.set)];
     for (Part& part : decalParts(set, chosen, plan.of->name)) {
-      append(parts, at(plan.stageOf(part.of.front()), {std::move(part)}));
+      part.laidAfter = plan.stageOf(part.of.front()).after;
+      parts.push_back(std::move(part));
     }
   }
   return parts;

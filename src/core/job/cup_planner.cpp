@@ -95,6 +95,8 @@ void CupPlanner::addStageWatches(CupPlan& plan, const Cup& cup) {
     for (Watch& one : watches) plan.watches.push_back(std::move(one));
   };
   for (const LaidThing& thing : plan.things) {
+    // What lies on part of the wall closes nowhere: a girth guessed moves it by less than shows.
+    if (thing.kind == LaidKind::layer && thing.round < 0.5) continue;
     const Stage& stage = plan.stages[static_cast<std::size_t>(thing.after)];
     add(watchLaid({thing.name, thing.round, thing.overlap, thing.own}, plan.bare, stage,
                   cup.buildUp.sizedFor));

@@ -76,7 +76,7 @@ std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
     for (std::size_t i = 0; i < set.layers.size(); ++i) {
       const LayerPlan& layer = set.layers[i];
       if (layer.nothing) continue;
-      add(LaidKind::layer, layer.id, {"%1 of %2", {Phrase(layerWords(chosen, i)), set.name}},
+      add(LaidKind::layer, layer.id, {"%1 of %2", {Phrase(layerWordsWithin(chosen, i)), set.name}},
           roundOf(layer.region), {});
     }
   }

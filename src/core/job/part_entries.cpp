@@ -3,6 +3,7 @@
 #include <set>
 
 #include "job/plan.h"
+#include "measure/colour.h"
 
 namespace avrelt {
 
@@ -82,7 +83,8 @@ std::vector<PartSet> CupPlan::partSets(const std::string& purpose) const {
   for (const Part& part : parts(purpose)) {
     const auto same = std::find_if(
         byMaterial.begin(), byMaterial.end(),
-        [&](const std::vector<Part>& some) { return some.front().material == part.material; });
+        [&](const std::vector<Part>& some) { return some.front().material == part.material &&
+                                              some.front().film == part.film; });
     if (same == byMaterial.end()) {
       byMaterial.push_back({part});
     } else {
@@ -94,12 +96,18 @@ std::vector<PartSet> CupPlan::partSets(const std::string& purpose) const {
   const Sentence title = set(purpose).title;
   for (const std::vector<Part>& some : byMaterial) {
     const PartMaterial material = some.front().material;
-    PartSet made = setOf(some, {"%1, %2", {Phrase(title), Phrase(materialTitle(material))}});
+    const std::string& film = some.front().film;
+    PartSet made = setOf(
+        some, film.empty() ? Sentence{"%1, %2", {Phrase(title), Phrase(materialTitle(material))}}
+                           : Sentence{"%1, %2, %3",
+                                      {Phrase(title), Phrase(materialTitle(material)),
+                                       colourInWords(film)}});
     // "film-printed_film" says film twice.
     std::string word = materialName(material);
     word = word.substr(0, word.find('_'));
     made.id = purpose;
     made.id += "-" + word;
+    if (!film.empty()) made.id += "-" + slugOf(film);
     lots.push_back(std::move(made));
   }
   return lots;

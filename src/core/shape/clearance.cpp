@@ -17,7 +17,7 @@ constexpr double perMm = 1e4;
 constexpr double facingCos = -0.5;
 /// 150° apart: between the sides of a corner of 30°.
 constexpr double acuteCos = -0.8660254037844387;
-constexpr double tipGrowth = 3;
+constexpr double tipGrowth = 2;
 /// What the radius may fall by on the way out of a tip, drawn as it is by straight stretches.
 constexpr double wobble = 0.02;
 

@@ -33,6 +33,11 @@ int numberOf(const DecalSet& set, std::size_t layer) {
       [&](const Layer& other) { return other.kind == set.layers[layer].kind; }));
 }
 
+Sentence numbered(const Sentence& name, int number) {
+  if (number == 1) return name;
+  return {"%1 %2", {Phrase(name), static_cast<long>(number)}};
+}
+
 void addShape(Part& part, const Polygon& shape) {
   for (const std::vector<Point>& outline : shape) {
     if (signedArea(outline) < 0) {
@@ -50,10 +55,13 @@ void addShape(Part& part, const Polygon& shape) {
 Sentence layerWords(const DecalSet& set, std::size_t layer) {
   const Layer& one = set.layers[layer];
   if (one.kind == LayerKind::colour) return {"Colour: %1", {colourInWords(one.source)}};
-  const int number = numberOf(set, layer);
-  const Sentence title = layerTitle(one.kind);
-  if (number == 1) return title;
-  return {"%1 %2", {Phrase(title), static_cast<long>(number)}};
+  return numbered(layerTitle(one.kind), numberOf(set, layer));
+}
+
+Sentence layerWordsWithin(const DecalSet& set, std::size_t layer) {
+  const Layer& one = set.layers[layer];
+  if (one.kind == LayerKind::colour) return {"%1 colour", {colourInWords(one.source)}};
+  return numbered(layerWord(one.kind), numberOf(set, layer));
 }
 
 std::string layerPartId(const std::string& set, const std::string& layer) {
@@ -71,6 +79,7 @@ std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std
     part.name = {"%1, %2", {Phrase(layerWords(set, i)), plan.name}};
     part.kind = kindOf(chosen.kind);
     part.material = chosen.material;
+    part.film = chosen.film;
     part.of = {chosen.id};
     part.spares = chosen.spares;
     part.mayTurn = chosen.material == PartMaterial::printed ? MayTurn::no : MayTurn::any;

@@ -19,5 +19,7 @@ std::string layerPartId(const std::string& set, const std::string& layer);
 /// "Backing", "Backing 2", "Colour #A8741A": what a layer is called within its set, the first of a
 /// kind by the kind alone.
 Sentence layerWords(const DecalSet& set, std::size_t layer);
+/// The same in the midst of a sentence: "backing 2".
+Sentence layerWordsWithin(const DecalSet& set, std::size_t layer);
 
 }  // namespace avrelt

@@ -73,6 +73,7 @@ struct Part {
   Sentence name{};  ///< what it is called where a purpose has several: "Backing, comet"
   PartKind kind = PartKind::film;
   PartMaterial material = PartMaterial::permanent;
+  std::string film{};              ///< #RRGGBB, where parts of a purpose are of several films
   std::vector<std::string> of;     ///< ids of what in the order it is for
   std::vector<std::string> zones;  ///< letters of the zones it is for
   int copies = 1;

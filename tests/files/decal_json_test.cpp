@@ -1,0 +1,207 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <algorithm>
+#include <catch2/catch.hpp>
+
+#include "decal/shapes.h"
+#include "files/decal_json.h"
+#include "files/document_json.h"
+#include "files/face_finder.h"
+#include "files/svg_colours.h"
+#include "files/svg_drawing.h"
+#include "job/ids.h"
+
+using namespace avrelt;
+
+namespace {
+
+Document full() {
+  Document document;
+  document.cups = {newCup("A", Unit::mm)};
+  Artwork shape = shapeArtwork("planet");
+  shape.id = "art-1";
+  Artwork words = shapeArtwork("star");
+  words.id = "art-2";
+  words.kind = ArtKind::lettering;
+  words.words.text = "Ada\n1926";
+  words.words.align = TextAlign::right;
+  words.words.spacingPercent = 12.5;
+  words.words.arc = WrittenLength{Length::mm(60), "6 cm"};
+  words.words.under = true;
+  words.words.merged = false;
+  Artwork picture = shapeArtwork("comet");
+  picture.id = "art-3";
+  picture.kind = ArtKind::picture;
+  picture.trace = {4, 37, true, 9, 20, false};
+  Artwork joined = shapeArtwork("heart");
+  joined.id = "art-4";
+  joined.kind = ArtKind::joined;
+  joined.joining = {JoinKind::without, {{"art-1", 0, 0, 100, 0}, {"art-2", 3.5, -2, 50, 12}}};
+  for (Artwork* artwork : {&shape, &words, &picture, &joined}) {
+    document.artworks.emplace_back(*artwork);
+  }
+  DecalSet set;
+  set.id = "set-1";
+  set.artwork = "art-1";
+  set.size = {Length::inches(2.5), "2 1/2 in"};
+  set.byHeight = true;
+  set.turn = Angle::degrees(15);
+  set.flipped = true;
+  set.follows = true;
+  set.at = Angle::degrees(-40);
+  set.up = WrittenLength::mm(88);
+  set.shrinkPercent = 0.4;
+  set.allowGrowth = false;
+  set.limit = WrittenLength::mm(0.8);
+  set.thicken = true;
+  set.drop = true;
+  for (int kind = 0; kind < 8; ++kind) {
+    Layer layer;
+    layer.id = "layer-" + std::to_string(kind + 1);
+    layer.kind = static_cast<LayerKind>(kind);
+    layer.offset = {Length::inches(0.05), "0.05 in"};
+    layer.corners = Corners::sharp;
+    layer.fillOpenings = true;
+    layer.smallestOpening = WrittenLength::mm(2);
+    layer.lap = WrittenLength::mm(0.5);
+    layer.source = "#1F5E6B";
+    layer.film = "#A8741A";
+    layer.material = PartMaterial::heatApplied;
+    layer.sees = BladeSees::front;
+    layer.mirrored = true;
+    layer.spares = 2;
+    set.layers.push_back(layer);
+  }
+  document.cups[0].sets = {set};
+  giveIds(document.cups[0]);
+  referToArt(document);
+  return document;
+}
+
+std::string faultOf(const std::string& text) {
+  const auto read = readDocument(text);
+  if (read) return "none";
+  return read.error().front().fault.field;
+}
+
+std::string withSets(const std::string& artworks, const std::string& sets) {
+  return R"({"avrelt": 2, "artworks": [)" + artworks +
+         R"(], "cups": [{"name": "A", "blank": {"stations": []}, "sets": [)" + sets + "]}]}";
+}
+
+const char* const square =
+    R"({"id": "a", "areas": [{"colour": "#102030", "outlines": "M0 0 10 0 10 10 0 10Z"}]})";
+
+}  // namespace
+
+TEST_CASE("artworks and sets are written and come back, to the byte") {
+  const Document document = full();
+  const std::string text = writeDocument(document);
+  const auto read = readDocument(text);
+  REQUIRE(read);
+  CHECK(read->document == document);
+  CHECK(writeDocument(read->document) == text);
+  CHECK(read->document.cups[0].sets[0].art == document.artworks[0]);
+}
+
+TEST_CASE("what a later version adds to artworks and sets is kept") {
+  const auto read = readDocument(withSets(
+      R"({"id": "a", "glow": 1, "areas": [{"outlines": "M0 0 10 0 10 10 0 10Z"}]})",
+      R"({"artwork": "a", "tilt": 3, "layers": [{"kind": "ring", "offset": 1, "shine": true}]})"));
+  REQUIRE(read);
+  const std::string text = writeDocument(read->document);
+  for (const char* kept : {"glow", "tilt", "shine"}) CHECK(text.find(kept) != std::string::npos);
+}
+
+TEST_CASE("faults of artworks and sets are told by their place") {
+  CHECK(faultOf(withSets(square, R"({"artwork": "a"})")) == "none");
+  CHECK(faultOf(withSets(R"({"id": "a"})", "")) == "artworks[0].areas");
+  CHECK(faultOf(withSets(R"({"areas": [{"outlines": "M0 0 L"}]})", "")) ==
+        "artworks[0].areas[0].outlines");
+  CHECK(faultOf(withSets(R"({"areas": [{"outlines": 7}]})", "")) ==
+        "artworks[0].areas[0].outlines");
+  CHECK(faultOf(withSets(R"({"areas": [{"outlines": "M0 0 99999 0 5 5Z"}]})", "")) ==
+        "artworks[0].areas[0].outlines");
+  CHECK(faultOf(withSets(R"({"areas": [{"colour": "red", "outlines": "M0 0 9 0 9 9Z"}]})", "")) ==
+        "artworks[0].areas[0].colour");
+  CHECK(faultOf(withSets(std::string(square) + "," + square, "")) == "artworks[1].id");
+  CHECK(faultOf(withSets(square, R"({"layers": [{"kind": "shadow"}]})")) ==
+        "cups[0].sets[0].layers[0].kind");
+  CHECK(faultOf(withSets(square, R"({"turn": 900})")) == "cups[0].sets[0].turn");
+  CHECK(faultOf(withSets(square, R"({"id": "s"}, {"id": "s"})")) == "cups[0].sets[1].id");
+}
+
+TEST_CASE("outlines that cross in a file of other hands are resolved") {
+  const auto read = readDocument(withSets(
+      R"({"id": "a", "areas": [{"outlines": "M0 0 20 20 20 0 0 20Z"}]})", ""));
+  REQUIRE(read);
+  const Polygon& area = read->document.artworks[0]->areas[0].area;
+  CHECK(area.size() == 2);
+  // Read again, it is what it is.
+  const std::string text = writeDocument(read->document);
+  CHECK(writeDocument(readDocument(text)->document) == text);
+}
+
+TEST_CASE("an artwork alone is written and read") {
+  const Artwork comet = shapeArtwork("comet");
+  const auto read = readArtwork(writeArtwork(comet));
+  REQUIRE(read);
+  CHECK(read->areas == comet.areas);
+  CHECK_FALSE(readArtwork("[]"));
+  CHECK_FALSE(readArtwork("{\"areas\": []}"));
+}
+
+TEST_CASE("colours are read as SVG writes them") {
+  CHECK(colourIn("#1f5e6b") == "#1F5E6B");
+  CHECK(colourIn("#abc") == "#AABBCC");
+  CHECK(colourIn("#abcd") == "#AABBCC");
+  CHECK(colourIn(" rgb(31, 94,107) ") == "#1F5E6B");
+  CHECK(colourIn("rgba(100%,0%,50%,0.5)") == "#FF0080");
+  CHECK(colourIn("RebeccaPurple") == std::nullopt);  // of CSS 4, not of SVG 1.1
+  CHECK(colourIn("DarkSlateGray") == "#2F4F4F");
+  for (const char* none : {"", "#12", "#ggg", "rgb(", "rgb(1,2", "none"}) {
+    CHECK(colourIn(none) == std::nullopt);
+  }
+}
+
+TEST_CASE("a drawing brings colours, clips and the ends of its lines") {
+  const auto drawing = readDrawing(
+      "<svg xmlns='http://www.w3.org/2000/svg' width='60mm' height='60mm' viewBox='0 0 60 60'>"
+      "<defs><linearGradient id='g'><stop stop-color='teal'/></linearGradient>"
+      "<clipPath id='c' transform='translate(10 0)'><circle cx='20' cy='30' r='10'/></clipPath>"
+      "<clipPath id='d' clip-path='url(#c)'><rect width='30' height='60'/></clipPath></defs>"
+      "<rect width='60' height='60' fill='url(#g)' clip-path='url(#d)'/>"
+      "<g color='#B08A3C'><path d='M5 5H25' fill='none' stroke='currentColor' stroke-width='3'"
+      " stroke-linecap='square' stroke-linejoin='round'/></g>"
+      "<rect width='9' height='9' clip-path='url(#none)'/></svg>",
+      "clips");
+  REQUIRE(drawing);
+  REQUIRE(drawing->shapes.size() == 3);
+  CHECK(drawing->shapes[0].fillColour == "#008080");
+  REQUIRE(drawing->shapes[0].clip);
+  CHECK(drawing->shapes[1].lineColour == "#B08A3C");
+  CHECK(drawing->shapes[1].cap == LineCap::square);
+  // The gradient and the clip that is not there are told.
+  CHECK(drawing->notes.size() == 2);
+  CHECK(signedArea(coveredBy(drawing->shapes[1]).line) == Approx(23 * 3).epsilon(1e-6));
+}
+
+TEST_CASE("shipped faces are there, of different character, and set words") {
+  const auto& faces = facesToChoose();
+  CHECK(std::count_if(faces.begin(), faces.end(),
+                      [](const FaceChoice& face) { return face.shipped; }) >= 5);
+  for (const FaceChoice& face : faces) {
+    if (!face.shipped) continue;
+    INFO(face.family);
+    Words words;
+    words.text = "Comet 12";
+    words.family = face.family;
+    words.style = face.style;
+    const Checked<Lettered> made = lettered(words);
+    REQUIRE(made);
+    CHECK(made->missing.empty());
+    CHECK(made->artwork.name == "Comet 12");
+  }
+  CHECK_FALSE(faceCalled("No Such Face", "Bold"));
+  // Another style of the same family stands in.
+  CHECK(faceCalled("Comfortaa", "Hairline"));
+}
