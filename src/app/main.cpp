@@ -101,8 +101,18 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   while (window.order().history()->canUndo()) window.order().history()->undo();
   window.fillStation().patternPages().show(avrelt::FillStation::family);
   window.fillStation().workPages().show(avrelt::FillStation::lift);
+  window.goToStation(avrelt::MainWindow::dressing);
+  window.order().setUnit(avrelt::Unit::mm);
+  window.order().choose(cups > 2 ? 2 : 0);
+  avrelt::DressStation& dress = window.dressStation();
+  dress.artPages().show(avrelt::DressStation::ofWords);
+  dress.setPages().show(avrelt::DressStation::blading);
+  picture("dress-words-mm");
+  dress.artPages().show(avrelt::DressStation::ofArt);
+  dress.setPages().show(avrelt::DressStation::placing);
   window.order().setUnit(avrelt::Unit::inch);
   window.order().choose(cups > 1 ? 1 : 0);
+  picture("dress");
   window.goToStation(avrelt::MainWindow::cut);
   window.cutStation().choose(avrelt::purpose::film);
   picture("cut");

@@ -62,6 +62,7 @@ LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
   auto* right = new QVBoxLayout;
   right->setSpacing(6);
   right->addWidget(pages_, 1);
+  right->addStretch();
   auto* more = new QHBoxLayout;
   more->setSpacing(6);
   more->addWidget(add_);
@@ -226,7 +227,7 @@ void LayerPage::refresh() {
   add_->setEnabled(set != nullptr);
   colours_->setEnabled(set != nullptr && set->art && set->art->areas.size() > 1);
   for (QPushButton* one : {up_, down_, remove_}) one->setEnabled(layer != nullptr);
-  pages_->setEnabled(layer != nullptr);
+  pages_->setVisible(layer != nullptr);
   if (layer == nullptr) {
     words_->clear();
     filmWords_->clear();
