@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <benchmark/benchmark.h>
+#include <geos_c.h>
 
 #include <array>
 #include <boost/graph/adjacency_list.hpp>
@@ -7,7 +8,6 @@
 #include <cmath>
 #include <cstdlib>
 #include <iostream>
-#include <geos_c.h>
 #include <polyclipping/clipper.hpp>
 #include <pugixml.hpp>
 #include <vector>

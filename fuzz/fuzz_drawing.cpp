@@ -36,8 +36,8 @@ void dress(const Drawing& drawing) {
 
 }  // namespace
 
-/// Whatever the bytes: a drawing or faults in words, and of a drawing layers to cut, and cells that are closed and lie
-/// on the grid files keep, or a fault.
+/// Whatever the bytes: a drawing or faults in words, and of a drawing layers to cut, and cells that
+/// are closed and lie on the grid files keep, or a fault.
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
   const std::string text(reinterpret_cast<const char*>(data), size);
   const auto drawing = readDrawing(text, "fuzz.svg");

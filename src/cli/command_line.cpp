@@ -116,7 +116,8 @@ int runArt(const ArtOptions& options) {
   if (!artwork) return complain(options.drawing + ": " + inWords(artwork.error().sentence, unit));
   artwork->id = newArtId(order);
   order.artworks.emplace_back(*artwork);
-  if (const std::optional<Sentence> fault = sizeFault(order)) return complain(inWords(*fault, unit));
+  if (const std::optional<Sentence> fault = sizeFault(order))
+    return complain(inWords(*fault, unit));
   if (const std::optional<Sentence> fault = writeFile(options.order, writeDocument(order))) {
     return complain(inWords(*fault, unit));
   }

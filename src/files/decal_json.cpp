@@ -37,9 +37,10 @@ Words wordsMembers(ObjectReader object, Unit unit) {
   object.text("family", words.family);
   object.text("style", words.style);
   object.length("cap_height", unit, words.capHeight);
-  object.choice("align",
-                {{"left", TextAlign::left}, {"middle", TextAlign::middle}, {"right", TextAlign::right}},
-                words.align);
+  object.choice(
+      "align",
+      {{"left", TextAlign::left}, {"middle", TextAlign::middle}, {"right", TextAlign::right}},
+      words.align);
   object.real("spacing_percent", -200, 1000, words.spacingPercent);
   object.real("line_percent", 0, 1000, words.linePercent);
   words.arc = object.lengthIfGiven("arc", unit);

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/face_finder.h"
 
-#include <algorithm>
 #include <fontconfig/fontconfig.h>
+
+#include <algorithm>
 #include <map>
 #include <memory>
 #include <mutex>
@@ -103,9 +104,9 @@ std::optional<FaceFile> faceCalled(const std::string& family, const std::string&
   }
   if (near != nullptr) {
     const void* bytes = near->bytes.data();
-    return FaceFile{std::make_shared<const std::string>(static_cast<const char*>(bytes),
-                                                        near->bytes.size()),
-                    0};
+    return FaceFile{
+        std::make_shared<const std::string>(static_cast<const char*>(bytes), near->bytes.size()),
+        0};
   }
   const auto& faces = ofSystem();
   const auto exact = faces.find({family, style});

@@ -23,8 +23,8 @@ const std::vector<FaceChoice>& facesToChoose();
 /// another of the same family.
 std::optional<FaceFile> faceCalled(const std::string& family, const std::string& style);
 
-/// Words as an artwork, set in their face. Refused with what `outlineOf` refuses, and where the face
-/// is not on this machine. What the face does not have is in `missing`.
+/// Words as an artwork, set in their face. Refused with what `outlineOf` refuses, and where the
+/// face is not on this machine. What the face does not have is in `missing`.
 struct Lettered {
   Artwork artwork;
   std::vector<std::string> missing;

@@ -43,8 +43,8 @@ std::optional<Polygon> outlinesFrom(ObjectReader& object, const Json& item, cons
       return std::abs(p.x) > farthestMm || std::abs(p.y) > farthestMm;
     });
     if (far || !line.closed) {
-      object.fault(path, {"An outline has to be closed and lie within %1.",
-                          {Length::mm(farthestMm)}});
+      object.fault(path,
+                   {"An outline has to be closed and lie within %1.", {Length::mm(farthestMm)}});
       return std::nullopt;
     }
     polygon.push_back(std::move(line.points));

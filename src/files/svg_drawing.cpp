@@ -310,9 +310,7 @@ class Reader {
       if (ink.stroked) ink.line = paintOf(line, ink, ink.line);
     }
     if (const auto cap = value("stroke-linecap"); !cap.empty()) {
-      ink.cap = cap == "round"    ? LineCap::round
-                : cap == "square" ? LineCap::square
-                                  : LineCap::flat;
+      ink.cap = cap == "round" ? LineCap::round : cap == "square" ? LineCap::square : LineCap::flat;
     }
     if (const auto join = value("stroke-linejoin"); !join.empty()) {
       ink.join = join == "round"   ? LineJoin::round
@@ -380,8 +378,8 @@ class Reader {
   /// What is drawn from here on is seen only within what a clip path covers.
   void clipBy(const std::string& written, const Transform& map, int depth) {
     const pugi::xml_node path = referredTo(written);
-    const bool ofBox = std::string_view(path.attribute("clipPathUnits").value()) ==
-                       "objectBoundingBox";
+    const bool ofBox =
+        std::string_view(path.attribute("clipPathUnits").value()) == "objectBoundingBox";
     const bool again = std::find(using_.begin(), using_.end(), path) != using_.end();
     if (path.empty() || localName(path.name()) != "clipPath" || ofBox || again) {
       ++left_["clip paths"];
@@ -658,8 +656,8 @@ class Reader {
   bool full_ = false;
   std::shared_ptr<const Polygon> clip_;  ///< of what is being drawn
   bool clipping_ = false;                ///< within a clip path
-  bool asked_ = false;    ///< a `use` asks for what is otherwise silent
-  pugi::xml_node asker_;  ///< and its size counts for a view
+  bool asked_ = false;                   ///< a `use` asks for what is otherwise silent
+  pugi::xml_node asker_;                 ///< and its size counts for a view
 };
 
 }  // namespace

@@ -14,8 +14,8 @@ namespace avrelt {
 /// units; y is turned up and all is in mm. Curves are drawn to within 0.01 mm.
 ///
 /// Colours are kept, of a gradient its first; clip paths in user units come with the shapes they
-/// clip. Nothing is run and nothing outside the file is followed. Words, pictures, scripts, masks and
-/// outside references are left out, and the notes say so.
+/// clip. Nothing is run and nothing outside the file is followed. Words, pictures, scripts, masks
+/// and outside references are left out, and the notes say so.
 ///
 /// Faults name line and element: what is no XML, what is XML but no SVG (a web page, say), path
 /// data or a transform that cannot be read, groups nested too deep, uses of uses that multiply

@@ -49,7 +49,8 @@ TEST_CASE("a shape becomes a set at the front, with its layers, and all of it ca
   open.dress().layerPage().addAction(LayerKind::backing)->trigger();
   open.dress().layerPage().addAction(LayerKind::backing)->trigger();
   REQUIRE(open.set().layers.size() == 3);
-  // F14: 0.05 in round a motif of 2 in, common practice, no published source; a second as far again.
+  // F14: 0.05 in round a motif of 2 in, common practice, no published source; a second as far
+  // again.
   CHECK(open.set().layers[1].offset.text == "0.05 in");
   CHECK(open.set().layers[2].offset.text == "0.1 in");
   open.dress().layerPage().coloursButton().click();
@@ -221,8 +222,9 @@ TEST_CASE("a drawing is taken with its colours and clips, the file may vanish") 
   {
     QFile file(words);
     REQUIRE(file.open(QIODevice::WriteOnly));
-    file.write("<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'>"
-               "<text>x</text></svg>");
+    file.write(
+        "<svg xmlns='http://www.w3.org/2000/svg' width='9mm' height='9mm'>"
+        "<text>x</text></svg>");
   }
   open.dress().takeDrawingFrom(words);
   CHECK(open.told().contains("cannot be taken"));

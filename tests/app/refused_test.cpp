@@ -35,13 +35,12 @@ struct RefusedWindow : OpenWindow {
   }
   /// Every station with every page of it, painted as it is.
   void look() {
-    static const QStringList pages{"Lift",     "Amounts",    "Parts",  "Pattern",
-                                   "Fit",      "Tape moves", "Marks",  "Stripes",
-                                   "Features", "Laying",     "Growth", "If it is off",
-                                   "Words",    "Art",        "Blade",  "Set",
-                                   "Film",     "Made"};
-    for (const int station :
-         {MainWindow::gauge, MainWindow::dividing, MainWindow::filling, MainWindow::dressing, MainWindow::cut}) {
+    static const QStringList pages{"Lift",       "Amounts",      "Parts",   "Pattern",  "Fit",
+                                   "Tape moves", "Marks",        "Stripes", "Features", "Laying",
+                                   "Growth",     "If it is off", "Words",   "Art",      "Blade",
+                                   "Set",        "Film",         "Made"};
+    for (const int station : {MainWindow::gauge, MainWindow::dividing, MainWindow::filling,
+                              MainWindow::dressing, MainWindow::cut}) {
       window.goToStation(station);
       for (QAbstractButton* button : window.findChildren<QAbstractButton*>()) {
         if (button->isVisible() && button->isEnabled() && pages.contains(button->text())) {

@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/decal_json.h"
+
 #include <algorithm>
 #include <catch2/catch.hpp>
 
 #include "decal/shapes.h"
-#include "files/decal_json.h"
 #include "files/document_json.h"
 #include "files/face_finder.h"
 #include "files/svg_colours.h"
@@ -131,8 +132,8 @@ TEST_CASE("faults of artworks and sets are told by their place") {
 }
 
 TEST_CASE("outlines that cross in a file of other hands are resolved") {
-  const auto read = readDocument(withSets(
-      R"({"id": "a", "areas": [{"outlines": "M0 0 20 20 20 0 0 20Z"}]})", ""));
+  const auto read = readDocument(
+      withSets(R"({"id": "a", "areas": [{"outlines": "M0 0 20 20 20 0 0 20Z"}]})", ""));
   REQUIRE(read);
   const Polygon& area = read->document.artworks[0]->areas[0].area;
   CHECK(area.size() == 2);

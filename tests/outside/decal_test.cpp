@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Offsets, clearance and words against libraries that are not ours.
-#include <geos_c.h>
-
 #include <cairo.h>
+#include <geos_c.h>
+#include <pango/pangocairo.h>
+
 #include <catch2/catch.hpp>
 #include <cmath>
-#include <pango/pangocairo.h>
 
 #include "decal/shapes.h"
 #include "files/face_finder.h"

@@ -186,8 +186,8 @@ bool CutStation::isForZones() const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr || !order_.hasCup()) return false;
   const std::optional<PartEntry> entry = chosen();
-  const bool forZone = entry && (!entry->parts.front()->zones.empty() ||
-                                 entry->purpose == purpose::layer);
+  const bool forZone =
+      entry && (!entry->parts.front()->zones.empty() || entry->purpose == purpose::layer);
   return forZone || !isWrapped(order_.currentCup());
 }
 

@@ -58,8 +58,8 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
     const bool film = part.kind == PartKind::film && part.slits.empty();
     painter.setPen(QPen(t.ink, 1.4));
     painter.setBrush(!part.film.empty() ? QColor(QString::fromStdString(part.film))
-                     : film              ? t.film
-                                         : QColor(Qt::transparent));
+                     : film             ? t.film
+                                        : QColor(Qt::transparent));
     QPainterPath edge = painterPath(laidOn(tiling, part.outline), fit);
     for (const Path& one : part.more) edge.addPath(painterPath(laidOn(tiling, one), fit));
     if (!part.film.empty()) {

@@ -62,8 +62,8 @@ ArtPage::ArtPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
 
   auto* menu = new QMenu(more_);
   joins_[0] = menu->addAction(tr("Join as one shape"), this, [this] { join(JoinKind::together); });
-  joins_[1] =
-      menu->addAction(tr("Cut the others out of the first"), this, [this] { join(JoinKind::without); });
+  joins_[1] = menu->addAction(tr("Cut the others out of the first"), this,
+                              [this] { join(JoinKind::without); });
   joins_[2] =
       menu->addAction(tr("Keep what all have in common"), this, [this] { join(JoinKind::common); });
   joins_[3] =

@@ -125,8 +125,9 @@ void BladePage::refresh() {
     if (!facing) return tr("none");
     return unit == Unit::mm
                ? say(facing->width, Unit::mm)
-               : tr("%1 in (%2)").arg(QString::fromStdString(numberText(facing->width.inches(), 3)),
-                                      say(facing->width, Unit::mm));
+               : tr("%1 in (%2)")
+                     .arg(QString::fromStdString(numberText(facing->width.inches(), 3)),
+                          say(facing->width, Unit::mm));
   };
   QStringList lines;
   lines << tr("Thinnest stroke %1").arg(width(fit.stroke))
@@ -135,10 +136,10 @@ void BladePage::refresh() {
   const QString openings =
       fit.openings == 1 ? tr("1 opening") : tr("%1 openings").arg(fit.openings);
   lines << tr("%1, %2 to weed").arg(parts, openings)
-        << tr("Cut %1").arg(say(fit.cut, unit)) +
-               (fit.sharp == 0   ? QString()
-                : fit.sharp == 1 ? tr(", 1 sharp corner")
-                                 : tr(", %1 sharp corners").arg(fit.sharp));
+        << tr("Cut %1").arg(say(fit.cut, unit)) + (fit.sharp == 0 ? QString()
+                                                   : fit.sharp == 1
+                                                       ? tr(", 1 sharp corner")
+                                                       : tr(", %1 sharp corners").arg(fit.sharp));
   if (plan->made->leastSize) {
     const Length least = *plan->made->leastSize;
     lines << (least <= set->size.length

@@ -60,8 +60,8 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
 }
 
 void DressStation::askForDrawing() {
-  const QString path = QFileDialog::getOpenFileName(
-      this, tr("Take a drawing"), {}, tr("Drawings (*.svg);;All files (*)"));
+  const QString path = QFileDialog::getOpenFileName(this, tr("Take a drawing"), {},
+                                                    tr("Drawings (*.svg);;All files (*)"));
   if (!path.isEmpty()) takeDrawingFrom(path);
 }
 
@@ -71,11 +71,9 @@ void DressStation::takeDrawingFrom(const QString& path) {
   const tl::expected<std::string, Sentence> text =
       readFile(std::filesystem::path(path.toStdString()));
   if (!text) return emit said(say(text.error(), unit));
-  const auto taken = beside(
-      this, tr("Reading %1…").arg(file),
-      [text = *text, name = QFileInfo(path).completeBaseName().toStdString()](Going& /*going*/) {
-        return readFrom(text, name);
-      });
+  const auto taken = beside(this, tr("Reading %1…").arg(file),
+                            [text = *text, name = QFileInfo(path).completeBaseName().toStdString()](
+                                Going& /*going*/) { return readFrom(text, name); });
   if (!taken) return emit said(tr("%1 was not taken. %2").arg(file, taken.error()));
   if (!*taken) {
     const ReadFaults& faults = taken->error();
@@ -93,10 +91,10 @@ void DressStation::takeDrawingFrom(const QString& path) {
   if (!addArtwork(order_, *read.artwork)) return;
   artPages_->show(ofArt);
   const Box box = read.artwork->bounds();
-  emit said(tr("%1: %2 wide, %3 tall as drawn.")
-                .arg(file, say(Length::mm(box.width()), unit),
-                     say(Length::mm(box.height()), unit)) +
-            notes);
+  emit said(
+      tr("%1: %2 wide, %3 tall as drawn.")
+          .arg(file, say(Length::mm(box.width()), unit), say(Length::mm(box.height()), unit)) +
+      notes);
 }
 
 void DressStation::askForPicture() {

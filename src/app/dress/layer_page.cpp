@@ -56,8 +56,8 @@ LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
   buttons->addStretch();
   left->addLayout(buttons);
   row->addLayout(left, 7);
-  pages_ = new Pages(tr("The layer in hand"), {tr("Made"), tr("Film")},
-                     {makeHow(fields), makeFilm()});
+  pages_ =
+      new Pages(tr("The layer in hand"), {tr("Made"), tr("Film")}, {makeHow(fields), makeFilm()});
   pages_->head()->addStretch();
   auto* right = new QVBoxLayout;
   right->setSpacing(6);
@@ -120,8 +120,7 @@ QWidget* LayerPage::makeHow(FieldSet& fields) {
            [i](Layer& layer) { layer.corners = static_cast<Corners>(i); });
   });
   connect(openings_, &QComboBox::activated, this, [this](int i) {
-    change(tr("Set a layer's openings"), {},
-           [i](Layer& layer) { layer.fillOpenings = i == 1; });
+    change(tr("Set a layer's openings"), {}, [i](Layer& layer) { layer.fillOpenings = i == 1; });
   });
   return page;
 }
@@ -151,8 +150,7 @@ QWidget* LayerPage::makeFilm() {
   }
   material_ = box(tr("Cut from"), titles, 0);
   sees_ = box(tr("The blade sees"), {tr("as usual for it"), tr("its front"), tr("its back")}, 1);
-  mirrored_ =
-      box(tr("Cut"), {tr("as the blade sees it"), tr("mirrored"), tr("not mirrored")}, 2);
+  mirrored_ = box(tr("Cut"), {tr("as the blade sees it"), tr("mirrored"), tr("not mirrored")}, 2);
   spares_ = new QSpinBox;
   spares_->setRange(0, 50);
   spares_->setButtonSymbols(QAbstractSpinBox::NoButtons);
@@ -268,24 +266,20 @@ void LayerPage::refresh() {
     return;
   }
   const Box box = boundsOf(made->shape);
-  QString words = made->nothing
-                      ? tr("Nothing is left of it so.")
-                      : tr("%1 × %2").arg(say(Length::mm(box.width()), unit),
-                                          say(Length::mm(box.height()), unit));
+  QString words = made->nothing ? tr("Nothing is left of it so.")
+                                : tr("%1 × %2").arg(say(Length::mm(box.width()), unit),
+                                                    say(Length::mm(box.height()), unit));
   constexpr Length seen = Length::mm(0.005);
   if (!made->nothing && abs(made->wider) > seen) {
     words += QLatin1Char('\n') +
              (made->wider > Length()
-                  ? tr("Cut %1 wider, for coats and shrinking.")
-                        .arg(say(made->wider, Unit::mm))
-                  : tr("Cut %1 narrower, for the coats between.")
-                        .arg(say(-made->wider, Unit::mm)));
+                  ? tr("Cut %1 wider, for coats and shrinking.").arg(say(made->wider, Unit::mm))
+                  : tr("Cut %1 narrower, for the coats between.").arg(say(-made->wider, Unit::mm)));
   }
   words_->setText(words);
-  filmWords_->setText(made->odd ? tr("Laid, it does not match the others.")
-                      : made->mirrored
-                          ? tr("Cut mirrored; laid, it matches the others.")
-                          : tr("Laid, it matches the others."));
+  filmWords_->setText(made->odd        ? tr("Laid, it does not match the others.")
+                      : made->mirrored ? tr("Cut mirrored; laid, it matches the others.")
+                                       : tr("Laid, it matches the others."));
 }
 
 }  // namespace avrelt

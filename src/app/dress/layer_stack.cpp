@@ -131,9 +131,9 @@ void LayerStack::paintStack(QPainter& painter) const {
     if (!two) continue;
     painter.setFont(face(11));
     painter.setPen(t.muted);
-    painter.drawText(words.adjusted(0, sheet.height() / 2 - 1, 0, 0),
-                     static_cast<int>(Qt::AlignTop),
-                     QFontMetricsF(painter.font()).elidedText(about, Qt::ElideRight, words.width()));
+    painter.drawText(
+        words.adjusted(0, sheet.height() / 2 - 1, 0, 0), static_cast<int>(Qt::AlignTop),
+        QFontMetricsF(painter.font()).elidedText(about, Qt::ElideRight, words.width()));
   }
 }
 

@@ -75,7 +75,8 @@ void TraceView::paintEvent(QPaintEvent* /*event*/) {
     painter.drawRect(side);
   }
   if (before_.isNull()) return;
-  const Box page{{0, 0}, {static_cast<double>(before_.width()), static_cast<double>(before_.height())}};
+  const Box page{{0, 0},
+                 {static_cast<double>(before_.width()), static_cast<double>(before_.height())}};
   const Fit place(page, left.adjusted(6, 6, -6, -6));
   painter.drawImage(QRectF(place({0, page.high.y}), place({page.high.x, 0})), before_);
   const Fit fit(page, right.adjusted(6, 6, -6, -6));
@@ -181,9 +182,9 @@ std::optional<QString> PictureDialog::load(const QString& path) {
         .arg(name, reader.errorString());
   }
   if (static_cast<double>(image.width()) * image.height() > dotsTaken * 1.1) {
-    image = image.scaled(image.size() * std::sqrt(dotsTaken / (static_cast<double>(image.width()) *
-                                                              image.height())),
-                         Qt::KeepAspectRatio, Qt::SmoothTransformation);
+    image = image.scaled(
+        image.size() * std::sqrt(dotsTaken / (static_cast<double>(image.width()) * image.height())),
+        Qt::KeepAspectRatio, Qt::SmoothTransformation);
   }
   const double perMetre = image.dotsPerMeterX();
   // Screens say 72 to 96 to the inch of anything: only what a scanner says is believed.
@@ -238,8 +239,8 @@ void PictureDialog::start() {
         try {
           promise->set_value(traced(*picture, setting, [stop] { return !*stop; }));
         } catch (const std::exception& fallen) {
-          promise->set_value(
-              refuse("picture", "The picture cannot be traced (%1).", {std::string(fallen.what())}));
+          promise->set_value(refuse("picture", "The picture cannot be traced (%1).",
+                                    {std::string(fallen.what())}));
         }
       });
   poll_.start();
@@ -267,10 +268,10 @@ void PictureDialog::arrived() {
         std::count_if(area.area.begin(), area.area.end(),
                       [](const std::vector<Point>& outline) { return signedArea(outline) > 0; }));
   }
-  words_->setText(made_ + (parts == 1 ? tr("1 part") : tr("%1 parts").arg(parts)) +
-                  (made->areas.size() > 1 ? tr(" in %1 colours").arg(made->areas.size())
-                                          : QString()) +
-                  tr(", %1 points.").arg(made->points()));
+  words_->setText(
+      made_ + (parts == 1 ? tr("1 part") : tr("%1 parts").arg(parts)) +
+      (made->areas.size() > 1 ? tr(" in %1 colours").arg(made->areas.size()) : QString()) +
+      tr(", %1 points.").arg(made->points()));
 }
 
 Checked<Artwork> PictureDialog::artwork() const {

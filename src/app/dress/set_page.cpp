@@ -47,7 +47,8 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   shrinks_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   QWidget* by = labelled(tr("of its"), by_);
   by_->setAccessibleName(tr("The size is the artwork's"));
-  QWidget* const fieldsInTurn[] = {size_, by, up_, at_, turn_, labelled(tr("Film shrinks"), shrinks_)};
+  QWidget* const fieldsInTurn[] = {size_, by,    up_,
+                                   at_,   turn_, labelled(tr("Film shrinks"), shrinks_)};
   for (int i = 0; i < 6; ++i) grid->addWidget(fieldsInTurn[i], i / 2, i % 2);
   for (int i = 0; i < 2; ++i) grid->setColumnStretch(i, 1);
   column->addLayout(grid);

@@ -12,8 +12,8 @@
 
 namespace avrelt {
 
-/// The set in hand as a whole: which of the cup's it is, its size, how it is turned, where it stands
-/// and what is allowed for. All its layers follow.
+/// The set in hand as a whole: which of the cup's it is, its size, how it is turned, where it
+/// stands and what is allowed for. All its layers follow.
 class SetPage : public QWidget {
   Q_OBJECT
 

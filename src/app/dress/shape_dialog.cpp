@@ -92,9 +92,8 @@ void ShapeDialog::fill() {
       fits = fits && shapes_[i].found.contains(word, Qt::CaseInsensitive);
     }
     if (!fits) continue;
-    auto* item = new QListWidgetItem(
-        iconOf(shapes_[i].artwork, pictureSize, devicePixelRatioF()),
-        QString::fromStdString(shapes_[i].artwork.name));
+    auto* item = new QListWidgetItem(iconOf(shapes_[i].artwork, pictureSize, devicePixelRatioF()),
+                                     QString::fromStdString(shapes_[i].artwork.name));
     item->setToolTip(item->text());
     item->setData(Qt::UserRole, static_cast<unsigned>(i));
     list_->addItem(item);

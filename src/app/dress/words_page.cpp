@@ -218,10 +218,9 @@ void WordsPage::refresh() {
   if (faces_->count() == 0) {
     const auto& faces = facesToChoose();
     for (std::size_t i = 0; i < faces.size(); ++i) {
-      faces_->addItem(
-          tr("%1, %2").arg(QString::fromStdString(faces[i].family),
-                           QString::fromStdString(faces[i].style)),
-          static_cast<int>(i));
+      faces_->addItem(tr("%1, %2").arg(QString::fromStdString(faces[i].family),
+                                       QString::fromStdString(faces[i].style)),
+                      static_cast<int>(i));
     }
   }
   int face = -1;
@@ -246,11 +245,11 @@ void WordsPage::refresh() {
   } else {
     arc_->showWord(tr("straight"), unit);
   }
-  words_->setText(!fault_.isEmpty() ? fault_
-                  : face < 0
-                      ? tr("The face “%1” is not on this machine; the outlines are kept as they are.")
-                            .arg(QString::fromStdString(words.family))
-                      : QString());
+  words_->setText(
+      !fault_.isEmpty() ? fault_
+      : face < 0 ? tr("The face “%1” is not on this machine; the outlines are kept as they are.")
+                       .arg(QString::fromStdString(words.family))
+                 : QString());
   filling_ = false;
 }
 

@@ -15,7 +15,7 @@ namespace avrelt {
 namespace {
 
 tl::expected<Checked<FoundRepeat>, ReadFaults> readArtwork(const std::string& text,
-                                                            const std::string& name) {
+                                                           const std::string& name) {
   const auto drawing = readDrawing(text, name);
   if (!drawing) return tl::unexpected(drawing.error());
   return findRepeat(*drawing);
@@ -50,8 +50,7 @@ QString foundWords(const FoundRepeat& found, Unit unit) {
   return words;
 }
 
-tl::expected<FoundRepeat, QString> takeArtwork(Order& order, const QString& path,
-                                                QWidget* window) {
+tl::expected<FoundRepeat, QString> takeArtwork(Order& order, const QString& path, QWidget* window) {
   const Unit unit = order.unit();
   const QString name = QFileInfo(path).fileName();
   if (zoneInHand(order) == nullptr) {

@@ -157,8 +157,8 @@ bool addArtwork(Order& order, const Artwork& artwork) {
   std::string id;
   const DecalSet set = usualSet(order, artwork);
   const int cup = order.currentIndex();
-  const bool done =
-      order.edit(Order::tr("Take “%1” into the order").arg(quoted(artwork.name)), [&](Document& document) {
+  const bool done = order.edit(
+      Order::tr("Take “%1” into the order").arg(quoted(artwork.name)), [&](Document& document) {
         named.id = id = newArtId(document);
         document.artworks.emplace_back(named);
         if (cup < 0) return;
@@ -209,8 +209,8 @@ void removeArtwork(Order& order, const std::string& id) {
   for (const SharedArt& other : order.document().artworks) {
     for (const JoinedArt& one : other->joining.of) {
       if (one.artwork != id) continue;
-      emit order.refused({"“%1” is part of “%2”. Take that apart first.",
-                          {artwork->name, other->name}});
+      emit order.refused(
+          {"“%1” is part of “%2”. Take that apart first.", {artwork->name, other->name}});
       return;
     }
   }
@@ -234,9 +234,8 @@ void copyArtwork(Order& order, const std::string& id) {
     copy.id = newArtId(document);
     for (int number = 2;; ++number) {
       copy.name = artwork->name + " " + std::to_string(number);
-      const bool taken =
-          std::any_of(document.artworks.begin(), document.artworks.end(),
-                      [&](const SharedArt& one) { return one->name == copy.name; });
+      const bool taken = std::any_of(document.artworks.begin(), document.artworks.end(),
+                                     [&](const SharedArt& one) { return one->name == copy.name; });
       if (!taken) break;
     }
     document.artworks.emplace_back(copy);
@@ -246,10 +245,9 @@ void copyArtwork(Order& order, const std::string& id) {
 
 std::optional<Sentence> joinArtworks(Order& order, JoinKind kind,
                                      const std::vector<std::string>& ids) {
-  static constexpr const char* names[] = {QT_TRANSLATE_NOOP("Order", "%1 and %2"),
-                                          QT_TRANSLATE_NOOP("Order", "%1 without %2"),
-                                          QT_TRANSLATE_NOOP("Order", "%1 within %2"),
-                                          QT_TRANSLATE_NOOP("Order", "%1 on %2")};
+  static constexpr const char* names[] = {
+      QT_TRANSLATE_NOOP("Order", "%1 and %2"), QT_TRANSLATE_NOOP("Order", "%1 without %2"),
+      QT_TRANSLATE_NOOP("Order", "%1 within %2"), QT_TRANSLATE_NOOP("Order", "%1 on %2")};
   Artwork joined;
   joined.kind = ArtKind::joined;
   joined.joining.kind = kind;
@@ -261,10 +259,10 @@ std::optional<Sentence> joinArtworks(Order& order, JoinKind kind,
   const Artwork* second = artCalled(order.document(), ids[1]);
   // The last of a stack is the topmost.
   const bool stacked = kind == JoinKind::stacked;
-  joined.name = Order::tr(names[static_cast<std::size_t>(kind)])
-                    .arg(quoted((stacked ? second : first)->name),
-                         quoted((stacked ? first : second)->name))
-                    .toStdString();
+  joined.name =
+      Order::tr(names[static_cast<std::size_t>(kind)])
+          .arg(quoted((stacked ? second : first)->name), quoted((stacked ? first : second)->name))
+          .toStdString();
   addArtwork(order, joined);
   return std::nullopt;
 }
@@ -275,8 +273,8 @@ void takeApart(Order& order, const std::string& id) {
   for (const SharedArt& other : order.document().artworks) {
     for (const JoinedArt& one : other->joining.of) {
       if (one.artwork != id) continue;
-      emit order.refused({"“%1” is part of “%2”. Take that apart first.",
-                          {artwork->name, other->name}});
+      emit order.refused(
+          {"“%1” is part of “%2”. Take that apart first.", {artwork->name, other->name}});
       return;
     }
   }
@@ -370,8 +368,8 @@ void addLayer(Order& order, LayerKind kind) {
   editSet(order, Order::tr("Add a layer: %1").arg(say(layerTitle(kind), order.unit())), {},
           [&](DecalSet& changed) {
             // What is laid over a decal comes above it, what is larger below.
-            const bool above = kind == LayerKind::outline || kind == LayerKind::inset ||
-                               kind == LayerKind::ring;
+            const bool above =
+                kind == LayerKind::outline || kind == LayerKind::inset || kind == LayerKind::ring;
             changed.layers.insert(above ? changed.layers.begin() : changed.layers.end(), layer);
           });
   const DecalSet* now = setInHand(order);

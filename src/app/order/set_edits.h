@@ -8,13 +8,14 @@
 
 namespace avrelt {
 
-/// Changes to the order's artworks and to the sets of the cup in hand, each one step of the history.
+/// Changes to the order's artworks and to the sets of the cup in hand, each one step of the
+/// history.
 
 /// Puts an artwork into the order and, with a cup in hand, makes a set of it there. False where the
 /// order would be too large.
 bool addArtwork(Order& order, const Artwork& artwork);
-/// Changes an artwork, and every set of it on any cup with `changeSet`; those joined from it are made
-/// anew. False where that cannot be, which is said.
+/// Changes an artwork, and every set of it on any cup with `changeSet`; those joined from it are
+/// made anew. False where that cannot be, which is said.
 bool changeArtwork(Order& order, const QString& text, const QString& key, const std::string& id,
                    const std::function<void(Artwork&)>& change,
                    const std::function<void(DecalSet&)>& changeSet = {});

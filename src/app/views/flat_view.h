@@ -92,8 +92,8 @@ class FlatView : public Canvas {
   bool setsMove_ = false;
   bool setPulled_ = false;  ///< the set in hand is being dragged
   WallPoint setOff_;        ///< from its middle to where it was taken
-  std::string pulled_;  ///< being dragged
-  WallPoint taken_;     ///< where it was taken
+  std::string pulled_;      ///< being dragged
+  WallPoint taken_;         ///< where it was taken
   bool stretchShown_ = true;
 };
 

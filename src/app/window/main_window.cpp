@@ -352,8 +352,7 @@ void MainWindow::setViews() {
   const bool strip = station == cut && cut_->purpose() == purpose::markingStrip;
   // What is cut for zones is seen among them.
   const bool ofZones = station == cut && !strip && cut_->isForZones();
-  const bool zones =
-      station == dividing || station == filling || station == dressing || ofZones;
+  const bool zones = station == dividing || station == filling || station == dressing || ofZones;
   flat_->showStrip(strip);
   round_->showStrip(strip);
   if (zones != zonesShown_) {
@@ -557,7 +556,8 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 void MainWindow::dropEvent(QDropEvent* event) {
   const QString path = event->mimeData()->urls().front().toLocalFile();
   const QString kind = QFileInfo(path).suffix().toLower();
-  static const QStringList pictures{"png", "jpg", "jpeg", "bmp", "gif", "webp", "ppm", "pgm", "pbm"};
+  static const QStringList pictures{"png",  "jpg", "jpeg", "bmp", "gif",
+                                    "webp", "ppm", "pgm",  "pbm"};
   // What can only be an artwork is one.
   if (kind == QStringLiteral("svg")) {
     goToStation(dressing);

@@ -33,8 +33,8 @@ const Artwork* called(const std::vector<SharedArt>& artworks, const std::string&
 }
 
 /// Whether an artwork is made of another, itself or by way of others.
-bool isMadeOf(const Artwork& artwork, const std::string& id,
-              const std::vector<SharedArt>& artworks, int depth = 0) {
+bool isMadeOf(const Artwork& artwork, const std::string& id, const std::vector<SharedArt>& artworks,
+              int depth = 0) {
   if (artwork.id == id || depth > static_cast<int>(mostJoined)) return true;
   return std::any_of(artwork.joining.of.begin(), artwork.joining.of.end(),
                      [&](const JoinedArt& one) {
@@ -126,8 +126,7 @@ Checked<Artwork> artworkOf(const Drawing& drawing) {
       }
     }
     if (points > mostArtworkPoints || crossMoreOftenThan(mostCrossings, shape.lines)) {
-      return refuse("artwork",
-                    "The shape %1 has too many points or crossings. Simplify its path.",
+      return refuse("artwork", "The shape %1 has too many points or crossings. Simplify its path.",
                     {shape.name});
     }
     Covered covered = coveredBy(shape);
@@ -182,8 +181,12 @@ Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedA
     const double angle = one.turnDegrees / 180 * M_PI;
     const double size = one.percent / 100;
     const Transform map = Transform{1, 0, 0, 1, one.right, one.up} *
-                          Transform{size * std::cos(angle), size * std::sin(angle),
-                                    -size * std::sin(angle), size * std::cos(angle), 0, 0} *
+                          Transform{size * std::cos(angle),
+                                    size * std::sin(angle),
+                                    -size * std::sin(angle),
+                                    size * std::cos(angle),
+                                    0,
+                                    0} *
                           Transform{1, 0, 0, 1, -middle.x, -middle.y};
     std::vector<ColourArea> areas;
     for (const ColourArea& area : found->areas) {

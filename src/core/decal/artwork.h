@@ -24,16 +24,16 @@ struct ColourArea {
   friend bool operator==(const ColourArea&, const ColourArea&) = default;
 };
 
-/// The words of a lettering and how they are set. Its outlines are kept beside, so that it looks the
-/// same where the face is missing.
+/// The words of a lettering and how they are set. Its outlines are kept beside, so that it looks
+/// the same where the face is missing.
 struct Words {
   std::string text;
   std::string family = "Avrelt Sans";
   std::string style = "Bold";
   WrittenLength capHeight{Length::mm(12), "12 mm"};
   TextAlign align = TextAlign::middle;
-  double spacingPercent = 0;  ///< of the capital height, between letters
-  double linePercent = 160;   ///< of the capital height, from line to line
+  double spacingPercent = 0;           ///< of the capital height, between letters
+  double linePercent = 160;            ///< of the capital height, from line to line
   std::optional<WrittenLength> arc{};  ///< the radius it is set along
   bool under = false;                  ///< along the lower side of that circle
   bool merged = true;
@@ -130,7 +130,6 @@ Checked<Artwork> artworkOf(const Words& words, const TextOutline& outline);
 
 /// The joined artwork, from those it is of as `find` gives them by id. Refused: fewer than two, one
 /// that is not there, one that holds another joined from itself, and where nothing is left.
-Checked<Artwork> joinedArtwork(const Artwork& artwork,
-                               const std::vector<SharedArt>& artworks);
+Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedArt>& artworks);
 
 }  // namespace avrelt

@@ -7,8 +7,8 @@ namespace avrelt {
 
 /// What a blade and a weeding hook ask of a shape.
 struct BladeFit {
-  std::optional<Facing> stroke;  ///< the thinnest, by true clearance
-  std::optional<Facing> gap;     ///< the thinnest between two edges
+  std::optional<Facing> stroke;          ///< the thinnest, by true clearance
+  std::optional<Facing> gap;             ///< the thinnest between two edges
   std::vector<ThinStretch> thinStrokes;  ///< under the limit
   std::vector<ThinStretch> thinGaps;
   int parts = 0;     ///< that hang together

@@ -30,24 +30,21 @@ const char* layerName(LayerKind kind) {
 }
 
 Sentence layerTitle(LayerKind kind) {
-  static const Sentence titles[] = {{"Decal", {}},      {"Colour", {}},
-                                    {"Backing", {}},    {"Ring", {}},
-                                    {"Peekaboo stencil", {}}, {"Knock-out", {}},
-                                    {"Outline", {}},    {"Inset", {}}};
+  static const Sentence titles[] = {
+      {"Decal", {}},     {"Colour", {}},  {"Backing", {}}, {"Ring", {}}, {"Peekaboo stencil", {}},
+      {"Knock-out", {}}, {"Outline", {}}, {"Inset", {}}};
   return titles[static_cast<std::size_t>(kind)];
 }
 
 Sentence layerWord(LayerKind kind) {
-  static const Sentence words[] = {{"decal", {}},   {"colour", {}},
-                                   {"backing", {}}, {"ring", {}},
-                                   {"peekaboo stencil", {}}, {"knock-out", {}},
-                                   {"outline", {}}, {"inset", {}}};
+  static const Sentence words[] = {
+      {"decal", {}},     {"colour", {}},  {"backing", {}}, {"ring", {}}, {"peekaboo stencil", {}},
+      {"knock-out", {}}, {"outline", {}}, {"inset", {}}};
   return words[static_cast<std::size_t>(kind)];
 }
 
 BladeSees Layer::bladeSees() const {
-  return sees.value_or(material == PartMaterial::heatApplied ? BladeSees::back
-                                                             : BladeSees::front);
+  return sees.value_or(material == PartMaterial::heatApplied ? BladeSees::back : BladeSees::front);
 }
 
 Faults setFaults(const DecalSet& set) {
@@ -56,8 +53,8 @@ Faults setFaults(const DecalSet& set) {
     faults.push_back({field, std::move(sentence)});
   };
   if (set.size.length < leastSize || set.size.length > mostSize) {
-    fault("size", {"The set is %1. Make it from %2 to %3.",
-                   {set.size.length, leastSize, mostSize}});
+    fault("size",
+          {"The set is %1. Make it from %2 to %3.", {set.size.length, leastSize, mostSize}});
   }
   if (set.limit.length > mostLimit) {
     fault("limit", {"The limit is %1. Give one up to %2.", {set.limit.length, mostLimit}});
@@ -74,17 +71,16 @@ Faults setFaults(const DecalSet& set) {
         fault(place + "offset",
               {"The offset is %1. Give one up to %2.", {layer.offset.length, mostOffset}});
       } else if (layer.offset.length <= Length()) {
-        fault(place + "offset", {"The offset is nothing. Give one above 0, up to %1.",
-                                 {mostOffset}});
+        fault(place + "offset",
+              {"The offset is nothing. Give one above 0, up to %1.", {mostOffset}});
       }
     }
     if (layer.lap.length > mostOffset) {
       fault(place + "lap", {"The lap is %1. Give one up to %2.", {layer.lap.length, mostOffset}});
     }
     if (layer.smallestOpening.length > mostOffset) {
-      fault(place + "smallestOpening",
-            {"The smallest opening is %1. Give one up to %2.",
-             {layer.smallestOpening.length, mostOffset}});
+      fault(place + "smallestOpening", {"The smallest opening is %1. Give one up to %2.",
+                                        {layer.smallestOpening.length, mostOffset}});
     }
   }
   return faults;

@@ -46,11 +46,11 @@ struct Layer {
   WrittenLength smallestOpening{};
   /// How far a ring covers the artwork's edge; how far a colour goes under those over it.
   WrittenLength lap{};
-  std::string source{};               ///< of a colour: which, #RRGGBB as the artwork has it
-  std::string film = "#22262A";       ///< the colour of what it is cut from
+  std::string source{};          ///< of a colour: which, #RRGGBB as the artwork has it
+  std::string film = "#22262A";  ///< the colour of what it is cut from
   PartMaterial material = PartMaterial::permanent;
-  std::optional<BladeSees> sees{};    ///< left out, what is usual for the material
-  std::optional<bool> mirrored{};     ///< how it is cut; left out, as the blade sees it
+  std::optional<BladeSees> sees{};  ///< left out, what is usual for the material
+  std::optional<bool> mirrored{};   ///< how it is cut; left out, as the blade sees it
   int spares = 0;
   std::string kept{};
 
@@ -72,8 +72,8 @@ struct DecalSet {
   bool flipped = false;
   /// Bent so that what is level in it runs along a ring of the cup.
   bool follows = false;
-  Angle at{};            ///< where its middle stands on the cup
-  WrittenLength up{};    ///< and how far up the wall
+  Angle at{};          ///< where its middle stands on the cup
+  WrittenLength up{};  ///< and how far up the wall
   /// By how much the films shrink once they are cut; all are cut larger by it.
   double shrinkPercent = 0;
   /// Whether layers laid at other coats than the first are made wider or narrower by the growth
@@ -91,8 +91,8 @@ struct DecalSet {
 /// What of a set cannot be, by member: "size", "layers[1].offset".
 Faults setFaults(const DecalSet& set);
 
-/// A layer as it usually is, by common practice, no published source: a backing of 0.05 in, a second
-/// as far again, a ring round a peekaboo with one spare, laps of half a millimetre.
+/// A layer as it usually is, by common practice, no published source: a backing of 0.05 in, a
+/// second as far again, a ring round a peekaboo with one spare, laps of half a millimetre.
 Layer usualLayer(LayerKind kind, const DecalSet& set, Unit unit);
 /// One layer for each colour of the artwork, which butt or, with a trap, lap.
 std::vector<Layer> colourLayers(const Artwork& artwork, const WrittenLength& trap);

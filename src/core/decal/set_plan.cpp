@@ -106,8 +106,8 @@ CheckedAll<std::vector<SetPlan>> SetPlanner::operator()(const std::vector<DecalS
   Faults faults;
   for (std::size_t i = 0; i < sets.size(); ++i) {
     for (Fault& fault : setFaults(sets[i])) {
-      faults.push_back({"sets[" + std::to_string(i) + "]." + fault.field,
-                        std::move(fault.sentence)});
+      faults.push_back(
+          {"sets[" + std::to_string(i) + "]." + fault.field, std::move(fault.sentence)});
     }
   }
   if (!faults.empty()) return tl::unexpected(std::move(faults));
@@ -126,12 +126,14 @@ CheckedAll<std::vector<SetPlan>> SetPlanner::operator()(const std::vector<DecalS
     }
     const Length s = std::clamp(set.up.length, Length(), wall.body.wall());
     // As finely as matters, so that a drag up the wall does not make it anew at each step.
-    const double curve =
-        set.follows && set.art ? std::round(curveAt(wall, s) * 1e7) / 1e7 : 0.0;
-    const bool same = before != kept_.end() && before->curve == curve &&
-                      anywhere(before->set) == anywhere(set);
-    Kept now{set, curve, wallIs,
-             same ? before->made : std::make_shared<const SetShape>(shapeOf(set, curve)), {}};
+    const double curve = set.follows && set.art ? std::round(curveAt(wall, s) * 1e7) / 1e7 : 0.0;
+    const bool same =
+        before != kept_.end() && before->curve == curve && anywhere(before->set) == anywhere(set);
+    Kept now{set,
+             curve,
+             wallIs,
+             same ? before->made : std::make_shared<const SetShape>(shapeOf(set, curve)),
+             {}};
     SetPlan& plan = now.plan;
     plan.id = set.id;
     plan.set = static_cast<int>(i);
@@ -146,10 +148,9 @@ CheckedAll<std::vector<SetPlan>> SetPlanner::operator()(const std::vector<DecalS
     for (std::size_t k = 0; k < now.made->layers.size(); ++k) {
       const Layer& layer = set.layers[k];
       const LayerShape& made = now.made->layers[k];
-      const double across = set.allowGrowth
-                                ? wallOf(layer.id).body.radius(s) /
-                                      wallOf(set.layers[first].id).body.radius(s)
-                                : 1.0;
+      const double across = set.allowGrowth ? wallOf(layer.id).body.radius(s) /
+                                                  wallOf(set.layers[first].id).body.radius(s)
+                                            : 1.0;
       LayerPlan one;
       one.id = layer.id;
       one.kind = layer.kind;
@@ -161,8 +162,8 @@ CheckedAll<std::vector<SetPlan>> SetPlanner::operator()(const std::vector<DecalS
       for (const Polygon& mark : made.marks) one.marks.push_back(mapped(mark, map));
       one.wider = Length::mm(boundsOf(one.cut).width() - boundsOf(made.shape).width());
       one.area = Area::mm2(signedArea(one.cut));
-      one.odd = !one.nothing &&
-                !agree(asLaid(one.cut, layer, across, set.shrinkPercent), made.shape);
+      one.odd =
+          !one.nothing && !agree(asLaid(one.cut, layer, across, set.shrinkPercent), made.shape);
       one.region = onWall(made.shape, plan.middle, wall);
       plan.layers.push_back(std::move(one));
     }

@@ -72,10 +72,10 @@ class Maker {
     const Point middle = drawn.centre();
     const double s = result.scale;
     const double angle = set_.turn.radians();
-    const Transform map = Transform{std::cos(angle), std::sin(angle), -std::sin(angle),
-                                    std::cos(angle), 0, 0} *
-                          Transform{set_.flipped ? -s : s, 0, 0, s, 0, 0} *
-                          Transform{1, 0, 0, 1, -middle.x, -middle.y};
+    const Transform map =
+        Transform{std::cos(angle), std::sin(angle), -std::sin(angle), std::cos(angle), 0, 0} *
+        Transform{set_.flipped ? -s : s, 0, 0, s, 0, 0} *
+        Transform{1, 0, 0, 1, -middle.x, -middle.y};
     for (const ColourArea& area : set_.art->areas) {
       areas_.push_back({area.colour, mapped(area.area, map)});
       if (curve_ != 0) areas_.back().area = bent(areas_.back().area, curve_);
@@ -161,8 +161,7 @@ class Maker {
       };
       narrower(all.stroke, one.stroke);
       narrower(all.gap, one.gap);
-      all.thinStrokes.insert(all.thinStrokes.end(), one.thinStrokes.begin(),
-                             one.thinStrokes.end());
+      all.thinStrokes.insert(all.thinStrokes.end(), one.thinStrokes.begin(), one.thinStrokes.end());
       all.thinGaps.insert(all.thinGaps.end(), one.thinGaps.begin(), one.thinGaps.end());
       all.parts += one.parts;
       all.openings += one.openings;
@@ -191,9 +190,9 @@ class Maker {
         result.shape = backing(layer, art);
         break;
       case LayerKind::ring:
-        result.shape = backing(layer, art) - (layer.lap.length > Length()
-                                                  ? offsetBy(art, -layer.lap.length, layer.corners)
-                                                  : art);
+        result.shape =
+            backing(layer, art) -
+            (layer.lap.length > Length() ? offsetBy(art, -layer.lap.length, layer.corners) : art);
         break;
       case LayerKind::knockOut:
         result.shape = offsetBy(art, by, layer.corners);
@@ -211,9 +210,7 @@ class Maker {
   }
 
   /// Letters that are to be cut apart where they overlap.
-  bool apart() const {
-    return set_.art->kind == ArtKind::lettering && !set_.art->words.merged;
-  }
+  bool apart() const { return set_.art->kind == ArtKind::lettering && !set_.art->words.merged; }
   Polygon letters() const {
     Polygon all;
     for (const Polygon& letter : seen_) all.insert(all.end(), letter.begin(), letter.end());
@@ -248,8 +245,9 @@ class Maker {
     const double y = box.centre().y;
     const double left = box.low.x - markAway;
     const double right = box.high.x + markAway;
-    return {{{{left - markSize, y - markSize / 2}, {left, y}, {left - markSize, y + markSize / 2}}},
-            {{{right, y}, {right + markSize, y - markSize / 2}, {right + markSize, y + markSize / 2}}}};
+    return {
+        {{{left - markSize, y - markSize / 2}, {left, y}, {left - markSize, y + markSize / 2}}},
+        {{{right, y}, {right + markSize, y - markSize / 2}, {right + markSize, y + markSize / 2}}}};
   }
 
   const DecalSet& set_;

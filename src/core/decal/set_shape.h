@@ -15,19 +15,19 @@ struct LayerShape {
 
 /// The layers of a set, all from one outline at one scale.
 struct SetShape {
-  double scale = 1;   ///< of the artwork as it was drawn
-  Box box;            ///< of the artwork so, its middle at the origin but for what is turned
-  Polygon artwork;    ///< its silhouette, mended where that is asked for
+  double scale = 1;  ///< of the artwork as it was drawn
+  Box box;           ///< of the artwork so, its middle at the origin but for what is turned
+  Polygon artwork;   ///< its silhouette, mended where that is asked for
   std::vector<LayerShape> layers;
-  BladeFit fit;                      ///< of what is cut of the artwork
-  std::optional<Length> leastSize;   ///< at which nothing is thin, without mending
-  int dropped = 0;                   ///< specks that were left out
-  bool thickened = false;            ///< whether strokes were drawn wider
+  BladeFit fit;                     ///< of what is cut of the artwork
+  std::optional<Length> leastSize;  ///< at which nothing is thin, without mending
+  int dropped = 0;                  ///< specks that were left out
+  bool thickened = false;           ///< whether strokes were drawn wider
 };
 
 /// Works the layers of a set out. `curve` is one over the radius, in mm, of the ring it follows
-/// where the wall is rolled out; 0 for a straight one, positive where the middle of the ring is below.
-/// Nothing for a set whose artwork is gone.
+/// where the wall is rolled out; 0 for a straight one, positive where the middle of the ring is
+/// below. Nothing for a set whose artwork is gone.
 SetShape shapeOf(const DecalSet& set, double curve = 0);
 
 }  // namespace avrelt

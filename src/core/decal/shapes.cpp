@@ -113,8 +113,9 @@ const std::vector<Made>& all() {
        [] { return one(star(5, 25, 25 * std::sin(pi / 10) / std::sin(pi * 3 / 10))); }},
       {{"spark", {"Spark", {}}, "star four points twinkle"},
        [] {
-         return one(drawn("M0 25C1.6 8 8 1.6 25 0C8 -1.6 1.6 -8 0 -25C-1.6 -8 -8 -1.6 -25 0"
-                          "C-8 1.6 -1.6 8 0 25Z"));
+         return one(
+             drawn("M0 25C1.6 8 8 1.6 25 0C8 -1.6 1.6 -8 0 -25C-1.6 -8 -8 -1.6 -25 0"
+                   "C-8 1.6 -1.6 8 0 25Z"));
        }},
       {{"sun", {"Sun", {}}, "star burst rays"},
        [] {
@@ -122,18 +123,17 @@ const std::vector<Made>& all() {
        }},
       {{"comet", {"Comet", {}}, "star tail night"},
        [] {
-         return Areas{
-             {gold, drawn("M-28 17C-12 13 2 10 12.4 3.6L3.4 -9.6C-8 -6.4 -16 -5.6 -24 -6.6"
-                          "C-16 -3.4 -11 -1 -9 2C-12 7 -19 12.4 -28 17Z")},
-             {ink, disc(12, -5, 10)}};
+         return Areas{{gold, drawn("M-28 17C-12 13 2 10 12.4 3.6L3.4 -9.6C-8 -6.4 -16 -5.6 -24 -6.6"
+                                   "C-16 -3.4 -11 -1 -9 2C-12 7 -19 12.4 -28 17Z")},
+                      {ink, disc(12, -5, 10)}};
        }},
       {{"planet", {"Ringed planet", {}}, "saturn night"},
        [] {
          const Polygon ring = ellipse(0, 0, 27, 8, 18) - ellipse(0, 0, 21.5, 4.8, 18);
          // The ring passes before the planet below, behind it above.
-         const Polygon above = mapped(drawn("M-40 0H40V30H-40Z"),
-                                      {std::cos(0.314), std::sin(0.314), -std::sin(0.314),
-                                       std::cos(0.314), 0, 0});
+         const Polygon above =
+             mapped(drawn("M-40 0H40V30H-40Z"),
+                    {std::cos(0.314), std::sin(0.314), -std::sin(0.314), std::cos(0.314), 0, 0});
          const Polygon ball = disc(0, 0, 14);
          return Areas{{petrol, ball - (ellipse(0, 0, 28.2, 9.2, 18) - above)},
                       {gold, ring - (ball & above)}};
@@ -151,15 +151,17 @@ const std::vector<Made>& all() {
          const Polygon roof = disc(0, 4, 19) & drawn("M-30 4H30V30H-30Z");
          const Polygon slot = drawn("M1 5.6H6.4C6.4 12 4.8 18 2.6 24.6H-3.4C-1 18 1 12 1 5.6Z");
          return one(unionOf({roof - slot, drawn("M-21 2.4H21V-1H-21Z"),
-                             drawn("M-19 -2.6H19V-17H-19Z") - drawn("M-3.4 -17V-9.4A3.4 3.4 0 0 0 3.4 -9.4V-17Z")}));
+                             drawn("M-19 -2.6H19V-17H-19Z") -
+                                 drawn("M-3.4 -17V-9.4A3.4 3.4 0 0 0 3.4 -9.4V-17Z")}));
        }},
       {{"telescope", {"Telescope", {}}, "night observatory"},
        [] {
-         const Polygon tube = mapped(unionOf({drawn("M-16 -3H10V3H-16Z"), drawn("M10 -4.4H22V4.4H10Z"),
-                                              drawn("M-22 -1.8H-16V1.8H-22Z")}),
-                                     {std::cos(0.5), std::sin(0.5), -std::sin(0.5), std::cos(0.5), 0, 6});
-         return one(unionOf({tube, lineOf("M0 4L-9 -18", 2), lineOf("M0 4L9 -18", 2),
-                             lineOf("M0 4V-18", 2)}));
+         const Polygon tube =
+             mapped(unionOf({drawn("M-16 -3H10V3H-16Z"), drawn("M10 -4.4H22V4.4H10Z"),
+                             drawn("M-22 -1.8H-16V1.8H-22Z")}),
+                    {std::cos(0.5), std::sin(0.5), -std::sin(0.5), std::cos(0.5), 0, 6});
+         return one(unionOf(
+             {tube, lineOf("M0 4L-9 -18", 2), lineOf("M0 4L9 -18", 2), lineOf("M0 4V-18", 2)}));
        }},
       {{"mountains", {"Mountains", {}}, "hills peaks land"},
        [] {
@@ -169,27 +171,29 @@ const std::vector<Made>& all() {
        }},
       {{"wave", {"Wave", {}}, "water sea line"},
        [] {
-         return one(lineOf("M-25 0C-20 8 -15 8 -10 0C-5 -8 0 -8 5 0C10 8 15 8 20 0C22 -3.2 23.6 -4.8 "
-                           "25 -5.4",
-                           3));
+         return one(
+             lineOf("M-25 0C-20 8 -15 8 -10 0C-5 -8 0 -8 5 0C10 8 15 8 20 0C22 -3.2 23.6 -4.8 "
+                    "25 -5.4",
+                    3));
        }},
       {{"heart", {"Heart", {}}, "love"},
        [] {
-         return one(drawn("M0 -20C-9 -11 -24 -2 -24 10C-24 18 -18.6 22 -12.6 22C-7 22 -2.2 19 0 13.6"
-                          "C2.2 19 7 22 12.6 22C18.6 22 24 18 24 10C24 -2 9 -11 0 -20Z"));
+         return one(
+             drawn("M0 -20C-9 -11 -24 -2 -24 10C-24 18 -18.6 22 -12.6 22C-7 22 -2.2 19 0 13.6"
+                   "C2.2 19 7 22 12.6 22C18.6 22 24 18 24 10C24 -2 9 -11 0 -20Z"));
        }},
       {{"drop", {"Drop", {}}, "water rain"},
-       [] {
-         return one(drawn("M0 25C5 14 15 5 15 -8A15 15 0 0 0 -15 -8C-15 5 -5 14 0 25Z"));
-       }},
+       [] { return one(drawn("M0 25C5 14 15 5 15 -8A15 15 0 0 0 -15 -8C-15 5 -5 14 0 25Z")); }},
       {{"hexagon", {"Hexagon", {}}, "six mirror segment"},
        [] {
-         return one(ringOf(6, [](int) { return 25.0; }, 0));
+         return one(ringOf(
+             6, [](int) { return 25.0; }, 0));
        }},
       {{"mirror", {"Mirror of segments", {}}, "hexagons honeycomb"},
        [] {
          std::vector<Polygon> cells;
-         const Polygon cell = ringOf(6, [](int) { return 8.6; }, pi / 2);
+         const Polygon cell = ringOf(
+             6, [](int) { return 8.6; }, pi / 2);
          for (int i = 0; i < 6; ++i) {
            const double t = pi * i / 3;
            cells.push_back(movedBy(cell, {16.2 * std::cos(t), 16.2 * std::sin(t)}));
@@ -198,8 +202,9 @@ const std::vector<Made>& all() {
        }},
       {{"frame", {"Frame", {}}, "border label rectangle"},
        [] {
-         const Polygon outer = drawn("M-21 -16H21A5 5 0 0 0 26 -11V11A5 5 0 0 0 21 16H-21A5 5 0 0 0 -26 11"
-                                     "V-11A5 5 0 0 0 -21 -16Z");
+         const Polygon outer = drawn(
+             "M-21 -16H21A5 5 0 0 0 26 -11V11A5 5 0 0 0 21 16H-21A5 5 0 0 0 -26 11"
+             "V-11A5 5 0 0 0 -21 -16Z");
          return one(outer - offsetBy(outer, Length::mm(-2.4), Corners::round));
        }},
       {{"laurel", {"Laurel", {}}, "wreath leaves border"}, [] { return one(laurel()); }},
@@ -216,13 +221,11 @@ const std::vector<Made>& all() {
        }},
       {{"cloud", {"Cloud", {}}, "sky weather"},
        [] {
-         return one(unionOf({disc(-12, -3, 9), disc(0, 4, 12), disc(13, -2, 10),
-                             drawn("M-12 -12H13V0H-12Z")}));
+         return one(unionOf(
+             {disc(-12, -3, 9), disc(0, 4, 12), disc(13, -2, 10), drawn("M-12 -12H13V0H-12Z")}));
        }},
       {{"arc", {"Bow", {}}, "arc rainbow orbit line"},
-       [] {
-         return one(lineOf("M-24 -10A28 28 0 0 0 24 -10", 3));
-       }},
+       [] { return one(lineOf("M-24 -10A28 28 0 0 0 24 -10", 3)); }},
   };
   return shapes;
 }

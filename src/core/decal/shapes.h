@@ -10,9 +10,9 @@ namespace avrelt {
 
 /// A shape of the small shelf drawn for this program.
 struct ShelfShape {
-  std::string id;      ///< "crescent"
-  Sentence title;      ///< "Crescent moon"
-  std::string about;   ///< more words it is found by
+  std::string id;     ///< "crescent"
+  Sentence title;     ///< "Crescent moon"
+  std::string about;  ///< more words it is found by
 };
 
 /// All of them, in the order they are shown.

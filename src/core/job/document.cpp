@@ -76,9 +76,9 @@ std::optional<Sentence> sizeFault(const Document& document) {
         {static_cast<long>(document.cups.size()), static_cast<long>(Document::mostCups)}};
   }
   if (document.artworks.size() > Document::mostArtworks) {
-    return Sentence{"An order takes up to %2 artworks, and this has %1. Remove some.",
-                    {static_cast<long>(document.artworks.size()),
-                     static_cast<long>(Document::mostArtworks)}};
+    return Sentence{
+        "An order takes up to %2 artworks, and this has %1. Remove some.",
+        {static_cast<long>(document.artworks.size()), static_cast<long>(Document::mostArtworks)}};
   }
   for (const Cup& cup : document.cups) {
     if (cup.sets.size() > Document::mostSets) {

@@ -81,10 +81,10 @@ PartSet setOf(const PartEntry& entry) {
 std::vector<PartSet> CupPlan::partSets(const std::string& purpose) const {
   std::vector<std::vector<Part>> byMaterial;
   for (const Part& part : parts(purpose)) {
-    const auto same = std::find_if(
-        byMaterial.begin(), byMaterial.end(),
-        [&](const std::vector<Part>& some) { return some.front().material == part.material &&
-                                              some.front().film == part.film; });
+    const auto same =
+        std::find_if(byMaterial.begin(), byMaterial.end(), [&](const std::vector<Part>& some) {
+          return some.front().material == part.material && some.front().film == part.film;
+        });
     if (same == byMaterial.end()) {
       byMaterial.push_back({part});
     } else {

@@ -36,7 +36,7 @@ struct Pattern {
   bool turned = false;  ///< by a quarter
   TaperFit taperFit = TaperFit::narrow;
   HeightFit heightFit = HeightFit::sized;
-  int seed = 1;             ///< of pebbles
+  int seed = 1;            ///< of pebbles
   SharedRepeat artwork{};  ///< of the family of that name
   std::string kept{};
 

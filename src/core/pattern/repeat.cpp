@@ -46,8 +46,8 @@ class Finder {
         std::count_if(drawing.shapes.begin(), drawing.shapes.end(),
                       [](const DrawnShape& shape) { return shape.clip != nullptr; });
     if (clipped > 0) {
-      found_.notes.push_back({"Clips were left out (%1): the shapes are taken whole.",
-                              {static_cast<long>(clipped)}});
+      found_.notes.push_back(
+          {"Clips were left out (%1): the shapes are taken whole.", {static_cast<long>(clipped)}});
     }
   }
 

@@ -102,8 +102,7 @@ class Clearance::Builder {
     site.from = point(segment.low());
     site.to = point(segment.high());
     site.point = cell.contains_point();
-    if (site.point &&
-        cell.source_category() == boost::polygon::SOURCE_CATEGORY_SEGMENT_END_POINT) {
+    if (site.point && cell.source_category() == boost::polygon::SOURCE_CATEGORY_SEGMENT_END_POINT) {
       site.from = site.to;
     }
     return site;

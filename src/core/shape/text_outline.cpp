@@ -1,13 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "shape/text_outline.h"
 
-#include <algorithm>
-#include <cmath>
 #include <fribidi.h>
 #include <ft2build.h>
-#include <functional>
 #include <hb-ft.h>
 #include <hb.h>
+
+#include <algorithm>
+#include <cmath>
+#include <functional>
 #include <set>
 #include FT_BBOX_H
 #include FT_FREETYPE_H
@@ -243,7 +244,8 @@ class Setter {
         i = j + 1;
       }
     }
-    for (const Run& run : runs) shape(text, run.from, run.to, run.level % 2 == 1, run.script, font, line);
+    for (const Run& run : runs)
+      shape(text, run.from, run.to, run.level % 2 == 1, run.script, font, line);
     if (!line.letters.empty()) line.wide -= spacing();
     set_.push_back(std::move(line));
   }
@@ -279,8 +281,8 @@ class Setter {
 
   void missing(FriBidiChar character) {
     // Joiners and direction marks are not meant to be seen.
-    if (character == 0x200D || character == 0x200C || (character >= 0xFE00 && character <= 0xFE0F) ||
-        !told_.insert(character).second) {
+    if (character == 0x200D || character == 0x200C ||
+        (character >= 0xFE00 && character <= 0xFE0F) || !told_.insert(character).second) {
       return;
     }
     char bytes[8] = {};
@@ -325,8 +327,8 @@ class Setter {
             Transform{1, 0, 0, 1, -middle, -centre} * map;
     }
     GlyphPen pen(map);
-    FT_Outline_Funcs funcs{&GlyphPen::moveTo, &GlyphPen::lineTo, &GlyphPen::conicTo,
-                           &GlyphPen::cubicTo, 0, 0};
+    FT_Outline_Funcs funcs{
+        &GlyphPen::moveTo, &GlyphPen::lineTo, &GlyphPen::conicTo, &GlyphPen::cubicTo, 0, 0};
     if (FT_Outline_Decompose(&face_->glyph->outline, &funcs, &pen) != 0) return;
     Polygon outline = filled(pen.take());
     if (!outline.empty()) result_.letters.push_back(std::move(outline));
@@ -349,7 +351,8 @@ Checked<TextOutline> outlineOf(const FaceFile& file, const TextSetting& setting)
                   {setting.capHeight, least, most});
   }
   if (setting.arc && *setting.arc < setting.capHeight) {
-    return refuse("words.arc", "The arc's radius is %1. Give one of at least the capital height, %2.",
+    return refuse("words.arc",
+                  "The arc's radius is %1. Give one of at least the capital height, %2.",
                   {*setting.arc, setting.capHeight});
   }
   const std::unique_ptr<Face> face = Face::opened(file);

@@ -36,7 +36,7 @@ struct TextSetting {
 /// Words as outlines, in mm, y up; the middle of the first line's baseline at the origin, or of a
 /// circle's topmost or lowest place.
 struct TextOutline {
-  std::vector<Polygon> letters;  ///< or one of them all, where merged
+  std::vector<Polygon> letters;      ///< or one of them all, where merged
   std::vector<std::string> missing;  ///< characters the face does not have; left out
   bool colourOnly = false;           ///< the face draws some as pictures, which cannot be cut
 };
@@ -44,8 +44,9 @@ struct TextOutline {
 /// Sets words: direction by the Unicode bidirectional algorithm (UAX 9, by FriBidi), shapes and
 /// their places by HarfBuzz, outlines by FreeType. Curves are true to 0.01 mm.
 ///
-/// Refused: no words; over 2000 characters; text that is not UTF-8; a face that cannot be read or has
-/// no outlines; a capital height under 0.5 mm or over 1 m; words with nothing to draw in this face.
+/// Refused: no words; over 2000 characters; text that is not UTF-8; a face that cannot be read or
+/// has no outlines; a capital height under 0.5 mm or over 1 m; words with nothing to draw in this
+/// face.
 Checked<TextOutline> outlineOf(const FaceFile& face, const TextSetting& setting);
 
 /// What a face calls itself, "Comet Sans", and its style, "Bold"; nothing where it cannot be read.

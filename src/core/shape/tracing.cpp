@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "shape/tracing.h"
 
+#include <potracelib.h>
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -8,7 +10,6 @@
 #include <map>
 #include <memory>
 #include <numeric>
-#include <potracelib.h>
 
 #include "measure/colour.h"
 
@@ -161,15 +162,14 @@ class Tracer {
 
   std::vector<std::pair<std::string, std::vector<int>>> clusters() {
     if (shades_.empty()) return {};
-    const auto wanted =
-        static_cast<std::size_t>(std::clamp(setting_.colours, 2, mostColours));
+    const auto wanted = static_cast<std::size_t>(std::clamp(setting_.colours, 2, mostColours));
     std::vector<LabColour> middles;
     // The commonest first, then ever what is farthest from those taken, weighed by how much of it
     // there is.
-    middles.push_back(std::max_element(shades_.begin(), shades_.end(), [](const Shade& a,
-                                                                         const Shade& b) {
-                        return a.count < b.count;
-                      })->lab);
+    middles.push_back(
+        std::max_element(shades_.begin(), shades_.end(), [](const Shade& a, const Shade& b) {
+          return a.count < b.count;
+        })->lab);
     while (middles.size() < wanted) {
       double far = 0;
       const Shade* next = nullptr;
@@ -265,9 +265,9 @@ class Tracer {
       vote(y * wide);
       vote(y * wide + wide - 1);
     }
-    return std::max_element(votes.begin(), votes.end(), [](const auto& a, const auto& b) {
-             return a.second < b.second;
-           })->first;
+    return std::max_element(votes.begin(), votes.end(),
+                            [](const auto& a, const auto& b) { return a.second < b.second; })
+        ->first;
   }
 
   Polygon outlined(const std::vector<int>& group) const {
@@ -278,12 +278,10 @@ class Tracer {
     const bool clearIsIn = setting_.colours <= 1 && setting_.invert && !setting_.background;
     for (int y = 0; y < picture_.tall; ++y) {
       // Potrace counts rows from the foot.
-      potrace_word* row =
-          map.data() + static_cast<std::ptrdiff_t>(picture_.tall - 1 - y) * words;
+      potrace_word* row = map.data() + static_cast<std::ptrdiff_t>(picture_.tall - 1 - y) * words;
       const std::uint8_t* here = dot(static_cast<long>(y) * picture_.wide);
       for (int x = 0; x < picture_.wide; ++x, here += 4) {
-        const bool in =
-            clear(here) ? clearIsIn : group[static_cast<std::size_t>(binOf(here))] != 0;
+        const bool in = clear(here) ? clearIsIn : group[static_cast<std::size_t>(binOf(here))] != 0;
         if (in) row[x / wordBits] |= potrace_word{1} << (wordBits - 1 - x % wordBits);
       }
     }

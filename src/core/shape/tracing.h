@@ -25,10 +25,10 @@ struct TraceSetting {
   /// Darker than this, in per cent of lightness, is traced; below 0 where the picture itself parts
   /// best (Otsu 1979). Of one colour only.
   int threshold = -1;
-  bool invert = false;      ///< light against dark
-  int despeckle = 4;        ///< areas of up to so many dots are left out
-  int smoothPercent = 75;   ///< 0 keeps every corner, 100 none
-  bool background = true;   ///< the colour round the picture's edge is left out
+  bool invert = false;     ///< light against dark
+  int despeckle = 4;       ///< areas of up to so many dots are left out
+  int smoothPercent = 75;  ///< 0 keeps every corner, 100 none
+  bool background = true;  ///< the colour round the picture's edge is left out
 
   friend bool operator==(const TraceSetting&, const TraceSetting&) = default;
 };
@@ -46,7 +46,8 @@ inline constexpr long mostDots = 16'000'000;
 /// from what is farthest apart; deterministic), each outlined by potrace. What is more than half
 /// clear counts as background. `goOn` is asked now and then, and answered by false ends it.
 ///
-/// Refused: a picture of no or too many dots, one in which nothing is found, and where it was ended.
+/// Refused: a picture of no or too many dots, one in which nothing is found, and where it was
+/// ended.
 Checked<std::vector<TracedColour>> traced(const Picture& picture, const TraceSetting& setting,
                                           const std::function<bool()>& goOn = {});
 

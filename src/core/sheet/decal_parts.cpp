@@ -28,9 +28,9 @@ PartKind kindOf(LayerKind kind) {
 
 /// How many of its kind stand over it, itself counted: the first backing is next to the artwork.
 int numberOf(const DecalSet& set, std::size_t layer) {
-  return static_cast<int>(std::count_if(
-      set.layers.begin(), set.layers.begin() + static_cast<std::ptrdiff_t>(layer) + 1,
-      [&](const Layer& other) { return other.kind == set.layers[layer].kind; }));
+  return static_cast<int>(
+      std::count_if(set.layers.begin(), set.layers.begin() + static_cast<std::ptrdiff_t>(layer) + 1,
+                    [&](const Layer& other) { return other.kind == set.layers[layer].kind; }));
 }
 
 Sentence numbered(const Sentence& name, int number) {
@@ -96,9 +96,8 @@ std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std
         {{0, down - lettersBelow},
          lettersTall,
          Angle(),
-         layer.mirrored
-             ? Sentence{"%1, %2: %3, cut mirrored", {cupName, plan.name, Phrase(name)}}
-             : Sentence{"%1, %2: %3", {cupName, plan.name, Phrase(name)}}});
+         layer.mirrored ? Sentence{"%1, %2: %3, cut mirrored", {cupName, plan.name, Phrase(name)}}
+                        : Sentence{"%1, %2: %3", {cupName, plan.name, Phrase(name)}}});
     parts.push_back(std::move(part));
   }
   return parts;

@@ -24,10 +24,11 @@ class Rules {
 
   void operator()() {
     if (plan_.gone) {
-      return put("set_no_art", WatchLevel::stop, "artwork",
-                 {"The artwork of a set (%1) is not in the order any more. Give the set another, or "
-                  "remove it.",
-                  {plan_.artwork}});
+      return put(
+          "set_no_art", WatchLevel::stop, "artwork",
+          {"The artwork of a set (%1) is not in the order any more. Give the set another, or "
+           "remove it.",
+           {plan_.artwork}});
     }
     if (set_.layers.empty()) {
       return put("set_no_layers", WatchLevel::warn, "layers",
@@ -53,7 +54,8 @@ class Rules {
             {layer.mirrored
                  ? "%1 of “%2” is cut mirrored while the blade sees its front: laid, it does not "
                    "match the others. Cut it as the blade sees it."
-                 : "%1 of “%2” is not cut mirrored while the blade sees its back: laid, it does not "
+                 : "%1 of “%2” is not cut mirrored while the blade sees its back: laid, it does "
+                   "not "
                    "match the others. Cut it as the blade sees it.",
              {Phrase(name), plan_.name}});
       }
@@ -89,9 +91,10 @@ class Rules {
     }
     if (fit.gap && fit.gap->width < limit - tiny) {
       put("set_thin_gap", WatchLevel::note, "limit",
-          least({"The thinnest gap in “%1” is %2, under %3: it is hard to weed. Make the set larger "
-                 "or its openings wider.",
-                 {plan_.name, fit.gap->width, limit}}));
+          least(
+              {"The thinnest gap in “%1” is %2, under %3: it is hard to weed. Make the set larger "
+               "or its openings wider.",
+               {plan_.name, fit.gap->width, limit}}));
     }
     if (fit.parts + fit.openings > manyParts) {
       put("set_many_parts", WatchLevel::warn, "drop",
@@ -157,7 +160,9 @@ std::vector<Watch> watchCutLayers(const std::vector<CutLayer>& cut, Length size)
   std::vector<Watch> watches;
   for (const CutLayer& layer : cut) {
     if (abs(layer.size - size) <= tiny) continue;
-    watches.push_back({"set_cut_otherwise", WatchLevel::stop, {},
+    watches.push_back({"set_cut_otherwise",
+                       WatchLevel::stop,
+                       {},
                        {"The %1 is cut for a set of %2, which now is %3: they do not match. Cut it "
                         "again, or make the set that size again.",
                         {Phrase(layer.name), layer.size, size}}});

@@ -14,7 +14,8 @@ namespace avrelt {
 /// - `set_no_layers`: it has no layer, so nothing is cut.
 /// - `set_odd_layer`: laid as it is cut, a layer does not match the others: it is mirrored alone.
 /// - `set_nothing_left`: the offset of a layer leaves nothing of it.
-/// - `set_thin_stroke`, `set_thin_gap`: strokes or gaps under the set's limit, which tear or are hard
+/// - `set_thin_stroke`, `set_thin_gap`: strokes or gaps under the set's limit, which tear or are
+/// hard
 ///   to weed.
 /// - `set_many_parts`: more loose parts and openings than anyone weeds gladly.
 /// - `set_colour_gone`: a layer of a colour that the artwork does not have.

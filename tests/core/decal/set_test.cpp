@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Layers of a set always fit each other: by area, by the way back from what is cut, at any coats.
+#include <rapidcheck/catch.h>
+
 #include <catch2/catch.hpp>
 #include <cmath>
-#include <rapidcheck/catch.h>
 #include <set>
 
 #include "decal/set_plan.h"
@@ -113,8 +114,7 @@ TEST_CASE("Ring, decal and what they lap make the backing, on every shape of the
       const Polygon& ring = made.layers[1].shape;
       const Polygon& backing = made.layers[2].shape;
       // F14: 0.05 in, 1.27 mm, round a motif of 2 in; common practice, no published source.
-      CHECK(area(ring) + area(decal) - area(ring & decal) ==
-            Approx(area(backing)).epsilon(1e-5));
+      CHECK(area(ring) + area(decal) - area(ring & decal) == Approx(area(backing)).epsilon(1e-5));
       if (lap == 0) CHECK(area(ring & decal) < 0.01);
       if (lap > 0) CHECK(area(ring & decal) > 0.5);
       // Nowhere nearer to the backing's edge than the offset.
@@ -193,8 +193,8 @@ TEST_CASE("Specks go, and are counted") {
 }
 
 TEST_CASE("An offset that leaves nothing says so, one that swallows all is one blob") {
-  const SetShape made = shapeOf(setOf(named("mirror"), 40, {layerOf(LayerKind::inset, 20),
-                                                            layerOf(LayerKind::backing, 30)}));
+  const SetShape made = shapeOf(
+      setOf(named("mirror"), 40, {layerOf(LayerKind::inset, 20), layerOf(LayerKind::backing, 30)}));
   CHECK(made.layers[0].nothing);
   CHECK(made.layers[1].shape.size() == 1);
   Cup cup = straight();
@@ -227,8 +227,8 @@ TEST_CASE("Layers laid at other coats fit where they are laid, and the parts say
       cup.buildUp.coats.push_back({.kind = CoatKind::resin, .mixed = Volume::ml(30)});
     }
     const auto& shapes = shelfShapes();
-    const Artwork artwork =
-        named(shapes[static_cast<std::size_t>(*rc::gen::inRange(0, static_cast<int>(shapes.size())))].id);
+    const Artwork artwork = named(
+        shapes[static_cast<std::size_t>(*rc::gen::inRange(0, static_cast<int>(shapes.size())))].id);
     DecalSet set = setOf(artwork, *rc::gen::inRange(20, 70),
                          {layerOf(LayerKind::ring, 1.27, 0.4), layerOf(LayerKind::peekaboo)});
     set.layers[0].material =
@@ -243,8 +243,8 @@ TEST_CASE("Layers laid at other coats fit where they are laid, and the parts say
     RC_ASSERT(plan.has_value());
     const std::vector<LayerPlan>& layers = plan->sets[0].layers;
     for (const LayerPlan& layer : layers) RC_ASSERT(!layer.odd);
-    // The second way: the ring's inner edge laid where the cup has grown covers as much of a turn as
-    // the stencil's did, less the lap.
+    // The second way: the ring's inner edge laid where the cup has grown covers as much of a turn
+    // as the stencil's did, less the lap.
     const Length s = set.up.length;
     const double ring = plan->stageOf(layers[0].id).wall.body.radius(s).mm();
     const double stencil = plan->stageOf(layers[1].id).wall.body.radius(s).mm();
@@ -260,7 +260,8 @@ TEST_CASE("Layers laid at other coats fit where they are laid, and the parts say
 
 TEST_CASE("A layer mirrored alone is a stop that names it, unless it is the same in a mirror") {
   Cup cup = straight();
-  cup.sets = {setOf(named("comet"), 50, {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 1)})};
+  cup.sets = {
+      setOf(named("comet"), 50, {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 1)})};
   cup.sets[0].layers[1].mirrored = true;
   CHECK(told(planned(cup), "set_odd_layer"));
   cup.sets[0].layers[1].sees = BladeSees::back;
@@ -272,7 +273,8 @@ TEST_CASE("A layer mirrored alone is a stop that names it, unless it is the same
 
 TEST_CASE("A copied set gives the same parts, a year later too") {
   Cup cup = straight();
-  cup.sets = {setOf(named("laurel"), 47.3, {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 1.27)})};
+  cup.sets = {
+      setOf(named("laurel"), 47.3, {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 1.27)})};
   const CupPlan first = planned(cup);
   Cup other = tapered();
   other.sets = cup.sets;
@@ -291,7 +293,8 @@ TEST_CASE("A copied set gives the same parts, a year later too") {
 
 TEST_CASE("What was cut for another size than the set has now is a stop") {
   Cup cup = straight();
-  cup.sets = {setOf(named("star"), 50, {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 1)})};
+  cup.sets = {
+      setOf(named("star"), 50, {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 1)})};
   giveIds(cup);
   CutRecord cut;
   cut.purpose = purpose::layer;

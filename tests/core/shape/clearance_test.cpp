@@ -2,9 +2,10 @@
 // How narrow shapes are, against figures known and against a way of counting dots.
 #include "shape/clearance.h"
 
+#include <rapidcheck/catch.h>
+
 #include <catch2/catch.hpp>
 #include <cmath>
-#include <rapidcheck/catch.h>
 
 #include "shape/segment.h"
 
@@ -119,15 +120,15 @@ TEST_CASE("Necks of wavy bars are as wide as trying every place finds") {
         double nearest = 1e9;
         if (!contains({outline}, {x, y})) continue;
         for (std::size_t i = 0; i < outline.size(); ++i) {
-          nearest = std::min(nearest, squareDistance({x, y}, outline[i],
-                                                     outline[(i + 1) % outline.size()]));
+          nearest = std::min(nearest,
+                             squareDistance({x, y}, outline[i], outline[(i + 1) % outline.size()]));
         }
         widest = std::max(widest, 2 * std::sqrt(nearest));
       }
       least = std::min(least, widest);
     }
-    const Polygon shape = mapped({outline}, {std::cos(turn), std::sin(turn), -std::sin(turn),
-                                             std::cos(turn), 3, -8});
+    const Polygon shape =
+        mapped({outline}, {std::cos(turn), std::sin(turn), -std::sin(turn), std::cos(turn), 3, -8});
     const double found = stroke(shape);
     // Where the ends are narrower still, they count too.
     RC_ASSERT(found <= least + 0.05);
@@ -135,8 +136,8 @@ TEST_CASE("Necks of wavy bars are as wide as trying every place finds") {
     const Facing at = *clearance.thinnestStroke();
     double nearest = 1e9;
     for (std::size_t i = 0; i < shape[0].size(); ++i) {
-      nearest = std::min(nearest, squareDistance(at.at, shape[0][i],
-                                                 shape[0][(i + 1) % shape[0].size()]));
+      nearest = std::min(nearest,
+                         squareDistance(at.at, shape[0][i], shape[0][(i + 1) % shape[0].size()]));
     }
     RC_ASSERT(std::abs(2 * std::sqrt(nearest) - at.width.mm()) < 1e-3);
     RC_ASSERT(contains(shape, at.at));

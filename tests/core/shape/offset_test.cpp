@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What is drawn out round a shape, against Steiner's formula.
+#include <rapidcheck/catch.h>
+
 #include <catch2/catch.hpp>
 #include <cmath>
-#include <rapidcheck/catch.h>
 
 #include "shape/polygon.h"
 

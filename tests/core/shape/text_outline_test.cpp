@@ -92,7 +92,9 @@ TEST_CASE("Along an arc letters are turned and keep their form") {
 
 TEST_CASE("What a face does not have is told and left out") {
   TextSetting setting;
-  setting.text = "A\xE6\x98\x9F\xF0\x9F\x8C\x99" "B";  // a star in Han, a moon as a picture
+  setting.text =
+      "A\xE6\x98\x9F\xF0\x9F\x8C\x99"
+      "B";  // a star in Han, a moon as a picture
   setting.merged = false;
   const TextOutline outline = set(setting);
   CHECK(outline.letters.size() == 2);
