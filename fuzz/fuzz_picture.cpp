@@ -38,7 +38,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     picture.rgba.push_back(static_cast<std::uint8_t>((dot >> 4U & 3U) * 85U));
     picture.rgba.push_back(dot < 240 ? 255 : 0);
   }
-  Checked<std::vector<TracedColour>> found = traced(picture, setting);
+  const Checked<std::vector<TracedColour>> found = traced(picture, setting);
   if (!found) {
     require(!inWords(found.error().sentence, Unit::mm).empty());
     return 0;
@@ -49,7 +49,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     const Box box = boundsOf(one.area);
     require(box.low.x > -1 && box.low.y > -1 && box.high.x < wide + 1 && box.high.y < tall + 1);
   }
-  const Checked<Artwork> artwork = artworkOf("fuzz", std::move(*found), setting, 25.4);
+  const Checked<Artwork> artwork = artworkOf("fuzz", *found, setting, 25.4);
   if (!artwork) return 0;
   const BladeFit fit = fitOf(artwork->silhouette(), Length::mm(1));
   require(fit.parts > 0);

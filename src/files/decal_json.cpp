@@ -130,7 +130,7 @@ Json written(const Joining& joining) {
 }
 
 /// Outlines as files of other hands have them may cross; then they are resolved.
-Polygon resolved(Polygon area) {
+Polygon resolved(const Polygon& area) {
   std::vector<Polyline> lines;
   for (const std::vector<Point>& outline : area) lines.push_back({outline, true});
   return crossMoreOftenThan(0, lines) ? unionOf({area}) : area;
@@ -229,7 +229,7 @@ Artwork artworkMembers(ObjectReader object, Unit unit) {
     }
     if (std::optional<Polygon> read =
             outlinesFrom(one, *outlines, one.pathOf("outlines"), farthest)) {
-      area.area = resolved(std::move(*read));
+      area.area = resolved(*read);
       artwork.areas.push_back(std::move(area));
     }
   });

@@ -315,6 +315,20 @@ TEST_CASE("artworks are joined, taken apart, copied and removed; what holds them
   REQUIRE(open.order().document().artworks.size() == 3);
   const Artwork joined = *artInHand(open.order());
   CHECK(joined.kind == ArtKind::joined);
+  // The star is moved and made smaller within it; too far away, the moon is whole again.
+  open.dress().artPages().show(DressStation::ofJoined);
+  QApplication::processEvents();
+  JoinPage& page = open.dress().joinPage();
+  REQUIRE(page.list().count() == 2);
+  const double before = signedArea(joined.silhouette());
+  page.list().setCurrentRow(1);
+  page.percent().setValue(50);
+  CHECK(signedArea(artInHand(open.order())->silhouette()) > before);
+  page.right().setValue(40);
+  CHECK(signedArea(artInHand(open.order())->silhouette()) == Approx(M_PI * 625).epsilon(1e-3));
+  page.how().setCurrentIndex(static_cast<int>(JoinKind::common));
+  emit page.how().activated(static_cast<int>(JoinKind::common));
+  CHECK(artInHand(open.order())->joining.kind == JoinKind::without);  // nothing would be left
   const std::string moon = open.order().document().artworks[0]->id;
   removeArtwork(open.order(), moon);
   CHECK(open.told().contains("is part of"));

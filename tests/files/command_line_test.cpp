@@ -75,6 +75,37 @@ TEST_CASE("plan writes the plan and the files and says so") {
   }
 }
 
+TEST_CASE("art takes a drawing into an order, or leaves the order as it was") {
+  const Bench bench;
+  const std::string order =
+      "{\"avrelt\": 2, \"cups\": [{\"name\": \"A\", \"blank\": {\"stations\": "
+      "[{\"at\": 0, \"around\": 230}, {\"at\": 180}]}}]}";
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt", order).has_value());
+  const std::string drawing = (bench.folder / "moon.svg").string();
+  REQUIRE_FALSE(writeFile(drawing,
+                          "<svg xmlns='http://www.w3.org/2000/svg' width='30mm' height='30mm' "
+                          "viewBox='0 0 30 30'><circle cx='15' cy='15' r='10' fill='teal'/></svg>")
+                    .has_value());
+  const Run taken = run({"art", drawing.c_str(), "--into", bench.file().c_str()});
+  CHECK(taken.code == 0);
+  CHECK_THAT(taken.out, Catch::Contains("art-1"));
+  const std::string after = *readFile(bench.file());
+  CHECK_THAT(after, Catch::Contains("#008080"));
+  CHECK(run({"art", drawing.c_str(), "--into", bench.file().c_str()}).code == 0);
+  CHECK_THAT(*readFile(bench.file()), Catch::Contains("art-2"));
+  REQUIRE_FALSE(writeFile(drawing, "<svg xmlns='http://www.w3.org/2000/svg'><text>x</text></svg>")
+                    .has_value());
+  const std::string before = *readFile(bench.file());
+  const Run words = run({"art", drawing.c_str(), "--into", bench.file().c_str()});
+  CHECK(words.code == 2);
+  CHECK_THAT(words.errors, Catch::Contains("nothing in it to cut"));
+  REQUIRE_FALSE(writeFile(drawing, "no drawing").has_value());
+  CHECK(run({"art", drawing.c_str(), "--into", bench.file().c_str()}).code == 2);
+  CHECK(run({"art", "/no/such.svg", "--into", bench.file().c_str()}).code == 2);
+  CHECK(run({"art", drawing.c_str(), "--into", "/no/such.avrelt"}).code == 2);
+  CHECK(*readFile(bench.file()) == before);
+}
+
 TEST_CASE("bad input ends with 2, a sentence a fault, and nothing written") {
   const Bench bench;
   for (const char* stations :

@@ -2,6 +2,7 @@
 #include <catch2/catch.hpp>
 
 #include "core/random_cups.h"
+#include "decal/shapes.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
 #include "job/cup_planner.h"
@@ -31,7 +32,8 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
     return WrittenLength::mm(chance.between(low, high));
   };
   Fill* fill = cup.fills.empty() ? nullptr : &cup.fills.front();
-  switch (chance.whole(0, 21)) {
+  DecalSet* set = cup.sets.empty() ? nullptr : &cup.sets.front();
+  switch (chance.whole(0, 26)) {
     case 0:
       cup.wrap.rimClearance = length(0, 12);
       break;
@@ -112,6 +114,35 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
       cup.division.masks.push_back(std::move(mask));
       break;
     }
+    case 21:
+    case 22: {
+      Artwork artwork = shapeArtwork(chance.one(2) ? "comet" : "frame");
+      artwork.id = "art";
+      DecalSet made;
+      made.id = "set-" + std::to_string(cup.sets.size());
+      made.artwork = "art";
+      made.art = SharedArt(artwork);
+      made.up = length(20, 150);
+      made.follows = chance.one(2);
+      made.layers = {usualLayer(LayerKind::ring, made, Unit::mm),
+                     usualLayer(LayerKind::decal, made, Unit::mm)};
+      made.layers[0].id = made.id + "-ring";
+      made.layers[1].id = made.id + "-decal";
+      cup.sets.insert(cup.sets.begin(), made);
+      break;
+    }
+    case 23:
+      if (set != nullptr) set->at = Angle::degrees(chance.whole(-180, 180));
+      if (set != nullptr && chance.one(2)) set->up = length(0, 400);
+      break;
+    case 24:
+      if (set != nullptr) set->size = length(chance.one(5) ? 0 : 10, 90);
+      break;
+    case 25:
+      if (set != nullptr) set->layers[0].mirrored = chance.one(2);
+      if (set != nullptr) set->thicken = chance.one(2);
+      if (set != nullptr) layAfter(cup.buildUp, set->layers[0].id, 0);
+      break;
     default:
       cup.base.overhang = length(0, 9);
       break;

@@ -2,6 +2,7 @@
 #include <CGAL/AABB_halfedge_graph_segment_primitive.h>
 #include <CGAL/AABB_traits.h>
 #include <CGAL/AABB_tree.h>
+#include <CGAL/create_straight_skeleton_2.h>
 #include <CGAL/Exact_predicates_inexact_constructions_kernel.h>
 #include <CGAL/Polygon_mesh_slicer.h>
 #include <CGAL/Surface_mesh.h>
@@ -14,6 +15,7 @@
 #include "cup/ring_fit.h"
 #include "divide/divide.h"
 #include "pattern/fill.h"
+#include "shape/clearance.h"
 
 // A straight line in the flat against the shortest way on a mesh of the cone, found by CGAL.
 
@@ -266,5 +268,27 @@ TEST_CASE("what strips of a stencil are off by is what slices of a mesh of the c
       // And no strip claims far more than the worst of them is.
       CHECK(made.misfit > Length());
     }
+  }
+}
+
+TEST_CASE("a triangle is as wide as the disc that CGAL's straight skeleton ends in") {
+  // Of a convex shape straight skeleton and medial axis are one; a triangle is all corners and
+  // tips.
+  for (int i = 0; i < 60; ++i) {
+    const double a = 0.4 + 0.03 * i;
+    const std::vector<Point> corners{
+        {0, 0}, {30.0 + i, 2.0}, {20 * std::cos(a) + 5, 25 * std::sin(a) + 4}};
+    CGAL::Polygon_2<Kernel> polygon;
+    for (const Point& p : corners) polygon.push_back({p.x, p.y});
+    const auto skeleton = CGAL::create_interior_straight_skeleton_2(polygon);
+    REQUIRE(skeleton);
+    double most = 0;
+    for (auto v = skeleton->vertices_begin(); v != skeleton->vertices_end(); ++v) {
+      most = std::max(most, CGAL::to_double(v->time()));
+    }
+    const Clearance clearance({corners});
+    REQUIRE(clearance.thinnestStroke());
+    CHECK(clearance.thinnestStroke()->width.mm() == Approx(2 * most).epsilon(1e-3));
+    CHECK_FALSE(clearance.thinnestGap());
   }
 }

@@ -37,7 +37,9 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
   QHBoxLayout* drawer = makeDrawer(this);
   art_ = new ArtPage(order);
   words_ = new WordsPage(order, fields_);
-  artPages_ = new Pages(tr("Artwork"), {tr("Art"), tr("Words")}, {art_, words_});
+  joined_ = new JoinPage(order);
+  artPages_ =
+      new Pages(tr("Artwork"), {tr("Art"), tr("Words"), tr("Joined")}, {art_, words_, joined_});
   artPages_->head()->addStretch();
   artPages_->head()->addWidget(art_->moreButton());
   addCard(drawer, {}, artPages_, 27);

@@ -5,6 +5,7 @@
 
 #include "app/dress/art_page.h"
 #include "app/dress/blade_page.h"
+#include "app/dress/join_page.h"
 #include "app/dress/layer_page.h"
 #include "app/dress/set_page.h"
 #include "app/dress/words_page.h"
@@ -37,12 +38,13 @@ class DressStation : public QWidget {
   /// Keeps the artwork in hand on the shop's shelf of shapes.
   void keepShape();
 
-  enum ArtPages { ofArt, ofWords };
+  enum ArtPages { ofArt, ofWords, ofJoined };
   enum SetPages { placing, blading };
   Pages& artPages() { return *artPages_; }
   Pages& setPages() { return *setPages_; }
   ArtPage& artPage() { return *art_; }
   WordsPage& wordsPage() { return *words_; }
+  JoinPage& joinPage() { return *joined_; }
   LayerPage& layerPage() { return *layers_; }
   SetPage& setPage() { return *set_; }
   BladePage& bladePage() { return *blade_; }
@@ -58,6 +60,7 @@ class DressStation : public QWidget {
   Pages* setPages_ = nullptr;
   ArtPage* art_ = nullptr;
   WordsPage* words_ = nullptr;
+  JoinPage* joined_ = nullptr;
   LayerPage* layers_ = nullptr;
   SetPage* set_ = nullptr;
   BladePage* blade_ = nullptr;

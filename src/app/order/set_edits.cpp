@@ -2,6 +2,7 @@
 #include "app/order/set_edits.h"
 
 #include <algorithm>
+#include <ranges>
 #include <set>
 
 #include "app/order/phrases.h"
@@ -121,11 +122,11 @@ const SetPlan* setPlanInHand(const Order& order) {
 const SetPlan* setAt(const Order& order, WallPoint place) {
   const CupPlan* plan = order.plan();
   if (plan == nullptr) return nullptr;
-  for (auto set = plan->sets.rbegin(); set != plan->sets.rend(); ++set) {
+  for (const SetPlan& set : std::views::reverse(plan->sets)) {
     const bool here =
-        std::any_of(set->layers.begin(), set->layers.end(),
+        std::any_of(set.layers.begin(), set.layers.end(),
                     [&](const LayerPlan& layer) { return layer.region.contains(place); });
-    if (here) return &*set;
+    if (here) return &set;
   }
   return nullptr;
 }

@@ -137,15 +137,16 @@ Checked<Artwork> artworkOf(const Drawing& drawing) {
   return checked(std::move(artwork));
 }
 
-Checked<Artwork> artworkOf(const std::string& name, std::vector<TracedColour> found,
+Checked<Artwork> artworkOf(const std::string& name, const std::vector<TracedColour>& found,
                            const TraceSetting& setting, double dotsPerInch) {
   Artwork artwork;
   artwork.name = name;
   artwork.kind = ArtKind::picture;
   artwork.trace = setting;
   const double mm = 25.4 / std::max(dotsPerInch, 1.0);
-  for (TracedColour& one : found) {
-    artwork.areas.push_back({one.colour, mapped(one.area, {mm, 0, 0, mm, 0, 0})});
+  for (const TracedColour& one : found) {
+    // Onto the grid that files keep.
+    artwork.areas.push_back({one.colour, unionOf({mapped(one.area, {mm, 0, 0, mm, 0, 0})})});
   }
   return checked(std::move(artwork));
 }
@@ -190,7 +191,7 @@ Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedA
                           Transform{1, 0, 0, 1, -middle.x, -middle.y};
     std::vector<ColourArea> areas;
     for (const ColourArea& area : found->areas) {
-      areas.push_back({area.colour, mapped(area.area, map)});
+      areas.push_back({area.colour, unionOf({mapped(area.area, map)})});
     }
     all.push_back(std::move(areas));
   }
@@ -211,6 +212,7 @@ Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedA
       break;
     case JoinKind::together: {
       std::vector<Polygon> polygons;
+      polygons.reserve(all.size());
       for (const std::vector<ColourArea>& areas : all) polygons.push_back(whole(areas));
       put(joined, all.front().front().colour, unionOf(polygons));
       break;

@@ -123,7 +123,7 @@ std::optional<Fault> artworkFault(const Artwork& artwork);
 /// or drawn, more points than can be taken.
 Checked<Artwork> artworkOf(const Drawing& drawing);
 /// A traced picture at so many dots to the inch.
-Checked<Artwork> artworkOf(const std::string& name, std::vector<TracedColour> found,
+Checked<Artwork> artworkOf(const std::string& name, const std::vector<TracedColour>& found,
                            const TraceSetting& setting, double dotsPerInch);
 /// Words set in a face.
 Checked<Artwork> artworkOf(const Words& words, const TextOutline& outline);

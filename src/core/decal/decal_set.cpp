@@ -2,6 +2,7 @@
 #include "decal/decal_set.h"
 
 #include <algorithm>
+#include <ranges>
 #include <set>
 
 #include "measure/colour.h"
@@ -141,12 +142,12 @@ Layer usualLayer(LayerKind kind, const DecalSet& set, Unit unit) {
 std::vector<Layer> colourLayers(const Artwork& artwork, const WrittenLength& trap) {
   std::vector<Layer> layers;
   std::set<std::string> seen;
-  for (auto area = artwork.areas.rbegin(); area != artwork.areas.rend(); ++area) {
-    if (!seen.insert(area->colour).second) continue;
+  for (const ColourArea& area : std::views::reverse(artwork.areas)) {
+    if (!seen.insert(area.colour).second) continue;
     Layer layer;
     layer.kind = LayerKind::colour;
-    layer.source = area->colour;
-    layer.film = area->colour;
+    layer.source = area.colour;
+    layer.film = area.colour;
     layer.lap = trap;
     layers.push_back(std::move(layer));
   }

@@ -11,6 +11,7 @@ namespace {
 
 /// The share of a turn a region covers.
 double roundOf(const Region& region) {
+  if (region.empty()) return 0;
   const auto [from, to] = region.span();
   return std::clamp((to - from).radians() / Angle::turn().radians(), 0.0, 1.0);
 }

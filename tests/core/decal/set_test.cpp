@@ -333,6 +333,13 @@ TEST_CASE("A set whose artwork is gone is told, and one of size 0 is refused") {
   CHECK(plan.error().front().field == "sets[0].size");
 }
 
+TEST_CASE("A set beyond the rim is planned, and told") {
+  Cup cup = straight();
+  cup.sets = {setOf(named("star"), 30, {layerOf(LayerKind::decal)})};
+  cup.sets[0].up = WrittenLength::mm(4500);
+  CHECK(told(planned(cup), "set_off_wall"));
+}
+
 TEST_CASE("Joined artworks are one, and hold no part of themselves") {
   std::vector<SharedArt> artworks{SharedArt(named("full_moon")), SharedArt(named("star"))};
   Artwork joined;
