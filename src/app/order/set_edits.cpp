@@ -2,7 +2,6 @@
 #include "app/order/set_edits.h"
 
 #include <algorithm>
-#include <ranges>
 #include <set>
 
 #include "app/order/phrases.h"
@@ -122,7 +121,8 @@ const SetPlan* setPlanInHand(const Order& order) {
 const SetPlan* setAt(const Order& order, WallPoint place) {
   const CupPlan* plan = order.plan();
   if (plan == nullptr) return nullptr;
-  for (const SetPlan& set : std::views::reverse(plan->sets)) {
+  for (std::size_t i = plan->sets.size(); i-- > 0;) {
+    const SetPlan& set = plan->sets[i];
     const bool here =
         std::any_of(set.layers.begin(), set.layers.end(),
                     [&](const LayerPlan& layer) { return layer.region.contains(place); });

@@ -2,7 +2,6 @@
 #include "decal/decal_set.h"
 
 #include <algorithm>
-#include <ranges>
 #include <set>
 
 #include "measure/colour.h"
@@ -142,7 +141,8 @@ Layer usualLayer(LayerKind kind, const DecalSet& set, Unit unit) {
 std::vector<Layer> colourLayers(const Artwork& artwork, const WrittenLength& trap) {
   std::vector<Layer> layers;
   std::set<std::string> seen;
-  for (const ColourArea& area : std::views::reverse(artwork.areas)) {
+  for (std::size_t i = artwork.areas.size(); i-- > 0;) {
+    const ColourArea& area = artwork.areas[i];
     if (!seen.insert(area.colour).second) continue;
     Layer layer;
     layer.kind = LayerKind::colour;
