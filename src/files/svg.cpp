@@ -121,7 +121,8 @@ std::string svgOf(const PartSet& set, Unit unit, const std::string& title) {
   svg += "  <g id=\"cut\" fill=\"none\" stroke=\"" + std::string(ink::edge) +
          "\" stroke-width=\"0.1\">\n";
   for (const Part& part : set.parts) {
-    svg += "    <path id=\"" + part.id + "\" d=\"" + pathData(part.outline, frame) + "\"/>\n";
+    svg +=
+        "    <path id=\"" + escaped(part.id) + "\" d=\"" + pathData(part.outline, frame) + "\"/>\n";
     for (const Path& one : part.more) {
       svg += "    <path d=\"" + pathData(one, frame) + "\"/>\n";
     }

@@ -48,7 +48,7 @@ ArtPage::ArtPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
     sources->addWidget(button, at / 2, at % 2);
     connect(button, &QPushButton::clicked, this, signal);
   };
-  source(tr("Drawing…"), tr("Takes the shapes of an SVG file (Ctrl+Alt+D)"),
+  source(tr("Drawing…"), tr("Takes the shapes of an SVG file (Ctrl+Alt+G)"),
          &ArtPage::drawingAsked);
   source(tr("Picture…"), tr("Traces a picture (Ctrl+Alt+P)"), &ArtPage::pictureAsked);
   source(tr("Words"), tr("Sets words in a face (Ctrl+Alt+W)"), &ArtPage::wordsAsked);

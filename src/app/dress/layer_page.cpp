@@ -277,9 +277,13 @@ void LayerPage::refresh() {
                   : tr("Cut %1 narrower, for the coats between.").arg(say(-made->wider, Unit::mm)));
   }
   words_->setText(words);
-  filmWords_->setText(made->odd        ? tr("Laid, it does not match the others.")
-                      : made->mirrored ? tr("Cut mirrored; laid, it matches the others.")
-                                       : tr("Laid, it matches the others."));
+  const QString heat = layer->material == PartMaterial::heatApplied
+                           ? tr(" Hot iron or press: heat and time by the film maker's data sheet.")
+                           : QString();
+  const QString fits = made->odd        ? tr("Laid, it does not match the others.")
+                       : made->mirrored ? tr("Cut mirrored; laid, it matches the others.")
+                                        : tr("Laid, it matches the others.");
+  filmWords_->setText(fits + heat);
 }
 
 }  // namespace avrelt

@@ -164,7 +164,7 @@ void MainWindow::makeArtMenu() {
       act(*dress_);
     });
   };
-  dress(tr("Take a &drawing…"), "Ctrl+Alt+D", [](DressStation& s) { s.askForDrawing(); });
+  dress(tr("Take a &drawing…"), "Ctrl+Alt+G", [](DressStation& s) { s.askForDrawing(); });
   dress(tr("Trace a &picture…"), "Ctrl+Alt+P", [](DressStation& s) { s.askForPicture(); });
   dress(tr("Set &words"), "Ctrl+Alt+W", [](DressStation& s) { s.beginWords(); });
   dress(tr("Take a &shape…"), "Ctrl+Alt+S", [](DressStation& s) { s.askForShape(); });
@@ -175,7 +175,7 @@ void MainWindow::makeArtMenu() {
         [](DressStation& s) { s.artPage().copyAction()->trigger(); });
   dress(tr("&Keep it on the shelf of shapes"), "Ctrl+Alt+K",
         [](DressStation& s) { s.keepShape(); });
-  dress(tr("&Remove the artwork"), "Ctrl+Alt+Backspace",
+  dress(tr("&Remove the artwork"), "Ctrl+Alt+X",
         [](DressStation& s) { s.artPage().removeAction()->trigger(); });
   menu->addSeparator();
   dress(tr("Add a &backing"), "Ctrl+Alt+B",
