@@ -125,9 +125,14 @@ void LayerStack::paintStack(QPainter& painter) const {
     const QString title = say(layerWords(*set, index), order_.unit());
     const QFontMetricsF metrics(painter.font());
     const bool two = sheet.height() > 34 && !about.isEmpty();
-    painter.drawText(two ? words.adjusted(0, 0, 0, -sheet.height() / 2 + 2) : words,
-                     static_cast<int>(two ? Qt::AlignBottom : Qt::AlignVCenter),
-                     metrics.elidedText(title, Qt::ElideRight, words.width()));
+    if (two) {
+      painter.drawText(words.adjusted(0, 0, 0, -sheet.height() / 2 + 2),
+                       static_cast<int>(Qt::AlignBottom),
+                       metrics.elidedText(title, Qt::ElideRight, words.width()));
+    } else {
+      painter.drawText(
+          words, static_cast<int>(Qt::AlignVCenter) | static_cast<int>(Qt::TextWordWrap), title);
+    }
     if (!two) continue;
     painter.setFont(face(11));
     painter.setPen(t.muted);

@@ -128,6 +128,14 @@ const SetPlan* setAt(const Order& order, WallPoint place) {
                     [&](const LayerPlan& layer) { return layer.region.contains(place); });
     if (here) return &set;
   }
+  // In a notch or an opening of one it is taken as well.
+  for (std::size_t i = plan->sets.size(); i-- > 0;) {
+    const SetPlan& set = plan->sets[i];
+    const Length radius =
+        plan->wall.body.radius(std::clamp(set.middle.s, Length(), plan->wall.body.wall()));
+    const double right = (place.theta - set.middle.theta).wrapped().radians() * radius.mm();
+    if (set.box.contains({right, (place.s - set.middle.s).mm()})) return &set;
+  }
   return nullptr;
 }
 

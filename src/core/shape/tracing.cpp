@@ -101,7 +101,7 @@ class Tracer {
       if (clear(here)) continue;
       auto& sum = sums[static_cast<std::size_t>(binOf(here))];
       sum[0] += 1;
-      for (int c = 0; c < 3; ++c) sum[static_cast<std::size_t>(c + 1)] += here[c];
+      for (int c = 0; c < 3; ++c) sum[static_cast<std::size_t>(c) + 1] += here[c];
     }
     for (int bin = 0; bin < bins; ++bin) {
       const auto& sum = sums[static_cast<std::size_t>(bin)];
