@@ -9,6 +9,8 @@
 #include <map>
 #include <numeric>
 
+#include "shape/crossings.h"
+
 namespace avrelt {
 namespace {
 
@@ -17,6 +19,8 @@ constexpr double perMm = 1e4;
 constexpr double facingCos = -0.5;
 /// 150° apart: between the sides of a corner of 30°.
 constexpr double acuteCos = -0.8660254037844387;
+/// How far an outline may be moved for fewer points.
+constexpr Length enough = Length::mm(0.001);
 constexpr double tipGrowth = 2;
 /// What the radius may fall by on the way out of a tip, drawn as it is by straight stretches.
 constexpr double wobble = 0.02;
@@ -54,7 +58,20 @@ class Clearance::Builder {
     Point to;
   };
 
-  void take(const Polygon& shape) {
+  /// Outlines with the points left out that change nothing: a curve drawn finely takes many times
+  /// as long. Where they would cross so, all points stay.
+  static Polygon plainer(const Polygon& shape) {
+    Polygon plain;
+    std::vector<Polyline> lines;
+    for (const std::vector<Point>& outline : shape) {
+      plain.push_back(simplified(outline, enough));
+      lines.push_back({plain.back(), true});
+    }
+    return crossMoreOftenThan(0, lines) ? shape : plain;
+  }
+
+  void take(const Polygon& given) {
+    const Polygon shape = plainer(given);
     Box box = boundsOf(shape);
     if (box.empty()) return;
     for (const std::vector<Point>& outline : shape) {
@@ -118,7 +135,7 @@ class Clearance::Builder {
     for (const Diagram::vertex_type& vertex : diagram_.vertices()) {
       const Point at{vertex.x(), vertex.y()};
       const Site site = siteOf(*vertex.incident_edge()->cell());
-      index_.emplace(&vertex, result_.nodes_.size());
+      vertex.color(result_.nodes_.size());
       result_.nodes_.push_back({at, norm(at - foot(site, at))});
     }
   }
@@ -146,8 +163,8 @@ class Clearance::Builder {
   void add(const Diagram::edge_type& edge) {
     const Site a = siteOf(*edge.cell());
     const Site b = siteOf(*edge.twin()->cell());
-    const std::size_t first = index_.at(edge.vertex0());
-    const std::size_t second = index_.at(edge.vertex1());
+    const std::size_t first = edge.vertex0()->color();
+    const std::size_t second = edge.vertex1()->color();
     if (a.segment >= count_ || b.segment >= count_) {
       joinUp(first, second);
       joinUp(first, frame_);
@@ -295,7 +312,6 @@ class Clearance::Builder {
   std::vector<std::size_t> after_;
   std::size_t count_ = 0;  ///< of them, but the frame
   Diagram diagram_;
-  std::map<const Diagram::vertex_type*, std::size_t> index_;
   std::vector<int> inside_;  ///< by node: 1 inside, 2 outside
   std::vector<std::size_t> largest_;
   std::vector<std::size_t> parent_;
