@@ -22,8 +22,11 @@ std::optional<Length> BladeFit::leastSize(Length size, Length limit) const {
 }
 
 BladeFit fitOf(const Polygon& shape, Length limit) {
+  return fitOf(shape, Clearance(shape), limit);
+}
+
+BladeFit fitOf(const Polygon& shape, const Clearance& clearance, Length limit) {
   BladeFit fit;
-  const Clearance clearance(shape);
   fit.stroke = clearance.thinnestStroke();
   fit.gap = clearance.thinnestGap();
   fit.thinStrokes = clearance.strokesUnder(limit);

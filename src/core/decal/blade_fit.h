@@ -24,6 +24,8 @@ struct BladeFit {
   std::optional<Length> leastSize(Length size, Length limit) const;
 };
 BladeFit fitOf(const Polygon& shape, Length limit);
+/// The same where its clearance is known already.
+BladeFit fitOf(const Polygon& shape, const Clearance& clearance, Length limit);
 
 /// A shape without the parts and openings whose area is under that of a square as wide as the
 /// limit; how many went.

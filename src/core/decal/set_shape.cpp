@@ -81,7 +81,8 @@ class Maker {
       if (curve_ != 0) areas_.back().area = bent(areas_.back().area, curve_);
     }
     const Polygon plain = whole(areas_);
-    const std::optional<Length> least = leastSizeOf(plain);
+    const Clearance clearance(plain);
+    const std::optional<Length> least = leastSizeOf(clearance);
     Polygon mendedWhole = mended(plain, result);
     if (mends()) {
       // Counted once: as it is cut.
@@ -94,7 +95,9 @@ class Maker {
     result.box = boundsOf(result.artwork);
     seen_ = seenOf(areas_);
     for (const Layer& layer : set_.layers) result.layers.push_back(of(layer, result));
-    result.fit = fit(result);
+    // What was not mended is measured already.
+    result.fit =
+        mends() || byColour() ? fit(result) : fitOf(result.artwork, clearance, set_.limit.length);
     return result;
   }
 
@@ -140,8 +143,7 @@ class Maker {
                        [](const Layer& layer) { return layer.kind == LayerKind::colour; });
   }
 
-  std::optional<Length> leastSizeOf(const Polygon& plain) const {
-    const Clearance clearance(plain);
+  std::optional<Length> leastSizeOf(const Clearance& clearance) const {
     BladeFit fit;
     fit.stroke = clearance.thinnestStroke();
     fit.gap = clearance.thinnestGap();
