@@ -52,41 +52,43 @@ bool agree(const Polygon& a, const Polygon& b) {
          (b - offsetBy(a, by, Corners::sharp)).empty();
 }
 
-/// A shape about a place of the wall, laid there flat.
-Region onWall(const Polygon& shape, WallPoint middle, const Wall& wall) {
-  if (shape.empty()) return {};
+/// A shape about a place of the wall, laid there flat: what of it lies on the wall, and how far it
+/// reaches.
+void layOn(LayerPlan& layer, WallPoint middle, const Wall& wall) {
+  layer.reach = {middle.theta, middle.theta, middle.s, middle.s};
   const Point centre = wall.flat.toFlat({Angle(), middle.s});
-  std::vector<WallLine> outlines;
-  bool folded = false;
-  bool beyond = false;
-  for (const std::vector<Point>& outline : shape) {
+  WallReach& reach = layer.reach;
+  const auto placed = [&](const std::vector<Point>& outline) {
     WallLine line;
     line.reserve(outline.size());
     for (const Point& p : outline) {
       WallPoint at = wall.flat.toWall(centre + p);
       at.theta = at.theta + middle.theta;
-      folded = folded || std::abs(at.theta.radians()) > Angle::halfTurn().radians();
-      beyond = beyond || at.s < Length() || at.s > wall.body.wall();
+      reach = {std::min(reach.from, at.theta), std::max(reach.to, at.theta),
+               std::min(reach.low, at.s), std::max(reach.high, at.s)};
       line.push_back(at);
     }
-    outlines.push_back(std::move(line));
+    return line;
+  };
+  std::vector<WallLine> outlines;
+  outlines.reserve(layer.shape.size());
+  for (const std::vector<Point>& outline : layer.shape) outlines.push_back(placed(outline));
+  const Length top = wall.body.wall();
+  if (reach.from >= -Angle::halfTurn() && reach.to <= Angle::halfTurn() && reach.low >= Length() &&
+      reach.high <= top) {
+    layer.region = Region(std::move(outlines));
+    return;
   }
-  if (!folded && !beyond) return Region(std::move(outlines));
-  Region inside;
-  Region openings;
-  for (WallLine& line : outlines) {
-    double turn = 0;
-    for (std::size_t i = 0; i < line.size(); ++i) {
-      const WallPoint& a = line[i];
-      const WallPoint& b = line[(i + 1) % line.size()];
-      turn += a.theta.radians() * b.s.mm() - b.theta.radians() * a.s.mm();
+  // Part by part, as a part may lie in the opening of another.
+  for (const Polygon& part : partsOf(layer.shape)) {
+    Region region = Region::folded(placed(part.front()), Length(), top);
+    for (std::size_t i = 1; i < part.size(); ++i) {
+      WallLine opening = placed(part[i]);
+      std::reverse(opening.begin(), opening.end());
+      region = region - Region::folded(opening, Length(), top);
     }
-    if (turn < 0) std::reverse(line.begin(), line.end());
-    const Region one = Region::folded(line, Length(), wall.body.wall());
-    Region& sum = turn < 0 ? openings : inside;
-    sum = sum | one;
+    layer.region = layer.region | region;
   }
-  return inside - openings;
 }
 
 double curveAt(const Wall& wall, Length s) {
@@ -164,7 +166,7 @@ CheckedAll<std::vector<SetPlan>> SetPlanner::operator()(const std::vector<DecalS
       one.area = Area::mm2(signedArea(one.cut));
       one.odd =
           !one.nothing && !agree(asLaid(one.cut, layer, across, set.shrinkPercent), made.shape);
-      one.region = onWall(made.shape, plan.middle, wall);
+      layOn(one, plan.middle, wall);
       plan.layers.push_back(std::move(one));
     }
     plans.push_back(plan);

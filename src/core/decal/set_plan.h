@@ -12,6 +12,14 @@
 
 namespace avrelt {
 
+/// How far something reaches on the wall, past seam, rim and base as it lies.
+struct WallReach {
+  Angle from;  ///< in the frame; below −180° or, `to`, above 180° past the seam
+  Angle to;
+  Length low;
+  Length high;
+};
+
 /// A layer of a set, worked out for a cup.
 struct LayerPlan {
   std::string id;
@@ -27,6 +35,7 @@ struct LayerPlan {
   Length wider;
   Area area;
   Region region;  ///< on the wall
+  WallReach reach;
 };
 
 /// A set, worked out for a cup.

@@ -11,7 +11,6 @@ namespace {
 
 /// The share of a turn a region covers.
 double roundOf(const Region& region) {
-  if (region.empty()) return 0;
   const auto [from, to] = region.span();
   return std::clamp((to - from).radians() / Angle::turn().radians(), 0.0, 1.0);
 }
@@ -77,8 +76,9 @@ std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
     for (std::size_t i = 0; i < set.layers.size(); ++i) {
       const LayerPlan& layer = set.layers[i];
       if (layer.nothing) continue;
+      const double turns = (layer.reach.to - layer.reach.from).radians() / Angle::turn().radians();
       add(LaidKind::layer, layer.id, {"%1 of %2", {Phrase(layerWordsWithin(chosen, i)), set.name}},
-          roundOf(layer.region), {});
+          std::min(turns, 1.0), {});
     }
   }
   if (isWrapped(cup)) {

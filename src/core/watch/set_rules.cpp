@@ -2,6 +2,7 @@
 #include "watch/set_rules.h"
 
 #include <algorithm>
+#include <numeric>
 
 #include "sheet/decal_parts.h"
 
@@ -110,14 +111,20 @@ class Rules {
     }
   }
 
-  /// By the layer that reaches farthest.
+  /// By the layer that reaches farthest, as it lies on this wall.
   void place() {
-    Box box;
-    for (const LayerPlan& layer : plan_.layers) box.add(boundsOf(layer.shape));
-    if (box.empty()) return;
-    const Length middle = plan_.middle.s;
-    const Length above = middle + Length::mm(box.high.y) - body_.wall();
-    const Length below = -(middle + Length::mm(box.low.y));
+    const auto farther = [](WallReach reach, const LayerPlan& layer) {
+      if (layer.nothing) return reach;
+      return WallReach{std::min(reach.from, layer.reach.from), std::max(reach.to, layer.reach.to),
+                       std::min(reach.low, layer.reach.low),
+                       std::max(reach.high, layer.reach.high)};
+    };
+    const WallPoint middle = plan_.middle;
+    const WallReach reach =
+        std::accumulate(plan_.layers.begin(), plan_.layers.end(),
+                        WallReach{middle.theta, middle.theta, middle.s, middle.s}, farther);
+    const Length above = reach.high - body_.wall();
+    const Length below = -reach.low;
     if (above > tiny) {
       put("set_off_wall", WatchLevel::warn, "up",
           {"“%1” reaches over the rim by %2. Set it lower or make it smaller.",
@@ -128,10 +135,7 @@ class Rules {
           {"“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
            {plan_.name, below}});
     }
-    const Length radius = body_.radius(std::clamp(middle, Length(), body_.wall()));
-    const double reach = std::max(-box.low.x, box.high.x) / std::max(radius.mm(), 1e-6);
-    const double side = plan_.middle.theta.radians();
-    if (std::abs(side) + reach > Angle::halfTurn().radians()) {
+    if (reach.from < -Angle::halfTurn() || reach.to > Angle::halfTurn()) {
       put("set_over_seam", WatchLevel::note, "at",
           {"“%1” lies across the seam, where it shows most. Turn it to the front, or the seam away "
            "from it.",

@@ -333,6 +333,64 @@ TEST_CASE("A set whose artwork is gone is told, and one of size 0 is refused") {
   CHECK(plan.error().front().field == "sets[0].size");
 }
 
+TEST_CASE("Parts in the openings of others are whole over the seam too") {
+  // Rings round a disc, a planet within its ring: at the front and at every seam alike.
+  for (const char* id : {"orbit", "planet", "sun", "frame"}) {
+    for (const bool taper : {false, true}) {
+      Cup cup = taper ? tapered() : straight();
+      Artwork artwork = named(id);
+      if (std::string(id) == "frame") {
+        artwork.areas.push_back({"#22262A", {{{-3, -3}, {3, -3}, {3, 3}, {-3, 3}}}});
+      }
+      cup.sets = {setOf(artwork, 40, {layerOf(LayerKind::decal), layerOf(LayerKind::ring, 1)})};
+      for (const double at : {0.0, 150.0, 176.0, 180.0, -171.0}) {
+        INFO(id << " at " << at << (taper ? " on a taper" : ""));
+        cup.sets[0].at = Angle::degrees(at);
+        const CupPlan plan = planned(cup);
+        for (const LayerPlan& layer : plan.sets[0].layers) {
+          CHECK(layer.region.area(plan.wall.body).mm2() == Approx(layer.area.mm2()).epsilon(3e-3));
+        }
+      }
+    }
+  }
+}
+
+TEST_CASE("Over the rim and across the seam are told as a set lies on its wall") {
+  // A straight bar rises along a taper that widens upwards: its ends cross the rim before its
+  // middle.
+  Artwork bar;
+  bar.id = "bar";
+  bar.areas = {{"#000000", {{}}}};
+  std::vector<Point>& outline = bar.areas[0].area[0];
+  for (int i = 0; i <= 60; ++i) outline.push_back({2.0 * i, 0});
+  for (int i = 60; i >= 0; --i) outline.push_back({2.0 * i, 4});
+  Cup cup = tapered();
+  const Length wall = planned(cup).wall.body.wall();
+  cup.sets = {setOf(bar, 120, {layerOf(LayerKind::decal)})};
+  cup.sets[0].up = WrittenLength::mm(wall.mm() - 3);
+  CHECK(told(planned(cup), "set_off_wall"));
+  cup.sets[0].follows = true;
+  CHECK_FALSE(told(planned(cup), "set_off_wall"));
+  Cup level = straight();
+  level.sets = cup.sets;
+  level.sets[0].follows = false;
+  level.sets[0].up = WrittenLength::mm(planned(level).wall.body.wall().mm() - 3);
+  CHECK_FALSE(told(planned(level), "set_off_wall"));
+  // The seam at random, the set 30 mm to either side of its middle.
+  rc::prop("over seams", [&] {
+    Cup any = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    any.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    any.sets = {setOf(named("full_moon"), 60, {layerOf(LayerKind::decal)})};
+    any.sets[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    const CupPlan plan = planned(any);
+    const double radius = plan.wall.flat.radius(any.sets[0].up.length).mm();
+    const double off = std::abs((any.sets[0].at - any.wrap.seamAt).wrapped().radians()) * radius;
+    // On a taper the widest place is not quite at the middle's height.
+    if (std::abs(off - 30) < 1) return;
+    RC_ASSERT(told(plan, "set_over_seam") == (off < 30));
+  });
+}
+
 TEST_CASE("A set beyond the rim is planned, and told") {
   Cup cup = straight();
   cup.sets = {setOf(named("star"), 30, {layerOf(LayerKind::decal)})};
