@@ -1,17 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <cstdint>
-#include <cstdlib>
 
 #include "decal/set_shape.h"
 #include "files/svg_drawing.h"
+#include "require.h"
 
 using namespace avrelt;
 
 namespace {
-
-void require(bool holds) {
-  if (!holds) std::abort();
-}
 
 /// Of a drawing an artwork, and of that a set of layers, or a fault in words.
 void dress(const Drawing& drawing) {

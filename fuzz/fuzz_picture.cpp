@@ -1,20 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <cmath>
 #include <cstdint>
-#include <cstdlib>
 
 #include "decal/artwork.h"
 #include "decal/blade_fit.h"
+#include "require.h"
 
 using namespace avrelt;
-
-namespace {
-
-void require(bool holds) {
-  if (!holds) std::abort();
-}
-
-}  // namespace
 
 /// Whatever a picture shows, and however it is traced: areas within it, or words; and of an artwork
 /// of them what a blade asks.

@@ -1,20 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <cmath>
 #include <cstdint>
-#include <cstdlib>
 
 #include "decal/artwork.h"
 #include "fonts/faces.h"
+#include "require.h"
 
 using namespace avrelt;
-
-namespace {
-
-void require(bool holds) {
-  if (!holds) std::abort();
-}
-
-}  // namespace
 
 /// Whatever is typed, in whichever shipped face or a torn one, is set as outlines that are closed
 /// and finite, or refused in words.

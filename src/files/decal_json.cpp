@@ -15,7 +15,6 @@ constexpr int mostColours = 12;
 constexpr int mostSpeck = 10'000;
 constexpr int mostSpares = 50;
 
-constexpr const char* artKinds[] = {"drawing", "picture", "lettering", "shape", "joined"};
 constexpr const char* joinKinds[] = {"together", "without", "common", "stacked"};
 constexpr const char* aligns[] = {"left", "middle", "right"};
 
@@ -253,7 +252,7 @@ Json written(const Artwork& artwork) {
   Json object = Json::object();
   if (!artwork.id.empty()) object["id"] = artwork.id;
   object["name"] = artwork.name;
-  object["kind"] = artKinds[static_cast<std::size_t>(artwork.kind)];
+  object["kind"] = artKindName(artwork.kind);
   if (artwork.kind == ArtKind::lettering) object["words"] = written(artwork.words);
   if (artwork.kind == ArtKind::picture) object["trace"] = written(artwork.trace);
   if (artwork.kind == ArtKind::joined) object["joining"] = written(artwork.joining);

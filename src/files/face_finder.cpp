@@ -78,6 +78,20 @@ std::optional<FaceFile> readFace(const OnDisk& face) {
   return FaceFile{bytes, face.index};
 }
 
+FaceFile shipped(const ShippedFace& face) {
+  static const std::map<const unsigned char*, FaceFile> all = [] {
+    std::map<const unsigned char*, FaceFile> made;
+    for (const ShippedFace& one : letteringFaces()) {
+      const void* bytes = one.bytes.data();
+      made[one.bytes.data()] = {
+          std::make_shared<const std::string>(static_cast<const char*>(bytes), one.bytes.size()),
+          0};
+    }
+    return made;
+  }();
+  return all.at(face.bytes.data());
+}
+
 }  // namespace
 
 const std::vector<FaceChoice>& facesToChoose() {
@@ -103,10 +117,7 @@ std::optional<FaceFile> faceCalled(const std::string& family, const std::string&
     if (near == nullptr || style == face.style) near = &face;
   }
   if (near != nullptr) {
-    const void* bytes = near->bytes.data();
-    return FaceFile{
-        std::make_shared<const std::string>(static_cast<const char*>(bytes), near->bytes.size()),
-        0};
+    return shipped(*near);
   }
   const auto& faces = ofSystem();
   const auto exact = faces.find({family, style});

@@ -346,12 +346,11 @@ void addFills(Json& json, const CupPlan& cup) {
 }
 
 Json artworkJson(const Artwork& artwork) {
-  static constexpr const char* kinds[] = {"drawing", "picture", "lettering", "shape", "joined"};
   const Box box = artwork.bounds();
   Json json = Json::object();
   json["id"] = artwork.id;
   json["name"] = artwork.name;
-  json["kind"] = kinds[static_cast<std::size_t>(artwork.kind)];
+  json["kind"] = artKindName(artwork.kind);
   json["size_mm"] = {rounded(box.width()), rounded(box.height())};
   json["area_mm2"] = rounded(signedArea(artwork.silhouette()));
   json["colours"] = Json::array();

@@ -3,9 +3,9 @@
 
 #include <algorithm>
 #include <cctype>
-#include <cmath>
 #include <map>
 
+#include "measure/colour.h"
 #include "shape/path_text.h"
 
 namespace avrelt {
@@ -163,17 +163,6 @@ const std::map<std::string_view, std::string_view>& names() {
   return all;
 }
 
-std::string hexOf(const double (&parts)[3]) {
-  static constexpr char digits[] = "0123456789ABCDEF";
-  std::string text = "#";
-  for (const double part : parts) {
-    const auto byte = static_cast<unsigned>(std::lround(std::clamp(part, 0.0, 255.0)));
-    text += digits[byte / 16];
-    text += digits[byte % 16];
-  }
-  return text;
-}
-
 std::optional<std::string> fromHex(std::string_view digits) {
   const auto isHex = [](char c) { return std::isxdigit(static_cast<unsigned char>(c)) != 0; };
   if (!std::all_of(digits.begin(), digits.end(), isHex)) return std::nullopt;
@@ -219,7 +208,7 @@ std::optional<std::string> colourIn(std::string_view text) {
         rest.remove_prefix(1);
       }
     }
-    return hexOf(parts);
+    return colourText(parts[0], parts[1], parts[2]);
   }
   const auto found = names().find(lower);
   if (found == names().end()) return std::nullopt;

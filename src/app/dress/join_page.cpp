@@ -6,7 +6,7 @@
 #include <QGridLayout>
 #include <QVBoxLayout>
 
-#include "app/dress/labelled.h"
+#include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"

@@ -7,7 +7,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
-#include "app/dress/labelled.h"
+#include "app/fields/labelled.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"

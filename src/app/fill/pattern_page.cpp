@@ -9,6 +9,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/labelled.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -31,20 +32,6 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   grid->setVerticalSpacing(4);
   size_ = field(fields, tr("One repeat, wide"), "size", &Pattern::size);
   line_ = field(fields, tr("Line between"), "line", &Pattern::line);
-  const auto labelled = [](const QString& words, QWidget* widget, QLabel** made = nullptr) {
-    auto* box = new QWidget;
-    auto* boxed = new QVBoxLayout(box);
-    boxed->setContentsMargins(0, 0, 0, 0);
-    boxed->setSpacing(2);
-    auto* label = new QLabel(words);
-    label->setProperty("role", "label");
-    label->setBuddy(widget);
-    boxed->addWidget(label);
-    boxed->addWidget(widget);
-    boxed->addStretch();
-    if (made != nullptr) *made = label;
-    return box;
-  };
   repeats_ = new QComboBox;
   repeats_->setMinimumWidth(118);
   repeats_->setAccessibleName(tr("Repeats round the cup"));

@@ -69,10 +69,8 @@ DecalSet usualSet(const Order& order, const Artwork& artwork) {
   if (artwork.kind == ArtKind::lettering) {
     set.byHeight = false;
     size = Length::mm(std::clamp(box.width(), 2.0, 600.0));
-    set.size = written(size, unit);
-  } else {
-    set.size = written(size, unit);
   }
+  set.size = written(size, unit);
   const CupPlan* plan = order.plan();
   const Zone* zone = zoneInHand(order);
   if (plan != nullptr) {

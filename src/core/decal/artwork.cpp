@@ -52,6 +52,11 @@ Checked<Artwork> checked(Artwork artwork) {
 
 }  // namespace
 
+const char* artKindName(ArtKind kind) {
+  static constexpr const char* names[] = {"drawing", "picture", "lettering", "shape", "joined"};
+  return names[static_cast<std::size_t>(kind)];
+}
+
 TextSetting settingOf(const Words& words) {
   TextSetting setting;
   setting.text = words.text;

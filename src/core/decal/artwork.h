@@ -15,6 +15,8 @@ namespace avrelt {
 
 /// Where an artwork came from.
 enum class ArtKind { drawing, picture, lettering, shape, joined };
+/// "drawing", "picture" …: as files write it.
+const char* artKindName(ArtKind kind);
 
 /// All of an artwork that is one colour, in mm.
 struct ColourArea {

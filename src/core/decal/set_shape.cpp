@@ -93,7 +93,7 @@ class Maker {
     result.leastSize = least;
     result.artwork = std::move(mendedWhole);
     result.box = boundsOf(result.artwork);
-    seen_ = seenOf(areas_);
+    if (byColour() || apart()) seen_ = seenOf(areas_);
     for (const Layer& layer : set_.layers) result.layers.push_back(of(layer, result));
     // What was not mended is measured already.
     result.fit =

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "measure/colour.h"
 
+#include <algorithm>
 #include <array>
 #include <cmath>
 #include <numbers>
@@ -42,6 +43,17 @@ double seventh(double x) {
 }
 
 }  // namespace
+
+std::string colourText(double red, double green, double blue) {
+  static constexpr char digits[] = "0123456789ABCDEF";
+  std::string text = "#";
+  for (const double part : {red, green, blue}) {
+    const auto byte = static_cast<unsigned>(std::lround(std::clamp(part, 0.0, 255.0)));
+    text += digits[byte / 16];
+    text += digits[byte % 16];
+  }
+  return text;
+}
 
 LabColour labOf(const std::string& colour) {
   const std::optional<std::array<double, 3>> light = lightOf(colour);

@@ -12,6 +12,9 @@ struct LabColour {
   double b = 0;
 };
 
+/// "#1F5E6B", of parts from 0 to 255, each rounded.
+std::string colourText(double red, double green, double blue);
+
 /// Of "#RRGGBB" (IEC 61966-2-1, sRGB); a middle grey for a text that is no colour.
 LabColour labOf(const std::string& colour);
 

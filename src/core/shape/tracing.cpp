@@ -29,17 +29,6 @@ int binOf(const std::uint8_t* dot) {
   return (dot[0] >> drop) << (2 * bits) | (dot[1] >> drop) << bits | dot[2] >> drop;
 }
 
-std::string hexOf(double red, double green, double blue) {
-  static constexpr char digits[] = "0123456789ABCDEF";
-  std::string text = "#";
-  for (const double value : {red, green, blue}) {
-    const int byte = static_cast<int>(std::clamp(std::lround(value), 0L, 255L));
-    text += digits[byte / 16];
-    text += digits[byte % 16];
-  }
-  return text;
-}
-
 /// The colours of a picture, counted.
 struct Shade {
   int bin = 0;
@@ -107,7 +96,7 @@ class Tracer {
       const auto& sum = sums[static_cast<std::size_t>(bin)];
       if (sum[0] == 0) continue;
       Shade shade{bin, sum[0], sum[1] / sum[0], sum[2] / sum[0], sum[3] / sum[0], {}};
-      shade.lab = labOf(hexOf(shade.red, shade.green, shade.blue));
+      shade.lab = labOf(colourText(shade.red, shade.green, shade.blue));
       shades_.push_back(shade);
     }
   }
@@ -157,7 +146,7 @@ class Tracer {
       sums[3] += shade.count * shade.blue;
     }
     if (sums[0] == 0) return {};
-    return {{hexOf(sums[1] / sums[0], sums[2] / sums[0], sums[3] / sums[0]), std::move(in)}};
+    return {{colourText(sums[1] / sums[0], sums[2] / sums[0], sums[3] / sums[0]), std::move(in)}};
   }
 
   std::vector<std::pair<std::string, std::vector<int>>> clusters() {
@@ -237,7 +226,7 @@ class Tracer {
       }
       const Sum& sum = sums[k];
       groups.emplace_back(
-          hexOf(sum.rgb[0] / sum.count, sum.rgb[1] / sum.count, sum.rgb[2] / sum.count),
+          colourText(sum.rgb[0] / sum.count, sum.rgb[1] / sum.count, sum.rgb[2] / sum.count),
           std::move(in));
     }
     return groups;

@@ -16,7 +16,7 @@ inline QWidget* labelled(const QString& words, QWidget* field, QLabel** made = n
   auto* label = new QLabel(words);
   label->setProperty("role", "label");
   label->setBuddy(field);
-  field->setAccessibleName(words);
+  if (field->accessibleName().isEmpty()) field->setAccessibleName(words);
   column->addWidget(label);
   column->addWidget(field);
   column->addStretch();
