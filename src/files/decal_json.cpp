@@ -203,6 +203,28 @@ Json written(const Layer& layer) {
   return object;
 }
 
+Place placeMembers(ObjectReader object, Unit unit) {
+  Place place;
+  object.id(place.id);
+  object.degrees("at", -360, 360, place.at);
+  object.length("up", unit, place.up);
+  object.degrees("turn", -360, 360, place.turn);
+  object.truth("follows_ring", place.follows);
+  place.kept = object.kept();
+  return place;
+}
+
+Json written(const Place& place) {
+  Json object = Json::object();
+  if (!place.id.empty()) object["id"] = place.id;
+  object["at"] = number(degreesOf(place.at));
+  object["up"] = written(place.up);
+  if (place.turn != Angle()) object["turn"] = number(degreesOf(place.turn));
+  if (place.follows) object["follows_ring"] = true;
+  addKept(object, place.kept);
+  return object;
+}
+
 }  // namespace
 
 Artwork artworkMembers(ObjectReader object, Unit unit) {
@@ -285,9 +307,22 @@ DecalSet setMembers(ObjectReader object, Unit unit) {
   object.choice("size_is", {{"width", false}, {"height", true}}, set.byHeight);
   object.degrees("turn", -360, 360, set.turn);
   object.truth("flipped", set.flipped);
-  object.truth("follows_ring", set.follows);
-  object.degrees("at", -360, 360, set.at);
-  object.length("up", unit, set.up);
+  if (const Json* anchor = object.find("anchor")) {
+    ObjectReader one = object.on(*anchor, object.pathOf("anchor"));
+    one.real("across", 0, 1, set.anchor.across);
+    one.real("up", 0, 1, set.anchor.up);
+  }
+  // Orders from before a set could stand at several places told the one there was.
+  if (object.find("places") == nullptr) {
+    Place place;
+    object.truth("follows_ring", place.follows);
+    object.degrees("at", -360, 360, place.at);
+    object.length("up", unit, place.up);
+    set.places.push_back(std::move(place));
+  }
+  object.list("places", [&](const Json& item, const std::string& path) {
+    set.places.push_back(placeMembers(object.on(item, path), unit));
+  });
   object.real("shrinks_percent", 0, 20, set.shrinkPercent);
   object.truth("allow_growth", set.allowGrowth);
   object.length("limit", unit, set.limit);
@@ -308,9 +343,11 @@ Json written(const DecalSet& set) {
   if (set.byHeight) object["size_is"] = "height";
   if (set.turn != Angle()) object["turn"] = number(degreesOf(set.turn));
   if (set.flipped) object["flipped"] = true;
-  if (set.follows) object["follows_ring"] = true;
-  object["at"] = number(degreesOf(set.at));
-  object["up"] = written(set.up);
+  if (set.anchor != Anchor()) {
+    object["anchor"] = {{"across", number(set.anchor.across)}, {"up", number(set.anchor.up)}};
+  }
+  object["places"] = Json::array();
+  for (const Place& place : set.places) object["places"].push_back(written(place));
   if (set.shrinkPercent != 0) object["shrinks_percent"] = number(set.shrinkPercent);
   if (!set.allowGrowth) object["allow_growth"] = false;
   object["limit"] = written(set.limit);
@@ -319,6 +356,59 @@ Json written(const DecalSet& set) {
   object["layers"] = Json::array();
   for (const Layer& layer : set.layers) object["layers"].push_back(written(layer));
   addKept(object, set.kept);
+  return object;
+}
+
+Row rowMembers(ObjectReader object, Unit unit) {
+  Row row;
+  row.count.reset();
+  object.id(row.id);
+  object.list("sets", [&](const Json& item, const std::string& path) {
+    if (item.is_string()) {
+      row.sets.push_back(item.get<std::string>());
+    } else {
+      object.fault(path, {"The id of a set is wanted, such as \"set-1\".", {}});
+    }
+  });
+  if (object.find("count") != nullptr) {
+    row.count = 1;
+    object.wholeNumber("count", mostInLine, *row.count);
+  }
+  object.length("gap", unit, row.gap);
+  object.truth("even", row.even);
+  object.choice("start",
+                {{"first", RowStart::first},
+                 {"middle", RowStart::middle},
+                 {"gap", RowStart::gap},
+                 {"seam", RowStart::seam}},
+                row.start);
+  object.degrees("at", -360, 360, row.at);
+  object.length("up", unit, row.up);
+  object.degrees("turn", -360, 360, row.turn);
+  object.truth("follows_ring", row.follows);
+  object.wholeNumber("lines", mostLines, row.lines);
+  object.length("lines_apart", unit, row.apart);
+  object.truth("staggered", row.staggered);
+  row.kept = object.kept();
+  return row;
+}
+
+Json written(const Row& row) {
+  Json object = Json::object();
+  if (!row.id.empty()) object["id"] = row.id;
+  object["sets"] = row.sets;
+  if (row.count) object["count"] = *row.count;
+  object["gap"] = written(row.gap);
+  if (!row.even) object["even"] = false;
+  if (row.start != RowStart::first) object["start"] = startName(row.start);
+  object["at"] = number(degreesOf(row.at));
+  object["up"] = written(row.up);
+  if (row.turn != Angle()) object["turn"] = number(degreesOf(row.turn));
+  if (row.follows) object["follows_ring"] = true;
+  if (row.lines != 1) object["lines"] = row.lines;
+  if (row.apart.length != Length()) object["lines_apart"] = written(row.apart);
+  if (row.staggered) object["staggered"] = true;
+  addKept(object, row.kept);
   return object;
 }
 

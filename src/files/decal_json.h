@@ -2,11 +2,12 @@
 #pragma once
 
 #include "decal/decal_set.h"
+#include "decal/row.h"
 #include "files/object_reader.h"
 
 namespace avrelt {
 
-/// The members of `artworks` and of a cup's `sets`; what this version does not know is kept.
+/// The members of `artworks` and of a cup's `sets` and `rows`; what this version does not know is kept.
 Artwork artworkMembers(ObjectReader object, Unit unit);
 Json written(const Artwork& artwork);
 /// One artwork as a text of its own, as the shop keeps it.
@@ -15,5 +16,7 @@ tl::expected<Artwork, ReadFaults> readArtwork(std::string_view text);
 
 DecalSet setMembers(ObjectReader object, Unit unit);
 Json written(const DecalSet& set);
+Row rowMembers(ObjectReader object, Unit unit);
+Json written(const Row& row);
 
 }  // namespace avrelt

@@ -162,6 +162,14 @@ class DocumentReader {
                      {"A cup takes up to %1 sets.", {static_cast<long>(Document::mostSets)}});
       }
     });
+    object.list("rows", [&](const Json& item, const std::string& place) {
+      if (cup.rows.size() < Document::mostRows) {
+        cup.rows.push_back(rowMembers(on(item, place), document_.units));
+      } else {
+        object.fault(place,
+                     {"A cup takes up to %1 rows.", {static_cast<long>(Document::mostRows)}});
+      }
+    });
     object.list("cuts", [&](const Json& item, const std::string& place) {
       cup.cuts.push_back(readCut(on(item, place), cup.buildUp.coats));
     });
@@ -477,6 +485,10 @@ Json written(const Cup& cup) {
   if (!cup.sets.empty()) {
     object["sets"] = Json::array();
     for (const DecalSet& set : cup.sets) object["sets"].push_back(written(set));
+  }
+  if (!cup.rows.empty()) {
+    object["rows"] = Json::array();
+    for (const Row& row : cup.rows) object["rows"].push_back(written(row));
   }
   if (!cup.cuts.empty()) {
     object["cuts"] = Json::array();

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 #include "divide/flat_outline.h"
 #include "files/json_reader.h"
@@ -358,23 +359,114 @@ Json artworkJson(const Artwork& artwork) {
   return json;
 }
 
+/// The parts of a layer, one for each way it is cut.
+Json partsOf(const SetPlan& plan, std::size_t layer) {
+  Json parts = Json::array();
+  for (std::size_t make = 0; make < plan.makes.size(); ++make) {
+    const SetMake& made = plan.makes[make];
+    if (made.places.empty() || made.layers[layer].nothing) continue;
+    parts.push_back(layerPartId(plan.id, made.layers[layer].id, make));
+  }
+  return parts;
+}
+
+Json outlinesJson(const Polygon& shape) {
+  Json outlines = Json::array();
+  for (const std::vector<Point>& outline : shape) {
+    Json one = Json::array();
+    for (const Point& p : outline) one.push_back({rounded(p.x), rounded(p.y)});
+    outlines.push_back(std::move(one));
+  }
+  return outlines;
+}
+
+Json apartJson(const std::optional<Apart>& apart) {
+  if (!apart) return nullptr;
+  return {{"of", apart->id}, {"mm", rounded(apart->apart.mm())}};
+}
+
+Json markJson(const WallMark& mark) {
+  return {{"from_base_mm", rounded(mark.fromBase.mm())},
+          {"from_rim_mm", rounded(mark.fromRim.mm())},
+          {"on_cup_deg", rounded(mark.onCup.degrees())},
+          {"from_front_mm", rounded(mark.fromFront.mm())},
+          {"from_seam_mm", rounded(mark.fromSeam.mm())}};
+}
+
+Json placeJson(const CupPlan& cup, const SetPlan& set, const PlacePlan& place) {
+  const PlaceRoom& room = place.room;
+  Json json = Json::object();
+  json["id"] = place.id;
+  json["set"] = set.id;
+  json["row"] = place.row.empty() ? Json() : Json(place.row);
+  json["on_cup_deg"] = rounded(place.mark.onCup.degrees());
+  json["up_mm"] = rounded(place.anchor.s.mm());
+  json["turn_deg"] = rounded(place.turn.degrees());
+  json["follows_wall"] = place.follows;
+  json["outlines_mm"] = outlinesJson(
+      mapped(place.laid->outline.shape(), cup.wall.flat.turning(place.anchor.theta)));
+  json["clearances_mm"] = {{"rim", rounded(room.rim.mm())},
+                           {"base", rounded(room.base.mm())},
+                           {"seam", rounded(room.seam.apart.mm())},
+                           {"line", apartJson(room.line)},
+                           {"covered", apartJson(room.feature)},
+                           {"nearest", apartJson(room.place)}};
+  json["zone"] = room.zone.empty() ? Json() : Json(room.zone);
+  json["marks"] = markJson(place.mark);
+  return json;
+}
+
+Json rowJson(const CupPlan& cup, const RowPlan& plan) {
+  const Row& row = cup.of->rows[static_cast<std::size_t>(plan.row)];
+  return {{"id", plan.id},
+          {"wanted", row.count ? Json(*row.count) : Json()},
+          {"count", plan.fit.at.size()},
+          {"lines", plan.lines},
+          {"gap_mm", rounded(plan.fit.gap.mm())},
+          {"most", plan.fit.most},
+          {"fits", plan.fit.fits},
+          {"left_over_mm", rounded(plan.leftOver.mm())},
+          {"fits_at_mm", plan.fitsAt ? Json(rounded(plan.fitsAt->mm())) : Json()},
+          {"closes", plan.closes}};
+}
+
+/// Stencil, ring and place of each peekaboo, by its number.
+Json pairsJson(const CupPlan& cup) {
+  std::map<int, Json> pairs;
+  for (const SetPlan& set : cup.sets) {
+    for (const PlacePlan& place : set.places) {
+      if (place.number == 0) continue;
+      Json pair = {
+          {"number", place.number}, {"stencil", nullptr}, {"ring", nullptr}, {"place", place.id}};
+      for (const LayerPlan& layer : set.makes[place.make].layers) {
+        if (layer.nothing) continue;
+        const std::string part = layerPartId(set.id, layer.id, place.make);
+        if (layer.kind == LayerKind::peekaboo) pair["stencil"] = part;
+        if (layer.kind == LayerKind::ring) pair["ring"] = part;
+      }
+      pairs[place.number] = std::move(pair);
+    }
+  }
+  Json list = Json::array();
+  for (auto& [number, pair] : pairs) list.push_back(std::move(pair));
+  return list;
+}
+
 Json setJson(const SetPlan& plan, const DecalSet& set) {
   Json json = Json::object();
   json["id"] = plan.id;
   json["artwork"] = plan.artwork;
   json["scale"] = rounded(plan.scale);
   json["size_mm"] = {rounded(plan.box.width()), rounded(plan.box.height())};
-  json["at_deg"] = rounded(set.at.degrees());
-  json["up_mm"] = rounded(plan.middle.s.mm());
   json["layers"] = Json::array();
-  for (std::size_t i = 0; i < plan.layers.size(); ++i) {
-    const LayerPlan& layer = plan.layers[i];
+  for (std::size_t i = 0; i < plan.layers().size(); ++i) {
+    const LayerPlan& layer = plan.layers()[i];
     const Layer& chosen = set.layers[i];
     Json one = {{"kind", layerName(layer.kind)},
                 {"offset_mm", rounded(chosen.offset.length.mm())},
                 {"material", materialName(chosen.material)},
                 {"mirrored", layer.mirrored},
-                {"part", layer.nothing ? Json() : Json(layerPartId(plan.id, layer.id))},
+                {"parts", partsOf(plan, i)},
                 {"area_mm2", rounded(layer.area.mm2())},
                 {"wider_mm", rounded(layer.wider.mm())},
                 {"agrees", !layer.odd}};
@@ -462,6 +554,13 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     for (const SetPlan& set : cup.sets) {
       json["sets"].push_back(setJson(set, cup.of->sets[static_cast<std::size_t>(set.set)]));
     }
+    json["places"] = Json::array();
+    for (const SetPlan& set : cup.sets) {
+      for (const PlacePlan& place : set.places) json["places"].push_back(placeJson(cup, set, place));
+    }
+    json["rows"] = Json::array();
+    for (const RowPlan& row : cup.rows) json["rows"].push_back(rowJson(cup, row));
+    json["pairs"] = pairsJson(cup);
     json["parts"] = Json::array();
     for (const Purpose& purpose : purposes()) {
       for (const Part& part : cup.parts(purpose.id)) json["parts"].push_back(partJson(part));

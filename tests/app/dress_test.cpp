@@ -45,7 +45,7 @@ TEST_CASE("a shape becomes a set at the front, with its layers, and all of it ca
   REQUIRE(open.cup().sets.size() == 1);
   CHECK(open.set().layers.size() == 1);
   CHECK(open.order().document().artworks.size() == 1);
-  CHECK(std::abs(open.plan().middle.theta.degrees()) < 1e-6);
+  CHECK(std::abs(open.plan().places[0].anchor.theta.degrees()) < 1e-6);
   open.dress().layerPage().addAction(LayerKind::backing)->trigger();
   open.dress().layerPage().addAction(LayerKind::backing)->trigger();
   REQUIRE(open.set().layers.size() == 3);
@@ -70,7 +70,7 @@ TEST_CASE("a set has one size for all its layers, typed, and its fields tell wha
   open.type("set.size", "3 in");
   CHECK(open.set().size.text == "3 in");
   CHECK(open.plan().box.width() == Approx(76.2).margin(0.01));
-  CHECK(boundsOf(open.plan().layers[0].shape).width() > 76.2);
+  CHECK(boundsOf(open.plan().layers()[0].shape).width() > 76.2);
   open.type("set.size", "0");
   REQUIRE_FALSE(open.order().faults().empty());
   CHECK(open.order().faults().front().field == "sets[0].size");
@@ -95,16 +95,16 @@ TEST_CASE("a layer is made and cut as its fields say, and one mirrored alone is 
   CHECK(open.set().layers[1].fillOpenings);
   page.mirrored().setCurrentIndex(1);
   emit page.mirrored().activated(1);
-  REQUIRE(open.plan().layers[1].odd);
+  REQUIRE(open.plan().layers()[1].odd);
   CHECK(open.told().contains("Backing of “Comet” is cut mirrored"));
   open.window.watchLine().go();
   CHECK(QApplication::focusWidget() == &page.mirrored());
   page.sees().setCurrentIndex(2);
   emit page.sees().activated(2);
-  CHECK_FALSE(open.plan().layers[1].odd);
+  CHECK_FALSE(open.plan().layers()[1].odd);
   page.material().setCurrentIndex(static_cast<int>(PartMaterial::heatApplied));
   emit page.material().activated(static_cast<int>(PartMaterial::heatApplied));
-  CHECK(open.plan().layers[1].mirrored);
+  CHECK(open.plan().layers()[1].mirrored);
 }
 
 TEST_CASE("layers are taken by click and key, raised, lowered and removed") {
@@ -131,24 +131,24 @@ TEST_CASE("a set is dragged on the flat and nudged, by marks of the tape") {
   open.shape("full_moon");
   FlatView& flat = open.window.flat();
   const QPoint from = flat.placeOfSet(open.set().id).toPoint();
-  const Length before = open.set().up.length;
+  const Length before = open.set().places[0].up.length;
   QTest::mousePress(&flat, Qt::LeftButton, {}, from);
   QTest::mouseMove(&flat, from + QPoint(60, -30));
   QMouseEvent move(QEvent::MouseMove, QPointF(from + QPoint(60, -30)),
                    flat.mapToGlobal(from + QPoint(60, -30)), Qt::NoButton, Qt::LeftButton, {});
   QApplication::sendEvent(&flat, &move);
   QTest::mouseRelease(&flat, Qt::LeftButton, {}, from + QPoint(60, -30));
-  CHECK(open.set().up.length > before);
-  CHECK(open.set().at.degrees() > 5);
+  CHECK(open.set().places[0].up.length > before);
+  CHECK(open.set().places[0].at.degrees() > 5);
   // On a mark of the tape.
-  const double sixteenths = open.set().up.length.inches() * 16;
+  const double sixteenths = open.set().places[0].up.length.inches() * 16;
   CHECK(sixteenths == Approx(std::round(sixteenths)).margin(1e-6));
-  const Angle at = open.set().at;
+  const Angle at = open.set().places[0].at;
   flat.setFocus();
   QTest::keyClick(&flat, Qt::Key_Right);
-  CHECK(open.set().at > at);
+  CHECK(open.set().places[0].at > at);
   QTest::keyClick(&flat, Qt::Key_Down, Qt::ShiftModifier);
-  CHECK(open.set().up.length.inches() * 16 == Approx(sixteenths - 8).margin(1e-6));
+  CHECK(open.set().places[0].up.length.inches() * 16 == Approx(sixteenths - 8).margin(1e-6));
 }
 
 TEST_CASE("words are set as they are typed, keep their height, and what cannot be set is said") {
@@ -398,7 +398,7 @@ TEST_CASE("thin strokes are thickened and specks dropped by a tick, on the Blade
   DressWindow open;
   open.shape("frame");
   open.type("set.size", "1/2 in");
-  open.dress().setPages().show(DressStation::blading);
+  open.dress().setPages().show(DressStation::ofBlade);
   QApplication::processEvents();
   CHECK(open.dress().bladePage().words().text().contains("Thinnest stroke"));
   CHECK(open.told().contains("thinnest stroke"));

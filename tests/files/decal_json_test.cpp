@@ -47,9 +47,13 @@ Document full() {
   set.byHeight = true;
   set.turn = Angle::degrees(15);
   set.flipped = true;
-  set.follows = true;
-  set.at = Angle::degrees(-40);
-  set.up = WrittenLength::mm(88);
+  set.anchor = {0.25, 1};
+  Place place;
+  place.follows = true;
+  place.at = Angle::degrees(-40);
+  place.up = WrittenLength::mm(88);
+  place.turn = Angle::degrees(7);
+  set.places = {place, Place()};
   set.shrinkPercent = 0.4;
   set.allowGrowth = false;
   set.limit = WrittenLength::mm(0.8);
@@ -73,6 +77,20 @@ Document full() {
     set.layers.push_back(layer);
   }
   document.cups[0].sets = {set};
+  Row row;
+  row.sets = {"set-1", "set-1"};
+  row.count = 5;
+  row.gap = {Length::inches(0.25), "1/4 in"};
+  row.even = false;
+  row.start = RowStart::gap;
+  row.at = Angle::degrees(12);
+  row.up = WrittenLength::mm(40);
+  row.turn = Angle::degrees(-3);
+  row.follows = true;
+  row.lines = 2;
+  row.apart = WrittenLength::mm(30);
+  row.staggered = true;
+  document.cups[0].rows = {row, Row{.sets = {"set-1"}, .count = std::nullopt}};
   giveIds(document.cups[0]);
   referToArt(document);
   return document;
@@ -128,7 +146,29 @@ TEST_CASE("faults of artworks and sets are told by their place") {
   CHECK(faultOf(withSets(square, R"({"layers": [{"kind": "shadow"}]})")) ==
         "cups[0].sets[0].layers[0].kind");
   CHECK(faultOf(withSets(square, R"({"turn": 900})")) == "cups[0].sets[0].turn");
+  CHECK(faultOf(withSets(square, R"({"places": [{"turn": 900}]})")) ==
+        "cups[0].sets[0].places[0].turn");
+  CHECK(faultOf(withSets(square, R"({"anchor": {"up": 2}})")) == "cups[0].sets[0].anchor.up");
+  CHECK(faultOf(withSets(square, R"({}], "rows": [{"sets": [3]})")) == "cups[0].rows[0].sets[0]");
+  CHECK(faultOf(withSets(square, R"({}], "rows": [{"count": 999})")) == "cups[0].rows[0].count");
+  CHECK(faultOf(withSets(square, R"({}], "rows": [{"start": "back"})")) ==
+        "cups[0].rows[0].start");
   CHECK(faultOf(withSets(square, R"({"id": "s"}, {"id": "s"})")) == "cups[0].sets[1].id");
+}
+
+TEST_CASE("the one place that older orders told becomes the first")
+{
+  const auto read = readDocument(withSets(
+      square, R"({"artwork": "a", "at": 30, "up": "2 in", "follows_ring": true},
+                 {"artwork": "a", "places": []})"));
+  REQUIRE(read);
+  const std::vector<DecalSet>& sets = read->document.cups[0].sets;
+  REQUIRE(sets[0].places.size() == 1);
+  CHECK(sets[0].places[0].at.degrees() == Approx(30));
+  CHECK(sets[0].places[0].up.text == "2 in");
+  CHECK(sets[0].places[0].follows);
+  CHECK_FALSE(sets[0].places[0].id.empty());
+  CHECK(sets[1].places.empty());
 }
 
 TEST_CASE("outlines that cross in a file of other hands are resolved") {

@@ -33,7 +33,7 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
   };
   Fill* fill = cup.fills.empty() ? nullptr : &cup.fills.front();
   DecalSet* set = cup.sets.empty() ? nullptr : &cup.sets.front();
-  switch (chance.whole(0, 26)) {
+  switch (chance.whole(0, 27)) {
     case 0:
       cup.wrap.rimClearance = length(0, 12);
       break;
@@ -122,8 +122,11 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
       made.id = "set-" + std::to_string(cup.sets.size());
       made.artwork = "art";
       made.art = SharedArt(artwork);
-      made.up = length(20, 150);
-      made.follows = chance.one(2);
+      Place place;
+      place.id = made.id + "-place";
+      place.up = length(20, 150);
+      place.follows = chance.one(2);
+      made.places = {place};
       made.layers = {usualLayer(LayerKind::ring, made, Unit::mm),
                      usualLayer(LayerKind::decal, made, Unit::mm)};
       made.layers[0].id = made.id + "-ring";
@@ -132,12 +135,35 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
       break;
     }
     case 23:
-      if (set != nullptr) set->at = Angle::degrees(chance.whole(-180, 180));
-      if (set != nullptr && chance.one(2)) set->up = length(0, 400);
+      if (set == nullptr || set->places.empty()) break;
+      set->places[0].at = Angle::degrees(chance.whole(-180, 180));
+      if (chance.one(2)) set->places[0].up = length(0, 400);
+      if (chance.one(3)) set->places[0].turn = Angle::degrees(chance.whole(-90, 90));
+      if (chance.one(4)) set->anchor = {chance.whole(0, 2) / 2.0, chance.whole(0, 2) / 2.0};
       break;
     case 24:
       if (set != nullptr) set->size = length(chance.one(5) ? 0 : 10, 90);
       break;
+    case 26: {
+      // A row of it, or what there is of rows otherwise.
+      if (set == nullptr) break;
+      if (cup.rows.empty() || chance.one(3)) {
+        Row row;
+        row.id = "row-" + std::to_string(cup.rows.size());
+        row.sets = {set->id};
+        row.gap = length(0, 12);
+        cup.rows.push_back(std::move(row));
+      }
+      Row& row = cup.rows.back();
+      row.count = chance.one(4) ? std::nullopt : std::optional(chance.whole(1, 12));
+      row.up = length(10, 120);
+      row.even = chance.one(2);
+      row.follows = chance.one(2);
+      row.start = static_cast<RowStart>(chance.whole(0, 3));
+      row.lines = chance.whole(1, 2);
+      row.apart = length(20, 50);
+      break;
+    }
     case 25:
       if (set != nullptr) set->layers[0].mirrored = chance.one(2);
       if (set != nullptr) set->thicken = chance.one(2);

@@ -204,7 +204,7 @@ void CutStation::lightUp() {
     if (isFor(stripe.id)) return order_.pickLine(stripe.line);
   }
   for (const SetPlan& set : plan->sets) {
-    for (const LayerPlan& layer : set.layers) {
+    for (const LayerPlan& layer : set.layers()) {
       if (!isFor(layer.id)) continue;
       order_.pickSet(std::string(set.id));
       return order_.pickLayer(std::string(layer.id));

@@ -10,7 +10,7 @@
 #include "app/fields/beside.h"
 #include "app/fields/card.h"
 #include "app/order/phrases.h"
-#include "app/order/set_edits.h"
+#include "app/order/place_edits.h"
 #include "app/shelf/shelf.h"
 #include "files/disk.h"
 #include "files/svg_drawing.h"
@@ -42,15 +42,18 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
       new Pages(tr("Artwork"), {tr("Art"), tr("Words"), tr("Joined")}, {art_, words_, joined_});
   artPages_->head()->addStretch();
   artPages_->head()->addWidget(art_->moreButton());
-  addCard(drawer, {}, artPages_, 27);
+  addCard(drawer, {}, artPages_, 26);
   layers_ = new LayerPage(order, fields_);
-  addCard(drawer, tr("Its layers, as they are laid"), layers_, 50);
+  addCard(drawer, tr("Its layers, as they are laid"), layers_, 48);
   set_ = new SetPage(order, fields_);
+  place_ = new PlacePage(order, fields_);
+  row_ = new RowPage(order, fields_);
   blade_ = new BladePage(order, fields_);
-  setPages_ = new Pages(tr("The set"), {tr("Set"), tr("Blade")}, {set_, blade_});
-  // Which set it is matters on both pages.
+  setPages_ = new Pages(tr("The set"), {tr("Set"), tr("Place"), tr("Row"), tr("Blade")},
+                        {set_, place_, row_, blade_});
+  // Which set it is matters on all pages.
   setPages_->head()->addWidget(&set_->sets(), 1);
-  addCard(drawer, {}, setPages_, 28);
+  addCard(drawer, {}, setPages_, 36);
 
   connect(art_, &ArtPage::drawingAsked, this, &DressStation::askForDrawing);
   connect(art_, &ArtPage::pictureAsked, this, &DressStation::askForPicture);
@@ -148,7 +151,23 @@ void DressStation::keepShape() {
                                   : tr("“%1” could not be kept. Try again.").arg(name));
 }
 
+bool DressStation::goToRow(const QString& field) {
+  const auto index = field.mid(5, field.indexOf(QLatin1Char(']')) - 5).toUInt();
+  if (order_.hasCup() && index < order_.currentCup().rows.size()) {
+    pickRow(order_, std::string(order_.currentCup().rows[index].id));
+  }
+  setPages_->show(ofRow);
+  if (fields_.goTo(field)) return true;
+  if (field.endsWith(QStringLiteral(".lines"))) {
+    row_->lines().setFocus(Qt::OtherFocusReason);
+  } else {
+    row_->count().setFocus(Qt::OtherFocusReason);
+  }
+  return true;
+}
+
 bool DressStation::goTo(const QString& field) {
+  if (field.startsWith(QStringLiteral("rows["))) return goToRow(field);
   if (!field.startsWith(QStringLiteral("sets["))) return false;
   const auto numberAfter = [&](const QString& word) {
     const auto at = field.indexOf(word);
@@ -162,6 +181,10 @@ bool DressStation::goTo(const QString& field) {
     if (index >= 0 && index < static_cast<int>(sets.size())) {
       const DecalSet& set = sets[static_cast<std::size_t>(index)];
       order_.pickSet(set.id);
+      const int place = numberAfter(QStringLiteral("places["));
+      if (place >= 0 && place < static_cast<int>(set.places.size())) {
+        order_.pickPlace(set.places[static_cast<std::size_t>(place)].id);
+      }
       const int layer = numberAfter(QStringLiteral("layers["));
       if (layer >= 0 && layer < static_cast<int>(set.layers.size())) {
         order_.pickLayer(set.layers[static_cast<std::size_t>(layer)].id);
@@ -173,12 +196,15 @@ bool DressStation::goTo(const QString& field) {
     layers_->mirrored().setFocus(Qt::OtherFocusReason);
     return true;
   }
-  const bool ofBlade =
+  const bool blade =
       field.endsWith(QStringLiteral("].limit")) || field.endsWith(QStringLiteral("].drop"));
-  setPages_->show(ofBlade ? blading : placing);
+  const bool place = field.contains(QStringLiteral("].places"));
+  setPages_->show(blade ? ofBlade : place ? ofPlace : ofSet);
   if (field.contains(QStringLiteral("layers["))) layers_->pages().show(LayerPage::howMade);
   if (fields_.goTo(field)) return true;
-  if (ofBlade) {
+  if (place) {
+    place_->addButton().setFocus(Qt::OtherFocusReason);
+  } else if (blade) {
     blade_->drop().setFocus(Qt::OtherFocusReason);
   } else if (field.contains(QStringLiteral("].layers"))) {
     layers_->stack().setFocus(Qt::OtherFocusReason);

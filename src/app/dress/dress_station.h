@@ -7,6 +7,8 @@
 #include "app/dress/blade_page.h"
 #include "app/dress/join_page.h"
 #include "app/dress/layer_page.h"
+#include "app/dress/place_page.h"
+#include "app/dress/row_page.h"
 #include "app/dress/set_page.h"
 #include "app/dress/words_page.h"
 #include "app/fields/field_set.h"
@@ -39,7 +41,7 @@ class DressStation : public QWidget {
   void keepShape();
 
   enum ArtPages { ofArt, ofWords, ofJoined };
-  enum SetPages { placing, blading };
+  enum SetPages { ofSet, ofPlace, ofRow, ofBlade };
   Pages& artPages() { return *artPages_; }
   Pages& setPages() { return *setPages_; }
   ArtPage& artPage() { return *art_; }
@@ -47,12 +49,16 @@ class DressStation : public QWidget {
   JoinPage& joinPage() { return *joined_; }
   LayerPage& layerPage() { return *layers_; }
   SetPage& setPage() { return *set_; }
+  PlacePage& placePage() { return *place_; }
+  RowPage& rowPage() { return *row_; }
   BladePage& bladePage() { return *blade_; }
 
  signals:
   void said(const QString& sentence);
 
  private:
+  bool goToRow(const QString& field);
+
   Order& order_;
   Shelf& shelf_;
   FieldSet fields_;
@@ -63,6 +69,8 @@ class DressStation : public QWidget {
   JoinPage* joined_ = nullptr;
   LayerPage* layers_ = nullptr;
   SetPage* set_ = nullptr;
+  PlacePage* place_ = nullptr;
+  RowPage* row_ = nullptr;
   BladePage* blade_ = nullptr;
 };
 

@@ -55,7 +55,7 @@ LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
   for (QPushButton* small : {up_, down_, remove_}) buttons->addWidget(small);
   buttons->addStretch();
   left->addLayout(buttons);
-  row->addLayout(left, 7);
+  row->addLayout(left, 1);
   pages_ =
       new Pages(tr("The layer in hand"), {tr("Made"), tr("Film")}, {makeHow(fields), makeFilm()});
   pages_->head()->addStretch();
@@ -69,7 +69,7 @@ LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
   more->addWidget(colours_);
   more->addStretch();
   right->addLayout(more);
-  row->addLayout(right, 5);
+  row->addLayout(right, 1);
 
   connect(colours_, &QPushButton::clicked, this, [this] { addColours(order_); });
   const auto onLayer = [this](const auto& act) {
@@ -259,7 +259,7 @@ void LayerPage::refresh() {
   }
   const std::size_t index = layerIndex(order_);
   const LayerPlan* made =
-      plan != nullptr && index < plan->layers.size() ? &plan->layers[index] : nullptr;
+      plan != nullptr && index < plan->layers().size() ? &plan->layers()[index] : nullptr;
   if (made == nullptr) {
     words_->clear();
     filmWords_->clear();

@@ -23,7 +23,7 @@ QColor filmOf(const DecalSet& set, std::size_t layer) {
 
 Box boxOf(const SetPlan& plan) {
   Box box = plan.box;
-  for (const LayerPlan& layer : plan.layers) box.add(boundsOf(layer.shape));
+  for (const LayerPlan& layer : plan.layers()) box.add(boundsOf(layer.shape));
   return box;
 }
 
@@ -101,25 +101,25 @@ void LayerStack::paintStack(QPainter& painter) const {
     painter.drawRoundedRect(sheet, 6, 6);
     const QRectF room(sheet.left() + 5, sheet.top() + 4,
                       std::min(sheet.width() * 0.36, sheet.height() * 2.2), sheet.height() - 8);
-    const bool made = plan != nullptr && index < plan->layers.size();
-    if (made && !plan->layers[index].nothing && room.height() > 6) {
+    const bool made = plan != nullptr && index < plan->layers().size();
+    if (made && !plan->layers()[index].nothing && room.height() > 6) {
       const QColor film = filmOf(*set, index);
       painter.setPen(QPen(t.ink, 0.8));
       painter.setBrush(film);
-      painter.drawPath(painterPath(plan->layers[index].shape, Fit(box, room)));
+      painter.drawPath(painterPath(plan->layers()[index].shape, Fit(box, room)));
       painter.setBrush(Qt::NoBrush);
     }
     const QRectF words(room.right() + 8, sheet.top(), sheet.right() - room.right() - 12,
                        sheet.height());
     painter.setFont(face(12, QFont::DemiBold));
-    painter.setPen(made && plan->layers[index].odd ? t.stop : t.ink);
+    painter.setPen(made && plan->layers()[index].odd ? t.stop : t.ink);
     const Layer& layer = set->layers[index];
     QString about;
     if (layer.offset.length > Length()) {
       about = (layer.kind == LayerKind::inset ? QStringLiteral("− ") : QStringLiteral("+ ")) +
               say(layer.offset.length, order_.unit());
     }
-    if (made && plan->layers[index].mirrored) {
+    if (made && plan->layers()[index].mirrored) {
       about += (about.isEmpty() ? QString() : QStringLiteral(" · ")) + tr("mirrored");
     }
     const QString title = say(layerWords(*set, index), order_.unit());
@@ -144,13 +144,13 @@ void LayerStack::paintStack(QPainter& painter) const {
 
 void LayerStack::paintLaid(QPainter& painter) const {
   const SetPlan* plan = setPlanInHand(order_);
-  if (plan == nullptr || plan->layers.empty()) return;
+  if (plan == nullptr || plan->layers().empty()) return;
   // The set that plan is of: while a number is refused the present one may have fewer layers.
   const DecalSet* set = &order_.drawnCup().sets.at(static_cast<std::size_t>(plan->set));
   const QRectF room(width() * 0.62 + 8, 8, width() * 0.38 - 16, height() - 30.0);
   const Fit fit(boxOf(*plan), room);
-  for (std::size_t i = plan->layers.size(); i-- > 0;) {
-    const LayerPlan& layer = plan->layers[i];
+  for (std::size_t i = plan->layers().size(); i-- > 0;) {
+    const LayerPlan& layer = plan->layers()[i];
     if (layer.nothing || layer.kind == LayerKind::knockOut) continue;
     painter.setPen(QPen(theme().ink, 0.8));
     // What is lifted again lets what lies below be seen.

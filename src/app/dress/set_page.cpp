@@ -15,6 +15,28 @@
 #include "app/order/set_edits.h"
 
 namespace avrelt {
+namespace {
+
+struct AnchorChoice {
+  const char* name;
+  Anchor anchor;
+};
+const std::vector<AnchorChoice>& anchors() {
+  static const std::vector<AnchorChoice> all{
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Centre"), {0.5, 0.5}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Top middle"), {0.5, 1}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Bottom middle"), {0.5, 0}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Left middle"), {0, 0.5}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Right middle"), {1, 0.5}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Top left"), {0, 1}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Top right"), {1, 1}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Bottom left"), {0, 0}},
+      {QT_TRANSLATE_NOOP("avrelt::SetPage", "Bottom right"), {1, 0}},
+  };
+  return all;
+}
+
+}  // namespace
 
 SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
@@ -36,8 +58,6 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   grid->setVerticalSpacing(2);
   size_ = field(fields, tr("Size"), "size", &DecalSet::size);
   by_ = new Segments(tr("The size is the artwork's"), {tr("Width"), tr("Height")});
-  up_ = field(fields, tr("Middle, up"), "up", &DecalSet::up);
-  at_ = angle(fields, tr("Round the cup"), "at", &DecalSet::at);
   turn_ = angle(fields, tr("Turned"), "turn", &DecalSet::turn);
   shrinks_ = new QDoubleSpinBox;
   shrinks_->setRange(0, 20);
@@ -47,20 +67,22 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   shrinks_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   QWidget* by = labelled(tr("of its"), by_);
   by_->setAccessibleName(tr("The size is the artwork's"));
-  QWidget* const fieldsInTurn[] = {size_, by,    up_,
-                                   at_,   turn_, labelled(tr("Film shrinks"), shrinks_)};
-  for (int i = 0; i < 6; ++i) grid->addWidget(fieldsInTurn[i], i / 2, i % 2);
+  anchor_ = new QComboBox;
+  anchor_->setToolTip(tr("The point of the artwork that is put on the marks"));
+  for (const AnchorChoice& choice : anchors()) anchor_->addItem(tr(choice.name));
+  anchor_->view()->setAccessibleName(tr("Placed by its"));
+  QWidget* const fieldsInTurn[] = {size_, by, turn_, labelled(tr("Film shrinks"), shrinks_),
+                                   labelled(tr("Placed by its"), anchor_)};
+  for (int i = 0; i < 5; ++i) grid->addWidget(fieldsInTurn[i], i / 2, i % 2);
   for (int i = 0; i < 2; ++i) grid->setColumnStretch(i, 1);
   column->addLayout(grid);
   auto* checks = new QHBoxLayout;
   checks->setSpacing(8);
   flipped_ = new QCheckBox(tr("Flipped"));
-  follows_ = new QCheckBox(tr("On the ring"));
-  follows_->setToolTip(tr("Bends the artwork so that what is level in it runs round the cup"));
   growth_ = new QCheckBox(tr("For coats"));
   growth_->setToolTip(
       tr("Layers laid at later coats are cut as much wider as the cup has grown by then"));
-  for (QCheckBox* box : {flipped_, follows_, growth_}) checks->addWidget(box);
+  for (QCheckBox* box : {flipped_, growth_}) checks->addWidget(box);
   checks->addStretch();
   column->addLayout(checks);
   words_ = new QLabel;
@@ -99,8 +121,10 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   connect(flipped_, &QCheckBox::clicked, this, [this](bool on) {
     editSet(order_, tr("Flip a set"), {}, [on](DecalSet& set) { set.flipped = on; });
   });
-  connect(follows_, &QCheckBox::clicked, this, [this](bool on) {
-    editSet(order_, tr("Bend a set to the ring"), {}, [on](DecalSet& set) { set.follows = on; });
+  connect(anchor_, &QComboBox::activated, this, [this](int i) {
+    editSet(order_, tr("Place a set by another point"), {}, [i](DecalSet& set) {
+      set.anchor = anchors()[static_cast<std::size_t>(i)].anchor;
+    });
   });
   connect(growth_, &QCheckBox::clicked, this, [this](bool on) {
     editSet(order_, tr("Allow for coats"), {}, [on](DecalSet& set) { set.allowGrowth = on; });
@@ -109,6 +133,9 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
     editSet(order_, tr("Set how much the film shrinks"), QStringLiteral("shrinks"),
             [percent](DecalSet& set) { set.shrinkPercent = percent; });
   });
+  auto* sets = new WhenSeen(sets_, [this] { fillSets(); });
+  connect(&order, &Order::changed, sets, &WhenSeen::changed);
+  connect(&order, &Order::gaugeLinePicked, sets, &WhenSeen::changed);
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
@@ -162,34 +189,38 @@ void SetPage::fillCopies() {
   }
 }
 
+/// In sight above other pages too.
+void SetPage::fillSets() {
+  const DecalSet* set = setInHand(order_);
+  const Unit unit = order_.unit();
+  const QSignalBlocker quiet(sets_);
+  sets_->clear();
+  sets_->setEnabled(set != nullptr);
+  if (set == nullptr) return;
+  for (const DecalSet& one : order_.currentCup().sets) {
+    const QString name = one.art ? QString::fromStdString(one.art->name) : tr("artwork gone");
+    sets_->addItem(tr("%1, %2").arg(name, onTape(one.size.length, unit).mark),
+                   QString::fromStdString(one.id));
+  }
+  sets_->setCurrentIndex(sets_->findData(QString::fromStdString(set->id)));
+}
+
 void SetPage::refresh() {
   const DecalSet* set = setInHand(order_);
   const SetPlan* plan = setPlanInHand(order_);
   const Unit unit = order_.unit();
   setEnabled(set != nullptr);
-  {
-    const QSignalBlocker quiet(sets_);
-    sets_->clear();
-    if (set != nullptr) {
-      for (const DecalSet& one : order_.currentCup().sets) {
-        const QString name = one.art ? QString::fromStdString(one.art->name) : tr("artwork gone");
-        sets_->addItem(tr("%1, %2").arg(name, onTape(one.size.length, unit).mark),
-                       QString::fromStdString(one.id));
-      }
-      sets_->setCurrentIndex(sets_->findData(QString::fromStdString(set->id)));
-    }
-  }
   if (set == nullptr) {
     words_->clear();
     return;
   }
   size_->show(set->size.length, unit);
-  up_->show(set->up.length, unit);
-  at_->show(set->at);
   turn_->show(set->turn);
   by_->show(set->byHeight ? 1 : 0);
   flipped_->setChecked(set->flipped);
-  follows_->setChecked(set->follows);
+  for (std::size_t i = 0; i < anchors().size(); ++i) {
+    if (anchors()[i].anchor == set->anchor) anchor_->setCurrentIndex(static_cast<int>(i));
+  }
   growth_->setChecked(set->allowGrowth);
   {
     const QSignalBlocker quiet(shrinks_);
@@ -200,7 +231,7 @@ void SetPage::refresh() {
     return;
   }
   Box box;
-  for (const LayerPlan& layer : plan->layers) box.add(boundsOf(layer.shape));
+  for (const LayerPlan& layer : plan->layers()) box.add(boundsOf(layer.shape));
   words_->setText(tr("With all layers %1 × %2; scale %3 %")
                       .arg(say(Length::mm(box.width()), unit), say(Length::mm(box.height()), unit),
                            QString::fromStdString(numberText(plan->scale * 100, 1))));

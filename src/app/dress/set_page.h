@@ -12,8 +12,8 @@
 
 namespace avrelt {
 
-/// The set in hand as a whole: which of the cup's it is, its size, how it is turned, where it
-/// stands and what is allowed for. All its layers follow.
+/// The set in hand as a whole: which of the cup's it is, its size, how it is turned, by which point
+/// it is placed and what is allowed for. All its layers follow.
 class SetPage : public QWidget {
   Q_OBJECT
 
@@ -24,7 +24,7 @@ class SetPage : public QWidget {
   LengthField& size() { return *size_; }
   Segments& by() { return *by_; }
   QCheckBox& flipped() { return *flipped_; }
-  QCheckBox& follows() { return *follows_; }
+  QComboBox& anchor() { return *anchor_; }
   QDoubleSpinBox& shrinks() { return *shrinks_; }
   QPushButton& removeButton() { return *remove_; }
   QPushButton& copyButton() { return *copy_; }
@@ -35,6 +35,7 @@ class SetPage : public QWidget {
   LengthField* angle(FieldSet& fields, const QString& label, const char* member,
                      Angle DecalSet::*angle);
   void refresh();
+  void fillSets();
   void fillCopies();
 
   Order& order_;
@@ -43,11 +44,9 @@ class SetPage : public QWidget {
   QPushButton* remove_ = nullptr;
   LengthField* size_ = nullptr;
   LengthField* turn_ = nullptr;
-  LengthField* at_ = nullptr;
-  LengthField* up_ = nullptr;
   Segments* by_ = nullptr;
   QCheckBox* flipped_ = nullptr;
-  QCheckBox* follows_ = nullptr;
+  QComboBox* anchor_ = nullptr;
   QCheckBox* growth_ = nullptr;
   QDoubleSpinBox* shrinks_ = nullptr;
   QLabel* words_ = nullptr;

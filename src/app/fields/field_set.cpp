@@ -22,10 +22,14 @@ QString fieldName(QString field) {
     return QStringLiteral("divide.mask.") + field.section(QLatin1Char('.'), -1);
   }
   if (field.startsWith(QStringLiteral("sets["))) {
-    // The set and the layer in hand.
+    // The set, and the layer or place in hand.
     const QString member = field.section(QLatin1Char('.'), -1);
-    return field.contains(QStringLiteral("].layers[")) ? QStringLiteral("set.layer.") + member
-                                                       : QStringLiteral("set.") + member;
+    return field.contains(QStringLiteral("].layers["))   ? QStringLiteral("set.layer.") + member
+           : field.contains(QStringLiteral("].places[")) ? QStringLiteral("place.") + member
+                                                         : QStringLiteral("set.") + member;
+  }
+  if (field.startsWith(QStringLiteral("rows["))) {
+    return QStringLiteral("row.") + field.section(QLatin1Char('.'), -1);
   }
   if (field.startsWith(QStringLiteral("fills["))) {
     return QStringLiteral("fill") + field.mid(field.indexOf(QLatin1Char(']')) + 1);

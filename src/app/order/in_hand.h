@@ -17,6 +17,8 @@ struct InHand {
   std::string art;    ///< the id of an artwork; where there is no such one, the set's or the first
   std::string set;    ///< and of a set, or the first
   std::string layer;  ///< and of a layer of that, or the first
+  std::string place;  ///< and of where that stands, or the first
+  std::string row;    ///< and of a row, or the first
   int peel = -1;      ///< the colour whose cells are being lifted; −1 for none
 
   /// As another cup is taken in hand; the gauge line is one of every cup, artworks are the order's.

@@ -99,6 +99,14 @@ void Order::pickLayer(const std::string& layer) {
   take(&InHand::layer, layer);
 }
 
+void Order::pickPlace(const std::string& place) {
+  take(&InHand::place, place);
+}
+
+void Order::pickRow(const std::string& row) {
+  take(&InHand::row, row);
+}
+
 void Order::pickMove(int move) {
   take(&InHand::move, move);
 }

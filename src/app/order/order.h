@@ -85,6 +85,10 @@ class Order : public QObject {
   void pickSet(const std::string& set);
   const std::string& layer() const { return inHand_.layer; }
   void pickLayer(const std::string& layer);
+  const std::string& place() const { return inHand_.place; }
+  void pickPlace(const std::string& place);
+  const std::string& row() const { return inHand_.row; }
+  void pickRow(const std::string& row);
   void pickMove(int move);
 
   QUndoStack* history() { return &history_; }

@@ -73,7 +73,9 @@ DecalSet usualSet(const Order& order, const Artwork& artwork) {
   set.size = written(size, unit);
   const CupPlan* plan = order.plan();
   const Zone* zone = zoneInHand(order);
-  if (plan != nullptr) {
+  if (plan == nullptr) {
+    set.places = {Place{}};
+  } else {
     const Graduation graduation = usualGraduation(unit);
     Length middle = plan->wall.body.wall() / 2;
     Angle at;
@@ -84,8 +86,10 @@ DecalSet usualSet(const Order& order, const Artwork& artwork) {
       middle = place.s;
       at = plan->wall.onCup(place.theta);
     }
-    set.at = at;
-    set.up = written(nearestMark(middle, graduation), unit);
+    Place place;
+    place.at = at;
+    place.up = written(nearestMark(middle, graduation), unit);
+    set.places = {place};
   }
   set.layers = {usualLayer(LayerKind::decal, set, unit)};
   // On a dark ground a light film is seen.
@@ -112,27 +116,6 @@ const SetPlan* setPlanInHand(const Order& order) {
   if (plan == nullptr || set == nullptr) return nullptr;
   for (const SetPlan& one : plan->sets) {
     if (one.id == set->id) return &one;
-  }
-  return nullptr;
-}
-
-const SetPlan* setAt(const Order& order, WallPoint place) {
-  const CupPlan* plan = order.plan();
-  if (plan == nullptr) return nullptr;
-  for (std::size_t i = plan->sets.size(); i-- > 0;) {
-    const SetPlan& set = plan->sets[i];
-    const bool here =
-        std::any_of(set.layers.begin(), set.layers.end(),
-                    [&](const LayerPlan& layer) { return layer.region.contains(place); });
-    if (here) return &set;
-  }
-  // In a notch or an opening of one it is taken as well.
-  for (std::size_t i = plan->sets.size(); i-- > 0;) {
-    const SetPlan& set = plan->sets[i];
-    const Length radius =
-        plan->wall.body.radius(std::clamp(set.middle.s, Length(), plan->wall.body.wall()));
-    const double right = (place.theta - set.middle.theta).wrapped().radians() * radius.mm();
-    if (set.box.contains({right, (place.s - set.middle.s).mm()})) return &set;
   }
   return nullptr;
 }
@@ -319,6 +302,17 @@ void copySetTo(Order& order, const std::string& id, int index) {
   DecalSet copy = *found;
   copy.id.clear();
   for (Layer& layer : copy.layers) layer.id.clear();
+  for (Place& place : copy.places) place.id.clear();
+  // One that stands in rows alone is put to the front: rows are not copied.
+  if (copy.places.empty()) {
+    Place place;
+    const CupPlan* plan = order.plan();
+    if (plan != nullptr) {
+      place.up = written(nearestMark(plan->wall.body.wall() / 2, usualGraduation(order.unit())),
+                         order.unit());
+    }
+    copy.places = {place};
+  }
   const auto to = static_cast<std::size_t>(index);
   if (to >= order.document().cups.size()) return;
   order.edit(Order::tr("Copy a set to “%1”").arg(quoted(order.document().cups[to].name)),
@@ -336,36 +330,6 @@ bool editSet(Order& order, const QString& text, const QString& key,
         if (DecalSet* set = setCalled(cup, id)) change(*set);
       },
       key.isEmpty() ? key : QString::fromStdString(id) + key);
-}
-
-void moveSet(Order& order, WallPoint to) {
-  const CupPlan* plan = order.plan();
-  if (plan == nullptr) return;
-  const Unit unit = order.unit();
-  const Graduation graduation = usualGraduation(unit);
-  const Length s = std::clamp(to.s, Length(), plan->wall.body.wall());
-  const WrittenLength up = written(nearestMark(s, graduation), unit);
-  // Round the cup by marks too, from the front.
-  const Length radius = plan->wall.body.radius(s);
-  const Angle onCup = plan->wall.onCup(to.theta.wrapped()).wrapped();
-  const Length round = nearestMark(radius * std::abs(onCup.radians()), graduation);
-  const double sign = onCup.radians() < 0 ? -1 : 1;
-  const Angle at = Angle::radians(sign * (round / radius)).wrapped();
-  editSet(order, Order::tr("Move a set"), QStringLiteral("place"), [&](DecalSet& set) {
-    set.at = at;
-    set.up = up;
-  });
-}
-
-void nudgeSet(Order& order, int right, int up) {
-  const CupPlan* plan = order.plan();
-  const DecalSet* set = setInHand(order);
-  if (plan == nullptr || set == nullptr) return;
-  const Graduation graduation = usualGraduation(order.unit());
-  const Length s = set->up.length + step(graduation) * up;
-  const Length radius = plan->wall.body.radius(std::clamp(s, Length(), plan->wall.body.wall()));
-  const Angle by = Angle::radians(step(graduation) * right / radius);
-  moveSet(order, {plan->wall.inFrame(set->at) + by, s});
 }
 
 void addLayer(Order& order, LayerKind kind) {

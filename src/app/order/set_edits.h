@@ -37,10 +37,6 @@ void removeSet(Order& order, const std::string& id);
 void copySetTo(Order& order, const std::string& id, int cup);
 bool editSet(Order& order, const QString& text, const QString& key,
              const std::function<void(DecalSet&)>& change);
-/// The set in hand moved so many marks of the tape round the cup and up.
-void nudgeSet(Order& order, int right, int up);
-/// From a drag on a view: to a place on the wall.
-void moveSet(Order& order, WallPoint to);
 
 void addLayer(Order& order, LayerKind kind);
 /// One layer for each colour of the artwork, in place of its decal.
@@ -57,8 +53,6 @@ const SetPlan* setPlanInHand(const Order& order);
 /// The layer in hand and its place; the first of the set where none was picked.
 const Layer* layerInHand(const Order& order);
 std::size_t layerIndex(const Order& order);
-/// The topmost set at a place of the wall, as it is worked out; nothing for none.
-const SetPlan* setAt(const Order& order, WallPoint place);
 /// The artwork in hand; nothing for none.
 const Artwork* artInHand(const Order& order);
 

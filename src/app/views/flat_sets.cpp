@@ -3,9 +3,11 @@
 #include <QKeyEvent>
 #include <QPainter>
 
-#include "app/order/set_edits.h"
+#include "app/order/phrases.h"
+#include "app/order/place_edits.h"
 #include "app/views/flat_view.h"
 #include "app/window/theme.h"
+#include "watch/place_rules.h"
 
 // Sets on the flat: how they are painted, taken and moved.
 
@@ -16,7 +18,7 @@ void FlatView::showSets(bool shown, bool movable) {
   setsMove_ = movable;
   if (movable) {
     setAccessibleDescription(
-        tr("The wall rolled out. Page Up and Page Down take a set, the arrow keys move it by one "
+        tr("The wall rolled out. Page Up and Page Down take a place, the arrow keys move it by one "
            "mark, with Shift by eight."));
   }
   update();
@@ -26,19 +28,22 @@ QPointF FlatView::placeOfSet(const std::string& id) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
   for (const SetPlan& set : plan->sets) {
-    if (set.id == id) return fit_(plan->wall.flat.toFlat(set.middle));
+    for (const PlacePlan& place : set.places) {
+      if (set.id == id || place.id == id) return fit_(plan->wall.flat.toFlat(place.anchor));
+    }
   }
   return {};
 }
 
 bool FlatView::takeSet(QPointF p) {
   if (!setsMove_) return false;
-  const WallPoint place = wallAt(p);
-  const SetPlan* set = setAt(order_, place);
-  if (set == nullptr) return false;
-  setOff_ = {place.theta - set->middle.theta, place.s - set->middle.s};
+  const WallPoint here = wallAt(p);
+  const StandingSet standing = placeAt(order_, here);
+  if (!standing) return false;
+  const WallPoint anchor = standing.place->anchor;
+  setOff_ = {here.theta - anchor.theta, here.s - anchor.s};
   setPulled_ = true;
-  order_.pickSet(std::string(set->id));
+  pickPlace(order_, standing);
   return true;
 }
 
@@ -46,70 +51,140 @@ bool FlatView::takeSet(QPointF p) {
 /// out of what lies below, as lines.
 void FlatView::paintSets(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const SetPlan* inHand = setPlanInHand(order_);
   for (const SetPlan& set : plan.sets) {
     const DecalSet& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set));
-    QPainterPath whole;
-    for (std::size_t i = set.layers.size(); i-- > 0;) {
-      const LayerPlan& layer = set.layers[i];
-      QPainterPath shape;
-      for (const WallLine& outline : layer.region.outlines()) shape.addPath(pathOf(outline, true));
-      const bool lifted = layer.kind == LayerKind::peekaboo || layer.kind == LayerKind::knockOut;
-      if (lifted) {
-        painter.setPen(QPen(t.panel, 2.4));
+    for (const PlacePlan& place : set.places) {
+      const std::vector<LayerPlan>& layers = set.makes[place.make].layers;
+      for (std::size_t i = layers.size(); i-- > 0;) {
+        QPainterPath shape;
+        for (const WallLine& outline : place.laid->layers[i].region.outlines()) {
+          shape.addPath(pathOf(outline, true));
+        }
+        const LayerKind kind = layers[i].kind;
+        if (kind == LayerKind::peekaboo || kind == LayerKind::knockOut) {
+          painter.setPen(QPen(t.panel, 2.4));
+          painter.drawPath(shape);
+          painter.setPen(QPen(t.ink, 1.2, Qt::DashLine));
+        } else {
+          painter.setPen(QPen(t.ink, 0.7));
+          painter.setBrush(QColor(QString::fromStdString(chosen.layers[i].film)));
+        }
         painter.drawPath(shape);
-        painter.setPen(QPen(t.ink, 1.2, Qt::DashLine));
-      } else {
-        painter.setPen(QPen(t.ink, 0.7));
-        painter.setBrush(QColor(QString::fromStdString(chosen.layers[i].film)));
+        painter.setBrush(Qt::NoBrush);
       }
-      painter.drawPath(shape);
-      painter.setBrush(Qt::NoBrush);
-      whole.addPath(shape);
     }
-    if (!setsMove_ || &set != inHand) continue;
-    painter.setPen(QPen(t.brass, 2, Qt::DashLine));
-    painter.drawRect(whole.boundingRect().adjusted(-5, -5, 5, 5));
-    const QPointF middle = fit_(plan.wall.flat.toFlat(set.middle));
-    painter.setPen(QPen(t.panel, 4));
-    painter.drawLine(middle - QPointF(6, 0), middle + QPointF(6, 0));
-    painter.drawLine(middle - QPointF(0, 6), middle + QPointF(0, 6));
-    painter.setPen(QPen(t.brass, 1.8));
+  }
+  if (setsMove_) {
+    paintSeen(painter, plan);
+    if (const StandingSet inHand = placeInHand(order_)) paintPlace(painter, plan, *inHand.place);
+  }
+  paintNumbers(painter, plan);
+}
+
+/// Which peekaboo is which, below each.
+void FlatView::paintNumbers(QPainter& painter, const CupPlan& plan) const {
+  painter.setFont(face(12, QFont::DemiBold));
+  for (const SetPlan& set : plan.sets) {
+    for (const PlacePlan& place : set.places) {
+      if (place.number == 0) continue;
+      const WallReach& reach = place.laid->reach;
+      const QPointF below =
+          fit_(plan.wall.flat.toFlat({((reach.from + reach.to) / 2).wrapped(), reach.low}));
+      drawPlate(painter, below + QPointF(0, 11), QString::number(place.number));
+    }
+  }
+}
+
+/// How much of the wall is seen at once from the front.
+void FlatView::paintSeen(QPainter& painter, const CupPlan& plan) const {
+  const Theme& t = theme();
+  const Length top = plan.wall.body.wall();
+  QPen dotted(t.brass, 1.6);
+  dotted.setDashPattern({1, 3});
+  for (const double side : {-1.0, 1.0}) {
+    const Angle at = plan.wall.inFrame(seenToEachSide * side);
+    const QPointF base = fit_(plan.wall.flat.toFlat({at, Length()}));
+    const QPointF rim = fit_(plan.wall.flat.toFlat({at, top}));
+    painter.setPen(QPen(t.panel, 2.4));
+    painter.drawLine(base, rim);
+    painter.setPen(dotted);
+    painter.drawLine(base, rim);
+  }
+  painter.setFont(face(12, QFont::DemiBold));
+  painter.setPen(t.muted);
+  drawWords(painter, fit_(plan.wall.flat.toFlat({plan.wall.inFrame(Angle()), Length()})) +
+                         QPointF(0, 14),
+            tr("seen at once from the front"));
+}
+
+/// The one in hand: what it reaches over, its anchor, and how far it is from what is nearest.
+void FlatView::paintPlace(QPainter& painter, const CupPlan& plan, const PlacePlan& place) const {
+  const Theme& t = theme();
+  const Development& flat = plan.wall.flat;
+  QRectF whole;
+  for (const LaidLayer& layer : place.laid->layers) {
+    for (const WallLine& outline : layer.region.outlines()) {
+      whole |= pathOf(outline, true).boundingRect();
+    }
+  }
+  painter.setBrush(Qt::NoBrush);
+  painter.setPen(QPen(t.brass, 2, Qt::DashLine));
+  painter.drawRect(whole.adjusted(-5, -5, 5, 5));
+  const QPointF middle = fit_(flat.toFlat({place.anchor.theta.wrapped(), place.anchor.s}));
+  for (const QPen& pen : {QPen(t.panel, 4), QPen(t.brass, 1.8)}) {
+    painter.setPen(pen);
     painter.drawLine(middle - QPointF(6, 0), middle + QPointF(6, 0));
     painter.drawLine(middle - QPointF(0, 6), middle + QPointF(0, 6));
   }
+  const Unit unit = order_.unit();
+  painter.setFont(face(12, QFont::DemiBold));
+  const auto gap = [&](WallPoint from, WallPoint to, Length apart) {
+    if (apart <= Length()) return;
+    const QPointF a = fit_(flat.toFlat(from));
+    const QPointF b = fit_(flat.toFlat(to));
+    for (const QPen& pen : {QPen(t.panel, 3.6), QPen(t.brass, 1.6)}) {
+      painter.setPen(pen);
+      painter.drawLine(a, b);
+    }
+    drawPlate(painter, (a + b) / 2, onTape(apart, unit).mark);
+  };
+  const WallReach& reach = place.laid->reach;
+  const Angle across = ((reach.from + reach.to) / 2).wrapped();
+  gap({across, reach.high}, {across, plan.wall.body.wall()}, place.room.rim);
+  gap({across, reach.low}, {across, Length()}, place.room.base);
+  const Apart* near = place.room.nearest();
+  gap(near->here, near->there, near->apart);
 }
 
 bool FlatView::setKey(QKeyEvent& event) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr || plan->sets.empty()) return false;
   const int marks = event.modifiers().testFlag(Qt::ShiftModifier) ? 8 : 1;
-  const auto pick = [&](std::size_t by) {
-    const SetPlan* now = setPlanInHand(order_);
-    const auto here = now == nullptr ? 0 : static_cast<std::size_t>(now - plan->sets.data());
-    order_.pickSet(std::string(plan->sets[(here + by) % plan->sets.size()].id));
-  };
   switch (event.key()) {
     case Qt::Key_Left:
-      nudgeSet(order_, -marks, 0);
+      nudgePlace(order_, -marks, 0);
       return true;
     case Qt::Key_Right:
-      nudgeSet(order_, marks, 0);
+      nudgePlace(order_, marks, 0);
       return true;
     case Qt::Key_Up:
-      nudgeSet(order_, 0, marks);
+      nudgePlace(order_, 0, marks);
       return true;
     case Qt::Key_Down:
-      nudgeSet(order_, 0, -marks);
+      nudgePlace(order_, 0, -marks);
       return true;
     case Qt::Key_PageDown:
-      pick(1);
+      pickNextPlace(order_, 1);
       return true;
     case Qt::Key_PageUp:
-      pick(plan->sets.size() - 1);
+      pickNextPlace(order_, -1);
       return true;
     case Qt::Key_Delete:
-      if (const DecalSet* set = setInHand(order_)) removeSet(order_, std::string(set->id));
+      if (const StandingSet inHand = placeInHand(order_)) {
+        // The last place of a set goes with it.
+        const bool last = inHand.set->places.size() == 1;
+        last ? removeSet(order_, std::string(inHand.set->id)) : removePlace(order_);
+      }
       return true;
     default:
       return false;

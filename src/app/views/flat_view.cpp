@@ -8,7 +8,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
-#include "app/order/set_edits.h"
+#include "app/order/place_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
 #include "app/window/theme.h"
@@ -191,9 +191,9 @@ void FlatView::mouseMoveEvent(QMouseEvent* event) {
   if (setsMove_) {
     const WallPoint here = wallAt(event->position());
     if (setPulled_) {
-      moveSet(order_, {here.theta - setOff_.theta, here.s - setOff_.s});
+      movePlace(order_, {here.theta - setOff_.theta, here.s - setOff_.s});
     } else {
-      setCursor(setAt(order_, here) != nullptr ? Qt::SizeAllCursor : Qt::ArrowCursor);
+      setCursor(placeAt(order_, here) ? Qt::SizeAllCursor : Qt::ArrowCursor);
     }
     return;
   }

@@ -29,6 +29,7 @@ class FlatView : public Canvas {
   /// Whether sets are shown on the zones, and may be taken in hand and dragged.
   void showSets(bool shown, bool movable);
   /// Where a set's middle is on screen.
+  /// The anchor of a place by its id, or of a set's first.
   QPointF placeOfSet(const std::string& id) const;
   /// Where a zone's letter stands on screen, and where a line's middle does.
   QPointF placeOfZone(const std::string& letter) const;
@@ -71,6 +72,9 @@ class FlatView : public Canvas {
   bool zoneKey(QKeyEvent& event);
   void clickCell(QPointF p);
   void paintSets(QPainter& painter, const CupPlan& plan) const;
+  void paintNumbers(QPainter& painter, const CupPlan& plan) const;
+  void paintSeen(QPainter& painter, const CupPlan& plan) const;
+  void paintPlace(QPainter& painter, const CupPlan& plan, const PlacePlan& place) const;
   bool takeSet(QPointF p);
   bool setKey(QKeyEvent& event);
   void paintMove(QPainter& painter, const CupPlan& plan) const;

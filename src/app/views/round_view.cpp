@@ -10,7 +10,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
-#include "app/order/set_edits.h"
+#include "app/order/place_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/round_sight.h"
 #include "app/views/stretch_paint.h"
@@ -374,10 +374,11 @@ void RoundView::mousePressEvent(QMouseEvent* event) {
   const DivideLine* line = cellsShown_ || setsMove_ ? nullptr : lineNear(event->position());
   const std::optional<WallPoint> place = wallAt(event->position());
   if (setsMove_ && place) {
-    if (const SetPlan* set = setAt(order_, *place)) {
+    if (const StandingSet standing = placeAt(order_, *place)) {
       order_.settle();
-      taken_ = {place->theta - set->middle.theta, place->s - set->middle.s};
-      order_.pickSet(std::string(set->id));
+      const WallPoint anchor = standing.place->anchor;
+      taken_ = {place->theta - anchor.theta, place->s - anchor.s};
+      pickPlace(order_, standing);
       setPulled_ = true;
       return;
     }
@@ -406,13 +407,13 @@ void RoundView::mouseMoveEvent(QMouseEvent* event) {
   }
   if (setPulled_) {
     if (const std::optional<WallPoint> place = wallAt(event->position())) {
-      moveSet(order_, {place->theta - taken_.theta, place->s - taken_.s});
+      movePlace(order_, {place->theta - taken_.theta, place->s - taken_.s});
     }
     return;
   }
   if (setsMove_ && !(event->buttons() & Qt::LeftButton)) {
     const std::optional<WallPoint> place = wallAt(event->position());
-    const bool on = place && setAt(order_, *place) != nullptr;
+    const bool on = place && placeAt(order_, *place);
     setCursor(on ? Qt::SizeAllCursor : Qt::OpenHandCursor);
     return;
   }

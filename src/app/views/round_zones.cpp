@@ -288,23 +288,26 @@ void RoundView::paintSets(QPainter& painter, const CupPlan& plan, const Sight& s
   };
   for (const SetPlan& set : plan.sets) {
     const DecalSet& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set));
-    for (std::size_t i = set.layers.size(); i-- > 0;) {
-      const LayerPlan& layer = set.layers[i];
-      const std::vector<WallLine>& whole = layer.region.outlines();
-      const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
-        return std::all_of(outline.begin(), outline.end(), faces);
-      });
-      const std::vector<WallLine> seen = near ? whole : seenOf(layer.region, sight);
-      if (seen.empty()) continue;
-      const bool lifted = layer.kind == LayerKind::peekaboo || layer.kind == LayerKind::knockOut;
-      if (lifted) {
-        painter.setPen(QPen(t.panel, 1.2, Qt::DashLine));
-        painter.setBrush(Qt::NoBrush);
-      } else {
-        painter.setPen(QPen(t.ink, 0.6));
-        painter.setBrush(lightOn(QColor(QString::fromStdString(chosen.layers[i].film)), radius));
+    for (const PlacePlan& place : set.places) {
+      const std::vector<LayerPlan>& layers = set.makes[place.make].layers;
+      for (std::size_t i = layers.size(); i-- > 0;) {
+        const Region& region = place.laid->layers[i].region;
+        const std::vector<WallLine>& whole = region.outlines();
+        const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
+          return std::all_of(outline.begin(), outline.end(), faces);
+        });
+        const std::vector<WallLine> seen = near ? whole : seenOf(region, sight);
+        if (seen.empty()) continue;
+        const LayerKind kind = layers[i].kind;
+        if (kind == LayerKind::peekaboo || kind == LayerKind::knockOut) {
+          painter.setPen(QPen(t.panel, 1.2, Qt::DashLine));
+          painter.setBrush(Qt::NoBrush);
+        } else {
+          painter.setPen(QPen(t.ink, 0.6));
+          painter.setBrush(lightOn(QColor(QString::fromStdString(chosen.layers[i].film)), radius));
+        }
+        painter.drawPath(pathOf(plan, seen, 5));
       }
-      painter.drawPath(pathOf(plan, seen, 5));
     }
   }
   painter.setBrush(Qt::NoBrush);

@@ -19,6 +19,7 @@
 #include "app/fields/scrolled.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
+#include "app/order/place_edits.h"
 #include "app/shelf/shelf_dialog.h"
 #include "app/window/keys_dialog.h"
 #include "app/window/theme.h"
@@ -184,6 +185,31 @@ void MainWindow::makeArtMenu() {
         [](DressStation& s) { s.layerPage().addAction(LayerKind::ring)->trigger(); });
   dress(tr("Add a peekab&oo stencil"), "Ctrl+Alt+O",
         [](DressStation& s) { s.layerPage().addAction(LayerKind::peekaboo)->trigger(); });
+  menu->addSeparator();
+  dress(tr("&Add a place"), "Ctrl+Alt+A", [](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    s.placePage().addButton().click();
+  });
+  dress(tr("Re&move the place"), "Ctrl+Alt+D", [](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    s.placePage().removeButton().click();
+  });
+  dress(tr("Make a ro&w"), "Ctrl+Alt+N", [](DressStation& s) {
+    s.setPages().show(DressStation::ofRow);
+    s.rowPage().addButton().click();
+  });
+  dress(tr("Make the row as large as &fits"), "Ctrl+Alt+F", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofRow);
+    growToFit(order_);
+  });
+  dress(tr("&Take the row apart"), "Ctrl+Alt+I", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    releaseRow(order_);
+  });
+  dress(tr("Remo&ve the row"), "Ctrl+Alt+Y", [](DressStation& s) {
+    s.setPages().show(DressStation::ofRow);
+    s.rowPage().removeButton().click();
+  });
   dress(tr("Remove the s&et"), "Ctrl+Alt+E",
         [](DressStation& s) { s.setPage().removeButton().click(); });
 }

@@ -62,6 +62,15 @@ Point Development::toFlat(WallPoint p) const {
   return {r * across * std::cos(half), s - r * k_ * across * across / 2};
 }
 
+Transform Development::turning(Angle by) const {
+  const double lean = k_ * by.radians();
+  const double halfSinc = sinc(lean / 2);
+  const double along = by.radians() * r0_;
+  return {std::cos(lean),      -std::sin(lean),
+          std::sin(lean),      std::cos(lean),
+          along * sinc(lean), -along * by.radians() * k_ * halfSinc * halfSinc / 2};
+}
+
 WallPoint Development::toWall(Point p) const {
   const double q = r0_ + k_ * p.y;
   const double r = std::hypot(k_ * p.x, q);

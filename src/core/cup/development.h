@@ -5,6 +5,7 @@
 #include "measure/length.h"
 #include "shape/path.h"
 #include "shape/point.h"
+#include "shape/transform.h"
 
 namespace avrelt {
 
@@ -73,6 +74,8 @@ class Development {
   Length apexDistance(Length s) const;
 
   Point toFlat(WallPoint p) const;
+  /// What moves a shape of the flat so far round the cup: about the apex, or along a cylinder.
+  Transform turning(Angle by) const;
   WallPoint toWall(Point p) const;
   SpacePoint toSpace(WallPoint p) const;
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cup/wall.h"
 
+#include <cmath>
+
 #include "cup/ring_fit.h"
 
 namespace avrelt {
@@ -9,6 +11,13 @@ Wall wallOf(const Body& body, Angle seamAt) {
   if (body.isCone()) return {body, body.cone(), seamAt};
   const std::vector<WallSample> samples = body.samples(Length(), body.wall(), 160);
   return {body, fitRing(samples, 0, samples.size() - 1).cone(), seamAt};
+}
+
+WallMark markOf(const Wall& wall, WallPoint place) {
+  const Length radius = wall.body.radius(place.s);
+  const Angle onCup = wall.onCup(place.theta);
+  return {place.s, wall.body.wall() - place.s, onCup, radius * onCup.radians(),
+          radius * (Angle::halfTurn().radians() - std::abs(place.theta.wrapped().radians()))};
 }
 
 }  // namespace avrelt

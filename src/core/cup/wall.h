@@ -22,6 +22,16 @@ struct Wall {
   Angle onCup(Angle inFrame) const { return (inFrame + seamAt + Angle::halfTurn()).wrapped(); }
 };
 
+/// Where to put the pencil for a place: up or down the wall, and round at that height.
+struct WallMark {
+  Length fromBase;
+  Length fromRim;
+  Angle onCup;       ///< 0 the front
+  Length fromFront;  ///< to the right; below 0 to the left
+  Length fromSeam;   ///< the shorter way
+};
+WallMark markOf(const Wall& wall, WallPoint place);
+
 /// The wall of a body, its flat the cone it is, or the one most like it.
 Wall wallOf(const Body& body, Angle seamAt);
 

@@ -60,6 +60,28 @@ struct Layer {
   friend bool operator==(const Layer&, const Layer&) = default;
 };
 
+/// Which point of an artwork is put on a place: as shares of its box, from its left and from below.
+struct Anchor {
+  double across = 0.5;
+  double up = 0.5;
+
+  friend bool operator==(const Anchor&, const Anchor&) = default;
+};
+
+/// Where a set stands on the wall: its anchor there.
+struct Place {
+  std::string id{};
+  Angle at{};          ///< on the cup
+  WrittenLength up{};  ///< the wall
+  Angle turn{};        ///< to the left
+  /// Bent so that what is level in it runs along a ring of the cup; else straight, by the upright
+  /// through its anchor.
+  bool follows = false;
+  std::string kept{};
+
+  friend bool operator==(const Place&, const Place&) = default;
+};
+
 /// The layers of one artwork at one scale, and where they stand on a cup.
 struct DecalSet {
   std::string id{};
@@ -70,10 +92,8 @@ struct DecalSet {
   bool byHeight = false;
   Angle turn{};  ///< to the left
   bool flipped = false;
-  /// Bent so that what is level in it runs along a ring of the cup.
-  bool follows = false;
-  Angle at{};          ///< where its middle stands on the cup
-  WrittenLength up{};  ///< and how far up the wall
+  Anchor anchor{};
+  std::vector<Place> places;  ///< besides those in rows
   /// By how much the films shrink once they are cut; all are cut larger by it.
   double shrinkPercent = 0;
   /// Whether layers laid at other coats than the first are made wider or narrower by the growth

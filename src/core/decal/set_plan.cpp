@@ -3,14 +3,19 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
+#include <tuple>
 
 namespace avrelt {
 namespace {
 
-/// What of a set has nothing to do with where it stands, or how its parts are called and coloured.
-DecalSet anywhere(DecalSet set) {
-  set.at = {};
-  set.up = {};
+/// How much wider or narrower parts may be cut than a place would have them, for places to share
+/// one cut.
+constexpr double alikeEnough = 0.005;
+
+/// What of a set its shapes depend on.
+DecalSet shapedBy(DecalSet set) {
+  set.places.clear();
   set.kept.clear();
   for (Layer& layer : set.layers) {
     layer.kept.clear();
@@ -21,6 +26,9 @@ DecalSet anywhere(DecalSet set) {
     layer.mirrored.reset();
     layer.material = {};
   }
+  set.anchor = {};
+  set.allowGrowth = true;
+  set.shrinkPercent = 0;
   return set;
 }
 
@@ -32,6 +40,15 @@ std::size_t firstOf(const std::vector<Layer>& layers) {
     }
   }
   return layers.empty() ? 0 : layers.size() - 1;
+}
+
+Transform turned(Angle by) {
+  const double c = std::cos(by.radians());
+  const double s = std::sin(by.radians());
+  return {c, s, -s, c, 0, 0};
+}
+Transform moved(Point by) {
+  return {1, 0, 0, 1, by.x, by.y};
 }
 
 /// Cut wider by `across`, larger by what the film shrinks.
@@ -52,48 +69,144 @@ bool agree(const Polygon& a, const Polygon& b) {
          (b - offsetBy(a, by, Corners::sharp)).empty();
 }
 
-/// A shape about a place of the wall, laid there flat: what of it lies on the wall, and how far it
-/// reaches.
-void layOn(LayerPlan& layer, WallPoint middle, const Wall& wall) {
-  layer.reach = {middle.theta, middle.theta, middle.s, middle.s};
-  const Point centre = wall.flat.toFlat({Angle(), middle.s});
-  WallReach& reach = layer.reach;
-  const auto placed = [&](const std::vector<Point>& outline) {
-    WallLine line;
-    line.reserve(outline.size());
-    for (const Point& p : outline) {
-      WallPoint at = wall.flat.toWall(centre + p);
-      at.theta = at.theta + middle.theta;
-      reach = {std::min(reach.from, at.theta), std::max(reach.to, at.theta),
-               std::min(reach.low, at.s), std::max(reach.high, at.s)};
-      line.push_back(at);
-    }
-    return line;
-  };
-  std::vector<WallLine> outlines;
-  outlines.reserve(layer.shape.size());
-  for (const std::vector<Point>& outline : layer.shape) outlines.push_back(placed(outline));
-  const Length top = wall.body.wall();
-  if (reach.from >= -Angle::halfTurn() && reach.to <= Angle::halfTurn() && reach.low >= Length() &&
-      reach.high <= top) {
-    layer.region = Region(std::move(outlines));
-    return;
-  }
-  // Part by part, as a part may lie in the opening of another.
-  for (const Polygon& part : partsOf(layer.shape)) {
-    Region region = Region::folded(placed(part.front()), Length(), top);
-    for (std::size_t i = 1; i < part.size(); ++i) {
-      WallLine opening = placed(part[i]);
-      std::reverse(opening.begin(), opening.end());
-      region = region - Region::folded(opening, Length(), top);
-    }
-    layer.region = layer.region | region;
-  }
+/// Whether what is cut does not come back to the shape. Cut as the blade sees it, it always does;
+/// else where it is a mirror image of itself.
+bool isOdd(const Polygon& shape, const Layer& layer, double across, double shrinkPercent) {
+  if (layer.cutMirrored() == (layer.bladeSees() == BladeSees::back)) return false;
+  const Polygon cut = mapped(shape, cutting(layer, across, shrinkPercent));
+  return !agree(asLaid(cut, layer, across, shrinkPercent), shape);
 }
 
 double curveAt(const Wall& wall, Length s) {
   const double radius = wall.flat.radius(s).mm();
-  return radius > 0 ? wall.flat.taper() / radius : 0;
+  // As finely as matters, so that a drag up the wall does not make it anew at each step.
+  return radius > 0 ? std::round(wall.flat.taper() / radius * 1e7) / 1e7 : 0;
+}
+
+/// Where a set is to stand, of its own or in a row.
+struct Stand {
+  std::string id;
+  std::string row;
+  int index = 0;
+  WallPoint anchor;
+  Angle turn;
+  bool follows = false;
+};
+
+/// The way of a set's shapes to the flat, their anchor turned to the front.
+Transform standing(const Stand& stand, Point anchor, const Wall& wall) {
+  const Point off = turned(stand.turn)(anchor);
+  if (!stand.follows) {
+    return moved({0, stand.anchor.s.mm()}) * moved(off * -1) * turned(stand.turn);
+  }
+  const Length s = stand.anchor.s - Length::mm(off.y);
+  const double radius = std::max(wall.flat.radius(s).mm(), 1e-6);
+  return wall.flat.turning(Angle::radians(-off.x / radius)) * moved({0, s.mm()});
+}
+
+/// The artwork's anchor from its middle.
+Point anchorOf(const DecalSet& set, const SetShape& made) {
+  return {(set.anchor.across - 0.5) * made.box.width(), (set.anchor.up - 0.5) * made.box.height()};
+}
+
+/// What one that follows its ring is bent by: 0 for one that stays straight, and on a straight cup,
+/// where a ring is straight.
+double curveOf(const Stand& stand, Point anchor, const Wall& wall) {
+  if (!stand.follows) return 0;
+  const Length s = stand.anchor.s - Length::mm(turned(stand.turn)(anchor).y);
+  return curveAt(wall, std::clamp(s, Length(), wall.body.wall()));
+}
+
+Stand inRow(const Row& row, Length up) {
+  return {{}, row.id, 0, {Angle(), up}, row.turn, row.follows};
+}
+
+/// The sets of a row at a share of their size: offsets and laps stay.
+RowItems itemsAt(const Row& row, const std::vector<const DecalSet*>& sets, const Wall& wall,
+                 double share) {
+  std::vector<EdgeTree> items;
+  for (const DecalSet* one : sets) {
+    DecalSet set = shapedBy(*one);
+    set.size.length = set.size.length * share;
+    set.anchor = one->anchor;
+    Stand stand = inRow(row, row.up.length);
+    SetShape made = unmeasuredShapeOf(set);
+    const double curve = curveOf(stand, anchorOf(set, made), wall);
+    stand.follows = curve != 0;
+    const Point anchor = anchorOf(set, made);
+    if (stand.follows) {
+      set.turn = set.turn + row.turn;
+      made = unmeasuredShapeOf(set, curve);
+    }
+    items.emplace_back(mapped(made.outer, standing(stand, anchor, wall)));
+  }
+  return RowItems(wall.flat, std::move(items));
+}
+
+std::vector<WallLine> rolledUp(const Polygon& shape, WallPoint anchor, const Wall& wall) {
+  std::vector<WallLine> outlines;
+  outlines.reserve(shape.size());
+  for (const std::vector<Point>& outline : shape) {
+    WallLine line;
+    line.reserve(outline.size());
+    for (const Point& p : outline) {
+      WallPoint at = wall.flat.toWall(p);
+      at.theta = at.theta + anchor.theta;
+      line.push_back(at);
+    }
+    outlines.push_back(std::move(line));
+  }
+  return outlines;
+}
+
+WallReach reachOf(const std::vector<WallLine>& outlines, WallPoint anchor) {
+  WallReach reach{anchor.theta, anchor.theta, anchor.s, anchor.s};
+  bool first = true;
+  for (const WallLine& line : outlines) {
+    for (const WallPoint& at : line) {
+      const WallReach here{at.theta, at.theta, at.s, at.s};
+      if (first) reach = here;
+      first = false;
+      reach.add(here);
+    }
+  }
+  return reach;
+}
+
+/// A shape of the flat on the wall, so far round.
+LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
+  LaidLayer laid;
+  std::vector<WallLine> outlines = rolledUp(shape, anchor, wall);
+  laid.reach = reachOf(outlines, anchor);
+  const WallReach& reach = laid.reach;
+  const Length top = wall.body.wall();
+  if (reach.from >= -Angle::halfTurn() && reach.to <= Angle::halfTurn() && reach.low >= Length() &&
+      reach.high <= top) {
+    laid.region = Region(std::move(outlines));
+    return laid;
+  }
+  // Part by part, as a part may lie in the opening of another.
+  for (const Polygon& part : partsOf(shape)) {
+    std::vector<WallLine> lines = rolledUp(part, anchor, wall);
+    Region region = Region::folded(lines.front(), Length(), top);
+    for (std::size_t i = 1; i < lines.size(); ++i) {
+      std::reverse(lines[i].begin(), lines[i].end());
+      region = region - Region::folded(lines[i], Length(), top);
+    }
+    laid.region = laid.region | region;
+  }
+  return laid;
+}
+
+LaidSet laidSet(const SetShape& made, const Stand& stand, Point anchor, const Wall& wall) {
+  LaidSet laid;
+  const Transform way = standing(stand, anchor, wall);
+  for (const LayerShape& layer : made.layers) {
+    laid.layers.push_back(onWall(mapped(layer.shape, way), stand.anchor, wall));
+  }
+  laid.outline = EdgeTree(mapped(made.outer, way));
+  laid.reach = reachOf(rolledUp(laid.outline.shape(), stand.anchor, wall), stand.anchor);
+  return laid;
 }
 
 }  // namespace
@@ -102,78 +215,414 @@ Polygon asLaid(const Polygon& cut, const Layer& layer, double across, double shr
   return mapped(cut, laying(layer, across, shrinkPercent));
 }
 
-CheckedAll<std::vector<SetPlan>> SetPlanner::operator()(const std::vector<DecalSet>& sets,
-                                                        const Wall& wall, const LayerWall& wallOf,
-                                                        long wallIs) {
-  Faults faults;
-  for (std::size_t i = 0; i < sets.size(); ++i) {
-    for (Fault& fault : setFaults(sets[i])) {
-      faults.push_back(
-          {"sets[" + std::to_string(i) + "]." + fault.field, std::move(fault.sentence)});
+const PlacePlan* SetPlan::placeCalled(const std::string& wanted) const {
+  const auto found = std::find_if(places.begin(), places.end(),
+                                  [&](const PlacePlan& place) { return place.id == wanted; });
+  return found == places.end() ? nullptr : &*found;
+}
+
+std::optional<double> largestShare(const Row& row, const std::vector<DecalSet>& sets,
+                                   const Wall& wall) {
+  std::vector<const DecalSet*> found;
+  for (const std::string& id : row.sets) {
+    for (const DecalSet& set : sets) {
+      if (set.id == id && set.art) found.push_back(&set);
     }
   }
-  if (!faults.empty()) return tl::unexpected(std::move(faults));
-  std::vector<SetPlan> plans;
-  std::vector<Kept> kept;
-  for (std::size_t i = 0; i < sets.size(); ++i) {
-    const DecalSet& set = sets[i];
-    const auto before = std::find_if(kept_.begin(), kept_.end(), [&](const Kept& candidate) {
-      return candidate.set.id == set.id;
-    });
-    if (before != kept_.end() && before->wallIs == wallIs && before->set == set) {
-      kept.push_back(*before);
-      kept.back().plan.set = static_cast<int>(i);
-      plans.push_back(kept.back().plan);
-      continue;
+  if (found.empty() || !row.count) return std::nullopt;
+  return largestFor([&](double share) { return itemsAt(row, found, wall, share); }, *row.count,
+                    row.gap.length);
+}
+
+/// One run of the planner.
+class SetPlanner::Work {
+ public:
+  Work(SetPlanner& planner, const std::vector<DecalSet>& sets, const std::vector<Row>& rows,
+       const DressedWall& wall)
+      : planner_(planner), sets_(sets), rows_(rows), wall_(wall) {}
+
+  CheckedAll<Dressed> operator()() {
+    check();
+    if (!faults_.empty()) return tl::unexpected(std::move(faults_));
+    for (std::size_t i = 0; i < sets_.size(); ++i) begin(i);
+    for (std::size_t i = 0; i < sets_.size(); ++i) {
+      for (std::size_t k = 0; k < sets_[i].places.size(); ++k) {
+        const Place& place = sets_[i].places[k];
+        stand(i, {place.id,
+                  {},
+                  static_cast<int>(k),
+                  {wall_.wall.inFrame(place.at), place.up.length},
+                  place.turn,
+                  place.follows});
+      }
     }
-    const Length s = std::clamp(set.up.length, Length(), wall.body.wall());
-    // As finely as matters, so that a drag up the wall does not make it anew at each step.
-    const double curve = set.follows && set.art ? std::round(curveAt(wall, s) * 1e7) / 1e7 : 0.0;
-    const bool same =
-        before != kept_.end() && before->curve == curve && anywhere(before->set) == anywhere(set);
-    Kept now{set,
-             curve,
-             wallIs,
-             same ? before->made : std::make_shared<const SetShape>(shapeOf(set, curve)),
-             {}};
-    SetPlan& plan = now.plan;
+    for (std::size_t i = 0; i < rows_.size(); ++i) addRow(i);
+    forgetOthers();
+    finish();
+    return std::move(dressed_);
+  }
+
+ private:
+  void check() {
+    const auto take = [&](const char* list, std::size_t i, Faults faults) {
+      for (Fault& fault : faults) {
+        faults_.push_back({std::string(list) + "[" + std::to_string(i) + "]." + fault.field,
+                           std::move(fault.sentence)});
+      }
+    };
+    std::size_t places = 0;
+    for (std::size_t i = 0; i < sets_.size(); ++i) {
+      take("sets", i, setFaults(sets_[i]));
+      places += sets_[i].places.size();
+    }
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+      take("rows", i, rowFaults(rows_[i]));
+      places += static_cast<std::size_t>(std::clamp(rows_[i].lines, 0, mostLines)) *
+                static_cast<std::size_t>(std::clamp(rows_[i].count.value_or(1), 0, mostInLine));
+    }
+    if (places > mostPlaces) {
+      faults_.push_back({rows_.empty() ? "sets" : "rows[0].count",
+                         {"The cup has %1 places for sets. It takes up to %2.",
+                          {static_cast<long>(places), static_cast<long>(mostPlaces)}}});
+    }
+  }
+
+  std::shared_ptr<const SetShape> shape(std::size_t i, double curve, Angle turn) {
+    DecalSet set = shapedBy(sets_[i]);
+    KeptSet& kept = planner_.sets_[sets_[i].id];
+    if (kept.set != set) kept = {set, {}};
+    for (const KeptShape& one : kept.shapes) {
+      if (one.curve == curve && one.turn == turn.radians()) {
+        used_.insert(one.made.get());
+        return one.made;
+      }
+    }
+    set.turn = set.turn + turn;
+    const auto made = std::make_shared<const SetShape>(shapeOf(set, curve));
+    kept.shapes.push_back({curve, turn.radians(), made});
+    used_.insert(made.get());
+    return made;
+  }
+  /// One that is bent is turned before it is bent; a straight one as it is laid.
+  std::shared_ptr<const SetShape> shape(std::size_t i, const Stand& stand) {
+    const double curve = curveOf(stand, dressed_.sets[i].anchor);
+    return curve == 0 ? shape(i, 0, {}) : shape(i, curve, stand.turn);
+  }
+  double curveOf(const Stand& stand, Point anchor) const {
+    return avrelt::curveOf(stand, anchor, wall_.wall);
+  }
+
+  Length top() const { return wall_.wall.body.wall(); }
+
+  void begin(std::size_t i) {
+    const DecalSet& set = sets_[i];
+    SetPlan plan;
     plan.id = set.id;
     plan.set = static_cast<int>(i);
     plan.artwork = set.artwork;
     plan.name = set.art ? set.art->name : set.artwork;
     plan.gone = !set.art;
-    plan.scale = now.made->scale;
-    plan.box = now.made->box;
-    plan.middle = {wall.inFrame(set.at), set.up.length};
-    plan.made = now.made;
+    plan.made = shape(i, 0, {});
+    plan.scale = plan.made->scale;
+    plan.box = plan.made->box;
+    plan.anchor = anchorOf(set, *plan.made);
+    dressed_.sets.push_back(std::move(plan));
+  }
+
+  /// How much wider each layer is cut at this height for what coats add below it.
+  std::vector<double> growth(const DecalSet& set, Length s) const {
+    std::vector<double> across;
     const std::size_t first = firstOf(set.layers);
-    for (std::size_t k = 0; k < now.made->layers.size(); ++k) {
+    for (const Layer& layer : set.layers) {
+      across.push_back(set.allowGrowth ? wall_.wallOf(layer.id).body.radius(s) /
+                                             wall_.wallOf(set.layers[first].id).body.radius(s)
+                                       : 1.0);
+    }
+    return across;
+  }
+
+  struct MakeKey {
+    const SetShape* made = nullptr;
+    Angle turn;
+    std::vector<double> across;
+  };
+
+  /// The cut that a place shares with others, or its own.
+  std::size_t makeOf(std::size_t i, const std::shared_ptr<const SetShape>& made, Length s,
+                     Angle turn) {
+    SetPlan& plan = dressed_.sets[i];
+    MakeKey key{made.get(), {}, growth(sets_[i], s)};
+    const double half = std::max(made->box.width(), made->box.height()) / 2;
+    const bool grows = std::any_of(key.across.begin(), key.across.end(), [&](double across) {
+      return std::abs(across - 1) * half > alikeEnough;
+    });
+    // Growth runs round the cup: for one that lies turned, across it otherwise.
+    if (grows) key.turn = turn;
+    std::vector<MakeKey>& keys = keys_[i];
+    for (std::size_t k = 0; k < keys.size(); ++k) {
+      const MakeKey& other = keys[k];
+      const bool alike =
+          other.made == key.made && other.turn == key.turn &&
+          std::equal(key.across.begin(), key.across.end(), other.across.begin(),
+                     [&](double a, double b) { return std::abs(a - b) * half < alikeEnough; });
+      if (alike) return k;
+    }
+    plan.makes.push_back({made, layersOf(sets_[i], *made, key), {}});
+    keys.push_back(std::move(key));
+    return plan.makes.size() - 1;
+  }
+
+  static std::vector<LayerPlan> layersOf(const DecalSet& set, const SetShape& made,
+                                         const MakeKey& key) {
+    std::vector<LayerPlan> layers;
+    for (std::size_t k = 0; k < made.layers.size(); ++k) {
       const Layer& layer = set.layers[k];
-      const LayerShape& made = now.made->layers[k];
-      const double across = set.allowGrowth ? wallOf(layer.id).body.radius(s) /
-                                                  wallOf(set.layers[first].id).body.radius(s)
-                                            : 1.0;
+      const LayerShape& shape = made.layers[k];
       LayerPlan one;
       one.id = layer.id;
       one.kind = layer.kind;
-      one.shape = made.shape;
+      one.shape = shape.shape;
       one.mirrored = layer.cutMirrored();
-      one.nothing = made.nothing;
-      const Transform map = cutting(layer, across, set.shrinkPercent);
-      one.cut = mapped(made.shape, map);
-      for (const Polygon& mark : made.marks) one.marks.push_back(mapped(mark, map));
-      one.wider = Length::mm(boundsOf(one.cut).width() - boundsOf(made.shape).width());
+      one.nothing = shape.nothing;
+      const Transform mirror = cutting(layer, 1, set.shrinkPercent);
+      const Transform map = mirror * turned(-key.turn) *
+                            Transform{key.across[k], 0, 0, 1, 0, 0} * turned(key.turn);
+      one.cut = mapped(shape.shape, map);
+      for (const Polygon& mark : shape.marks) one.marks.push_back(mapped(mark, map));
+      one.wider = Length::mm(boundsOf(one.cut).width() - boundsOf(shape.shape).width());
       one.area = Area::mm2(signedArea(one.cut));
-      one.odd =
-          !one.nothing && !agree(asLaid(one.cut, layer, across, set.shrinkPercent), made.shape);
-      layOn(one, plan.middle, wall);
-      plan.layers.push_back(std::move(one));
+      one.odd = !one.nothing && isOdd(shape.shape, layer, key.across[k], set.shrinkPercent);
+      layers.push_back(std::move(one));
     }
-    plans.push_back(plan);
-    kept.push_back(std::move(now));
+    return layers;
   }
-  kept_ = std::move(kept);
-  return plans;
+
+  void stand(std::size_t i, const Stand& stand) {
+    const std::shared_ptr<const SetShape> made = shape(i, stand);
+    SetPlan& plan = dressed_.sets[i];
+    PlacePlan place;
+    place.id = stand.id;
+    place.row = stand.row;
+    place.index = stand.index;
+    place.anchor = stand.anchor;
+    place.turn = stand.turn;
+    place.follows = stand.follows;
+    place.mark = markOf(wall_.wall, stand.anchor);
+    Stand laid = stand;
+    // What follows no curve is turned as it is laid.
+    laid.follows = curveOf(stand, plan.anchor) != 0;
+    place.make = makeOf(i, made, std::clamp(stand.anchor.s, Length(), top()),
+                        laid.follows ? Angle() : stand.turn);
+    plan.makes[place.make].places.push_back(place.id);
+    KeptPlace& kept = planner_.places_[place.id];
+    const bool same = kept.laid && kept.made == made && kept.anchor == stand.anchor &&
+                      kept.turn == stand.turn && kept.follows == laid.follows &&
+                      kept.wallIs == wall_.wallIs && kept.off == plan.anchor;
+    if (!same) {
+      kept = {made, stand.anchor, stand.turn, laid.follows, wall_.wallIs, {}, plan.anchor};
+      kept.laid = std::make_shared<const LaidSet>(laidSet(*made, laid, plan.anchor, wall_.wall));
+    }
+    place.laid = kept.laid;
+    standing_.insert(place.id);
+    plan.places.push_back(std::move(place));
+  }
+
+  /// The sets of a row that there is something of, by their index.
+  std::vector<std::size_t> setsOf(const Row& row) const {
+    std::vector<std::size_t> found;
+    for (const std::string& id : row.sets) {
+      for (std::size_t i = 0; i < sets_.size(); ++i) {
+        if (sets_[i].id == id && !dressed_.sets[i].made->outer.empty()) found.push_back(i);
+      }
+    }
+    return found;
+  }
+
+  RowItems itemsOf(const Row& row, const std::vector<std::size_t>& sets, Length up) {
+    std::vector<EdgeTree> items;
+    for (const std::size_t i : sets) {
+      Stand stand = inRow(row, up);
+      const auto made = shape(i, stand);
+      stand.follows = curveOf(stand, dressed_.sets[i].anchor) != 0;
+      items.emplace_back(mapped(made->outer, standing(stand, dressed_.sets[i].anchor, wall_.wall)));
+    }
+    return RowItems(wall_.wall.flat, std::move(items));
+  }
+
+  void addRow(std::size_t index) {
+    const Row& row = rows_[index];
+    const std::vector<std::size_t> sets = setsOf(row);
+    RowPlan plan;
+    plan.id = row.id;
+    plan.row = static_cast<int>(index);
+    plan.lines = row.lines;
+    plan.gone = sets.empty();
+    if (plan.gone) {
+      dressed_.rows.push_back(std::move(plan));
+      return;
+    }
+    KeptRow& kept = planner_.rows_[row.id];
+    std::vector<std::shared_ptr<const SetShape>> made;
+    made.reserve(sets.size());
+    for (const std::size_t i : sets) made.push_back(shape(i, inRow(row, row.up.length)));
+    if (kept.lines.empty() || kept.row != row || kept.made != made ||
+        kept.wallIs != wall_.wallIs) {
+      kept = {row, made, wall_.wallIs, std::move(plan), {}};
+      solve(row, sets, kept);
+    }
+    kept.plan.row = static_cast<int>(index);
+    place(row, sets, kept.lines);
+    dressed_.rows.push_back(kept.plan);
+  }
+
+  void solve(const Row& row, const std::vector<std::size_t>& sets, KeptRow& kept) {
+    std::vector<RowItems> items;
+    std::optional<int> count = row.count;
+    for (int line = 0; line < row.lines; ++line) {
+      items.push_back(itemsOf(row, sets, row.up.length + row.apart.length * line));
+      kept.lines.push_back(fitRow(items.back(), row.count, row.gap.length, row.even));
+    }
+    const auto tightest = [&] {
+      return std::min_element(kept.lines.begin(), kept.lines.end(),
+                              [](const RowFit& a, const RowFit& b) {
+                                return std::make_tuple(a.at.size(), a.gap) <
+                                       std::make_tuple(b.at.size(), b.gap);
+                              });
+    };
+    // All lines take as many as the tightest.
+    const auto many = static_cast<int>(tightest()->at.size());
+    for (std::size_t line = 0; line < kept.lines.size(); ++line) {
+      RowFit& fit = kept.lines[line];
+      if (static_cast<int>(fit.at.size()) == many || many == 0) continue;
+      fit = fitRow(items[line], many, row.gap.length, row.even);
+    }
+    RowPlan& plan = kept.plan;
+    plan.fit = *tightest();
+    for (const RowFit& fit : kept.lines) {
+      plan.fit.most = std::min(plan.fit.most, fit.most);
+      plan.fit.fits = plan.fit.fits && fit.fits;
+    }
+    const int wanted = count.value_or(many);
+    plan.fit.fits = plan.fit.fits && many == wanted && many > 0;
+    plan.leftOver = wall_.wall.body.radius(std::clamp(row.up.length, Length(), top())) *
+                    plan.fit.left.radians();
+    plan.closes = many == 0 || !row.even || many % static_cast<int>(sets.size()) == 0;
+    if (plan.fit.fits) return;
+    Row asked = row;
+    asked.count = std::max(wanted, 1);
+    const std::optional<double> share = largestShare(asked, sets_, wall_.wall);
+    if (share) plan.fitsAt = sets_[sets.front()].size.length * *share;
+  }
+
+  void place(const Row& row, const std::vector<std::size_t>& sets,
+             const std::vector<RowFit>& lines) {
+    int number = 0;
+    for (std::size_t line = 0; line < lines.size(); ++line) {
+      const std::vector<Angle>& at = lines[line].at;
+      if (at.empty()) continue;
+      const Angle between = Angle::turn() - at.back();
+      Angle first = wall_.wall.inFrame(row.at);
+      if (row.start == RowStart::middle) first = first - at.back() / 2;
+      if (row.start == RowStart::gap) first = first + between / 2;
+      if (row.start == RowStart::seam) first = -Angle::halfTurn() + between / 2;
+      if (row.staggered && line % 2 == 1) {
+        first = first + (at.size() > 1 ? at[1] : Angle::turn()) / 2;
+      }
+      for (std::size_t i = 0; i < at.size(); ++i) {
+        Stand one =
+            inRow(row, row.up.length + row.apart.length * static_cast<double>(line));
+        one.id = row.id + "-" + std::to_string(++number);
+        one.index = number - 1;
+        one.anchor.theta = (first + at[i]).wrapped();
+        stand(sets[i % sets.size()], one);
+      }
+    }
+  }
+
+  /// Every set has a cut to be shown, also where it stands nowhere.
+  void finish() {
+    std::vector<PlacePlan*> all;
+    std::vector<PlacePlan*> hidden;
+    for (std::size_t i = 0; i < dressed_.sets.size(); ++i) {
+      SetPlan& plan = dressed_.sets[i];
+      if (plan.makes.empty()) makeOf(i, plan.made, top() / 2, {});
+      const bool buried = std::any_of(
+          sets_[i].layers.begin(), sets_[i].layers.end(),
+          [](const Layer& layer) { return layer.kind == LayerKind::peekaboo; });
+      for (PlacePlan& place : plan.places) {
+        place.room = wall_.landmarks.roomOf(place.laid->outline, place.anchor, place.laid->reach);
+        all.push_back(&place);
+        if (buried) hidden.push_back(&place);
+      }
+    }
+    between(all);
+    std::stable_sort(hidden.begin(), hidden.end(), [](const PlacePlan* a, const PlacePlan* b) {
+      return std::make_tuple(a->anchor.theta, b->anchor.s) <
+             std::make_tuple(b->anchor.theta, a->anchor.s);
+    });
+    for (std::size_t i = 0; i < hidden.size(); ++i) hidden[i]->number = static_cast<int>(i) + 1;
+  }
+
+  /// Of each the nearest other; those are not looked at whose discs lie farther.
+  void between(const std::vector<PlacePlan*>& places) const {
+    const Development& flat = wall_.wall.flat;
+    std::vector<std::pair<double, std::size_t>> others;
+    for (std::size_t i = 0; i < places.size(); ++i) {
+      PlacePlan& one = *places[i];
+      const EdgeTree& outline = one.laid->outline;
+      if (outline.empty()) continue;
+      others.clear();
+      for (std::size_t k = 0; k < places.size(); ++k) {
+        const EdgeTree& other = places[k]->laid->outline;
+        if (k == i || other.empty()) continue;
+        const Angle by = (places[k]->anchor.theta - one.anchor.theta).wrapped();
+        const Point centre = flat.turning(by)(other.centre());
+        others.emplace_back(norm(centre - outline.centre()) - outline.reach() - other.reach(), k);
+      }
+      std::sort(others.begin(), others.end());
+      for (const auto& [least, k] : others) {
+        if (one.room.place && one.room.place->apart.mm() <= least) break;
+        Apart apart = apartOn(flat, outline, one.anchor, places[k]->laid->outline,
+                              places[k]->anchor);
+        if (one.room.place && one.room.place->apart <= apart.apart) continue;
+        apart.id = places[k]->id;
+        one.room.place = std::move(apart);
+      }
+    }
+  }
+
+  /// Keeps what was used this time alone.
+  void forgetOthers() {
+    std::erase_if(planner_.sets_, [&](const auto& kept) {
+      return std::none_of(sets_.begin(), sets_.end(),
+                          [&](const DecalSet& set) { return set.id == kept.first; });
+    });
+    for (auto& [id, kept] : planner_.sets_) {
+      std::erase_if(kept.shapes,
+                    [&](const KeptShape& one) { return !used_.contains(one.made.get()); });
+    }
+    std::erase_if(planner_.places_,
+                  [&](const auto& kept) { return !standing_.contains(kept.first); });
+    std::erase_if(planner_.rows_, [&](const auto& kept) {
+      return std::none_of(rows_.begin(), rows_.end(),
+                          [&](const Row& row) { return row.id == kept.first; });
+    });
+  }
+
+  SetPlanner& planner_;
+  const std::vector<DecalSet>& sets_;
+  const std::vector<Row>& rows_;
+  const DressedWall& wall_;
+  Faults faults_;
+  Dressed dressed_;
+  std::map<std::size_t, std::vector<MakeKey>> keys_;
+  std::set<const SetShape*> used_;
+  std::set<std::string> standing_;
+};
+
+CheckedAll<Dressed> SetPlanner::operator()(const std::vector<DecalSet>& sets,
+                                           const std::vector<Row>& rows, const DressedWall& wall) {
+  return Work(*this, sets, rows, wall)();
 }
 
 }  // namespace avrelt

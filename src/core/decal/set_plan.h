@@ -2,25 +2,22 @@
 #pragma once
 
 #include <functional>
+#include <map>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
 #include "cup/wall.h"
+#include "decal/place_room.h"
+#include "decal/row.h"
 #include "decal/set_shape.h"
 #include "divide/region.h"
+#include "shape/edge_tree.h"
 
 namespace avrelt {
 
-/// How far something reaches on the wall, past seam, rim and base as it lies.
-struct WallReach {
-  Angle from;  ///< in the frame; below −180° or, `to`, above 180° past the seam
-  Angle to;
-  Length low;
-  Length high;
-};
-
-/// A layer of a set, worked out for a cup.
+/// A layer of a set as it is made for places alike.
 struct LayerPlan {
   std::string id;
   LayerKind kind = LayerKind::decal;
@@ -34,8 +31,42 @@ struct LayerPlan {
   /// layer, and for what the film shrinks; below 0 narrower.
   Length wider;
   Area area;
-  Region region;  ///< on the wall
+};
+
+/// A set as it is cut for places where it comes out the same: those that follow rings of one
+/// curve, or none.
+struct SetMake {
+  std::shared_ptr<const SetShape> made;
+  std::vector<LayerPlan> layers;    ///< the topmost first
+  std::vector<std::string> places;  ///< ids of those it is for
+};
+
+/// A layer on the wall.
+struct LaidLayer {
+  Region region;
   WallReach reach;
+};
+
+/// A set on the wall.
+struct LaidSet {
+  std::vector<LaidLayer> layers;  ///< as the set has them
+  EdgeTree outline;               ///< all of it, in the flat with its anchor turned to the front
+  WallReach reach;                ///< of all of it
+};
+
+/// A place, worked out.
+struct PlacePlan {
+  std::string id;
+  std::string row;  ///< id of the row it stands in; empty where it is one of the set's own
+  int index = 0;    ///< among those of the set, or of the row
+  WallPoint anchor;
+  Angle turn;
+  bool follows = false;
+  std::size_t make = 0;  ///< among the set's
+  std::shared_ptr<const LaidSet> laid;
+  WallMark mark;  ///< of its anchor
+  PlaceRoom room;
+  int number = 0;  ///< from the seam round and up, over all places of the cup; from 1
 };
 
 /// A set, worked out for a cup.
@@ -47,37 +78,94 @@ struct SetPlan {
   bool gone = false;  ///< the artwork is not in the order any more; there are no layers then
   double scale = 1;   ///< of the artwork as it was drawn
   Box box;            ///< of the artwork as it lies, about its middle
-  WallPoint middle;
+  Point anchor;       ///< of the artwork, from its middle
   std::shared_ptr<const SetShape> made;
-  std::vector<LayerPlan> layers;  ///< the topmost first
+  std::vector<SetMake> makes;  ///< at least one; also where it has no place
+  std::vector<PlacePlan> places;
 
+  const std::vector<LayerPlan>& layers() const { return makes.front().layers; }
   const BladeFit& fit() const { return made->fit; }
+  const PlacePlan* placeCalled(const std::string& id) const;
+};
+
+/// A row, worked out.
+struct RowPlan {
+  std::string id;
+  int row = 0;  ///< its index among the cup's
+  bool gone = false;  ///< none of its sets is on the cup any more, or none has anything to lay
+  RowFit fit;         ///< of each line
+  int lines = 1;
+  Length leftOver;  ///< at its height, where gaps are just what is wanted
+  /// Where as many as wanted do not fit: the size of its first set at which they do.
+  std::optional<Length> fitsAt;
+  bool closes = true;  ///< its sets come round in whole turns
+};
+
+/// Sets and rows, worked out for a cup.
+struct Dressed {
+  std::vector<SetPlan> sets;
+  std::vector<RowPlan> rows;
 };
 
 /// How far layers laid as they are cut may stand off what they are to be and still agree.
 inline constexpr Length layersAgree = Length::mm(1e-3);
+/// More than any maker places.
+inline constexpr std::size_t mostPlaces = 2000;
+
+/// What sets are worked out on: the wall that is drawn, the one that each layer is laid on, and
+/// what is there already.
+struct DressedWall {
+  const Wall& wall;
+  std::function<const Wall&(const std::string& id)> wallOf;
+  long wallIs = 0;  ///< names all walls
+  const WallLandmarks& landmarks;
+};
 
 /// Works sets out again and again; what does not depend on where a set stands is kept while it
 /// stands elsewhere.
 class SetPlanner {
  public:
-  using LayerWall = std::function<const Wall&(const std::string& id)>;
-
-  /// `wall` is the one that is drawn; `wallOf` the one that each layer is laid on; `wallIs` names
-  /// them all. Faults name the member: "sets[0].size".
-  CheckedAll<std::vector<SetPlan>> operator()(const std::vector<DecalSet>& sets, const Wall& wall,
-                                              const LayerWall& wallOf, long wallIs);
+  /// Faults name the member: "sets[0].size", "rows[1].count".
+  CheckedAll<Dressed> operator()(const std::vector<DecalSet>& sets, const std::vector<Row>& rows,
+                                 const DressedWall& wall);
 
  private:
-  struct Kept {
-    DecalSet set;
+  struct KeptShape {
     double curve = 0;
-    long wallIs = 0;
+    double turn = 0;
     std::shared_ptr<const SetShape> made;
-    SetPlan plan;
   };
-  std::vector<Kept> kept_;
+  struct KeptSet {
+    DecalSet set;  ///< what of it shapes depend on
+    std::vector<KeptShape> shapes;
+  };
+  struct KeptPlace {
+    std::shared_ptr<const SetShape> made;
+    WallPoint anchor;
+    Angle turn;
+    bool follows = false;
+    long wallIs = 0;
+    std::shared_ptr<const LaidSet> laid;
+    Point off;  ///< its anchor's
+  };
+  struct KeptRow {
+    Row row;
+    std::vector<std::shared_ptr<const SetShape>> made;
+    long wallIs = 0;
+    RowPlan plan;
+    std::vector<RowFit> lines;
+  };
+  class Work;
+
+  std::map<std::string, KeptSet> sets_;
+  std::map<std::string, KeptPlace> places_;
+  std::map<std::string, KeptRow> rows_;
 };
+
+/// The greatest share of their size at which as many as a row wants fit at its gap; offsets and laps
+/// stay. Nothing where there is none, or no number is wanted.
+std::optional<double> largestShare(const Row& row, const std::vector<DecalSet>& sets,
+                                   const Wall& wall);
 
 /// What is cut, as it looks once it is laid: turned over where its back was up to the blade, with
 /// what was allowed for growth and shrinking taken off. The way back from `LayerPlan::cut`.

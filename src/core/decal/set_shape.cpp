@@ -66,6 +66,28 @@ class Maker {
   SetShape operator()() {
     SetShape result;
     if (!set_.art) return result;
+    draw(result);
+    const Polygon plain = whole(areas_);
+    const Clearance clearance(plain);
+    result.leastSize = leastSizeOf(clearance);
+    addLayers(plain, result);
+    // What was not mended is measured already.
+    result.fit =
+        mends() || byColour() ? fit(result) : fitOf(result.artwork, clearance, set_.limit.length);
+    return result;
+  }
+
+  SetShape unmeasured() {
+    SetShape result;
+    if (!set_.art) return result;
+    draw(result);
+    addLayers(whole(areas_), result);
+    return result;
+  }
+
+ private:
+  /// The artwork at its size, turned and bent.
+  void draw(SetShape& result) {
     const Box drawn = set_.art->bounds();
     const double measure = set_.byHeight ? drawn.height() : drawn.width();
     result.scale = set_.size.length.mm() / std::max(measure, 1e-6);
@@ -80,28 +102,22 @@ class Maker {
       areas_.push_back({area.colour, mapped(area.area, map)});
       if (curve_ != 0) areas_.back().area = bent(areas_.back().area, curve_);
     }
-    const Polygon plain = whole(areas_);
-    const Clearance clearance(plain);
-    const std::optional<Length> least = leastSizeOf(clearance);
-    Polygon mendedWhole = mended(plain, result);
+  }
+
+  void addLayers(const Polygon& plain, SetShape& result) {
+    result.artwork = mended(plain, result);
     if (mends()) {
       // Counted once: as it is cut.
       SetShape apart;
       for (ColourArea& area : areas_) area.area = mended(area.area, apart);
       if (byColour()) result.dropped = apart.dropped;
     }
-    result.leastSize = least;
-    result.artwork = std::move(mendedWhole);
     result.box = boundsOf(result.artwork);
     if (byColour() || apart()) seen_ = seenOf(areas_);
     for (const Layer& layer : set_.layers) result.layers.push_back(of(layer, result));
-    // What was not mended is measured already.
-    result.fit =
-        mends() || byColour() ? fit(result) : fitOf(result.artwork, clearance, set_.limit.length);
-    return result;
+    result.outer = outerOf(result);
   }
 
- private:
   static Polygon whole(const std::vector<ColourArea>& areas) {
     if (areas.size() == 1) return areas.front().area;
     std::vector<Polygon> all;
@@ -171,6 +187,17 @@ class Maker {
       all.cut += one.cut;
     }
     return all;
+  }
+
+  /// A knock-out is taken out of what lies below: it is not there itself.
+  Polygon outerOf(const SetShape& set) const {
+    std::vector<Polygon> shapes;
+    for (std::size_t i = 0; i < set.layers.size(); ++i) {
+      if (set_.layers[i].kind == LayerKind::knockOut || set.layers[i].nothing) continue;
+      shapes.push_back(set.layers[i].shape);
+    }
+    if (shapes.empty()) return set.artwork;
+    return shapes.size() == 1 && !apart() ? shapes.front() : unionOf(shapes);
   }
 
   LayerShape of(const Layer& layer, const SetShape& set) const {
@@ -262,6 +289,10 @@ class Maker {
 
 SetShape shapeOf(const DecalSet& set, double curve) {
   return Maker(set, curve)();
+}
+
+SetShape unmeasuredShapeOf(const DecalSet& set, double curve) {
+  return Maker(set, curve).unmeasured();
 }
 
 }  // namespace avrelt

@@ -19,6 +19,7 @@ struct SetShape {
   Box box;           ///< of the artwork so, its middle at the origin but for what is turned
   Polygon artwork;   ///< its silhouette, mended where that is asked for
   std::vector<LayerShape> layers;
+  Polygon outer;                    ///< all that lies on the cup of it
   BladeFit fit;                     ///< of what is cut of the artwork
   std::optional<Length> leastSize;  ///< at which nothing is thin, without mending
   int dropped = 0;                  ///< specks that were left out
@@ -29,5 +30,7 @@ struct SetShape {
 /// where the wall is rolled out; 0 for a straight one, positive where the middle of the ring is
 /// below. Nothing for a set whose artwork is gone.
 SetShape shapeOf(const DecalSet& set, double curve = 0);
+/// The same with nothing measured: `fit` and `leastSize` stay empty.
+SetShape unmeasuredShapeOf(const DecalSet& set, double curve = 0);
 
 }  // namespace avrelt

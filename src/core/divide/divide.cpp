@@ -96,16 +96,7 @@ class Divider {
   void mark(const DivideLine& line) {
     if (line.stretches.empty()) return;
     const auto put = [&](MarkAt at, WallPoint p) {
-      LineMark made;
-      made.line = line.id;
-      made.at = at;
-      made.fromBase = p.s;
-      made.fromRim = wall_.body.wall() - p.s;
-      made.onCup = wall_.onCup(p.theta);
-      const Length r = wall_.body.radius(p.s);
-      made.fromFront = r * made.onCup.radians();
-      made.fromSeam = r * (pi - std::abs(p.theta.wrapped().radians()));
-      divided_.marks.push_back(std::move(made));
+      divided_.marks.push_back({markOf(wall_, p), line.id, at});
     };
     const WallPoint& first = line.stretches.front().front();
     const WallPoint& last = line.stretches.back().back();

@@ -51,14 +51,10 @@ enum class MarkAt {
 const char* markName(MarkAt at);
 
 /// Where to put the pencil for a line: always a place of it.
-struct LineMark {
+/// For a ring it is the front itself where it passes there.
+struct LineMark : WallMark {
   std::string line;
   MarkAt at = MarkAt::ring;
-  Length fromBase;   ///< up the wall
-  Length fromRim;    ///< down the wall
-  Angle onCup;       ///< 0 the front; for a ring the front itself where it passes there
-  Length fromFront;  ///< round at that height, to the right; below 0 to the left
-  Length fromSeam;   ///< round at that height, the shorter way
 };
 
 /// A node that was cut, as it lay on the wall before.

@@ -12,6 +12,7 @@
 #include "watch/film_rules.h"
 #include "watch/laid_rules.h"
 #include "watch/laying_rules.h"
+#include "watch/place_rules.h"
 #include "watch/set_rules.h"
 #include "watch/wrap_rules.h"
 
@@ -66,7 +67,8 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   add(watchMasks(cup.division.masks, plan.divided));
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));
-  add(watchSets(cup.sets, plan.sets, body));
+  add(watchSets(cup.sets, plan.sets));
+  add(watchPlaces({cup.sets, cup.rows, plan.sets, plan.rows, plan.wall}));
   if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   addStageWatches(plan, cup);
@@ -161,8 +163,14 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   CheckedAll<std::vector<FillPlan>> fills = std::vector<FillPlan>();
   if (divided) fills = fills_(cup.fills, *divided, wallFor, stock.filling, wallIs);
   if (!fills) take(fills.error());
-  CheckedAll<std::vector<SetPlan>> sets = sets_(cup.sets, wall, wallFor, wallIs);
-  if (!sets) take(sets.error());
+  static const Divided undivided;
+  const std::shared_ptr<const WallLandmarks>& landmarks =
+      landmarks_({wallIs, divided_.times(), cup.blank.features}, [&] {
+        return std::make_shared<const WallLandmarks>(wall, divided ? *divided : undivided,
+                                                     cup.blank.features);
+      });
+  CheckedAll<Dressed> dressed = sets_(cup.sets, cup.rows, {wall, wallFor, wallIs, *landmarks});
+  if (!dressed) take(dressed.error());
   for (const Fault& fault : maskFaults(cup.division.masks)) {
     faults.push_back({"divide." + fault.field, fault.sentence});
   }
@@ -199,7 +207,8 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                std::move(*stripes),
                {},
                std::move(*fills),
-               std::move(*sets),
+               std::move(dressed->sets),
+               std::move(dressed->rows),
                {},
                std::make_shared<const Cup>(cup),
                unit,

@@ -39,6 +39,9 @@ class CupPlanner {
   Kept<std::tuple<long, Wrap, Base, Film>, Layings> layings_;
   Kept<std::tuple<long, ZoneNode>, CheckedAll<Divided>> divided_;
   FillPlanner fills_;
+  /// What sets keep off, by the walls and zones made before.
+  Kept<std::tuple<long, long, std::vector<Feature>>, std::shared_ptr<const WallLandmarks>>
+      landmarks_;
   SetPlanner sets_;
   /// How templates are parted, by the walls and zones made before and what their cells come of.
   Kept<std::tuple<long, long, std::vector<std::tuple<Pattern, bool, std::string>>, Film,

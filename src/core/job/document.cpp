@@ -85,6 +85,10 @@ std::optional<Sentence> sizeFault(const Document& document) {
       return Sentence{"A cup takes up to %1 sets. Remove some.",
                       {static_cast<long>(Document::mostSets)}};
     }
+    if (cup.rows.size() > Document::mostRows) {
+      return Sentence{"A cup takes up to %1 rows. Remove some.",
+                      {static_cast<long>(Document::mostRows)}};
+    }
   }
   if (const std::size_t points = artPointsOf(document); points > Document::mostArtPoints) {
     return Sentence{

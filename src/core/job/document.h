@@ -12,6 +12,7 @@
 #include "cup/seam_doubt.h"
 #include "cup/wrap.h"
 #include "decal/decal_set.h"
+#include "decal/row.h"
 #include "divide/division.h"
 #include "pattern/fill.h"
 #include "sheet/marking_strip.h"
@@ -49,6 +50,7 @@ struct Cup {
   Division division;
   std::vector<Fill> fills;
   std::vector<DecalSet> sets;
+  std::vector<Row> rows;  ///< of sets
   MarkingStrip strip;
   std::vector<CutRecord> cuts;
   std::string kept;
@@ -67,6 +69,7 @@ struct Document {
   static constexpr std::size_t mostArtPoints = 500'000;
   static constexpr std::size_t mostArtworks = 500;
   static constexpr std::size_t mostSets = 100;  ///< of a cup
+  static constexpr std::size_t mostRows = 100;
 
   Unit units = Unit::inch;
   /// For prints; left out, the paper usual where the unit is.

@@ -37,8 +37,11 @@ void eachId(AnyCup& cup, const Call& call) {
   eachIdOf(cup.fills, "fills", "fill", call);
   eachIdOf(cup.buildUp.coats, "build_up.coats", "coat", call);
   eachIdOf(cup.sets, "sets", "set", call);
+  eachIdOf(cup.rows, "rows", "row", call);
   for (std::size_t i = 0; i < cup.sets.size(); ++i) {
-    eachIdOf(cup.sets[i].layers, "sets[" + std::to_string(i) + "].layers", "layer", call);
+    const std::string place = "sets[" + std::to_string(i) + "]";
+    eachIdOf(cup.sets[i].layers, place + ".layers", "layer", call);
+    eachIdOf(cup.sets[i].places, place + ".places", "place", call);
   }
 }
 
@@ -226,7 +229,13 @@ void forget(Cup& cup, const std::set<std::string>& gone) {
   std::erase_if(cup.sets, [&](const DecalSet& set) { return gone.contains(set.id); });
   for (DecalSet& set : cup.sets) {
     std::erase_if(set.layers, [&](const Layer& layer) { return lost.contains(layer.id); });
+    std::erase_if(set.places, [&](const Place& place) { return lost.contains(place.id); });
   }
+  for (Row& row : cup.rows) {
+    std::erase_if(row.sets, [&](const std::string& id) { return lost.contains(id); });
+    if (row.sets.empty()) lost.insert(row.id);
+  }
+  std::erase_if(cup.rows, [&](const Row& row) { return lost.contains(row.id); });
   std::vector<Mask>& masks = cup.division.masks;
   for (Mask& mask : masks) {
     std::erase_if(mask.zones, [&](const std::string& id) { return lost.contains(id); });

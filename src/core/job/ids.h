@@ -17,7 +17,7 @@ std::string newId(Cup& cup, const char* kind);
 std::string newArtId(Document& document);
 
 /// Gives an id to everything of a cup that has none: nodes and cuts of the division, stripes,
-/// fills, coats, sets and their layers. What has one keeps it.
+/// fills, coats, sets, their layers and places, and rows. What has one keeps it.
 void giveIds(Cup& cup);
 
 /// The id of the node at a way through the tree, also of a part that is not kept; nothing where
@@ -31,8 +31,8 @@ void addIdsBelow(const ZoneNode& node, std::set<std::string>& ids);
 
 /// What referred to one zone, its pattern and its turn to be filled, refers to another.
 void referTo(Cup& cup, const std::string& from, const std::string& to);
-/// Takes away what refers to things that are gone: patterns, turns, stripes, masks, sets and
-/// layers, and stages and notes of what was cut, theirs too.
+/// Takes away what refers to things that are gone: patterns, turns, stripes, masks, sets, layers,
+/// places and rows, and stages and notes of what was cut, theirs too.
 void forget(Cup& cup, const std::set<std::string>& gone);
 
 /// Orders of version 1 referred by ways through the parts ("@2.0") and, in the order of filling,

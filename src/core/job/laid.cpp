@@ -73,10 +73,14 @@ std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
   }
   for (const SetPlan& set : sets) {
     const DecalSet& chosen = cup.sets[static_cast<std::size_t>(set.set)];
-    for (std::size_t i = 0; i < set.layers.size(); ++i) {
-      const LayerPlan& layer = set.layers[i];
+    for (std::size_t i = 0; i < set.layers().size(); ++i) {
+      const LayerPlan& layer = set.layers()[i];
       if (layer.nothing) continue;
-      const double turns = (layer.reach.to - layer.reach.from).radians() / Angle::turn().radians();
+      double turns = 0;
+      for (const PlacePlan& place : set.places) {
+        const WallReach& reach = place.laid->layers[i].reach;
+        turns = std::max(turns, (reach.to - reach.from).radians() / Angle::turn().radians());
+      }
       add(LaidKind::layer, layer.id, {"%1 of %2", {Phrase(layerWordsWithin(chosen, i)), set.name}},
           std::min(turns, 1.0), {});
     }

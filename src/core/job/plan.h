@@ -70,6 +70,7 @@ struct CupPlan {
   std::vector<FillPlan> fills;
   /// What is made of artworks.
   std::vector<SetPlan> sets;
+  std::vector<RowPlan> rows;
   std::vector<Watch> watches;
   /// What all this was worked out from.
   std::shared_ptr<const Cup> of;

@@ -64,18 +64,36 @@ Sentence layerWordsWithin(const DecalSet& set, std::size_t layer) {
   return numbered(layerWord(one.kind), numberOf(set, layer));
 }
 
-std::string layerPartId(const std::string& set, const std::string& layer) {
-  return set + "-" + layer;
+std::string layerPartId(const std::string& set, const std::string& layer, std::size_t make) {
+  return set + "-" + layer + (make == 0 ? "" : "-" + std::to_string(make + 1));
 }
 
-std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std::string& cupName) {
-  std::vector<Part> parts;
-  for (std::size_t i = 0; i < plan.layers.size(); ++i) {
-    const LayerPlan& layer = plan.layers[i];
+namespace {
+
+/// The numbers of the places a cut is for: "1, 4, 5"; nothing for those that have none.
+std::string numbersOf(const SetPlan& plan, std::size_t make) {
+  std::vector<int> numbers;
+  for (const PlacePlan& place : plan.places) {
+    if (place.make == make && place.number > 0) numbers.push_back(place.number);
+  }
+  std::sort(numbers.begin(), numbers.end());
+  std::string words;
+  for (const int number : numbers) words += (words.empty() ? "" : ", ") + std::to_string(number);
+  return words;
+}
+
+void addMake(std::vector<Part>& parts, const SetPlan& plan, std::size_t make, const DecalSet& set,
+             const std::string& cupName) {
+  const SetMake& made = plan.makes[make];
+  if (made.places.empty()) return;
+  const std::string numbers = numbersOf(plan, make);
+  for (std::size_t i = 0; i < made.layers.size(); ++i) {
+    const LayerPlan& layer = made.layers[i];
     if (layer.nothing) continue;
     const Layer& chosen = set.layers[i];
     Part part;
-    part.id = layerPartId(plan.id, chosen.id);
+    part.id = layerPartId(plan.id, chosen.id, make);
+    part.copies = static_cast<int>(made.places.size());
     part.name = {"%1, %2", {Phrase(layerWords(set, i)), plan.name}};
     part.kind = kindOf(chosen.kind);
     part.material = chosen.material;
@@ -98,7 +116,23 @@ std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std
          Angle(),
          layer.mirrored ? Sentence{"%1, %2: %3, cut mirrored", {cupName, plan.name, Phrase(name)}}
                         : Sentence{"%1, %2: %3", {cupName, plan.name, Phrase(name)}}});
+    if (!numbers.empty()) {
+      part.letterings.push_back({{0, down - lettersBelow - 1.6 * lettersTall.mm()},
+                                 lettersTall,
+                                 Angle(),
+                                 made.places.size() == 1 ? Sentence{"place %1", {numbers}}
+                                                         : Sentence{"places %1", {numbers}}});
+    }
     parts.push_back(std::move(part));
+  }
+}
+
+}  // namespace
+
+std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std::string& cupName) {
+  std::vector<Part> parts;
+  for (std::size_t make = 0; make < plan.makes.size(); ++make) {
+    addMake(parts, plan, make, set, cupName);
   }
   return parts;
 }

@@ -9,12 +9,13 @@
 
 namespace avrelt {
 
-/// One part for each layer of a set, as it is cut: all about the set's middle, which is marked on
-/// each; marks to lay colours by are cut with them. A layer of which nothing is left gives none.
+/// One part for each layer of a set and each way it is cut, one copy for each place: all about the
+/// set's middle, which is marked on each; marks to lay colours by are cut with them. A layer of
+/// which nothing is left gives none, a set that stands nowhere none.
 std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std::string& cupName);
 
-/// What the part of a layer is called.
-std::string layerPartId(const std::string& set, const std::string& layer);
+/// What the part of a layer is called, as it is cut for the set's first places, or for others.
+std::string layerPartId(const std::string& set, const std::string& layer, std::size_t make = 0);
 
 /// "Backing", "Backing 2", "Colour #A8741A": what a layer is called within its set, the first of a
 /// kind by the kind alone.

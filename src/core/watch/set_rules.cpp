@@ -2,7 +2,6 @@
 #include "watch/set_rules.h"
 
 #include <algorithm>
-#include <numeric>
 
 #include "sheet/decal_parts.h"
 
@@ -20,8 +19,8 @@ std::string field(const SetPlan& plan, const std::string& member = {}) {
 
 class Rules {
  public:
-  Rules(const DecalSet& set, const SetPlan& plan, const Body& body, std::vector<Watch>& watches)
-      : set_(set), plan_(plan), body_(body), watches_(watches) {}
+  Rules(const DecalSet& set, const SetPlan& plan, std::vector<Watch>& watches)
+      : set_(set), plan_(plan), watches_(watches) {}
 
   void operator()() {
     if (plan_.gone) {
@@ -37,7 +36,6 @@ class Rules {
     }
     layers();
     blade();
-    place();
   }
 
  private:
@@ -46,8 +44,8 @@ class Rules {
   }
 
   void layers() {
-    for (std::size_t i = 0; i < plan_.layers.size(); ++i) {
-      const LayerPlan& layer = plan_.layers[i];
+    for (std::size_t i = 0; i < plan_.layers().size(); ++i) {
+      const LayerPlan& layer = plan_.layers()[i];
       const Sentence name = layerWords(set_, i);
       const std::string place = "layers[" + std::to_string(i) + "].";
       if (layer.odd) {
@@ -111,51 +109,17 @@ class Rules {
     }
   }
 
-  /// By the layer that reaches farthest, as it lies on this wall.
-  void place() {
-    const auto farther = [](WallReach reach, const LayerPlan& layer) {
-      if (layer.nothing) return reach;
-      return WallReach{std::min(reach.from, layer.reach.from), std::max(reach.to, layer.reach.to),
-                       std::min(reach.low, layer.reach.low),
-                       std::max(reach.high, layer.reach.high)};
-    };
-    const WallPoint middle = plan_.middle;
-    const WallReach reach =
-        std::accumulate(plan_.layers.begin(), plan_.layers.end(),
-                        WallReach{middle.theta, middle.theta, middle.s, middle.s}, farther);
-    const Length above = reach.high - body_.wall();
-    const Length below = -reach.low;
-    if (above > tiny) {
-      put("set_off_wall", WatchLevel::warn, "up",
-          {"“%1” reaches over the rim by %2. Set it lower or make it smaller.",
-           {plan_.name, above}});
-    }
-    if (below > tiny) {
-      put("set_off_wall", WatchLevel::warn, "up",
-          {"“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
-           {plan_.name, below}});
-    }
-    if (reach.from < -Angle::halfTurn() || reach.to > Angle::halfTurn()) {
-      put("set_over_seam", WatchLevel::note, "at",
-          {"“%1” lies across the seam, where it shows most. Turn it to the front, or the seam away "
-           "from it.",
-           {plan_.name}});
-    }
-  }
-
   const DecalSet& set_;
   const SetPlan& plan_;
-  const Body& body_;
   std::vector<Watch>& watches_;
 };
 
 }  // namespace
 
-std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vector<SetPlan>& plans,
-                             const Body& body) {
+std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vector<SetPlan>& plans) {
   std::vector<Watch> watches;
   for (const SetPlan& plan : plans) {
-    Rules(sets[static_cast<std::size_t>(plan.set)], plan, body, watches)();
+    Rules(sets[static_cast<std::size_t>(plan.set)], plan, watches)();
   }
   return watches;
 }

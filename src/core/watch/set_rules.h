@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "cup/blank.h"
 #include "decal/set_plan.h"
 #include "watch/watch.h"
 
@@ -20,10 +19,7 @@ namespace avrelt {
 /// - `set_many_parts`: more loose parts and openings than anyone weeds gladly.
 /// - `set_colour_gone`: a layer of a colour that the artwork does not have.
 /// - `set_specks`: specks were left out, as asked for.
-/// - `set_off_wall`: it reaches over the rim or below the base.
-/// - `set_over_seam`: it lies across the seam.
-std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vector<SetPlan>& plans,
-                             const Body& body);
+std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vector<SetPlan>& plans);
 
 /// A layer that is cut already, and how large its set was then.
 struct CutLayer {

@@ -35,7 +35,9 @@ DecalSet setOf(const Artwork& artwork, double wide, std::vector<Layer> layers) {
   set.artwork = artwork.id;
   set.art = SharedArt(artwork);
   set.size = WrittenLength::mm(wide);
-  set.up = WrittenLength::mm(90);
+  Place place;
+  place.up = WrittenLength::mm(90);
+  set.places = {place};
   set.layers = std::move(layers);
   return set;
 }
@@ -235,17 +237,17 @@ TEST_CASE("Layers laid at other coats fit where they are laid, and the parts say
         *rc::gen::inRange(0, 2) == 0 ? PartMaterial::heatApplied : PartMaterial::permanent;
     set.shrinkPercent = *rc::gen::inRange(0, 30) / 10.0;
     set.turn = Angle::degrees(*rc::gen::inRange(-180, 180));
-    set.at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    set.places[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
     cup.sets = {set};
     giveIds(cup);
     cup.buildUp.laid = {{cup.sets[0].layers[0].id, coats, {}}};
     const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
     RC_ASSERT(plan.has_value());
-    const std::vector<LayerPlan>& layers = plan->sets[0].layers;
+    const std::vector<LayerPlan>& layers = plan->sets[0].layers();
     for (const LayerPlan& layer : layers) RC_ASSERT(!layer.odd);
     // The second way: the ring's inner edge laid where the cup has grown covers as much of a turn
     // as the stencil's did, less the lap.
-    const Length s = set.up.length;
+    const Length s = set.places[0].up.length;
     const double ring = plan->stageOf(layers[0].id).wall.body.radius(s).mm();
     const double stencil = plan->stageOf(layers[1].id).wall.body.radius(s).mm();
     RC_ASSERT(ring >= stencil);
@@ -278,7 +280,7 @@ TEST_CASE("A copied set gives the same parts, a year later too") {
   const CupPlan first = planned(cup);
   Cup other = tapered();
   other.sets = cup.sets;
-  other.sets[0].at = Angle::degrees(70);
+  other.sets[0].places[0].at = Angle::degrees(70);
   const CupPlan second = planned(other);
   const std::vector<Part>& a = first.parts(purpose::layer);
   const std::vector<Part>& b = second.parts(purpose::layer);
@@ -311,13 +313,13 @@ TEST_CASE("A set on the wall covers its own area wherever it stands") {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
     cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
     cup.sets = {setOf(named("crescent"), *rc::gen::inRange(15, 45), {layerOf(LayerKind::decal)})};
-    cup.sets[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.sets[0].places[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
     giveIds(cup);
     const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
     RC_ASSERT(plan.has_value());
-    const LayerPlan& layer = plan->sets[0].layers[0];
-    RC_ASSERT(std::abs(layer.region.area(plan->wall.body).mm2() - layer.area.mm2()) <
-              2e-3 * layer.area.mm2());
+    const double area = plan->sets[0].layers()[0].area.mm2();
+    const Region& region = plan->sets[0].places[0].laid->layers[0].region;
+    RC_ASSERT(std::abs(region.area(plan->wall.body).mm2() - area) < 2e-3 * area);
   });
 }
 
@@ -345,10 +347,13 @@ TEST_CASE("Parts in the openings of others are whole over the seam too") {
       cup.sets = {setOf(artwork, 40, {layerOf(LayerKind::decal), layerOf(LayerKind::ring, 1)})};
       for (const double at : {0.0, 150.0, 176.0, 180.0, -171.0}) {
         INFO(id << " at " << at << (taper ? " on a taper" : ""));
-        cup.sets[0].at = Angle::degrees(at);
+        cup.sets[0].places[0].at = Angle::degrees(at);
         const CupPlan plan = planned(cup);
-        for (const LayerPlan& layer : plan.sets[0].layers) {
-          CHECK(layer.region.area(plan.wall.body).mm2() == Approx(layer.area.mm2()).epsilon(3e-3));
+        const SetPlan& made = plan.sets[0];
+        for (std::size_t i = 0; i < made.layers().size(); ++i) {
+          const Region& region = made.places[0].laid->layers[i].region;
+          CHECK(region.area(plan.wall.body).mm2() ==
+                Approx(made.layers()[i].area.mm2()).epsilon(3e-3));
         }
       }
     }
@@ -367,24 +372,24 @@ TEST_CASE("Over the rim and across the seam are told as a set lies on its wall")
   Cup cup = tapered();
   const Length wall = planned(cup).wall.body.wall();
   cup.sets = {setOf(bar, 120, {layerOf(LayerKind::decal)})};
-  cup.sets[0].up = WrittenLength::mm(wall.mm() - 3);
+  cup.sets[0].places[0].up = WrittenLength::mm(wall.mm() - 3);
   CHECK(told(planned(cup), "set_off_wall"));
-  cup.sets[0].follows = true;
+  cup.sets[0].places[0].follows = true;
   CHECK_FALSE(told(planned(cup), "set_off_wall"));
   Cup level = straight();
   level.sets = cup.sets;
-  level.sets[0].follows = false;
-  level.sets[0].up = WrittenLength::mm(planned(level).wall.body.wall().mm() - 3);
+  level.sets[0].places[0].follows = false;
+  level.sets[0].places[0].up = WrittenLength::mm(planned(level).wall.body.wall().mm() - 3);
   CHECK_FALSE(told(planned(level), "set_off_wall"));
   // The seam at random, the set 30 mm to either side of its middle.
   rc::prop("over seams", [&] {
     Cup any = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
     any.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
     any.sets = {setOf(named("full_moon"), 60, {layerOf(LayerKind::decal)})};
-    any.sets[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    any.sets[0].places[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
     const CupPlan plan = planned(any);
-    const double radius = plan.wall.flat.radius(any.sets[0].up.length).mm();
-    const double off = std::abs((any.sets[0].at - any.wrap.seamAt).wrapped().radians()) * radius;
+    const double radius = plan.wall.flat.radius(any.sets[0].places[0].up.length).mm();
+    const double off = std::abs((any.sets[0].places[0].at - any.wrap.seamAt).wrapped().radians()) * radius;
     // On a taper the widest place is not quite at the middle's height.
     if (std::abs(off - 30) < 1) return;
     RC_ASSERT(told(plan, "set_over_seam") == (off < 30));
@@ -394,7 +399,7 @@ TEST_CASE("Over the rim and across the seam are told as a set lies on its wall")
 TEST_CASE("A set beyond the rim is planned, and told") {
   Cup cup = straight();
   cup.sets = {setOf(named("star"), 30, {layerOf(LayerKind::decal)})};
-  cup.sets[0].up = WrittenLength::mm(4500);
+  cup.sets[0].places[0].up = WrittenLength::mm(4500);
   CHECK(told(planned(cup), "set_off_wall"));
 }
 

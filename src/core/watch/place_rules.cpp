@@ -1,0 +1,222 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "watch/place_rules.h"
+
+#include <algorithm>
+#include <cmath>
+#include <functional>
+
+namespace avrelt {
+namespace {
+
+/// Less is the rounding of outlines.
+constexpr Length tiny = Length::mm(0.01);
+
+class Rules {
+ public:
+  Rules(const PlacedSets& placed, std::vector<Watch>& watches)
+      : placed_(placed), watches_(watches) {}
+
+  void operator()() {
+    for (const SetPlan& plan : placed_.plans) {
+      const DecalSet& set = placed_.sets[static_cast<std::size_t>(plan.set)];
+      if (plan.gone || set.layers.empty()) continue;
+      if (plan.places.empty()) {
+        put("set_no_place", WatchLevel::warn, field(plan, "places"),
+            {"“%1” stands nowhere, so nothing is cut of it. Add a place, or put it in a row.",
+             {plan.name}});
+        continue;
+      }
+      edges(plan);
+      crossed(plan);
+      others(plan);
+      width(plan);
+    }
+    for (const RowPlan& row : placed_.rowPlans) ofRow(row);
+  }
+
+ private:
+  void put(const char* rule, WatchLevel level, std::string where, Sentence sentence) {
+    watches_.push_back({rule, level, std::move(where), std::move(sentence)});
+  }
+
+  static std::string field(const SetPlan& plan, const std::string& member) {
+    return "sets[" + std::to_string(plan.set) + "]." + member;
+  }
+  std::string field(const SetPlan& plan, const PlacePlan& place, const char* member) const {
+    if (place.row.empty()) {
+      return field(plan, "places[" + std::to_string(place.index) + "]." + member);
+    }
+    for (const RowPlan& row : placed_.rowPlans) {
+      if (row.id == place.row) return "rows[" + std::to_string(row.row) + "]." + member;
+    }
+    return field(plan, "places");
+  }
+
+  /// One watch for all places of a set that something is so of, at the worst of them.
+  struct Told {
+    const PlacePlan* worst = nullptr;
+    Length by;
+    long count = 0;
+
+    void take(const PlacePlan& place, Length much) {
+      ++count;
+      if (worst != nullptr && much <= by) return;
+      worst = &place;
+      by = much;
+    }
+  };
+  Told told(const SetPlan& plan, const std::function<Length(const PlacePlan&)>& much) const {
+    Told all;
+    for (const PlacePlan& place : plan.places) {
+      const Length here = much(place);
+      if (here > tiny) all.take(place, here);
+    }
+    return all;
+  }
+  /// `one` and `many` take the name, by how much, and how many.
+  void tell(const char* rule, WatchLevel level, const SetPlan& plan, const Told& all,
+            const char* member, const char* one, const char* many) {
+    if (all.count == 0) return;
+    put(rule, level, field(plan, *all.worst, member),
+        {all.count == 1 ? one : many, {plan.name, all.by, all.count}});
+  }
+
+  void edges(const SetPlan& plan) {
+    tell("set_off_wall", WatchLevel::warn, plan,
+         told(plan, [](const PlacePlan& place) { return -place.room.rim; }), "up",
+         "“%1” reaches over the rim by %2. Set it lower or make it smaller.",
+         "“%1” reaches over the rim at %3 places, by up to %2. Set them lower or make it smaller.");
+    tell("set_off_wall", WatchLevel::warn, plan,
+         told(plan, [](const PlacePlan& place) { return -place.room.base; }), "up",
+         "“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
+         "“%1” reaches below the base edge at %3 places, by up to %2. Set them higher or make it "
+         "smaller.");
+    tell("set_in_bare_edge", WatchLevel::note, plan,
+         told(plan,
+              [](const PlacePlan& place) {
+                return place.room.rim < Length() ? Length() : bareEnough - place.room.rim;
+              }),
+         "up",
+         "“%1” comes %2 into what is left bare below the rim for the last coats. Set it lower.",
+         "“%1” comes up to %2 into what is left bare below the rim, at %3 places. Set them lower.");
+    tell("set_over_seam", WatchLevel::note, plan,
+         told(plan,
+              [](const PlacePlan& place) {
+                const WallReach& reach = place.laid->reach;
+                const bool over =
+                    reach.from < -Angle::halfTurn() || reach.to > Angle::halfTurn();
+                return over ? Length::mm(1) : Length();
+              }),
+         "at",
+         "“%1” lies across the seam, where it shows most. Turn it to the front, or the seam away "
+         "from it.",
+         "“%1” lies across the seam at %3 places, where it shows most. Turn them, or the seam "
+         "away.");
+  }
+
+  void crossed(const SetPlan& plan) {
+    const auto on = [](const std::optional<Apart>& apart) {
+      return apart && apart->apart <= tiny ? Length::mm(1) : Length();
+    };
+    tell("set_under_handle", WatchLevel::warn, plan,
+         told(plan, [&](const PlacePlan& place) { return on(place.room.feature); }), "at",
+         "“%1” lies where a handle, a spout or a place to stay clear is, and is lost there. Turn "
+         "it away.",
+         "“%1” lies where a handle, a spout or a place to stay clear is at %3 places, and is lost "
+         "there. Turn them away.");
+    tell("set_over_line", WatchLevel::note, plan,
+         told(plan, [&](const PlacePlan& place) { return on(place.room.line); }), "up",
+         "“%1” lies across a line between zones. Lay it when both are done, or move it into one.",
+         "“%1” lies across lines between zones at %3 places. Lay them when both are done, or move "
+         "them into one.");
+  }
+
+  /// Only peekaboos must not touch: what is painted over one would hide the other.
+  void others(const SetPlan& plan) {
+    const bool hidden = std::any_of(plan.places.begin(), plan.places.end(),
+                                    [](const PlacePlan& place) { return place.number > 0; });
+    if (!hidden) return;
+    tell("set_on_another", WatchLevel::warn, plan,
+         told(plan,
+              [](const PlacePlan& place) {
+                return place.room.place && place.room.place->apart <= tiny ? Length::mm(1)
+                                                                           : Length();
+              }),
+         "at",
+         "A peekaboo of “%1” lies on another set: lifted, it takes that along. Move one of them.",
+         "%3 peekaboos of “%1” lie on other sets: lifted, they take those along. Move them apart.");
+  }
+
+  void width(const SetPlan& plan) {
+    const Body& body = placed_.wall.body;
+    const PlacePlan* widest = nullptr;
+    Length beyond;
+    for (const PlacePlan& place : plan.places) {
+      const WallReach& reach = place.laid->reach;
+      const Angle across = reach.to - reach.from;
+      if (across <= seenToEachSide * 2 + Angle::degrees(0.5)) continue;
+      const Length wide = body.radius(place.anchor.s) * across.radians();
+      if (widest != nullptr && wide <= beyond) continue;
+      widest = &place;
+      beyond = wide;
+    }
+    if (widest == nullptr) return;
+    put("set_too_wide", WatchLevel::note, field(plan, "size"),
+        {"“%1” is %2 wide, and %3 of this cup is seen at once from the front: its ends run out of "
+         "sight. Make it smaller, or plan for the turn.",
+         {plan.name, beyond, seenAtOnce(body, widest->anchor.s)}});
+  }
+
+  void ofRow(const RowPlan& plan) {
+    const Row& row = placed_.rows[static_cast<std::size_t>(plan.row)];
+    const std::string at = "rows[" + std::to_string(plan.row) + "].";
+    if (plan.gone) {
+      return put("row_of_nothing", WatchLevel::warn, at + "sets",
+                 {"A row has no set with anything to lay. Give it one, or remove the row.", {}});
+    }
+    if (!plan.fit.fits) {
+      const auto most = static_cast<long>(plan.fit.most);
+      const auto wanted = static_cast<long>(row.count.value_or(1));
+      Sentence sentence =
+          most == 0 ? Sentence{"Not one of a row fits round the cup with %1 to itself.",
+                               {row.gap.length, wanted}}
+                    : Sentence{"%2 of a row do not fit with %1 between them: %3 do, and stand "
+                               "there.",
+                               {row.gap.length, wanted, most}};
+      if (plan.fitsAt) {
+        sentence.pattern += most == 0 ? " At a size of %3 it does." : " At a size of %4 they do.";
+        sentence.parts.emplace_back(*plan.fitsAt);
+      } else {
+        sentence.pattern += " Take a smaller gap.";
+      }
+      return put("row_too_many", WatchLevel::warn, at + "count", std::move(sentence));
+    }
+    if (!plan.closes) {
+      put("row_not_closing", WatchLevel::note, at + "count",
+          {"%1 in turns of %2 do not close: two alike meet. Take a multiple of %2.",
+           {static_cast<long>(plan.fit.at.size()), static_cast<long>(row.sets.size())}});
+    }
+  }
+
+  const PlacedSets& placed_;
+  std::vector<Watch>& watches_;
+};
+
+}  // namespace
+
+Length seenAtOnce(const Body& body, Length s) {
+  return body.radius(std::clamp(s, Length(), body.wall())) * (2 * seenToEachSide.radians());
+}
+
+Length looksAcross(const Body& body, Length s, Length wide) {
+  const Length radius = body.radius(std::clamp(s, Length(), body.wall()));
+  return radius * (2 * std::sin(std::min(wide / radius, Angle::halfTurn().radians()) / 2));
+}
+
+std::vector<Watch> watchPlaces(const PlacedSets& placed) {
+  std::vector<Watch> watches;
+  Rules(placed, watches)();
+  return watches;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,44 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "cup/wall.h"
+#include "decal/set_plan.h"
+#include "watch/watch.h"
+
+namespace avrelt {
+
+/// What rules about places look at.
+struct PlacedSets {
+  const std::vector<DecalSet>& sets;
+  const std::vector<Row>& rows;
+  const std::vector<SetPlan>& plans;
+  const std::vector<RowPlan>& rowPlans;
+  const Wall& wall;
+};
+
+/// How wide a piece of the wall is seen at once from the front: as wide as the cup is thick, along
+/// the wall. Its ends then lie one radian, 57°, to either side, where what is seen is foreshortened
+/// to half; beyond, the wall turns away. Common practice, no published source.
+inline constexpr Angle seenToEachSide = Angle::radians(1);
+Length seenAtOnce(const Body& body, Length s);
+/// How wide something so wide on the wall looks from straight before its middle: the chord of its
+/// arc, 2 r sin(w / 2r); the whole thickness from half a turn on.
+Length looksAcross(const Body& body, Length s, Length wide);
+
+/// What to watch about where sets stand. Rules, common practice with no published source where
+/// nothing else is said; each is told once a set or row, with how many places it is about:
+///
+/// - `set_no_place`: it stands nowhere, so nothing is cut of it.
+/// - `set_off_wall`: it reaches over the rim or below the base.
+/// - `set_in_bare_edge`: it comes nearer to the rim than what is left bare there.
+/// - `set_over_seam`: it lies across the seam.
+/// - `set_under_handle`: it lies under a handle, a spout, or on what is to stay clear.
+/// - `set_over_line`: it lies across a line that divides zones.
+/// - `set_on_another`: two peekaboos lie on each other, or anything on one.
+/// - `set_too_wide`: wider than what is seen at once.
+/// - `row_of_nothing`: none of its sets is there.
+/// - `row_too_many`: as many as wanted do not fit.
+/// - `row_not_closing`: its sets do not come round in whole turns.
+std::vector<Watch> watchPlaces(const PlacedSets& placed);
+
+}  // namespace avrelt
