@@ -56,9 +56,13 @@ ArtPage::ArtPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
   column->addLayout(sources);
   use_ = new QPushButton(tr("Use on this cup"));
   use_->setToolTip(tr("Makes a set of the artwork in hand, at the front of the zone in hand"));
-  column->addWidget(use_);
   more_ = new QPushButton(tr("More"));
   more_->setAccessibleName(tr("More to do with the artworks chosen"));
+  auto* foot = new QHBoxLayout;
+  foot->setSpacing(6);
+  foot->addWidget(use_, 1);
+  foot->addWidget(more_);
+  column->addLayout(foot);
 
   auto* menu = new QMenu(more_);
   joins_[0] = menu->addAction(tr("Join as one shape"), this, [this] { join(JoinKind::together); });

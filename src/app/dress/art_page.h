@@ -20,7 +20,6 @@ class ArtPage : public QWidget {
   QListWidget& list() { return *list_; }
   QPushButton& useButton() { return *use_; }
   /// Stands beside the page's title.
-  QPushButton* moreButton() { return more_; }
   QAction* joinAction(JoinKind kind) const { return joins_[static_cast<std::size_t>(kind)]; }
   QAction* apartAction() const { return apart_; }
   QAction* removeAction() const { return remove_; }

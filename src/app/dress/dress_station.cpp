@@ -41,8 +41,7 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
   artPages_ =
       new Pages(tr("Artwork"), {tr("Art"), tr("Words"), tr("Joined")}, {art_, words_, joined_});
   artPages_->head()->addStretch();
-  artPages_->head()->addWidget(art_->moreButton());
-  addCard(drawer, {}, artPages_, 26);
+  addCard(drawer, {}, artPages_, 22);
   layers_ = new LayerPage(order, fields_);
   addCard(drawer, tr("Its layers, as they are laid"), layers_, 48);
   set_ = new SetPage(order, fields_);

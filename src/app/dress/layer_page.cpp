@@ -55,7 +55,7 @@ LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
   for (QPushButton* small : {up_, down_, remove_}) buttons->addWidget(small);
   buttons->addStretch();
   left->addLayout(buttons);
-  row->addLayout(left, 1);
+  row->addLayout(left, 4);
   pages_ =
       new Pages(tr("The layer in hand"), {tr("Made"), tr("Film")}, {makeHow(fields), makeFilm()});
   pages_->head()->addStretch();
@@ -69,7 +69,7 @@ LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
   more->addWidget(colours_);
   more->addStretch();
   right->addLayout(more);
-  row->addLayout(right, 1);
+  row->addLayout(right, 5);
 
   connect(colours_, &QPushButton::clicked, this, [this] { addColours(order_); });
   const auto onLayer = [this](const auto& act) {
@@ -98,6 +98,8 @@ QWidget* LayerPage::makeHow(FieldSet& fields) {
   lap_ = field(fields, tr("Lap"), "lap", &Layer::lap);
   opening_ = field(fields, tr("Smallest kept"), "smallestOpening", &Layer::smallestOpening);
   corners_ = new Segments(tr("Corners"), {tr("Round"), tr("Sharp")});
+  corners_->setMinimumWidth(corners_->sizeHint().width());
+  for (LengthField* one : {offset_, lap_, opening_}) one->edit()->setMinimumWidth(84);
   cornersBox_ = labelled(tr("Corners"), corners_);
   openings_ = new QComboBox;
   openings_->addItems({tr("kept"), tr("filled")});

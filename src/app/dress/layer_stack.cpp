@@ -31,7 +31,7 @@ Box boxOf(const SetPlan& plan) {
 
 LayerStack::LayerStack(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setFocusPolicy(Qt::StrongFocus);
-  setMinimumSize(220, 110);
+  setMinimumSize(184, 110);
   setAccessibleName(tr("Layers"));
   setAccessibleDescription(tr("Up and down take a layer in hand, Page Up and Page Down move it."));
   auto* seen = new WhenSeen(this, [this] { update(); });
@@ -49,7 +49,7 @@ QRectF LayerStack::sheetAt(int layer) const {
   const int all = std::max(count(), 1);
   const double room = height() - 8.0;
   const double step = std::min(room / all, 74.0);
-  return {6, 4 + step * layer, width() * 0.62 - 10, step - 4};
+  return {6, 4 + step * layer, width() * 0.67 - 10, step - 4};
 }
 
 void LayerStack::take(int layer) {
@@ -100,7 +100,7 @@ void LayerStack::paintStack(QPainter& painter) const {
     painter.setBrush(t.field);
     painter.drawRoundedRect(sheet, 6, 6);
     const QRectF room(sheet.left() + 5, sheet.top() + 4,
-                      std::min(sheet.width() * 0.36, sheet.height() * 2.2), sheet.height() - 8);
+                      std::min(sheet.width() * 0.3, sheet.height() * 2.2), sheet.height() - 8);
     const bool made = plan != nullptr && index < plan->layers().size();
     if (made && !plan->layers()[index].nothing && room.height() > 6) {
       const QColor film = filmOf(*set, index);
@@ -147,7 +147,7 @@ void LayerStack::paintLaid(QPainter& painter) const {
   if (plan == nullptr || plan->layers().empty()) return;
   // The set that plan is of: while a number is refused the present one may have fewer layers.
   const DecalSet* set = &order_.drawnCup().sets.at(static_cast<std::size_t>(plan->set));
-  const QRectF room(width() * 0.62 + 8, 8, width() * 0.38 - 16, height() - 30.0);
+  const QRectF room(width() * 0.67 + 8, 8, width() * 0.33 - 14, height() - 30.0);
   const Fit fit(boxOf(*plan), room);
   for (std::size_t i = plan->layers().size(); i-- > 0;) {
     const LayerPlan& layer = plan->layers()[i];

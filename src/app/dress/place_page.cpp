@@ -22,7 +22,7 @@ PlacePage::PlacePage(Order& order, FieldSet& fields, QWidget* parent)
   places_ = new QComboBox;
   places_->setAccessibleName(tr("Places of this set"));
   places_->view()->setAccessibleName(places_->accessibleName());
-  places_->setMinimumContentsLength(12);
+  places_->setMinimumContentsLength(8);
   places_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   add_ = new QPushButton(tr("+ Place"));
   add_->setToolTip(tr("Puts the set once more on the cup, beside this place"));
@@ -44,6 +44,7 @@ PlacePage::PlacePage(Order& order, FieldSet& fields, QWidget* parent)
   grid->addWidget(at_, 0, 1);
   grid->addWidget(turn_, 0, 2);
   for (int i = 0; i < 3; ++i) grid->setColumnStretch(i, 1);
+  for (LengthField* one : {up_, at_, turn_}) one->edit()->setMinimumWidth(84);
   column->addLayout(grid);
   follows_ = new QCheckBox(tr("Follows the wall"));
   follows_->setToolTip(
@@ -143,8 +144,9 @@ QString PlacePage::roomWords() const {
   const Unit unit = order_.unit();
   QStringList words;
   const auto tell = [&](const QString& what, Length apart) {
-    words << tr("%1 %2").arg(what, apart < Length() ? tr("over by %1").arg(onTape(-apart, unit).mark)
-                                                    : onTape(apart, unit).mark);
+    words << tr("%1 %2").arg(what, apart < Length()
+                                       ? tr("over by %1").arg(onTape(-apart, unit).mark)
+                                       : onTape(apart, unit).mark);
   };
   tell(tr("Rim"), room.rim);
   tell(tr("base"), room.base);
@@ -183,13 +185,13 @@ QString PlacePage::markWords() const {
   const CupPlan* plan = order_.plan();
   const WallMark& mark = now.place->mark;
   const Unit unit = order_.unit();
-  const QString round =
-      abs(mark.fromFront) < Length::mm(0.05) ? tr("on the front")
-      : mark.fromFront > Length()
-          ? tr("%1 right of the front").arg(onTape(mark.fromFront, unit).mark)
-          : tr("%1 left of the front").arg(onTape(-mark.fromFront, unit).mark);
-  QString words = tr("Mark %1 up from the base, %2 down from the rim, %3.")
-                      .arg(onTape(mark.fromBase, unit).mark, onTape(mark.fromRim, unit).mark, round);
+  const QString round = abs(mark.fromFront) < Length::mm(0.05) ? tr("on the front")
+                        : mark.fromFront > Length()
+                            ? tr("%1 right of the front").arg(onTape(mark.fromFront, unit).mark)
+                            : tr("%1 left of the front").arg(onTape(-mark.fromFront, unit).mark);
+  QString words =
+      tr("Mark %1 up from the base, %2 down from the rim, %3.")
+          .arg(onTape(mark.fromBase, unit).mark, onTape(mark.fromRim, unit).mark, round);
   if (plan == nullptr) return words;
   const WallReach& reach = now.place->laid->reach;
   const Length wide = plan->wall.body.radius(mark.fromBase) * (reach.to - reach.from).radians();

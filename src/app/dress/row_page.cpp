@@ -15,6 +15,12 @@
 #include "app/order/place_edits.h"
 
 namespace avrelt {
+namespace {
+
+/// Three of them stand side by side.
+constexpr int narrowField = 84;
+
+}  // namespace
 
 RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
@@ -23,7 +29,7 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   rows_ = new QComboBox;
   rows_->setAccessibleName(tr("Rows of this cup"));
   rows_->view()->setAccessibleName(rows_->accessibleName());
-  rows_->setMinimumContentsLength(10);
+  rows_->setMinimumContentsLength(6);
   rows_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   add_ = new QPushButton(tr("+ Row"));
   add_->setToolTip(tr("Puts the set in hand round the cup"));
@@ -79,6 +85,7 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   grid->addWidget(apart_, 2, 1);
   grid->addWidget(staggered_, 2, 2, Qt::AlignBottom);
   for (int i = 0; i < 3; ++i) grid->setColumnStretch(i, 1);
+  for (LengthField* one : {gap_, up_, at_, apart_}) one->edit()->setMinimumWidth(narrowField);
   body->addLayout(grid);
   column->addWidget(body_);
   words_ = new QLabel;
@@ -92,9 +99,8 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   connect(remove_, &QPushButton::clicked, this, [this] { removeRow(order_); });
   connect(more_->menu(), &QMenu::aboutToShow, this, &RowPage::fillMore);
   connect(count_, &QSpinBox::valueChanged, this, [this](int many) {
-    editRow(order_, tr("Set how many stand in a row"), QStringLiteral("count"), [many](Row& row) {
-      row.count = many == 0 ? std::nullopt : std::optional(many);
-    });
+    editRow(order_, tr("Set how many stand in a row"), QStringLiteral("count"),
+            [many](Row& row) { row.count = many == 0 ? std::nullopt : std::optional(many); });
   });
   connect(lines_, &QSpinBox::valueChanged, this, [this](int many) {
     const Unit unit = order_.unit();
@@ -227,13 +233,14 @@ QString RowPage::rowWords() const {
   if (many == 0) {
     words = tr("Not one fits round the cup.");
   } else if (!plan->fit.fits) {
-    words = tr("%n do not fit: ", nullptr, row->count.value_or(1)) +
-            tr("%n stand, with %1 between them.", nullptr, many)
-                .arg(onTape(plan->fit.gap, unit).mark);
+    words =
+        tr("%n do not fit: ", nullptr, row->count.value_or(1)) +
+        tr("%n stand, with %1 between them.", nullptr, many).arg(onTape(plan->fit.gap, unit).mark);
   } else if (many == 1) {
     words = tr("1 stands, with %1 to itself round the cup.").arg(onTape(plan->fit.gap, unit).mark);
   } else if (row->even) {
-    words = tr("%n stand with %1 between them", nullptr, many).arg(onTape(plan->fit.gap, unit).mark);
+    words =
+        tr("%n stand with %1 between them", nullptr, many).arg(onTape(plan->fit.gap, unit).mark);
     words += plan->fit.most > many
                  ? tr("; with at least %1, %2 is the most.")
                        .arg(onTape(row->gap.length, unit).mark)
@@ -244,8 +251,7 @@ QString RowPage::rowWords() const {
                 .arg(onTape(plan->fit.gap, unit).mark, onTape(plan->leftOver, unit).mark);
   }
   if (plan->fitsAt) {
-    words += QLatin1Char(' ') +
-             tr("At a size of %1 they all would.").arg(onTape(*plan->fitsAt, unit).mark);
+    words += QLatin1Char(' ') + tr("At a size of %1 they all would.").arg(say(*plan->fitsAt, unit));
   }
   if (plan->lines > 1) words += QLatin1Char(' ') + tr("In each of %n lines.", nullptr, plan->lines);
   return words;

@@ -45,7 +45,7 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   sets_ = new QComboBox;
   sets_->setAccessibleName(tr("Sets of this cup"));
   sets_->view()->setAccessibleName(sets_->accessibleName());
-  sets_->setMinimumContentsLength(8);
+  sets_->setMinimumContentsLength(5);
   sets_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   copy_ = new QPushButton(tr("Copy to"));
   copy_->setToolTip(tr("Puts the same set on another cup: the same parts, cut again"));
@@ -122,9 +122,8 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
     editSet(order_, tr("Flip a set"), {}, [on](DecalSet& set) { set.flipped = on; });
   });
   connect(anchor_, &QComboBox::activated, this, [this](int i) {
-    editSet(order_, tr("Place a set by another point"), {}, [i](DecalSet& set) {
-      set.anchor = anchors()[static_cast<std::size_t>(i)].anchor;
-    });
+    editSet(order_, tr("Place a set by another point"), {},
+            [i](DecalSet& set) { set.anchor = anchors()[static_cast<std::size_t>(i)].anchor; });
   });
   connect(growth_, &QCheckBox::clicked, this, [this](bool on) {
     editSet(order_, tr("Allow for coats"), {}, [on](DecalSet& set) { set.allowGrowth = on; });

@@ -110,10 +110,10 @@ void FlatView::paintSeen(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(dotted);
     painter.drawLine(base, rim);
   }
-  painter.setFont(face(12, QFont::DemiBold));
+  painter.setFont(face(12));
   painter.setPen(t.muted);
-  drawWords(painter, fit_(plan.wall.flat.toFlat({plan.wall.inFrame(Angle()), Length()})) +
-                         QPointF(0, 14),
+  drawWords(painter,
+            fit_(plan.wall.flat.toFlat({plan.wall.inFrame(Angle()), Length()})) + QPointF(0, 14),
             tr("seen at once from the front"));
 }
 

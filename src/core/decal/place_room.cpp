@@ -2,33 +2,11 @@
 #include "decal/place_room.h"
 
 #include <algorithm>
-#include <cmath>
+
+#include "divide/flat_outline.h"
 
 namespace avrelt {
 namespace {
-
-/// Arcs of rings are drawn in steps of this.
-constexpr double arcStep = 0.05;
-
-Polyline rolledOut(const Development& flat, const WallLine& line, bool closed) {
-  Polyline result{{}, closed};
-  const std::size_t sides = closed ? line.size() : line.size() - 1;
-  for (std::size_t i = 0; i < sides; ++i) {
-    const WallPoint from = line[i];
-    const WallPoint to = line[(i + 1) % line.size()];
-    const double turn = (to.theta - from.theta).radians();
-    // A side is straight on the wall, an arc in the flat of a cone.
-    const auto steps =
-        flat.taper() == 0 ? 1 : 1 + static_cast<int>(std::min(std::abs(turn) / arcStep, 1000.0));
-    for (int k = 0; k < steps; ++k) {
-      const double share = static_cast<double>(k) / steps;
-      result.points.push_back(flat.toFlat(
-          {from.theta + (to.theta - from.theta) * share, from.s + (to.s - from.s) * share}));
-    }
-  }
-  if (!closed && !line.empty()) result.points.push_back(flat.toFlat(line.back()));
-  return result;
-}
 
 /// Puts the first into the frame and the second beside it, past the seam where that is nearer.
 void keepTogether(WallPoint& here, WallPoint& there) {
@@ -59,7 +37,7 @@ WallLandmarks::WallLandmarks(const Wall& wall, const Divided& divided,
   for (const DivideLine& line : divided.lines) {
     for (const WallLine& stretch : line.stretches) {
       if (stretch.size() < 2) continue;
-      lines.push_back(rolledOut(wall.flat, stretch, false));
+      lines.push_back({inFlat(stretch, false, wall.flat, curveTolerance), false});
       lineIds_.push_back(line.cut + "/" + std::to_string(line.index));
     }
   }
@@ -75,13 +53,9 @@ WallLandmarks::WallLandmarks(const Wall& wall, const Divided& divided,
     const bool round = feature.kind == FeatureKind::footLip;
     const Angle middle = round ? Angle() : wall.inFrame(feature.at);
     const Angle half = round ? Angle::halfTurn() : feature.wide / 2;
-    covered.push_back(rolledOut(wall.flat,
-                                {{middle - half, low},
-                                 {middle + half, low},
-                                 {middle + half, high},
-                                 {middle - half, high}},
-                                true)
-                          .points);
+    covered.push_back(inFlat(
+        {{middle - half, low}, {middle + half, low}, {middle + half, high}, {middle - half, high}},
+        true, wall.flat, curveTolerance));
     featureIds_.push_back(std::to_string(i));
   }
   features_ = EdgeTree(std::move(covered));
@@ -95,8 +69,7 @@ std::optional<Apart> WallLandmarks::nearestOf(const EdgeTree& outline, WallPoint
   // What lies beyond the seam is reached the other way round.
   const Angle over = anchor.theta < Angle() ? Angle::turn() : -Angle::turn();
   for (const Angle shift : {Angle(), over}) {
-    const EdgeTree moved(
-        mapped(outline.shape(), wall_.flat.turning(anchor.theta + shift)));
+    const EdgeTree moved(mapped(outline.shape(), wall_.flat.turning(anchor.theta + shift)));
     const Nearest one = nearest(moved, marks);
     if (found && found->apart <= one.apart) continue;
     WallPoint here = wall_.flat.toWall(one.here);
@@ -133,15 +106,24 @@ PlaceRoom WallLandmarks::roomOf(const EdgeTree& outline, WallPoint anchor,
 
 Apart apartOn(const Development& flat, const EdgeTree& one, WallPoint at, const EdgeTree& other,
               WallPoint otherAt) {
-  const Angle by = (otherAt.theta - at.theta).wrapped();
-  const Nearest found =
-      nearest(one, EdgeTree(mapped(other.shape(), flat.turning(by))));
-  WallPoint here = flat.toWall(found.here);
-  WallPoint there = flat.toWall(found.there);
-  here.theta = here.theta + at.theta;
-  there.theta = there.theta + at.theta;
-  keepTogether(here, there);
-  return {{}, found.apart, here, there};
+  std::optional<Apart> found;
+  for (const Angle by : waysRound(at.theta, otherAt.theta)) {
+    const Nearest near = nearest(one, EdgeTree(mapped(other.shape(), flat.turning(by))));
+    if (found && found->apart <= near.apart) continue;
+    WallPoint here = flat.toWall(near.here);
+    WallPoint there = flat.toWall(near.there);
+    here.theta = here.theta + at.theta;
+    there.theta = there.theta + at.theta;
+    keepTogether(here, there);
+    found = Apart{{}, near.apart, here, there};
+  }
+  return *found;
+}
+
+std::vector<Angle> waysRound(Angle from, Angle to) {
+  const Angle by = (to - from).wrapped();
+  if (abs(by) < Angle::halfTurn() / 2) return {by};
+  return {by, by > Angle() ? by - Angle::turn() : by + Angle::turn()};
 }
 
 }  // namespace avrelt

@@ -24,9 +24,9 @@ struct WallReach {
 
 /// How far a place is from something, and where they are nearest.
 struct Apart {
-  std::string id;  ///< of what it is
-  Length apart;    ///< 0 where it lies on it
-  WallPoint here;  ///< of the place, in the frame
+  std::string id;   ///< of what it is
+  Length apart;     ///< 0 where it lies on it
+  WallPoint here;   ///< of the place, in the frame
   WallPoint there;  ///< beside it, past the seam where it lies beyond
 };
 
@@ -66,7 +66,10 @@ class WallLandmarks {
   std::vector<std::string> featureIds_;
 };
 
-/// Between two places, the second so far round from the first.
+/// How far round it is from one direction to another: the shorter way, and where that is over a
+/// quarter the longer one too, which for wide shapes may be the nearer.
+std::vector<Angle> waysRound(Angle from, Angle to);
+/// Between two places, whichever way round they are nearer.
 Apart apartOn(const Development& flat, const EdgeTree& one, WallPoint at, const EdgeTree& other,
               WallPoint otherAt);
 

@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <set>
 #include <tuple>
 
@@ -385,8 +386,8 @@ class SetPlanner::Work {
       one.mirrored = layer.cutMirrored();
       one.nothing = shape.nothing;
       const Transform mirror = cutting(layer, 1, set.shrinkPercent);
-      const Transform map = mirror * turned(-key.turn) *
-                            Transform{key.across[k], 0, 0, 1, 0, 0} * turned(key.turn);
+      const Transform map =
+          mirror * turned(-key.turn) * Transform{key.across[k], 0, 0, 1, 0, 0} * turned(key.turn);
       one.cut = mapped(shape.shape, map);
       for (const Polygon& mark : shape.marks) one.marks.push_back(mapped(mark, map));
       one.wider = Length::mm(boundsOf(one.cut).width() - boundsOf(shape.shape).width());
@@ -465,8 +466,7 @@ class SetPlanner::Work {
     std::vector<std::shared_ptr<const SetShape>> made;
     made.reserve(sets.size());
     for (const std::size_t i : sets) made.push_back(shape(i, inRow(row, row.up.length)));
-    if (kept.lines.empty() || kept.row != row || kept.made != made ||
-        kept.wallIs != wall_.wallIs) {
+    if (kept.lines.empty() || kept.row != row || kept.made != made || kept.wallIs != wall_.wallIs) {
       kept = {row, made, wall_.wallIs, std::move(plan), {}};
       solve(row, sets, kept);
     }
@@ -483,11 +483,10 @@ class SetPlanner::Work {
       kept.lines.push_back(fitRow(items.back(), row.count, row.gap.length, row.even));
     }
     const auto tightest = [&] {
-      return std::min_element(kept.lines.begin(), kept.lines.end(),
-                              [](const RowFit& a, const RowFit& b) {
-                                return std::make_tuple(a.at.size(), a.gap) <
-                                       std::make_tuple(b.at.size(), b.gap);
-                              });
+      return std::min_element(
+          kept.lines.begin(), kept.lines.end(), [](const RowFit& a, const RowFit& b) {
+            return std::make_tuple(a.at.size(), a.gap) < std::make_tuple(b.at.size(), b.gap);
+          });
     };
     // All lines take as many as the tightest.
     const auto many = static_cast<int>(tightest()->at.size());
@@ -529,8 +528,7 @@ class SetPlanner::Work {
         first = first + (at.size() > 1 ? at[1] : Angle::turn()) / 2;
       }
       for (std::size_t i = 0; i < at.size(); ++i) {
-        Stand one =
-            inRow(row, row.up.length + row.apart.length * static_cast<double>(line));
+        Stand one = inRow(row, row.up.length + row.apart.length * static_cast<double>(line));
         one.id = row.id + "-" + std::to_string(++number);
         one.index = number - 1;
         one.anchor.theta = (first + at[i]).wrapped();
@@ -546,9 +544,9 @@ class SetPlanner::Work {
     for (std::size_t i = 0; i < dressed_.sets.size(); ++i) {
       SetPlan& plan = dressed_.sets[i];
       if (plan.makes.empty()) makeOf(i, plan.made, top() / 2, {});
-      const bool buried = std::any_of(
-          sets_[i].layers.begin(), sets_[i].layers.end(),
-          [](const Layer& layer) { return layer.kind == LayerKind::peekaboo; });
+      const bool buried =
+          std::any_of(sets_[i].layers.begin(), sets_[i].layers.end(),
+                      [](const Layer& layer) { return layer.kind == LayerKind::peekaboo; });
       for (PlacePlan& place : plan.places) {
         place.room = wall_.landmarks.roomOf(place.laid->outline, place.anchor, place.laid->reach);
         all.push_back(&place);
@@ -575,15 +573,17 @@ class SetPlanner::Work {
       for (std::size_t k = 0; k < places.size(); ++k) {
         const EdgeTree& other = places[k]->laid->outline;
         if (k == i || other.empty()) continue;
-        const Angle by = (places[k]->anchor.theta - one.anchor.theta).wrapped();
-        const Point centre = flat.turning(by)(other.centre());
-        others.emplace_back(norm(centre - outline.centre()) - outline.reach() - other.reach(), k);
+        double away = std::numeric_limits<double>::infinity();
+        for (const Angle by : waysRound(one.anchor.theta, places[k]->anchor.theta)) {
+          away = std::min(away, norm(flat.turning(by)(other.centre()) - outline.centre()));
+        }
+        others.emplace_back(away - outline.reach() - other.reach(), k);
       }
       std::sort(others.begin(), others.end());
       for (const auto& [least, k] : others) {
         if (one.room.place && one.room.place->apart.mm() <= least) break;
-        Apart apart = apartOn(flat, outline, one.anchor, places[k]->laid->outline,
-                              places[k]->anchor);
+        Apart apart =
+            apartOn(flat, outline, one.anchor, places[k]->laid->outline, places[k]->anchor);
         if (one.room.place && one.room.place->apart <= apart.apart) continue;
         apart.id = places[k]->id;
         one.room.place = std::move(apart);

@@ -37,14 +37,6 @@ Polygon bent(const Polygon& shape, double curve) {
   return unionOf({result});
 }
 
-Polygon withoutOpenings(const Polygon& shape) {
-  Polygon solid;
-  for (const std::vector<Point>& outline : shape) {
-    if (signedArea(outline) > 0) solid.push_back(outline);
-  }
-  return unionOf({solid});
-}
-
 /// Openings stay where a disc this wide fits in.
 Polygon withOpeningsFrom(const Polygon& shape, Length least) {
   if (least <= Length()) return shape;
@@ -286,6 +278,14 @@ class Maker {
 };
 
 }  // namespace
+
+Polygon withoutOpenings(const Polygon& shape) {
+  Polygon solid;
+  for (const std::vector<Point>& outline : shape) {
+    if (signedArea(outline) > 0) solid.push_back(outline);
+  }
+  return unionOf({solid});
+}
 
 SetShape shapeOf(const DecalSet& set, double curve) {
   return Maker(set, curve)();

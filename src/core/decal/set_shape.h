@@ -26,6 +26,9 @@ struct SetShape {
   bool thickened = false;           ///< whether strokes were drawn wider
 };
 
+/// A shape with its openings filled.
+Polygon withoutOpenings(const Polygon& shape);
+
 /// Works the layers of a set out. `curve` is one over the radius, in mm, of the ring it follows
 /// where the wall is rolled out; 0 for a straight one, positive where the middle of the ring is
 /// below. Nothing for a set whose artwork is gone.

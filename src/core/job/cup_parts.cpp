@@ -9,6 +9,7 @@
 #include "sheet/film_parts.h"
 #include "sheet/key_parts.h"
 #include "sheet/marking_strip.h"
+#include "sheet/place_parts.h"
 #include "sheet/wrap_parts.h"
 
 namespace avrelt {
@@ -142,6 +143,10 @@ std::vector<Part> layersOf(const CupPlan& plan) {
   return parts;
 }
 
+PlaceWork placeWork(const CupPlan& plan) {
+  return {plan.wall, plan.divided, plan.unit, plan.of->name};
+}
+
 /// A purpose and how its parts are made. Nothing is refused there: what could be was, when the cup
 /// was planned.
 struct Maker {
@@ -202,6 +207,18 @@ const std::vector<Maker>& makers() {
        }},
       {{purpose::stripe, {"Stripes", {}}}, stripesOf},
       {{purpose::layer, {"Layers of sets", {}}}, layersOf},
+      {{purpose::placingMask, {"Placing masks", {}}},
+       [](const CupPlan& plan) {
+         std::vector<Part> parts;
+         for (const SetPlan& set : plan.sets) append(parts, placingMasks(set, placeWork(plan)));
+         return used(plan, std::move(parts));
+       }},
+      {{purpose::rowStrip, {"Strips for rows", {}}},
+       [](const CupPlan& plan) {
+         return used(plan, rowStrips(plan.sets, plan.rows, placeWork(plan)));
+       }},
+      {{purpose::peekabooMap, {"Map of peekaboos", {}}},
+       [](const CupPlan& plan) { return used(plan, peekabooMap(plan.sets, placeWork(plan))); }},
       {{purpose::stencil, {"Stencil", {}}},
        [](const CupPlan& plan) { return ofFills(plan, stencilParts); }},
       {{purpose::straight, {"Straight stencil", {}}},

@@ -38,6 +38,8 @@ Sentence numbered(const Sentence& name, int number) {
   return {"%1 %2", {Phrase(name), static_cast<long>(number)}};
 }
 
+}  // namespace
+
 void addShape(Part& part, const Polygon& shape) {
   for (const std::vector<Point>& outline : shape) {
     if (signedArea(outline) < 0) {
@@ -49,8 +51,6 @@ void addShape(Part& part, const Polygon& shape) {
     }
   }
 }
-
-}  // namespace
 
 Sentence layerWords(const DecalSet& set, std::size_t layer) {
   const Layer& one = set.layers[layer];

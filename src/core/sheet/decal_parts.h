@@ -14,6 +14,9 @@ namespace avrelt {
 /// which nothing is left gives none, a set that stands nowhere none.
 std::vector<Part> decalParts(const SetPlan& plan, const DecalSet& set, const std::string& cupName);
 
+/// Adds outlines to a part: its edge, further ones, and openings.
+void addShape(Part& part, const Polygon& shape);
+
 /// What the part of a layer is called, as it is cut for the set's first places, or for others.
 std::string layerPartId(const std::string& set, const std::string& layer, std::size_t make = 0);
 

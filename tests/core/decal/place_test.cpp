@@ -1,0 +1,403 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Where sets stand: level and straight on a cone, room round them over random seams, numbers, cuts
+// that places share, and what is to be watched.
+#include <rapidcheck/catch.h>
+
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "decal/shapes.h"
+#include "job/ids.h"
+#include "job/plan.h"
+#include "watch/place_rules.h"
+
+using namespace avrelt;
+
+namespace {
+
+Layer layerOf(LayerKind kind, double offset = 0) {
+  Layer layer;
+  layer.kind = kind;
+  layer.offset = WrittenLength::mm(offset);
+  return layer;
+}
+
+Place placeAt(double degrees, double up) {
+  Place place;
+  place.at = Angle::degrees(degrees);
+  place.up = WrittenLength::mm(up);
+  return place;
+}
+
+DecalSet setOf(const Artwork& artwork, double wide, std::vector<Place> places,
+               std::vector<Layer> layers = {layerOf(LayerKind::decal)}) {
+  DecalSet set;
+  set.artwork = artwork.id;
+  set.art = SharedArt(artwork);
+  set.size = WrittenLength::mm(wide);
+  set.places = std::move(places);
+  set.layers = std::move(layers);
+  return set;
+}
+
+Artwork named(const std::string& id) {
+  Artwork artwork = shapeArtwork(id);
+  artwork.id = id;
+  return artwork;
+}
+
+/// A bar so wide and tall, its long sides in steps of 1 mm.
+Artwork bar(double wide, double tall) {
+  Artwork artwork;
+  artwork.id = "bar";
+  artwork.name = "bar";
+  std::vector<Point> outline;
+  const int steps = static_cast<int>(wide);
+  for (int i = 0; i <= steps; ++i) outline.push_back({wide * i / steps, 0});
+  for (int i = steps; i >= 0; --i) outline.push_back({wide * i / steps, tall});
+  artwork.areas = {{"#000000", {outline}}};
+  return artwork;
+}
+
+Cup straight() {
+  return newCup("straight", Unit::mm);
+}
+Cup tapered() {
+  Cup cup = newCup("tapered", Unit::mm);
+  cup.blank.stations[1].girth = WrittenLength::mm(290);
+  return cup;
+}
+
+CupPlan planned(Cup cup) {
+  giveIds(cup);
+  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
+  REQUIRE(plan);
+  return *plan;
+}
+
+bool told(const CupPlan& plan, const std::string& rule) {
+  return std::any_of(plan.watches.begin(), plan.watches.end(),
+                     [&](const Watch& watch) { return watch.rule == rule; });
+}
+
+const Watch* watchOf(const CupPlan& plan, const std::string& rule) {
+  for (const Watch& watch : plan.watches) {
+    if (watch.rule == rule) return &watch;
+  }
+  return nullptr;
+}
+
+}  // namespace
+
+TEST_CASE("what follows the wall of a cone lies level, and what stays straight runs off it") {
+  Cup cup = tapered();
+  Place follows = placeAt(20, 90);
+  follows.follows = true;
+  cup.sets = {setOf(bar(120, 6), 120, {follows, placeAt(20, 90)})};
+  const CupPlan plan = planned(cup);
+  const std::vector<PlacePlan>& places = plan.sets[0].places;
+  REQUIRE(places.size() == 2);
+  const WallReach& level = places[0].laid->reach;
+  CHECK(level.low.mm() == Approx(87).margin(0.02));
+  CHECK(level.high.mm() == Approx(93).margin(0.02));
+  // The second way: the flat of a cone is a sector about its apex, where the bar is a straight
+  // tangent; its ends are farther from the apex by Pythagoras.
+  const Development& flat = plan.wall.flat;
+  const double apex = flat.apexDistance(Length::mm(90)).mm();
+  const double outer = std::hypot(apex + 3, 60);
+  const WallReach& off = places[1].laid->reach;
+  CHECK(off.high.mm() == Approx(90 + outer - apex).margin(1e-3));
+  CHECK(off.low.mm() == Approx(87).margin(1e-3));
+  // Round the cup: by the arc, and by the tangent's angle.
+  CHECK((level.to - level.from).radians() ==
+        Approx(120 / flat.radius(Length::mm(90)).mm()).epsilon(1e-4));
+  CHECK((off.to - off.from).radians() ==
+        Approx(2 * std::atan2(60, apex - 3) / flat.taper()).epsilon(1e-4));
+}
+
+TEST_CASE("a set is put on its place by the point that was chosen") {
+  for (const bool taper : {false, true}) {
+    for (const bool follows : {false, true}) {
+      Cup cup = taper ? tapered() : straight();
+      Place place = placeAt(0, 100);
+      place.follows = follows;
+      cup.sets = {setOf(bar(40, 10), 40, {place})};
+      cup.sets[0].anchor = {0.5, 1};
+      const WallReach top = planned(cup).sets[0].places[0].laid->reach;
+      CHECK(top.low.mm() == Approx(90).margin(0.02));
+      if (!taper || follows) CHECK(top.high.mm() == Approx(100).margin(0.02));
+      cup.sets[0].anchor = {0, 0.5};
+      const WallReach left = planned(cup).sets[0].places[0].laid->reach;
+      CHECK(left.from.radians() ==
+            Approx(planned(cup).wall.inFrame(Angle()).radians()).margin(0.01));
+      CHECK(left.low.mm() == Approx(95).margin(taper ? 0.6 : 0.02));
+    }
+  }
+  // Turned a quarter, its left end points down.
+  Cup cup = straight();
+  Place place = placeAt(0, 60);
+  place.turn = Angle::degrees(90);
+  cup.sets = {setOf(bar(40, 10), 40, {place})};
+  cup.sets[0].anchor = {0, 0.5};
+  const WallReach up = planned(cup).sets[0].places[0].laid->reach;
+  CHECK(up.low.mm() == Approx(60).margin(1e-3));
+  CHECK(up.high.mm() == Approx(100).margin(1e-3));
+}
+
+TEST_CASE("the room round a place is the same wherever the seam is, but to the seam") {
+  rc::prop("over seams, cups and places", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    const double first = *rc::gen::inRange(-180, 180);
+    const double second = *rc::gen::inRange(-180, 180);
+    cup.sets = {setOf(named("comet"), *rc::gen::inRange(15, 40), {placeAt(first, 70)}),
+                setOf(named("star"), 22, {placeAt(second, *rc::gen::inRange(40, 110))})};
+    cup.blank.features = {{FeatureKind::handle, Angle::degrees(90), Angle::degrees(20),
+                           WrittenLength::mm(30), WrittenLength::mm(120)}};
+    cup.wrap.seamAt = Angle::degrees(180);
+    const CupPlan one = planned(cup);
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    const CupPlan other = planned(cup);
+    for (std::size_t i = 0; i < 2; ++i) {
+      const PlaceRoom& a = one.sets[i].places[0].room;
+      const PlaceRoom& b = other.sets[i].places[0].room;
+      RC_ASSERT(std::abs((a.rim - b.rim).mm()) < 1e-6);
+      RC_ASSERT(std::abs((a.base - b.base).mm()) < 1e-6);
+      RC_ASSERT(a.place.has_value() && b.place.has_value());
+      RC_ASSERT(std::abs((a.place->apart - b.place->apart).mm()) < 1e-6);
+      RC_ASSERT(a.feature.has_value() && b.feature.has_value());
+      RC_ASSERT(std::abs((a.feature->apart - b.feature->apart).mm()) < 1e-3);
+      // Crossing the seam and touching it are one.
+      const WallReach& reach = other.sets[i].places[0].laid->reach;
+      const bool over = reach.from < -Angle::halfTurn() || reach.to > Angle::halfTurn();
+      RC_ASSERT(over == (b.seam.apart == Length()));
+    }
+    // The two tell the same of each other.
+    RC_ASSERT(
+        std::abs((one.sets[0].places[0].room.place->apart - one.sets[1].places[0].room.place->apart)
+                     .mm()) < 1e-6);
+  });
+}
+
+TEST_CASE("on a cylinder distances are those of the rolled out paper") {
+  Cup cup = straight();
+  const CupPlan bare = planned(cup);
+  const double around = bare.wall.flat.aroundBase().mm();
+  const double wall = bare.wall.body.wall().mm();
+  // Two discs of 20 mm, 50 mm round and 30 mm up from each other.
+  cup.sets = {setOf(named("full_moon"), 20, {placeAt(0, 60), placeAt(50 / around * 360, 90)})};
+  const CupPlan plan = planned(cup);
+  const PlaceRoom& room = plan.sets[0].places[0].room;
+  CHECK(room.place->apart.mm() == Approx(std::hypot(50, 30) - 20).margin(0.01));
+  CHECK(room.base.mm() == Approx(50).margin(0.01));
+  CHECK(room.rim.mm() == Approx(wall - 70).margin(0.01));
+  CHECK(room.seam.apart.mm() == Approx(around / 2 - 10).margin(0.01));
+  CHECK(plan.sets[0].places[0].mark.fromRim.mm() == Approx(wall - 60));
+  CHECK(plan.sets[0].places[1].mark.fromFront.mm() == Approx(50));
+  CHECK(plan.sets[0].places[1].mark.fromSeam.mm() == Approx(around / 2 - 50));
+}
+
+TEST_CASE("peekaboos are numbered from the seam round, and have a copy of each layer a place") {
+  Cup cup = straight();
+  std::vector<Place> places{placeAt(100, 60), placeAt(-100, 60), placeAt(10, 60)};
+  cup.sets = {setOf(named("full_moon"), 20, places,
+                    {layerOf(LayerKind::ring, 1.5), layerOf(LayerKind::peekaboo)}),
+              setOf(named("star"), 20, {placeAt(50, 120)})};
+  cup.sets[0].layers[0].spares = 1;
+  const CupPlan plan = planned(cup);
+  CHECK(plan.sets[0].places[0].number == 3);
+  CHECK(plan.sets[0].places[1].number == 1);
+  CHECK(plan.sets[0].places[2].number == 2);
+  CHECK(plan.sets[1].places[0].number == 0);
+  const std::vector<Part>& parts = plan.parts(purpose::layer);
+  REQUIRE(parts.size() == 3);
+  CHECK(parts[0].copies == 3);
+  // F15: one spare ring is cut; common practice, no published source.
+  CHECK(parts[0].spares == 1);
+  CHECK(parts[1].copies == 3);
+  CHECK(parts[2].copies == 1);
+  // From another seam they are counted from there.
+  cup.wrap.seamAt = Angle::degrees(0);
+  CHECK(planned(cup).sets[0].places[2].number == 1);
+}
+
+TEST_CASE("places share a cut where it comes out the same, and have their own where not") {
+  Cup cup = tapered();
+  Place low = placeAt(0, 40);
+  Place high = placeAt(90, 120);
+  Place straightOne = placeAt(180, 80);
+  low.follows = high.follows = true;
+  cup.sets = {setOf(named("crescent"), 40, {low, high, straightOne, placeAt(-90, 40)})};
+  const CupPlan plan = planned(cup);
+  // Two rings of other curves, and one cut for both straight ones.
+  CHECK(plan.sets[0].makes.size() == 3);
+  CHECK(plan.parts(purpose::layer).size() == 3);
+  int copies = 0;
+  for (const Part& part : plan.parts(purpose::layer)) copies += part.copies;
+  CHECK(copies == 4);
+  // Laid at later coats than its mate, what stands turned is wider along another of its sides.
+  Cup grown = straight();
+  for (int i = 0; i < 4; ++i) {
+    grown.buildUp.coats.push_back({.kind = CoatKind::resin, .mixed = Volume::ml(30)});
+  }
+  Place turned = placeAt(90, 80);
+  turned.turn = Angle::degrees(90);
+  grown.sets = {setOf(named("crescent"), 60, {placeAt(0, 80), turned},
+                      {layerOf(LayerKind::ring, 1.5), layerOf(LayerKind::peekaboo)})};
+  giveIds(grown);
+  grown.buildUp.laid = {{grown.sets[0].layers[0].id, 4, {}}};
+  const CupPlan wide = planned(grown);
+  REQUIRE(wide.sets[0].makes.size() == 2);
+  const Box plain = boundsOf(wide.sets[0].makes[0].layers[0].shape);
+  const Box upright = boundsOf(wide.sets[0].makes[0].layers[0].cut);
+  const Box lying = boundsOf(wide.sets[0].makes[1].layers[0].cut);
+  CHECK(upright.width() > plain.width() + 0.2);
+  CHECK(upright.height() == Approx(plain.height()));
+  CHECK(lying.width() == Approx(plain.width()));
+  CHECK(lying.height() > plain.height() + 0.2);
+  CHECK_FALSE(told(wide, "set_odd_layer"));
+}
+
+TEST_CASE("what is seen at once is as wide as the cup, and things look as their shadow falls") {
+  const CupPlan plan = planned(straight());
+  const Body& body = plan.wall.body;
+  const Length s = Length::mm(60);
+  const double radius = body.radius(s).mm();
+  CHECK(seenAtOnce(body, s).mm() == Approx(2 * radius));
+  rc::prop("by an orthographic view of the places themselves", [&] {
+    const double wide = *rc::gen::inRange(1, 4000) / 1000.0 * radius;
+    double low = 0;
+    double high = 0;
+    for (int i = 0; i <= 2000; ++i) {
+      const double theta = (i / 2000.0 - 0.5) * wide / radius;
+      if (std::cos(theta) < 0) continue;
+      const SpacePoint p = body.toSpace({Angle::radians(theta), s});
+      low = std::min(low, p.x);
+      high = std::max(high, p.x);
+    }
+    RC_ASSERT(std::abs(looksAcross(body, s, Length::mm(wide)).mm() - (high - low)) < 1e-3 * radius);
+  });
+  Cup cup = straight();
+  cup.sets = {setOf(bar(90, 5), 2 * radius + 2, {placeAt(0, 60)})};
+  CHECK(told(planned(cup), "set_too_wide"));
+  cup.sets[0].size = WrittenLength::mm(2 * radius - 1);
+  CHECK_FALSE(told(planned(cup), "set_too_wide"));
+}
+
+TEST_CASE("what lies under a handle, across a line, or nowhere is told once with its place") {
+  rc::prop("over seams", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    const int handle = *rc::gen::inRange(-180, 180);
+    cup.blank.features = {{FeatureKind::handle, Angle::degrees(handle), Angle::degrees(30),
+                           WrittenLength::mm(40), WrittenLength::mm(120)}};
+    cup.sets = {setOf(named("star"), 20, {placeAt(handle + 90, 80), placeAt(handle, 80)})};
+    const CupPlan on = planned(cup);
+    RC_ASSERT(told(on, "set_under_handle"));
+    RC_ASSERT(watchOf(on, "set_under_handle")->field == "sets[0].places[1].at");
+    cup.sets[0].places.pop_back();
+    RC_ASSERT(!told(planned(cup), "set_under_handle"));
+    cup.sets[0].places.clear();
+    const CupPlan nowhere = planned(cup);
+    RC_ASSERT(told(nowhere, "set_no_place"));
+    RC_ASSERT(nowhere.parts(purpose::layer).empty());
+  });
+  Cup cup = straight();
+  cup.sets = {setOf(named("full_moon"), 20, {placeAt(0, 60), placeAt(10, 60)},
+                    {layerOf(LayerKind::peekaboo)})};
+  CHECK(told(planned(cup), "set_on_another"));
+  cup.sets[0].places[1].at = Angle::degrees(90);
+  CHECK_FALSE(told(planned(cup), "set_on_another"));
+}
+
+TEST_CASE("a row stands as it is asked for, over random seams") {
+  rc::prop("its gaps, its start and its heights", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.sets = {setOf(named("star"), 18, {}), setOf(named("heart"), 14, {})};
+    giveIds(cup);
+    Row row;
+    row.sets = {cup.sets[0].id, cup.sets[1].id};
+    row.count = 2 * *rc::gen::inRange(1, 5);
+    row.gap = WrittenLength::mm(3);
+    row.at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    row.up = WrittenLength::mm(50);
+    row.start = static_cast<RowStart>(*rc::gen::inRange(0, 4));
+    row.lines = *rc::gen::inRange(1, 3);
+    row.apart = WrittenLength::mm(40);
+    cup.rows = {row};
+    const CupPlan plan = planned(cup);
+    RC_ASSERT(plan.rows.size() == 1);
+    RC_ASSERT(plan.rows[0].fit.fits);
+    std::vector<const PlacePlan*> line;
+    for (const SetPlan& set : plan.sets) {
+      for (const PlacePlan& place : set.places) {
+        RC_ASSERT(place.row == plan.rows[0].id);
+        if (place.index < *row.count) {
+          line.push_back(&place);
+          RC_ASSERT(std::abs(place.anchor.s.mm() - 50) < 1e-9);
+        } else {
+          RC_ASSERT(std::abs(place.anchor.s.mm() - 90) < 1e-9);
+        }
+        RC_ASSERT(place.room.place->apart.mm() >= 3 - 1e-3);
+      }
+    }
+    RC_ASSERT(static_cast<int>(line.size()) == *row.count);
+    std::sort(line.begin(), line.end(),
+              [](const PlacePlan* a, const PlacePlan* b) { return a->index < b->index; });
+    const auto between = [](Angle a, Angle b) { return abs((a - b).wrapped()).radians(); };
+    const Angle first = line.front()->mark.onCup;
+    const Angle last = line.back()->mark.onCup;
+    const Angle closing = Angle::radians(std::fmod((first - last).radians() + 4 * M_PI, 2 * M_PI));
+    const Angle gap = last + closing / 2;
+    if (row.start == RowStart::first) RC_ASSERT(between(first, row.at) < 1e-6);
+    if (row.start == RowStart::gap && *row.count > 1) RC_ASSERT(between(gap, row.at) < 1e-6);
+    if (row.start == RowStart::middle && *row.count > 1) {
+      RC_ASSERT(between(gap + Angle::halfTurn(), row.at) < 1e-6);
+    }
+    if (row.start == RowStart::seam && *row.count > 1) {
+      RC_ASSERT(between(gap, cup.wrap.seamAt) < 1e-6);
+    }
+  });
+}
+
+TEST_CASE("a row that does not fit stands as far as it does, and says at which size it would") {
+  Cup cup = straight();
+  cup.sets = {setOf(named("full_moon"), 30, {},
+                    {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 2)})};
+  giveIds(cup);
+  Row row;
+  row.sets = {cup.sets[0].id};
+  row.count = 12;
+  row.gap = WrittenLength::mm(5);
+  row.up = WrittenLength::mm(60);
+  cup.rows = {row};
+  const CupPlan plan = planned(cup);
+  CHECK_FALSE(plan.rows[0].fit.fits);
+  CHECK(static_cast<int>(plan.sets[0].places.size()) == plan.rows[0].fit.most);
+  CHECK(told(plan, "row_too_many"));
+  REQUIRE(plan.rows[0].fitsAt);
+  // On a cylinder: 12 discs with their backing and gaps go round; straight sides of the polygon are
+  // nothing against that.
+  const double around = plan.wall.flat.aroundBase().mm();
+  CHECK(plan.rows[0].fitsAt->mm() == Approx(around / 12 - 5 - 4).epsilon(2e-3));
+  cup.sets[0].size = WrittenLength{*plan.rows[0].fitsAt, {}};
+  CHECK(planned(cup).rows[0].fit.fits);
+  cup.rows[0].count = 0;
+  giveIds(cup);
+  const CheckedAll<CupPlan> refused = planCup(cup, Unit::mm);
+  REQUIRE_FALSE(refused);
+  CHECK(refused.error().front().field == "rows[0].count");
+  cup.rows[0].count = 5;
+  cup.rows[0].sets = {"gone"};
+  CHECK(told(planned(cup), "row_of_nothing"));
+}
+
+TEST_CASE("two hundred places at one point are planned and told") {
+  Cup cup = straight();
+  cup.sets = {setOf(named("star"), 12, std::vector<Place>(200, placeAt(30, 60)),
+                    {layerOf(LayerKind::peekaboo)})};
+  const CupPlan plan = planned(cup);
+  CHECK(plan.sets[0].places.size() == 200);
+  CHECK(told(plan, "set_on_another"));
+  CHECK(plan.sets[0].makes.size() == 1);
+}
