@@ -112,7 +112,7 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   dress.setPages().show(avrelt::DressStation::ofSet);
   window.order().setUnit(avrelt::Unit::inch);
   window.order().choose(cups > 1 ? 1 : 0);
-  dress.setPages().show(avrelt::DressStation::ofPlace);
+  dress.setPages().show(avrelt::DressStation::ofScatter);
   picture("dress");
   window.order().choose(0);
   dress.setPages().show(avrelt::DressStation::ofRow);
@@ -123,10 +123,6 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   window.cutStation().choose(avrelt::purpose::markingStrip);
   picture("cut-strip");
   window.goToStation(avrelt::MainWindow::gauge);
-  window.order().setMeasure(avrelt::GaugeLine::overlap, avrelt::Length::inches(9));
-  window.gaugeStation().goTo(avrelt::fieldOf(avrelt::GaugeLine::overlap));
-  picture("fault");
-  window.order().history()->undo();
   window.order().choose(cups - 1);
   avrelt::useTheme(avrelt::Theme::dark());
   picture("dark");

@@ -14,6 +14,7 @@ constexpr std::size_t mostAreas = 2000;
 constexpr int mostColours = 12;
 constexpr int mostSpeck = 10'000;
 constexpr int mostSpares = 50;
+constexpr int mostSeed = 1'000'000;
 
 constexpr const char* joinKinds[] = {"together", "without", "common", "stacked"};
 constexpr const char* aligns[] = {"left", "middle", "right"};
@@ -225,6 +226,18 @@ Json written(const Place& place) {
   return object;
 }
 
+std::vector<std::string> setIds(ObjectReader& object) {
+  std::vector<std::string> ids;
+  object.list("sets", [&](const Json& item, const std::string& path) {
+    if (item.is_string()) {
+      ids.push_back(item.get<std::string>());
+    } else {
+      object.fault(path, {"The id of a set is wanted, such as \"set-1\".", {}});
+    }
+  });
+  return ids;
+}
+
 }  // namespace
 
 Artwork artworkMembers(ObjectReader object, Unit unit) {
@@ -363,13 +376,7 @@ Row rowMembers(ObjectReader object, Unit unit) {
   Row row;
   row.count.reset();
   object.id(row.id);
-  object.list("sets", [&](const Json& item, const std::string& path) {
-    if (item.is_string()) {
-      row.sets.push_back(item.get<std::string>());
-    } else {
-      object.fault(path, {"The id of a set is wanted, such as \"set-1\".", {}});
-    }
-  });
+  row.sets = setIds(object);
   if (object.find("count") != nullptr) {
     row.count = 1;
     object.wholeNumber("count", mostInLine, *row.count);
@@ -409,6 +416,64 @@ Json written(const Row& row) {
   if (row.apart.length != Length()) object["lines_apart"] = written(row.apart);
   if (row.staggered) object["staggered"] = true;
   addKept(object, row.kept);
+  return object;
+}
+
+Scatter scatterMembers(ObjectReader object, Unit unit) {
+  Scatter scatter;
+  object.id(scatter.id);
+  scatter.sets = setIds(object);
+  object.text("zone", scatter.zone);
+  object.wholeNumber("seed", mostSeed, scatter.seed);
+  object.wholeNumber("count", mostScattered, scatter.count);
+  object.real("cover_percent", 0, 80, scatter.coverPercent);
+  object.length("gap", unit, scatter.gap);
+  object.length("away", unit, scatter.away);
+  object.real("smallest_percent", 10, 100, scatter.smallestPercent);
+  object.degrees("turns", 0, 180, scatter.turns);
+  object.choice("density",
+                {{"even", ScatterDensity::even},
+                 {"rim", ScatterDensity::rim},
+                 {"base", ScatterDensity::base},
+                 {"front", ScatterDensity::front}},
+                scatter.density);
+  object.truth("whole", scatter.whole);
+  object.truth("off_seam", scatter.offSeam);
+  object.list("items", [&](const Json& item, const std::string& path) {
+    ObjectReader one = object.on(item, path);
+    ScatterItem read;
+    one.text("set", read.set);
+    one.real("percent", 1, 1000, read.percent);
+    read.place = placeMembers(one, unit);
+    scatter.items.push_back(std::move(read));
+  });
+  scatter.kept = object.kept();
+  return scatter;
+}
+
+Json written(const Scatter& scatter) {
+  Json object = Json::object();
+  if (!scatter.id.empty()) object["id"] = scatter.id;
+  object["sets"] = scatter.sets;
+  if (!scatter.zone.empty()) object["zone"] = scatter.zone;
+  object["seed"] = scatter.seed;
+  object["count"] = scatter.count;
+  if (scatter.coverPercent > 0) object["cover_percent"] = number(scatter.coverPercent);
+  object["gap"] = written(scatter.gap);
+  if (scatter.away.length != Length()) object["away"] = written(scatter.away);
+  object["smallest_percent"] = number(scatter.smallestPercent);
+  object["turns"] = number(degreesOf(scatter.turns));
+  if (scatter.density != ScatterDensity::even) object["density"] = densityName(scatter.density);
+  if (!scatter.whole) object["whole"] = false;
+  if (scatter.offSeam) object["off_seam"] = true;
+  object["items"] = Json::array();
+  for (const ScatterItem& item : scatter.items) {
+    Json one = written(item.place);
+    one["set"] = item.set;
+    if (item.percent != 100) one["percent"] = number(item.percent);
+    object["items"].push_back(std::move(one));
+  }
+  addKept(object, scatter.kept);
   return object;
 }
 

@@ -3,11 +3,13 @@
 
 #include "decal/decal_set.h"
 #include "decal/row.h"
+#include "decal/scatter.h"
 #include "files/object_reader.h"
 
 namespace avrelt {
 
-/// The members of `artworks` and of a cup's `sets` and `rows`; what this version does not know is kept.
+/// The members of `artworks` and of a cup's `sets`, `rows` and `scatters`; what this version does
+/// not know is kept.
 Artwork artworkMembers(ObjectReader object, Unit unit);
 Json written(const Artwork& artwork);
 /// One artwork as a text of its own, as the shop keeps it.
@@ -18,5 +20,7 @@ DecalSet setMembers(ObjectReader object, Unit unit);
 Json written(const DecalSet& set);
 Row rowMembers(ObjectReader object, Unit unit);
 Json written(const Row& row);
+Scatter scatterMembers(ObjectReader object, Unit unit);
+Json written(const Scatter& scatter);
 
 }  // namespace avrelt

@@ -170,6 +170,14 @@ class DocumentReader {
                      {"A cup takes up to %1 rows.", {static_cast<long>(Document::mostRows)}});
       }
     });
+    object.list("scatters", [&](const Json& item, const std::string& place) {
+      if (cup.scatters.size() < Document::mostScatters) {
+        cup.scatters.push_back(scatterMembers(on(item, place), document_.units));
+      } else {
+        object.fault(
+            place, {"A cup takes up to %1 scatters.", {static_cast<long>(Document::mostScatters)}});
+      }
+    });
     object.list("cuts", [&](const Json& item, const std::string& place) {
       cup.cuts.push_back(readCut(on(item, place), cup.buildUp.coats));
     });
@@ -489,6 +497,10 @@ Json written(const Cup& cup) {
   if (!cup.rows.empty()) {
     object["rows"] = Json::array();
     for (const Row& row : cup.rows) object["rows"].push_back(written(row));
+  }
+  if (!cup.scatters.empty()) {
+    object["scatters"] = Json::array();
+    for (const Scatter& scatter : cup.scatters) object["scatters"].push_back(written(scatter));
   }
   if (!cup.cuts.empty()) {
     object["cuts"] = Json::array();

@@ -399,18 +399,18 @@ Json placeJson(const CupPlan& cup, const SetPlan& set, const PlacePlan& place) {
   json["id"] = place.id;
   json["set"] = set.id;
   json["row"] = place.row.empty() ? Json() : Json(place.row);
+  json["scatter"] = place.scatter.empty() ? Json() : Json(place.scatter);
+  json["percent"] = rounded(place.percent);
   json["on_cup_deg"] = rounded(place.mark.onCup.degrees());
   json["up_mm"] = rounded(place.anchor.s.mm());
   json["turn_deg"] = rounded(place.turn.degrees());
   json["follows_wall"] = place.follows;
-  json["outlines_mm"] = outlinesJson(
-      mapped(place.laid->outline.shape(), cup.wall.flat.turning(place.anchor.theta)));
-  json["clearances_mm"] = {{"rim", rounded(room.rim.mm())},
-                           {"base", rounded(room.base.mm())},
-                           {"seam", rounded(room.seam.apart.mm())},
-                           {"line", apartJson(room.line)},
-                           {"covered", apartJson(room.feature)},
-                           {"nearest", apartJson(room.place)}};
+  json["outlines_mm"] =
+      outlinesJson(mapped(place.laid->outline.shape(), cup.wall.flat.turning(place.anchor.theta)));
+  json["clearances_mm"] = {
+      {"rim", rounded(room.rim.mm())},         {"base", rounded(room.base.mm())},
+      {"seam", rounded(room.seam.apart.mm())}, {"line", apartJson(room.line)},
+      {"covered", apartJson(room.feature)},    {"nearest", apartJson(room.place)}};
   json["zone"] = room.zone.empty() ? Json() : Json(room.zone);
   json["marks"] = markJson(place.mark);
   return json;
@@ -556,11 +556,20 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     }
     json["places"] = Json::array();
     for (const SetPlan& set : cup.sets) {
-      for (const PlacePlan& place : set.places) json["places"].push_back(placeJson(cup, set, place));
+      for (const PlacePlan& place : set.places)
+        json["places"].push_back(placeJson(cup, set, place));
     }
     json["rows"] = Json::array();
     for (const RowPlan& row : cup.rows) json["rows"].push_back(rowJson(cup, row));
     json["pairs"] = pairsJson(cup);
+    json["coverage"] = Json::array();
+    for (const Zone& zone : cup.divided.zones) {
+      const auto covered = cup.covered.find(zone.id);
+      if (covered == cup.covered.end()) continue;
+      json["coverage"].push_back({{"zone", zone.letter},
+                                  {"sets_mm2", rounded(covered->second.mm2())},
+                                  {"share", rounded(covered->second.mm2() / zone.area.mm2())}});
+    }
     json["parts"] = Json::array();
     for (const Purpose& purpose : purposes()) {
       for (const Part& part : cup.parts(purpose.id)) json["parts"].push_back(partJson(part));

@@ -9,7 +9,7 @@
 #include "app/application.h"
 #include "app/dress/picture_dialog.h"
 #include "app/dress/shape_dialog.h"
-#include "app/order/set_edits.h"
+#include "app/order/scatter_edits.h"
 #include "decal/shapes.h"
 
 using namespace avrelt;
@@ -408,4 +408,135 @@ TEST_CASE("thin strokes are thickened and specks dropped by a tick, on the Blade
   CHECK(open.plan().fit().stroke->width >= Length::mm(0.98));
   open.dress().bladePage().drop().click();
   CHECK(open.set().drop);
+}
+
+TEST_CASE("a set is put on the cup once more, typed, picked and taken away again") {
+  DressWindow open;
+  open.shape("star");
+  open.type("set.size", "1 in");
+  open.dress().setPages().show(DressStation::ofPlace);
+  PlacePage& page = open.dress().placePage();
+  page.addButton().click();
+  REQUIRE(open.set().places.size() == 2);
+  CHECK(page.places().count() == 2);
+  CHECK(page.places().currentIndex() == 1);
+  open.type("place.at", "120");
+  open.type("place.up", "2 1/4 in");
+  CHECK(open.set().places[1].at.degrees() == Approx(120));
+  CHECK(open.set().places[1].up.text == "2 1/4 in");
+  CHECK(open.set().places[0].at.degrees() == Approx(0).margin(1e-9));
+  CHECK(page.room().text().contains(QStringLiteral("base 1 3/4 in")));
+  page.follows().click();
+  CHECK(open.set().places[1].follows);
+  // The other one is taken on the flat by keys, and moved by a mark of the tape.
+  FlatView& flat = open.window.flat();
+  flat.setFocus();
+  QTest::keyClick(&flat, Qt::Key_PageUp);
+  CHECK(page.places().currentIndex() == 0);
+  const Length up = open.set().places[0].up.length;
+  QTest::keyClick(&flat, Qt::Key_Up);
+  CHECK((open.set().places[0].up.length - up).inches() == Approx(1.0 / 16));
+  page.removeButton().click();
+  REQUIRE(open.set().places.size() == 1);
+  CHECK(open.set().places[0].at.degrees() == Approx(120));
+  page.removeButton().click();
+  CHECK(open.set().places.empty());
+  CHECK(open.told().contains(QStringLiteral("stands nowhere")));
+  page.addButton().click();
+  CHECK(open.set().places.size() == 1);
+  while (open.order().history()->canUndo()) open.order().history()->undo();
+  CHECK(open.cup().sets.empty());
+}
+
+TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {
+  DressWindow open;
+  open.shape("full_moon");
+  open.type("set.size", "1 in");
+  open.dress().setPages().show(DressStation::ofRow);
+  RowPage& page = open.dress().rowPage();
+  page.addButton().click();
+  REQUIRE(open.cup().rows.size() == 1);
+  // The set's one place became the row's first.
+  CHECK(open.set().places.empty());
+  const int before = static_cast<int>(open.plan().places.size());
+  CHECK(before >= 6);
+  page.count().setValue(5);
+  CHECK(open.plan().places.size() == 5);
+  CHECK(page.words().text().startsWith(QStringLiteral("5 stand with")));
+  page.count().setValue(60);
+  CHECK(page.words().text().startsWith(QStringLiteral("60 do not fit")));
+  CHECK(open.told().contains(QStringLiteral("60 of a row do not fit")));
+  page.count().setValue(8);
+  growToFit(open.order());
+  CHECK(open.plan().places.size() == 8);
+  const Length fits = open.set().size.length;
+  open.type("set.size", (QString::number(fits.inches() + 1.0 / 32) + " in").toUtf8().constData());
+  CHECK(open.plan().places.size() < 8);
+  open.order().history()->undo();
+  // Moved by one of its places, all go along.
+  const StandingSet one = {&open.plan(), &open.plan().places[3]};
+  pickPlace(open.order(), one);
+  const Angle at = open.plan().places[0].anchor.theta;
+  const Length up = open.plan().places[0].anchor.s;
+  nudgePlace(open.order(), 2, -3);
+  CHECK((open.plan().places[0].anchor.theta - at).degrees() > 0.5);
+  CHECK((up - open.plan().places[0].anchor.s).inches() == Approx(3.0 / 16));
+  CHECK(open.plan().places[7].anchor.s == open.plan().places[0].anchor.s);
+  // A place of a row is not removed alone.
+  removePlace(open.order());
+  CHECK(open.plan().places.size() == 8);
+  open.type("row.gap", "9 ft");
+  CHECK_FALSE(open.order().faults().empty());
+  open.type("row.gap", "1/4 in");
+  CHECK(open.order().faults().empty());
+  releaseRow(open.order());
+  CHECK(open.cup().rows.empty());
+  CHECK(open.set().places.size() == 8);
+  open.order().history()->undo();
+  CHECK(open.cup().rows.size() == 1);
+  page.removeButton().click();
+  CHECK(open.cup().rows.empty());
+}
+
+TEST_CASE("a set is scattered, thrown again in whole and in part, and moved by hand") {
+  DressWindow open;
+  open.shape("spark");
+  open.type("set.size", "3/8 in");
+  open.dress().setPages().show(DressStation::ofScatter);
+  ScatterPage& page = open.dress().scatterPage();
+  page.addButton().click();
+  REQUIRE(open.cup().scatters.size() == 1);
+  CHECK(open.cup().scatters[0].items.size() == 40);
+  CHECK(open.set().places.empty());
+  CHECK(page.words().text().startsWith(QStringLiteral("40 are thrown.")));
+  page.count().setValue(25);
+  CHECK(open.cup().scatters[0].items.size() == 25);
+  const std::vector<ScatterItem> first = open.cup().scatters[0].items;
+  throwAllAgain(open.order());
+  CHECK(open.cup().scatters[0].items != first);
+  // One by the mouse's hand, and one thrown again: the others stay.
+  const std::vector<ScatterItem> second = open.cup().scatters[0].items;
+  pickPlace(open.order(), {&open.plan(), open.plan().placeCalled(second[4].place.id)});
+  nudgePlace(open.order(), 8, 0);
+  CHECK(open.cup().scatters[0].items[4].place.at != second[4].place.at);
+  pickPlace(open.order(), {&open.plan(), open.plan().placeCalled(second[9].place.id)});
+  throwAgain(open.order());
+  for (std::size_t i = 0; i < second.size(); ++i) {
+    CHECK((open.cup().scatters[0].items[i] == second[i]) == (i != 4 && i != 9));
+  }
+  // One of it is taken away like any place.
+  removePlace(open.order());
+  CHECK(open.cup().scatters[0].items.size() == 24);
+  page.cover().setValue(6);
+  CHECK(open.cup().scatters[0].items.size() > 25);
+  page.whole().click();
+  CHECK_FALSE(open.cup().scatters[0].whole);
+  open.type("scatter.gap", "12 ft");
+  CHECK_FALSE(open.order().faults().empty());
+  open.type("scatter.gap", "1/8 in");
+  CHECK(open.order().faults().empty());
+  page.removeButton().click();
+  CHECK(open.cup().scatters.empty());
+  while (open.order().history()->canUndo()) open.order().history()->undo();
+  CHECK(open.cup().sets.empty());
 }

@@ -91,6 +91,21 @@ Document full() {
   row.apart = WrittenLength::mm(30);
   row.staggered = true;
   document.cups[0].rows = {row, Row{.sets = {"set-1"}, .count = std::nullopt}};
+  Scatter scatter;
+  scatter.sets = {"set-1"};
+  scatter.zone = "body";
+  scatter.seed = 7;
+  scatter.count = 9;
+  scatter.coverPercent = 12.5;
+  scatter.gap = WrittenLength::mm(2);
+  scatter.away = WrittenLength::mm(3);
+  scatter.smallestPercent = 50;
+  scatter.turns = Angle::degrees(20);
+  scatter.density = ScatterDensity::base;
+  scatter.whole = false;
+  scatter.offSeam = true;
+  scatter.items = {{place, "set-1", 75}};
+  document.cups[0].scatters = {scatter};
   giveIds(document.cups[0]);
   referToArt(document);
   return document;
@@ -151,15 +166,13 @@ TEST_CASE("faults of artworks and sets are told by their place") {
   CHECK(faultOf(withSets(square, R"({"anchor": {"up": 2}})")) == "cups[0].sets[0].anchor.up");
   CHECK(faultOf(withSets(square, R"({}], "rows": [{"sets": [3]})")) == "cups[0].rows[0].sets[0]");
   CHECK(faultOf(withSets(square, R"({}], "rows": [{"count": 999})")) == "cups[0].rows[0].count");
-  CHECK(faultOf(withSets(square, R"({}], "rows": [{"start": "back"})")) ==
-        "cups[0].rows[0].start");
+  CHECK(faultOf(withSets(square, R"({}], "rows": [{"start": "back"})")) == "cups[0].rows[0].start");
   CHECK(faultOf(withSets(square, R"({"id": "s"}, {"id": "s"})")) == "cups[0].sets[1].id");
 }
 
-TEST_CASE("the one place that older orders told becomes the first")
-{
-  const auto read = readDocument(withSets(
-      square, R"({"artwork": "a", "at": 30, "up": "2 in", "follows_ring": true},
+TEST_CASE("the one place that older orders told becomes the first") {
+  const auto read = readDocument(
+      withSets(square, R"({"artwork": "a", "at": 30, "up": "2 in", "follows_ring": true},
                  {"artwork": "a", "places": []})"));
   REQUIRE(read);
   const std::vector<DecalSet>& sets = read->document.cups[0].sets;

@@ -115,7 +115,8 @@ TEST_CASE("the same order gives the same files, byte for byte") {
 TEST_CASE("every cup's pieces come as SVG and PDF, with what its lines need where it is divided") {
   const auto files = outputsOf(demoPlan());
   REQUIRE(files.has_value());
-  CHECK(files->size() == 5 * 4 * 2 + 10 * 2 + 8 * 2 + 1);  // eight films of layers
+  CHECK(files->size() == 5 * 4 * 2 + 10 * 2 + 8 * 2 + 4 * 2 +
+                             1);  // eight films of layers, and what they are placed by
   std::set<std::string> names;
   for (const OutputFile& file : *files) names.insert(file.name);
   CHECK(names.size() == files->size());

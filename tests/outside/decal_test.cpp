@@ -6,10 +6,12 @@
 
 #include <catch2/catch.hpp>
 #include <cmath>
+#include <random>
 
 #include "decal/shapes.h"
 #include "files/face_finder.h"
 #include "shape/clearance.h"
+#include "shape/edge_tree.h"
 
 using namespace avrelt;
 
@@ -41,6 +43,15 @@ class Geos {
     GEOSGeom_destroy_r(context_, geometry);
     GEOSGeom_destroy_r(context_, grown);
     return area;
+  }
+  double distance(const Polygon& a, const Polygon& b) const {
+    GEOSGeometry* one = of(a);
+    GEOSGeometry* other = of(b);
+    double apart = -1;
+    GEOSDistance_r(context_, one, other, &apart);
+    GEOSGeom_destroy_r(context_, one);
+    GEOSGeom_destroy_r(context_, other);
+    return apart;
   }
   /// What only one of two has, ours and a buffer of GEOS.
   double apart(const Polygon& ours, const Polygon& from, double by) const {
@@ -84,6 +95,29 @@ double edgeOf(const Polygon& polygon) {
 }
 
 }  // namespace
+
+TEST_CASE("shapes of the shelf are as far apart as GEOS has it, beside and in each other") {
+  const Geos geos;
+  std::mt19937 random(14);
+  std::uniform_real_distribution<double> turns(0, 2 * M_PI);
+  std::uniform_real_distribution<double> away(-60, 60);
+  int beside = 0;
+  for (const ShelfShape& first : shelfShapes()) {
+    for (const ShelfShape& second : shelfShapes()) {
+      const Polygon a = shapeArtwork(first.id).silhouette();
+      const double turn = turns(random);
+      const Polygon b = mapped(shapeArtwork(second.id).silhouette(),
+                               {std::cos(turn), std::sin(turn), -std::sin(turn), std::cos(turn),
+                                away(random), away(random)});
+      INFO(first.id << " and " << second.id);
+      const double ours = nearest(EdgeTree(a), EdgeTree(b)).apart.mm();
+      // Parts are told apart in ten-thousandths of a millimetre.
+      CHECK(ours == Approx(geos.distance(a, b)).margin(2e-4));
+      beside += ours > 0 ? 1 : 0;
+    }
+  }
+  CHECK(beside > 100);
+}
 
 TEST_CASE("offsets of every shape of the shelf agree with GEOS buffers, out and in") {
   const Geos geos;

@@ -43,15 +43,30 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
   artPages_->head()->addStretch();
   addCard(drawer, {}, artPages_, 22);
   layers_ = new LayerPage(order, fields_);
-  addCard(drawer, tr("Its layers, as they are laid"), layers_, 48);
   set_ = new SetPage(order, fields_);
+  // Whose layers they are.
+  auto* ofSets = new QWidget;
+  auto* under = new QVBoxLayout(ofSets);
+  under->setContentsMargins(0, 0, 0, 0);
+  under->setSpacing(8);
+  auto* whose = new QHBoxLayout;
+  whose->setSpacing(8);
+  auto* title = new QLabel(tr("Layers of"));
+  title->setProperty("role", "title");
+  whose->addWidget(title);
+  whose->addWidget(&set_->sets());
+  whose->addStretch();
+  under->addLayout(whose);
+  under->addWidget(layers_, 1);
+  addCard(drawer, {}, ofSets, 48);
   place_ = new PlacePage(order, fields_);
   row_ = new RowPage(order, fields_);
   blade_ = new BladePage(order, fields_);
-  setPages_ = new Pages(tr("The set"), {tr("Set"), tr("Place"), tr("Row"), tr("Blade")},
-                        {set_, place_, row_, blade_});
-  // Which set it is matters on all pages.
-  setPages_->head()->addWidget(&set_->sets(), 1);
+  scatter_ = new ScatterPage(order, fields_);
+  setPages_ =
+      new Pages(tr("The set"), {tr("Set"), tr("Place"), tr("Row"), tr("Scatter"), tr("Blade")},
+                {set_, place_, row_, scatter_, blade_});
+  setPages_->head()->addStretch();
   addCard(drawer, {}, setPages_, 36);
 
   connect(art_, &ArtPage::drawingAsked, this, &DressStation::askForDrawing);
@@ -165,8 +180,19 @@ bool DressStation::goToRow(const QString& field) {
   return true;
 }
 
+bool DressStation::goToScatter(const QString& field) {
+  const auto index = field.mid(9, field.indexOf(QLatin1Char(']')) - 9).toUInt();
+  if (order_.hasCup() && index < order_.currentCup().scatters.size()) {
+    order_.pickScatter(std::string(order_.currentCup().scatters[index].id));
+  }
+  setPages_->show(ofScatter);
+  if (!fields_.goTo(field)) scatter_->count().setFocus(Qt::OtherFocusReason);
+  return true;
+}
+
 bool DressStation::goTo(const QString& field) {
   if (field.startsWith(QStringLiteral("rows["))) return goToRow(field);
+  if (field.startsWith(QStringLiteral("scatters["))) return goToScatter(field);
   if (!field.startsWith(QStringLiteral("sets["))) return false;
   const auto numberAfter = [&](const QString& word) {
     const auto at = field.indexOf(word);

@@ -9,6 +9,7 @@
 #include "app/dress/layer_page.h"
 #include "app/dress/place_page.h"
 #include "app/dress/row_page.h"
+#include "app/dress/scatter_page.h"
 #include "app/dress/set_page.h"
 #include "app/dress/words_page.h"
 #include "app/fields/field_set.h"
@@ -41,7 +42,7 @@ class DressStation : public QWidget {
   void keepShape();
 
   enum ArtPages { ofArt, ofWords, ofJoined };
-  enum SetPages { ofSet, ofPlace, ofRow, ofBlade };
+  enum SetPages { ofSet, ofPlace, ofRow, ofScatter, ofBlade };
   Pages& artPages() { return *artPages_; }
   Pages& setPages() { return *setPages_; }
   ArtPage& artPage() { return *art_; }
@@ -51,6 +52,7 @@ class DressStation : public QWidget {
   SetPage& setPage() { return *set_; }
   PlacePage& placePage() { return *place_; }
   RowPage& rowPage() { return *row_; }
+  ScatterPage& scatterPage() { return *scatter_; }
   BladePage& bladePage() { return *blade_; }
 
  signals:
@@ -58,6 +60,7 @@ class DressStation : public QWidget {
 
  private:
   bool goToRow(const QString& field);
+  bool goToScatter(const QString& field);
 
   Order& order_;
   Shelf& shelf_;
@@ -71,6 +74,7 @@ class DressStation : public QWidget {
   SetPage* set_ = nullptr;
   PlacePage* place_ = nullptr;
   RowPage* row_ = nullptr;
+  ScatterPage* scatter_ = nullptr;
   BladePage* blade_ = nullptr;
 };
 

@@ -110,7 +110,9 @@ void PlacePage::refresh() {
                                   .arg(set->places.size())
                                   .arg(QString::fromStdString(angleText(place.mark.onCup)))
                                   .arg(onTape(place.anchor.s, unit).mark);
-        places_->addItem(place.row.empty() ? where : tr("%1, in a row").arg(where),
+        places_->addItem(!place.row.empty()       ? tr("%1, in a row").arg(where)
+                         : !place.scatter.empty() ? tr("%1, scattered").arg(where)
+                                                  : where,
                          QString::fromStdString(place.id));
         if (&place == now.place) places_->setCurrentIndex(static_cast<int>(i));
       }

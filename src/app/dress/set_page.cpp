@@ -45,7 +45,7 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   sets_ = new QComboBox;
   sets_->setAccessibleName(tr("Sets of this cup"));
   sets_->view()->setAccessibleName(sets_->accessibleName());
-  sets_->setMinimumContentsLength(5);
+  sets_->setMinimumContentsLength(20);
   sets_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   copy_ = new QPushButton(tr("Copy to"));
   copy_->setToolTip(tr("Puts the same set on another cup: the same parts, cut again"));

@@ -28,6 +28,9 @@ QString fieldName(QString field) {
            : field.contains(QStringLiteral("].places[")) ? QStringLiteral("place.") + member
                                                          : QStringLiteral("set.") + member;
   }
+  if (field.startsWith(QStringLiteral("scatters["))) {
+    return QStringLiteral("scatter.") + field.section(QLatin1Char('.'), -1);
+  }
   if (field.startsWith(QStringLiteral("rows["))) {
     return QStringLiteral("row.") + field.section(QLatin1Char('.'), -1);
   }

@@ -107,6 +107,10 @@ void Order::pickRow(const std::string& row) {
   take(&InHand::row, row);
 }
 
+void Order::pickScatter(const std::string& scatter) {
+  take(&InHand::scatter, scatter);
+}
+
 void Order::pickMove(int move) {
   take(&InHand::move, move);
 }

@@ -89,6 +89,8 @@ class Order : public QObject {
   void pickPlace(const std::string& place);
   const std::string& row() const { return inHand_.row; }
   void pickRow(const std::string& row);
+  const std::string& scatter() const { return inHand_.scatter; }
+  void pickScatter(const std::string& scatter);
   void pickMove(int move);
 
   QUndoStack* history() { return &history_; }

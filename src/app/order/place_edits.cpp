@@ -58,6 +58,11 @@ const Place* ownPlaceInHand(const Order& order) {
   for (const Place& place : set->places) {
     if (place.id == now.place->id) return &place;
   }
+  for (const Scatter& scatter : order.currentCup().scatters) {
+    for (const ScatterItem& item : scatter.items) {
+      if (item.place.id == now.place->id) return &item.place;
+    }
+  }
   return nullptr;
 }
 
@@ -92,8 +97,10 @@ void pickPlace(Order& order, const StandingSet& standing) {
   const std::string set = standing.set->id;
   const std::string place = standing.place->id;
   const std::string row = standing.place->row;
+  const std::string scatter = standing.place->scatter;
   order.pickPlace(place);
   if (!row.empty()) order.pickRow(row);
+  if (!scatter.empty()) order.pickScatter(scatter);
   order.pickSet(set);
 }
 
@@ -106,9 +113,8 @@ void pickNextPlace(Order& order, int by) {
   }
   if (all.empty()) return;
   const StandingSet now = placeInHand(order);
-  const auto here = std::find_if(all.begin(), all.end(), [&](const StandingSet& one) {
-    return one.place == now.place;
-  });
+  const auto here = std::find_if(all.begin(), all.end(),
+                                 [&](const StandingSet& one) { return one.place == now.place; });
   const auto count = static_cast<int>(all.size());
   const int index = here == all.end() ? 0 : static_cast<int>(here - all.begin());
   pickPlace(order, all[static_cast<std::size_t>(((index + by) % count + count) % count)]);
@@ -159,6 +165,18 @@ bool editPlace(Order& order, const QString& text, const QString& key,
   const CupPlan* plan = order.plan();
   if (!now || plan == nullptr) return false;
   const std::string id = now.place->id;
+  if (!now.place->scatter.empty()) {
+    return order.editCup(
+        text,
+        [&](Cup& cup) {
+          for (Scatter& scatter : cup.scatters) {
+            for (ScatterItem& item : scatter.items) {
+              if (item.place.id == id) change(item.place);
+            }
+          }
+        },
+        key.isEmpty() ? key : QString::fromStdString(id) + key);
+  }
   if (now.place->row.empty()) {
     return editSet(order, text, key, [&](DecalSet& set) {
       for (Place& place : set.places) {
@@ -351,7 +369,8 @@ void growToFit(Order& order) {
   if (!asked.count && made != nullptr) asked.count = static_cast<int>(made->fit.at.size());
   const std::optional<double> share = largestShare(asked, plan->of->sets, plan->wall);
   if (!share) {
-    emit order.refused({"At no size do so many fit with that gap. Take fewer, or a smaller gap.", {}});
+    emit order.refused(
+        {"At no size do so many fit with that gap. Take fewer, or a smaller gap.", {}});
     return;
   }
   const Unit unit = order.unit();

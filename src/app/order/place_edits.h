@@ -18,7 +18,7 @@ struct StandingSet {
 /// The place in hand; the first of the set in hand where none of it was picked; nothing for a set
 /// that stands nowhere.
 StandingSet placeInHand(const Order& order);
-/// The same in the document, where it is one of the set's own.
+/// The same in the document, where it is one of the set's own or of a scatter.
 const Place* ownPlaceInHand(const Order& order);
 /// The topmost at a place of the wall; nothing for none.
 StandingSet placeAt(const Order& order, WallPoint place);

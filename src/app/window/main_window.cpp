@@ -19,7 +19,7 @@
 #include "app/fields/scrolled.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
-#include "app/order/place_edits.h"
+#include "app/order/scatter_edits.h"
 #include "app/shelf/shelf_dialog.h"
 #include "app/window/keys_dialog.h"
 #include "app/window/theme.h"
@@ -210,6 +210,24 @@ void MainWindow::makeArtMenu() {
     s.setPages().show(DressStation::ofRow);
     s.rowPage().removeButton().click();
   });
+  menu->addSeparator();
+  dress(tr("Scatter t&he set"), "Ctrl+Alt+H", [](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    s.scatterPage().addButton().click();
+  });
+  dress(tr("Throw the scatter a&gain"), "Ctrl+Alt+J", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    throwAllAgain(order_);
+  });
+  dress(tr("Throw &one of it again"), "Ctrl+Alt+Z", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    throwAgain(order_);
+  });
+  dress(tr("Remove the s&catter"), "Ctrl+Alt+Q", [](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    s.scatterPage().removeButton().click();
+  });
+  menu->addSeparator();
   dress(tr("Remove the s&et"), "Ctrl+Alt+E",
         [](DressStation& s) { s.setPage().removeButton().click(); });
 }

@@ -66,9 +66,8 @@ Transform Development::turning(Angle by) const {
   const double lean = k_ * by.radians();
   const double halfSinc = sinc(lean / 2);
   const double along = by.radians() * r0_;
-  return {std::cos(lean),      -std::sin(lean),
-          std::sin(lean),      std::cos(lean),
-          along * sinc(lean), -along * by.radians() * k_ * halfSinc * halfSinc / 2};
+  return {std::cos(lean), -std::sin(lean),    std::sin(lean),
+          std::cos(lean), along * sinc(lean), -along * by.radians() * k_ * halfSinc * halfSinc / 2};
 }
 
 WallPoint Development::toWall(Point p) const {

@@ -32,7 +32,8 @@ const Apart* PlaceRoom::nearest() const {
 
 WallLandmarks::WallLandmarks(const Wall& wall, const Divided& divided,
                              const std::vector<Feature>& features)
-    : wall_(wall), divided_(divided) {
+    : wall_(wall) {
+  for (const Zone& zone : divided.zones) zones_.emplace_back(zone.id, zone.region);
   std::vector<Polyline> lines;
   for (const DivideLine& line : divided.lines) {
     for (const WallLine& stretch : line.stretches) {
@@ -98,8 +99,8 @@ PlaceRoom WallLandmarks::roomOf(const EdgeTree& outline, WallPoint anchor,
   room.seam = nearestOf(outline, anchor, EdgeTree(edges), {"seam", "seam"})
                   .value_or(Apart{"seam", Length(), anchor, anchor});
   const WallPoint inside{anchor.theta.wrapped(), anchor.s};
-  for (const Zone& zone : divided_.zones) {
-    if (zone.region.contains(inside)) room.zone = zone.id;
+  for (const auto& [id, region] : zones_) {
+    if (region.contains(inside)) room.zone = id;
   }
   return room;
 }

@@ -58,8 +58,8 @@ class WallLandmarks {
   std::optional<Apart> nearestOf(const EdgeTree& outline, WallPoint anchor, const EdgeTree& marks,
                                  const std::vector<std::string>& ids) const;
 
-  const Wall& wall_;
-  const Divided& divided_;
+  Wall wall_;
+  std::vector<std::pair<std::string, Region>> zones_;
   EdgeTree lines_;
   std::vector<std::string> lineIds_;
   EdgeTree features_;

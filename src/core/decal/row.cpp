@@ -73,9 +73,9 @@ double roomOf(const std::optional<Angle>& round) {
 /// gap on the widest ring.
 Length evenGap(const RowItems& items, int count, Length least, Angle left) {
   const Length most = least + items.widestRadius() * (left.radians() / count) + nearly;
-  return Length::mm(lastWithRoom(
-      [&](double gap) { return roomOf(Pitches(items, Length::mm(gap)).round(count)); }, least.mm(),
-      most.mm(), nearly.mm()));
+  return Length::mm(
+      lastWithRoom([&](double gap) { return roomOf(Pitches(items, Length::mm(gap)).round(count)); },
+                   least.mm(), most.mm(), nearly.mm()));
 }
 
 /// The least gap between any two that stand so, each held against those that could be nearest.
@@ -102,16 +102,17 @@ const char* startName(RowStart start) {
 
 Faults rowFaults(const Row& row) {
   Faults faults;
-  if (row.sets.empty()) faults.push_back({"sets", {"A row wants a set to repeat. Give it one.", {}}});
+  if (row.sets.empty())
+    faults.push_back({"sets", {"A row wants a set to repeat. Give it one.", {}}});
   if (row.count && (*row.count < 1 || *row.count > mostInLine)) {
     faults.push_back({"count",
                       {"A line of a row takes 1 to %1. Give a number between.",
                        {static_cast<long>(mostInLine)}}});
   }
   if (row.lines < 1 || row.lines > mostLines) {
-    faults.push_back({"lines",
-                      {"A row takes 1 to %1 lines. Give a number between.",
-                       {static_cast<long>(mostLines)}}});
+    faults.push_back(
+        {"lines",
+         {"A row takes 1 to %1 lines. Give a number between.", {static_cast<long>(mostLines)}}});
   }
   if (row.gap.length < Length() || row.gap.length > mostGap) {
     faults.push_back({"gap", {"The gap is %1. Give one from 0 to %2.", {row.gap.length, mostGap}}});
@@ -121,8 +122,8 @@ Faults rowFaults(const Row& row) {
         {"apart", {"The lines stand %1 apart. Give up to %2.", {row.apart.length, mostGap}}});
   }
   if (abs(row.up.length) > Length::mm(10'000)) {
-    faults.push_back({"up", {"The row stands %1 up the wall. Give a height of the cup.",
-                             {row.up.length}}});
+    faults.push_back(
+        {"up", {"The row stands %1 up the wall. Give a height of the cup.", {row.up.length}}});
   }
   return faults;
 }
@@ -187,8 +188,7 @@ RowFit fitRow(const RowItems& items, std::optional<int> count, Length gap, bool 
     return fit;
   }
   fit.left = Angle::turn() - *pitches.round(placed);
-  Pitches standing(items,
-                   even && kinds > 1 ? evenGap(items, placed, gap, fit.left) : gap);
+  Pitches standing(items, even && kinds > 1 ? evenGap(items, placed, gap, fit.left) : gap);
   Angle at;
   for (int i = 0; i < placed; ++i) {
     fit.at.push_back(at);
@@ -196,7 +196,8 @@ RowFit fitRow(const RowItems& items, std::optional<int> count, Length gap, bool 
   }
   if (even && kinds == 1) {
     // To the last digit, where all are alike.
-    for (int i = 0; i < placed; ++i) fit.at[static_cast<std::size_t>(i)] = Angle::turn() * i / placed;
+    for (int i = 0; i < placed; ++i)
+      fit.at[static_cast<std::size_t>(i)] = Angle::turn() * i / placed;
   }
   fit.gap = leastGap(items, fit.at);
   return fit;
@@ -206,9 +207,7 @@ std::optional<double> largestFor(const std::function<RowItems(double)>& itemsAt,
                                  Length gap) {
   constexpr double least = 0.02;
   constexpr double most = 8;
-  const auto room = [&](double share) {
-    return roomOf(Pitches(itemsAt(share), gap).round(count));
-  };
+  const auto room = [&](double share) { return roomOf(Pitches(itemsAt(share), gap).round(count)); };
   if (room(least) < 0) return std::nullopt;
   return lastWithRoom(room, least, most, 1e-3);
 }

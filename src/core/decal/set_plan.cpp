@@ -4,8 +4,11 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <numeric>
 #include <set>
 #include <tuple>
+
+#include "decal/standing.h"
 
 namespace avrelt {
 namespace {
@@ -43,15 +46,6 @@ std::size_t firstOf(const std::vector<Layer>& layers) {
   return layers.empty() ? 0 : layers.size() - 1;
 }
 
-Transform turned(Angle by) {
-  const double c = std::cos(by.radians());
-  const double s = std::sin(by.radians());
-  return {c, s, -s, c, 0, 0};
-}
-Transform moved(Point by) {
-  return {1, 0, 0, 1, by.x, by.y};
-}
-
 /// Cut wider by `across`, larger by what the film shrinks.
 Transform cutting(const Layer& layer, double across, double shrinkPercent) {
   const double larger = 1 / (1 - shrinkPercent / 100);
@@ -84,32 +78,6 @@ double curveAt(const Wall& wall, Length s) {
   return radius > 0 ? std::round(wall.flat.taper() / radius * 1e7) / 1e7 : 0;
 }
 
-/// Where a set is to stand, of its own or in a row.
-struct Stand {
-  std::string id;
-  std::string row;
-  int index = 0;
-  WallPoint anchor;
-  Angle turn;
-  bool follows = false;
-};
-
-/// The way of a set's shapes to the flat, their anchor turned to the front.
-Transform standing(const Stand& stand, Point anchor, const Wall& wall) {
-  const Point off = turned(stand.turn)(anchor);
-  if (!stand.follows) {
-    return moved({0, stand.anchor.s.mm()}) * moved(off * -1) * turned(stand.turn);
-  }
-  const Length s = stand.anchor.s - Length::mm(off.y);
-  const double radius = std::max(wall.flat.radius(s).mm(), 1e-6);
-  return wall.flat.turning(Angle::radians(-off.x / radius)) * moved({0, s.mm()});
-}
-
-/// The artwork's anchor from its middle.
-Point anchorOf(const DecalSet& set, const SetShape& made) {
-  return {(set.anchor.across - 0.5) * made.box.width(), (set.anchor.up - 0.5) * made.box.height()};
-}
-
 /// What one that follows its ring is bent by: 0 for one that stays straight, and on a straight cup,
 /// where a ring is straight.
 double curveOf(const Stand& stand, Point anchor, const Wall& wall) {
@@ -119,7 +87,7 @@ double curveOf(const Stand& stand, Point anchor, const Wall& wall) {
 }
 
 Stand inRow(const Row& row, Length up) {
-  return {{}, row.id, 0, {Angle(), up}, row.turn, row.follows};
+  return {{}, row.id, {}, 0, {Angle(), up}, row.turn, row.follows, 100};
 }
 
 /// The sets of a row at a share of their size: offsets and laps stay.
@@ -239,8 +207,8 @@ std::optional<double> largestShare(const Row& row, const std::vector<DecalSet>& 
 class SetPlanner::Work {
  public:
   Work(SetPlanner& planner, const std::vector<DecalSet>& sets, const std::vector<Row>& rows,
-       const DressedWall& wall)
-      : planner_(planner), sets_(sets), rows_(rows), wall_(wall) {}
+       const std::vector<Scatter>& scatters, const DressedWall& wall)
+      : planner_(planner), sets_(sets), rows_(rows), scatters_(scatters), wall_(wall) {}
 
   CheckedAll<Dressed> operator()() {
     check();
@@ -249,15 +217,11 @@ class SetPlanner::Work {
     for (std::size_t i = 0; i < sets_.size(); ++i) {
       for (std::size_t k = 0; k < sets_[i].places.size(); ++k) {
         const Place& place = sets_[i].places[k];
-        stand(i, {place.id,
-                  {},
-                  static_cast<int>(k),
-                  {wall_.wall.inFrame(place.at), place.up.length},
-                  place.turn,
-                  place.follows});
+        stand(i, standOf(place, static_cast<int>(k)));
       }
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) addRow(i);
+    for (const Scatter& scatter : scatters_) addScatter(scatter);
     forgetOthers();
     finish();
     return std::move(dressed_);
@@ -281,33 +245,41 @@ class SetPlanner::Work {
       places += static_cast<std::size_t>(std::clamp(rows_[i].lines, 0, mostLines)) *
                 static_cast<std::size_t>(std::clamp(rows_[i].count.value_or(1), 0, mostInLine));
     }
+    for (std::size_t i = 0; i < scatters_.size(); ++i) {
+      take("scatters", i, scatterFaults(scatters_[i]));
+      places += scatters_[i].items.size();
+    }
     if (places > mostPlaces) {
-      faults_.push_back({rows_.empty() ? "sets" : "rows[0].count",
+      faults_.push_back({!rows_.empty()       ? "rows[0].count"
+                         : !scatters_.empty() ? "scatters[0].count"
+                                              : "sets",
                          {"The cup has %1 places for sets. It takes up to %2.",
                           {static_cast<long>(places), static_cast<long>(mostPlaces)}}});
     }
   }
 
-  std::shared_ptr<const SetShape> shape(std::size_t i, double curve, Angle turn) {
+  std::shared_ptr<const SetShape> shape(std::size_t i, double curve, Angle turn,
+                                        double percent = 100) {
     DecalSet set = shapedBy(sets_[i]);
     KeptSet& kept = planner_.sets_[sets_[i].id];
     if (kept.set != set) kept = {set, {}};
     for (const KeptShape& one : kept.shapes) {
-      if (one.curve == curve && one.turn == turn.radians()) {
+      if (one.curve == curve && one.turn == turn.radians() && one.percent == percent) {
         used_.insert(one.made.get());
         return one.made;
       }
     }
     set.turn = set.turn + turn;
-    const auto made = std::make_shared<const SetShape>(shapeOf(set, curve));
-    kept.shapes.push_back({curve, turn.radians(), made});
+    set.size.length = set.size.length * (percent / 100);
+    auto made = std::make_shared<const SetShape>(shapeOf(set, curve));
+    kept.shapes.push_back({curve, turn.radians(), percent, made});
     used_.insert(made.get());
     return made;
   }
   /// One that is bent is turned before it is bent; a straight one as it is laid.
   std::shared_ptr<const SetShape> shape(std::size_t i, const Stand& stand) {
     const double curve = curveOf(stand, dressed_.sets[i].anchor);
-    return curve == 0 ? shape(i, 0, {}) : shape(i, curve, stand.turn);
+    return shape(i, curve, curve == 0 ? Angle() : stand.turn, stand.percent);
   }
   double curveOf(const Stand& stand, Point anchor) const {
     return avrelt::curveOf(stand, anchor, wall_.wall);
@@ -404,6 +376,8 @@ class SetPlanner::Work {
     PlacePlan place;
     place.id = stand.id;
     place.row = stand.row;
+    place.scatter = stand.scatter;
+    place.percent = stand.percent;
     place.index = stand.index;
     place.anchor = stand.anchor;
     place.turn = stand.turn;
@@ -415,13 +389,16 @@ class SetPlanner::Work {
     place.make = makeOf(i, made, std::clamp(stand.anchor.s, Length(), top()),
                         laid.follows ? Angle() : stand.turn);
     plan.makes[place.make].places.push_back(place.id);
+    // A bent shape's box is not the artwork's.
+    const Point anchor =
+        laid.follows ? plan.anchor * (stand.percent / 100) : anchorOf(sets_[i], *made);
     KeptPlace& kept = planner_.places_[place.id];
     const bool same = kept.laid && kept.made == made && kept.anchor == stand.anchor &&
                       kept.turn == stand.turn && kept.follows == laid.follows &&
-                      kept.wallIs == wall_.wallIs && kept.off == plan.anchor;
+                      kept.wallIs == wall_.wallIs && kept.off == anchor;
     if (!same) {
-      kept = {made, stand.anchor, stand.turn, laid.follows, wall_.wallIs, {}, plan.anchor};
-      kept.laid = std::make_shared<const LaidSet>(laidSet(*made, laid, plan.anchor, wall_.wall));
+      kept = {made, stand.anchor, stand.turn, laid.follows, wall_.wallIs, {}, anchor};
+      kept.laid = std::make_shared<const LaidSet>(laidSet(*made, laid, anchor, wall_.wall));
     }
     place.laid = kept.laid;
     standing_.insert(place.id);
@@ -448,6 +425,30 @@ class SetPlanner::Work {
       items.emplace_back(mapped(made->outer, standing(stand, dressed_.sets[i].anchor, wall_.wall)));
     }
     return RowItems(wall_.wall.flat, std::move(items));
+  }
+
+  Stand standOf(const Place& place, int index) const {
+    return {
+        place.id,      {}, {}, index, {wall_.wall.inFrame(place.at), place.up.length}, place.turn,
+        place.follows, 100};
+  }
+
+  void addScatter(const Scatter& scatter) {
+    // The largest first, so that a set's first cut is the one that is shown.
+    std::vector<std::size_t> order(scatter.items.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+      return scatter.items[a].percent > scatter.items[b].percent;
+    });
+    for (const std::size_t k : order) {
+      const ScatterItem& item = scatter.items[k];
+      Stand one = standOf(item.place, static_cast<int>(k));
+      one.scatter = scatter.id;
+      one.percent = item.percent;
+      for (std::size_t i = 0; i < sets_.size(); ++i) {
+        if (sets_[i].id == item.set && sets_[i].art) stand(i, one);
+      }
+    }
   }
 
   void addRow(std::size_t index) {
@@ -551,6 +552,10 @@ class SetPlanner::Work {
         place.room = wall_.landmarks.roomOf(place.laid->outline, place.anchor, place.laid->reach);
         all.push_back(&place);
         if (buried) hidden.push_back(&place);
+        if (!place.room.zone.empty()) {
+          Area& covered = dressed_.covered[place.room.zone];
+          covered = covered + Area::mm2(signedArea(plan.makes[place.make].made->outer));
+        }
       }
     }
     between(all);
@@ -612,6 +617,7 @@ class SetPlanner::Work {
   SetPlanner& planner_;
   const std::vector<DecalSet>& sets_;
   const std::vector<Row>& rows_;
+  const std::vector<Scatter>& scatters_;
   const DressedWall& wall_;
   Faults faults_;
   Dressed dressed_;
@@ -621,8 +627,10 @@ class SetPlanner::Work {
 };
 
 CheckedAll<Dressed> SetPlanner::operator()(const std::vector<DecalSet>& sets,
-                                           const std::vector<Row>& rows, const DressedWall& wall) {
-  return Work(*this, sets, rows, wall)();
+                                           const std::vector<Row>& rows,
+                                           const std::vector<Scatter>& scatters,
+                                           const DressedWall& wall) {
+  return Work(*this, sets, rows, scatters, wall)();
 }
 
 }  // namespace avrelt

@@ -11,6 +11,7 @@
 #include "cup/wall.h"
 #include "decal/place_room.h"
 #include "decal/row.h"
+#include "decal/scatter.h"
 #include "decal/set_shape.h"
 #include "divide/region.h"
 #include "shape/edge_tree.h"
@@ -57,8 +58,13 @@ struct LaidSet {
 /// A place, worked out.
 struct PlacePlan {
   std::string id;
-  std::string row;  ///< id of the row it stands in; empty where it is one of the set's own
-  int index = 0;    ///< among those of the set, or of the row
+  std::string row;       ///< id of the row it stands in, if any
+  std::string scatter;   ///< id of the scatter it is of, if any; else it is one of the set's own
+  int index = 0;         ///< among those of the set, the row or the scatter
+  double percent = 100;  ///< of the set's size
+
+  bool own() const { return row.empty() && scatter.empty(); }
+
   WallPoint anchor;
   Angle turn;
   bool follows = false;
@@ -91,7 +97,7 @@ struct SetPlan {
 /// A row, worked out.
 struct RowPlan {
   std::string id;
-  int row = 0;  ///< its index among the cup's
+  int row = 0;        ///< its index among the cup's
   bool gone = false;  ///< none of its sets is on the cup any more, or none has anything to lay
   RowFit fit;         ///< of each line
   int lines = 1;
@@ -101,10 +107,11 @@ struct RowPlan {
   bool closes = true;  ///< its sets come round in whole turns
 };
 
-/// Sets and rows, worked out for a cup.
+/// Sets, rows and scatters, worked out for a cup.
 struct Dressed {
   std::vector<SetPlan> sets;
   std::vector<RowPlan> rows;
+  std::map<std::string, Area> covered;  ///< of each zone that anything has its anchor in
 };
 
 /// How far layers laid as they are cut may stand off what they are to be and still agree.
@@ -127,12 +134,13 @@ class SetPlanner {
  public:
   /// Faults name the member: "sets[0].size", "rows[1].count".
   CheckedAll<Dressed> operator()(const std::vector<DecalSet>& sets, const std::vector<Row>& rows,
-                                 const DressedWall& wall);
+                                 const std::vector<Scatter>& scatters, const DressedWall& wall);
 
  private:
   struct KeptShape {
     double curve = 0;
     double turn = 0;
+    double percent = 100;
     std::shared_ptr<const SetShape> made;
   };
   struct KeptSet {
@@ -162,8 +170,8 @@ class SetPlanner {
   std::map<std::string, KeptRow> rows_;
 };
 
-/// The greatest share of their size at which as many as a row wants fit at its gap; offsets and laps
-/// stay. Nothing where there is none, or no number is wanted.
+/// The greatest share of their size at which as many as a row wants fit at its gap; offsets and
+/// laps stay. Nothing where there is none, or no number is wanted.
 std::optional<double> largestShare(const Row& row, const std::vector<DecalSet>& sets,
                                    const Wall& wall);
 

@@ -85,6 +85,10 @@ std::optional<Sentence> sizeFault(const Document& document) {
       return Sentence{"A cup takes up to %1 sets. Remove some.",
                       {static_cast<long>(Document::mostSets)}};
     }
+    if (cup.scatters.size() > Document::mostScatters) {
+      return Sentence{"A cup takes up to %1 scatters. Remove some.",
+                      {static_cast<long>(Document::mostScatters)}};
+    }
     if (cup.rows.size() > Document::mostRows) {
       return Sentence{"A cup takes up to %1 rows. Remove some.",
                       {static_cast<long>(Document::mostRows)}};

@@ -13,6 +13,7 @@
 #include "cup/wrap.h"
 #include "decal/decal_set.h"
 #include "decal/row.h"
+#include "decal/scatter.h"
 #include "divide/division.h"
 #include "pattern/fill.h"
 #include "sheet/marking_strip.h"
@@ -51,6 +52,7 @@ struct Cup {
   std::vector<Fill> fills;
   std::vector<DecalSet> sets;
   std::vector<Row> rows;  ///< of sets
+  std::vector<Scatter> scatters;
   MarkingStrip strip;
   std::vector<CutRecord> cuts;
   std::string kept;
@@ -70,6 +72,7 @@ struct Document {
   static constexpr std::size_t mostArtworks = 500;
   static constexpr std::size_t mostSets = 100;  ///< of a cup
   static constexpr std::size_t mostRows = 100;
+  static constexpr std::size_t mostScatters = 20;
 
   Unit units = Unit::inch;
   /// For prints; left out, the paper usual where the unit is.

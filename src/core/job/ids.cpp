@@ -38,6 +38,13 @@ void eachId(AnyCup& cup, const Call& call) {
   eachIdOf(cup.buildUp.coats, "build_up.coats", "coat", call);
   eachIdOf(cup.sets, "sets", "set", call);
   eachIdOf(cup.rows, "rows", "row", call);
+  eachIdOf(cup.scatters, "scatters", "scatter", call);
+  for (std::size_t i = 0; i < cup.scatters.size(); ++i) {
+    const std::string place = "scatters[" + std::to_string(i) + "].items";
+    for (std::size_t k = 0; k < cup.scatters[i].items.size(); ++k) {
+      call(cup.scatters[i].items[k].place.id, place + "[" + std::to_string(k) + "].id", "item");
+    }
+  }
   for (std::size_t i = 0; i < cup.sets.size(); ++i) {
     const std::string place = "sets[" + std::to_string(i) + "]";
     eachIdOf(cup.sets[i].layers, place + ".layers", "layer", call);
@@ -207,6 +214,9 @@ void referTo(Cup& cup, const std::string& from, const std::string& to) {
   for (OwnStage& own : cup.buildUp.laid) {
     if (own.of == from) own.of = to;
   }
+  for (Scatter& scatter : cup.scatters) {
+    if (scatter.zone == from) scatter.zone = to;
+  }
   for (CutRecord& cut : cup.cuts) std::replace(cut.of.begin(), cut.of.end(), from, to);
 }
 
@@ -235,6 +245,15 @@ void forget(Cup& cup, const std::set<std::string>& gone) {
     std::erase_if(row.sets, [&](const std::string& id) { return lost.contains(id); });
     if (row.sets.empty()) lost.insert(row.id);
   }
+  for (Scatter& scatter : cup.scatters) {
+    std::erase_if(scatter.sets, [&](const std::string& id) { return lost.contains(id); });
+    std::erase_if(scatter.items, [&](const ScatterItem& item) {
+      return lost.contains(item.set) || lost.contains(item.place.id);
+    });
+    if (gone.contains(scatter.zone)) scatter.zone.clear();
+    if (scatter.sets.empty()) lost.insert(scatter.id);
+  }
+  std::erase_if(cup.scatters, [&](const Scatter& scatter) { return lost.contains(scatter.id); });
   std::erase_if(cup.rows, [&](const Row& row) { return lost.contains(row.id); });
   std::vector<Mask>& masks = cup.division.masks;
   for (Mask& mask : masks) {

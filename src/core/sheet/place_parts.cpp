@@ -91,7 +91,7 @@ Part maskOf(const SetPlan& set, const PlacePlan& place, const PlaceWork& work) {
 std::vector<Part> placingMasks(const SetPlan& set, const PlaceWork& work) {
   std::vector<Part> parts;
   for (const PlacePlan& place : set.places) {
-    if (!place.row.empty() || place.laid->outline.empty()) continue;
+    if (!place.own() || place.laid->outline.empty()) continue;
     Part mask = maskOf(set, place, work);
     // One that stands off the wall has nothing to be held to.
     if (!mask.outline.stretches.empty()) parts.push_back(std::move(mask));

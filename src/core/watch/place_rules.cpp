@@ -103,8 +103,7 @@ class Rules {
          told(plan,
               [](const PlacePlan& place) {
                 const WallReach& reach = place.laid->reach;
-                const bool over =
-                    reach.from < -Angle::halfTurn() || reach.to > Angle::halfTurn();
+                const bool over = reach.from < -Angle::halfTurn() || reach.to > Angle::halfTurn();
                 return over ? Length::mm(1) : Length();
               }),
          "at",
@@ -177,12 +176,13 @@ class Rules {
     if (!plan.fit.fits) {
       const auto most = static_cast<long>(plan.fit.most);
       const auto wanted = static_cast<long>(row.count.value_or(1));
-      Sentence sentence =
-          most == 0 ? Sentence{"Not one of a row fits round the cup with %1 to itself.",
-                               {row.gap.length, wanted}}
-                    : Sentence{"%2 of a row do not fit with %1 between them: %3 do, and stand "
-                               "there.",
-                               {row.gap.length, wanted, most}};
+      Sentence sentence = most == 0
+                              ? Sentence{"Not one of a row fits round the cup with %1 to itself.",
+                                         {row.gap.length, wanted}}
+                              : Sentence{
+                                    "%2 of a row do not fit with %1 between them: %3 do, and stand "
+                                    "there.",
+                                    {row.gap.length, wanted, most}};
       if (plan.fitsAt) {
         sentence.pattern += most == 0 ? " At a size of %3 it does." : " At a size of %4 they do.";
         sentence.parts.emplace_back(*plan.fitsAt);

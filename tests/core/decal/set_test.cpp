@@ -389,7 +389,8 @@ TEST_CASE("Over the rim and across the seam are told as a set lies on its wall")
     any.sets[0].places[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
     const CupPlan plan = planned(any);
     const double radius = plan.wall.flat.radius(any.sets[0].places[0].up.length).mm();
-    const double off = std::abs((any.sets[0].places[0].at - any.wrap.seamAt).wrapped().radians()) * radius;
+    const double off =
+        std::abs((any.sets[0].places[0].at - any.wrap.seamAt).wrapped().radians()) * radius;
     // On a taper the widest place is not quite at the middle's height.
     if (std::abs(off - 30) < 1) return;
     RC_ASSERT(told(plan, "set_over_seam") == (off < 30));

@@ -1,0 +1,36 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "decal/standing.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace avrelt {
+namespace {
+
+Transform moved(Point by) {
+  return {1, 0, 0, 1, by.x, by.y};
+}
+
+}  // namespace
+
+Point anchorOf(const DecalSet& set, const SetShape& made) {
+  return {(set.anchor.across - 0.5) * made.box.width(), (set.anchor.up - 0.5) * made.box.height()};
+}
+
+Transform turned(Angle by) {
+  const double c = std::cos(by.radians());
+  const double s = std::sin(by.radians());
+  return {c, s, -s, c, 0, 0};
+}
+
+Transform standing(const Stand& stand, Point anchor, const Wall& wall) {
+  const Point off = turned(stand.turn)(anchor);
+  if (!stand.follows) {
+    return moved({0, stand.anchor.s.mm()}) * moved(off * -1) * turned(stand.turn);
+  }
+  const Length s = stand.anchor.s - Length::mm(off.y);
+  const double radius = std::max(wall.flat.radius(s).mm(), 1e-6);
+  return wall.flat.turning(Angle::radians(-off.x / radius)) * moved({0, s.mm()});
+}
+
+}  // namespace avrelt

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+
+#include "cup/wall.h"
+#include "decal/set_shape.h"
+
+namespace avrelt {
+
+/// Where a set is to stand, of its own, in a row or in a scatter.
+struct Stand {
+  std::string id{};
+  std::string row{};
+  std::string scatter{};
+  int index = 0;
+  WallPoint anchor{};
+  Angle turn{};
+  bool follows = false;
+  double percent = 100;  ///< of the set's size
+};
+
+/// The artwork's anchor from its middle, as it is made.
+Point anchorOf(const DecalSet& set, const SetShape& made);
+
+/// What turns a shape about its middle.
+Transform turned(Angle by);
+/// The way of a set's shapes to the flat, their anchor turned to the front.
+Transform standing(const Stand& stand, Point anchor, const Wall& wall);
+
+}  // namespace avrelt
