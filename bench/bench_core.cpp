@@ -12,9 +12,12 @@
 #include <pugixml.hpp>
 #include <vector>
 
+#include "decal/shapes.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
 #include "files/svg_drawing.h"
+#include "job/cup_planner.h"
+#include "job/ids.h"
 #include "job/plan.h"
 #include "shape/clearance.h"
 #include "shape/tracing.h"
@@ -437,6 +440,78 @@ void traceFourMegapixels(benchmark::State& state) {
     benchmark::DoNotOptimize(found);
   }
 }
+/// A cup with stars to be put on it.
+Cup starry(int places) {
+  Cup cup = comet();
+  Artwork star = shapeArtwork("star");
+  star.id = "star";
+  DecalSet set;
+  set.artwork = "star";
+  set.art = SharedArt(star);
+  set.size = WrittenLength::mm(6);
+  set.layers = {Layer(), usualLayer(LayerKind::backing, set, Unit::mm)};
+  for (int i = 0; i < places; ++i) {
+    Place place;
+    place.at = Angle::degrees(i % 20 * 18);
+    place.up = WrittenLength::mm(15 + i / 20 * 22);
+    set.places.push_back(place);
+  }
+  cup.sets = {set};
+  giveIds(cup);
+  return cup;
+}
+void dragOneOfHundredPlaces(benchmark::State& state) {
+  Cup cup = starry(100);
+  CupPlanner planner;
+  const Stock stock;
+  int step = 0;
+  for (auto _ : state) {
+    cup.sets[0].places[7].up = WrittenLength::mm(20 + ++step % 40);
+    benchmark::DoNotOptimize(planner(cup, Unit::mm, stock));
+  }
+}
+/// The same cup dragged by its handle, which no set depends on.
+void dragNoPlace(benchmark::State& state) {
+  Cup cup = starry(0);
+  CupPlanner planner;
+  const Stock stock;
+  int step = 0;
+  for (auto _ : state) {
+    cup.strip.width = WrittenLength::mm(8 + ++step % 10);
+    benchmark::DoNotOptimize(planner(cup, Unit::mm, stock));
+  }
+}
+void solveRow(benchmark::State& state) {
+  Cup cup = starry(0);
+  Row row;
+  row.sets = {cup.sets[0].id};
+  row.up = WrittenLength::mm(60);
+  row.count = 12;
+  cup.rows = {row};
+  giveIds(cup);
+  CupPlanner planner;
+  const Stock stock;
+  int step = 0;
+  for (auto _ : state) {
+    cup.rows[0].gap = WrittenLength::mm(1 + ++step % 9);
+    benchmark::DoNotOptimize(planner(cup, Unit::mm, stock));
+  }
+}
+void scatterFourHundred(benchmark::State& state) {
+  const Cup cup = starry(0);
+  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
+  Scatter scatter;
+  scatter.sets = {cup.sets[0].id};
+  scatter.count = 400;
+  scatter.gap = WrittenLength::mm(0.5);
+  const ScatterGround ground{*plan->landmarks, plan->divided, cup.sets, {}};
+  for (auto _ : state) benchmark::DoNotOptimize(scattered(scatter, ground));
+}
+
+BENCHMARK(dragOneOfHundredPlaces)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(dragNoPlace)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(solveRow)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(scatterFourHundred)->Unit(benchmark::kMicrosecond)->MinTime(1);
 BENCHMARK(offsetOurs)->Unit(benchmark::kMicrosecond)->MinTime(1);
 BENCHMARK(offsetByClipper)->Unit(benchmark::kMicrosecond)->MinTime(1);
 BENCHMARK(offsetByGeos)->Unit(benchmark::kMicrosecond)->MinTime(1);
@@ -472,6 +547,14 @@ class Ratios : public benchmark::ConsoleReporter {
               << "a stencil's PDF: " << of("stencilAsPdf") / of("stencilAsSvg")
               << " times its SVG; a key's: " << of("keyAsPdf") / of("keyAsSvg")
               << " times (3 wanted; three quarters of it is cairo's printing of numbers and zlib)\n"
+              << "one of 100 places dragged: " << of("dragOneOfHundredPlaces") / 1000
+              << " ms (with its painting under 16 wanted), "
+              << of("dragOneOfHundredPlaces") / of("dragNoPlace") << " times a cup without places\n"
+              << "a row of 12 solved: " << (of("solveRow") - of("dragNoPlace")) / 1000
+              << " ms (under 5 wanted), " << of("solveRow") / of("dragNoPlace")
+              << " times a cup without one\n"
+              << "400 scattered: " << of("scatterFourHundred") / 1000 << " ms (under 100 wanted), "
+              << of("scatterFourHundred") / of("offsetOurs") << " times the offset below\n"
               << "an offset of 400 points: "
               << of("offsetOurs") / std::min(of("offsetByClipper"), of("offsetByGeos"))
               << " times the faster of bare Clipper and GEOS (1.2 wanted)\n"

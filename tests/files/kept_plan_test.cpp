@@ -151,6 +151,7 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
         Row row;
         row.id = "row-" + std::to_string(cup.rows.size());
         row.sets = {set->id};
+        if (chance.one(2)) row.sets.push_back(cup.sets.back().id);
         row.gap = length(0, 12);
         cup.rows.push_back(std::move(row));
       }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <algorithm>
+#include <cmath>
 #include <QKeyEvent>
 #include <QPainter>
 
@@ -146,7 +147,14 @@ void FlatView::paintPlace(QPainter& painter, const CupPlan& plan, const PlacePla
       painter.setPen(pen);
       painter.drawLine(a, b);
     }
-    drawPlate(painter, (a + b) / 2, onTape(apart, unit).mark);
+    // What is too short to carry its figure has it beyond its far end, off the set.
+    const QString figure = onTape(apart, unit).mark;
+    const double room = painter.fontMetrics().horizontalAdvance(figure) + 14;
+    const double length = std::hypot(b.x() - a.x(), b.y() - a.y());
+    const QPointF along = length > 0 ? (b - a) / length : QPointF(0, -1);
+    const bool carries = length > std::abs(along.x()) * room + std::abs(along.y()) * 22;
+    const QPointF beyond(along.x() * room / 2, along.y() * 12);
+    drawPlate(painter, carries ? (a + b) / 2 : b + beyond, figure);
   };
   const WallReach& reach = place.laid->reach;
   const Angle across = ((reach.from + reach.to) / 2).wrapped();

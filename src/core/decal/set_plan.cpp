@@ -465,10 +465,14 @@ class SetPlanner::Work {
     }
     KeptRow& kept = planner_.rows_[row.id];
     std::vector<std::shared_ptr<const SetShape>> made;
-    made.reserve(sets.size());
-    for (const std::size_t i : sets) made.push_back(shape(i, inRow(row, row.up.length)));
-    if (kept.lines.empty() || kept.row != row || kept.made != made || kept.wallIs != wall_.wallIs) {
-      kept = {row, made, wall_.wallIs, std::move(plan), {}};
+    std::vector<Anchor> anchors;
+    for (const std::size_t i : sets) {
+      made.push_back(shape(i, inRow(row, row.up.length)));
+      anchors.push_back(sets_[i].anchor);
+    }
+    if (kept.lines.empty() || kept.row != row || kept.made != made || kept.anchors != anchors ||
+        kept.wallIs != wall_.wallIs) {
+      kept = {row, made, anchors, wall_.wallIs, std::move(plan), {}};
       solve(row, sets, kept);
     }
     kept.plan.row = static_cast<int>(index);

@@ -159,6 +159,7 @@ class SetPlanner {
   struct KeptRow {
     Row row;
     std::vector<std::shared_ptr<const SetShape>> made;
+    std::vector<Anchor> anchors;
     long wallIs = 0;
     RowPlan plan;
     std::vector<RowFit> lines;
