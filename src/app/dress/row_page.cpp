@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/labelled.h"
+#include "app/fields/marked_field.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
@@ -137,20 +138,16 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
 LengthField* RowPage::length(FieldSet& fields, const QString& label, const char* member,
                              WrittenLength Row::*value) {
   const QString key = QLatin1String(member);
-  LengthField* made = fields.add(label, QStringLiteral("row.") + key);
-  const auto set = [this, key, value](const WrittenLength& typed) {
-    editRow(order_, tr("Set a row to %1").arg(say(typed.length, order_.unit())), key,
-            [&](Row& row) { row.*value = typed; });
-  };
-  connect(made, &LengthField::typed, this, set);
-  connect(made, &LengthField::stepped, this, [this, set, value](int marks) {
-    const Row* row = rowInHand(order_);
-    if (row == nullptr) return;
-    const Graduation graduation = usualGraduation(order_.unit());
-    const Length next = nearestMark((row->*value).length, graduation) + step(graduation) * marks;
-    set(written(std::max(next, Length()), order_.unit()));
-  });
-  return made;
+  return addMarkedField(
+      order_, fields, label, QStringLiteral("row.") + key,
+      [this, value]() -> std::optional<Length> {
+        const Row* row = rowInHand(order_);
+        return row == nullptr ? std::nullopt : std::optional((row->*value).length);
+      },
+      [this, key, value](const WrittenLength& typed) {
+        editRow(order_, tr("Set a row to %1").arg(say(typed.length, order_.unit())), key,
+                [&](Row& row) { row.*value = typed; });
+      });
 }
 
 void RowPage::fillMore() {

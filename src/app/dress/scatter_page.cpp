@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/labelled.h"
+#include "app/fields/marked_field.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/scatter_edits.h"
@@ -142,21 +143,16 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
 LengthField* ScatterPage::length(FieldSet& fields, const QString& label, const char* member,
                                  WrittenLength Scatter::*value) {
   const QString key = QLatin1String(member);
-  LengthField* made = fields.add(label, QStringLiteral("scatter.") + key);
-  const auto set = [this, key, value](const WrittenLength& typed) {
-    editScatter(order_, tr("Set a scatter to %1").arg(say(typed.length, order_.unit())), key,
-                [&](Scatter& scatter) { scatter.*value = typed; });
-  };
-  connect(made, &LengthField::typed, this, set);
-  connect(made, &LengthField::stepped, this, [this, set, value](int marks) {
-    const Scatter* scatter = scatterInHand(order_);
-    if (scatter == nullptr) return;
-    const Graduation graduation = usualGraduation(order_.unit());
-    const Length next =
-        nearestMark((scatter->*value).length, graduation) + step(graduation) * marks;
-    set(written(std::max(next, Length()), order_.unit()));
-  });
-  return made;
+  return addMarkedField(
+      order_, fields, label, QStringLiteral("scatter.") + key,
+      [this, value]() -> std::optional<Length> {
+        const Scatter* scatter = scatterInHand(order_);
+        return scatter == nullptr ? std::nullopt : std::optional((scatter->*value).length);
+      },
+      [this, key, value](const WrittenLength& typed) {
+        editScatter(order_, tr("Set a scatter to %1").arg(say(typed.length, order_.unit())), key,
+                    [&](Scatter& scatter) { scatter.*value = typed; });
+      });
 }
 
 void ScatterPage::fillMore() {

@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/labelled.h"
+#include "app/fields/marked_field.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
@@ -143,20 +144,16 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
 LengthField* SetPage::field(FieldSet& fields, const QString& label, const char* member,
                             WrittenLength DecalSet::*length) {
   const QString key = QLatin1String(member);
-  LengthField* made = fields.add(label, QStringLiteral("set.") + key);
-  const auto set = [this, key, length](const WrittenLength& typed) {
-    editSet(order_, tr("Set a set to %1").arg(say(typed.length, order_.unit())), key,
-            [&](DecalSet& changed) { changed.*length = typed; });
-  };
-  connect(made, &LengthField::typed, this, set);
-  connect(made, &LengthField::stepped, this, [this, set, length](int marks) {
-    const DecalSet* now = setInHand(order_);
-    if (now == nullptr) return;
-    const Graduation graduation = usualGraduation(order_.unit());
-    const Length next = nearestMark((now->*length).length, graduation) + step(graduation) * marks;
-    set(written(std::max(next, Length()), order_.unit()));
-  });
-  return made;
+  return addMarkedField(
+      order_, fields, label, QStringLiteral("set.") + key,
+      [this, length]() -> std::optional<Length> {
+        const DecalSet* set = setInHand(order_);
+        return set == nullptr ? std::nullopt : std::optional((set->*length).length);
+      },
+      [this, key, length](const WrittenLength& typed) {
+        editSet(order_, tr("Set a set to %1").arg(say(typed.length, order_.unit())), key,
+                [&](DecalSet& changed) { changed.*length = typed; });
+      });
 }
 
 LengthField* SetPage::angle(FieldSet& fields, const QString& label, const char* member,
