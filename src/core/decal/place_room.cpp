@@ -98,11 +98,27 @@ PlaceRoom WallLandmarks::roomOf(const EdgeTree& outline, WallPoint anchor,
   }
   room.seam = nearestOf(outline, anchor, EdgeTree(edges), {"seam", "seam"})
                   .value_or(Apart{"seam", Length(), anchor, anchor});
-  const WallPoint inside{anchor.theta.wrapped(), anchor.s};
-  for (const auto& [id, region] : zones_) {
-    if (region.contains(inside)) room.zone = id;
-  }
+  room.zone = zoneAt(anchor);
   return room;
+}
+
+std::string WallLandmarks::zoneAt(WallPoint place) const {
+  if (place.s < Length() || place.s > wall_.body.wall()) return {};
+  // What stands on the seam, on a line, at rim or base is in what lies just beside.
+  constexpr Length aside = Length::mm(1e-4);
+  constexpr Angle round = Angle::radians(1e-6);
+  const Length s = std::clamp(place.s, aside, wall_.body.wall() - aside);
+  const WallPoint near[] = {{place.theta.wrapped(), s},
+                            {(place.theta - round).wrapped(), s + aside},
+                            {(place.theta + round).wrapped(), s + aside},
+                            {(place.theta - round).wrapped(), s - aside},
+                            {(place.theta + round).wrapped(), s - aside}};
+  for (const WallPoint& p : near) {
+    for (const auto& [id, region] : zones_) {
+      if (region.contains(p)) return id;
+    }
+  }
+  return {};
 }
 
 Apart apartOn(const Development& flat, const EdgeTree& one, WallPoint at, const EdgeTree& other,

@@ -52,6 +52,9 @@ class WallLandmarks {
   /// `outline` is in the flat with its anchor, so far round in the frame, turned to the front.
   PlaceRoom roomOf(const EdgeTree& outline, WallPoint anchor, const WallReach& reach) const;
 
+  /// The id of the zone a place is in, or beside where it is on an edge; empty off the wall.
+  std::string zoneAt(WallPoint place) const;
+
   const Wall& wall() const { return wall_; }
 
  private:
