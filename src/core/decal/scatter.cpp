@@ -206,15 +206,16 @@ class Thrower {
       const double reach = outline.reach() + other.outline.reach() + least;
       const double far = std::max(reach, room);
       if (std::abs((other.anchor.s - at.s).mm()) > far + reach) continue;
-      const Angle by = (other.anchor.theta - at.theta).wrapped();
-      // A chord of the flat is no shorter than 2/π of its arc.
-      if (std::abs(by.radians()) * narrowest * 0.6 > far + reach) continue;
-      const double away = norm(flat.turning(by)(other.outline.centre()) - outline.centre());
-      if (away < room) return false;
-      if (away >= reach) continue;
-      if (nearest(outline, EdgeTree(mapped(other.outline.shape(), flat.turning(by)))).apart <
-          std::max(other.least, clear)) {
-        return false;
+      for (const Angle by : waysRound(at.theta, other.anchor.theta)) {
+        // A chord of the flat is no shorter than 2/π of its arc.
+        if (std::abs(by.radians()) * narrowest * 0.6 > far + reach) continue;
+        const double away = norm(flat.turning(by)(other.outline.centre()) - outline.centre());
+        if (away < room) return false;
+        if (away >= reach) continue;
+        if (nearest(outline, EdgeTree(mapped(other.outline.shape(), flat.turning(by)))).apart <
+            std::max(other.least, clear)) {
+          return false;
+        }
       }
     }
     return onGround(outline, at);
