@@ -166,9 +166,9 @@ QString PlacePage::roomWords() const {
   }
   if (room.feature) {
     if (room.feature->apart > Length()) {
-      tell(tr("handle"), room.feature->apart);
+      tell(tr("covered wall"), room.feature->apart);
     } else {
-      words << tr("under a handle");
+      words << tr("on covered wall");
     }
   }
   if (room.place) {
@@ -195,8 +195,7 @@ QString PlacePage::markWords() const {
       tr("Mark %1 up from the base, %2 down from the rim, %3.")
           .arg(onTape(mark.fromBase, unit).mark, onTape(mark.fromRim, unit).mark, round);
   if (plan == nullptr) return words;
-  const WallReach& reach = now.place->laid->reach;
-  const Length wide = plan->wall.body.radius(mark.fromBase) * (reach.to - reach.from).radians();
+  const Length wide = wideOn(plan->wall.body, *now.place);
   words += QLatin1Char(' ') +
            tr("%1 wide, it looks %2 wide from before it; %3 are seen at once.")
                .arg(onTape(wide, unit).mark,

@@ -159,7 +159,7 @@ void RowPage::fillMore() {
   menu->addAction(tr("Take apart into places"), this, [this] { releaseRow(order_); });
   menu->addSeparator();
   for (const DecalSet& set : order_.currentCup().sets) {
-    const QString name = set.art ? QString::fromStdString(set.art->name) : tr("artwork gone");
+    const QString name = nameOf(set);
     const QString size = onTape(set.size.length, order_.unit()).mark;
     const std::string id = set.id;
     menu->addAction(tr("Next in turn: %1, %2").arg(name, size), this, [this, id] {

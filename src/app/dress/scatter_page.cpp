@@ -169,7 +169,7 @@ void ScatterPage::fillMore() {
   for (const DecalSet& set : order_.currentCup().sets) {
     const bool there =
         std::find(scatter->sets.begin(), scatter->sets.end(), set.id) != scatter->sets.end();
-    const QString name = set.art ? QString::fromStdString(set.art->name) : tr("artwork gone");
+    const QString name = nameOf(set);
     const std::string id = set.id;
     QAction* mixed = menu->addAction(
         tr("Mixed in: %1, %2").arg(name, onTape(set.size.length, order_.unit()).mark));

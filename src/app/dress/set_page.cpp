@@ -194,7 +194,7 @@ void SetPage::fillSets() {
   sets_->setEnabled(set != nullptr);
   if (set == nullptr) return;
   for (const DecalSet& one : order_.currentCup().sets) {
-    const QString name = one.art ? QString::fromStdString(one.art->name) : tr("artwork gone");
+    const QString name = nameOf(one);
     sets_->addItem(tr("%1, %2").arg(name, onTape(one.size.length, unit).mark),
                    QString::fromStdString(one.id));
   }

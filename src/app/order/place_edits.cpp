@@ -10,15 +10,9 @@
 namespace avrelt {
 namespace {
 
-Row* rowCalled(Cup& cup, const std::string& id) {
-  for (Row& row : cup.rows) {
-    if (row.id == id) return &row;
-  }
-  return nullptr;
-}
-
-const Row* rowCalled(const Cup& cup, const std::string& id) {
-  for (const Row& row : cup.rows) {
+template <typename AnyCup>
+auto rowCalled(AnyCup& cup, const std::string& id) -> decltype(cup.rows.data()) {
+  for (auto& row : cup.rows) {
     if (row.id == id) return &row;
   }
   return nullptr;
@@ -297,19 +291,27 @@ void addRow(Order& order) {
     row.turn = set->places.front().turn;
     row.follows = set->places.front().follows;
   }
-  const bool done = order.editCup(Order::tr("Make a row"), [&](Cup& cup) {
-    for (DecalSet& one : cup.sets) {
-      if (one.id == id && alone) one.places.clear();
-    }
-    cup.rows.push_back(row);
-  });
+  const QString text = Order::tr("Make a row");
+  const QString key = QStringLiteral("make row");
+  const bool done = order.editCup(
+      text,
+      [&](Cup& cup) {
+        for (DecalSet& one : cup.sets) {
+          if (one.id == id && alone) one.places.clear();
+        }
+        cup.rows.push_back(row);
+      },
+      key);
   if (!done) return;
   order.pickRow(order.currentCup().rows.back().id);
-  // As many as fit, where seven do not.
-  const RowPlan* made = rowPlanInHand(order);
-  if (made == nullptr || made->fit.fits || made->fit.most == 0) return;
-  const int most = made->fit.most;
-  editRow(order, Order::tr("Make a row"), {}, [most](Row& changed) { changed.count = most; });
+  // As many as fit, where seven do not: one step of the history with the row itself.
+  const RowPlan* made = order.presentPlan() == nullptr ? nullptr : rowPlanInHand(order);
+  if (made != nullptr && !made->fit.fits && made->fit.most > 0) {
+    const int most = made->fit.most;
+    order.editCup(
+        text, [most](Cup& cup) { cup.rows.back().count = most; }, key);
+  }
+  order.settle();
 }
 
 void removeRow(Order& order) {

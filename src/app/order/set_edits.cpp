@@ -101,6 +101,10 @@ DecalSet usualSet(const Order& order, const Artwork& artwork) {
 
 }  // namespace
 
+QString nameOf(const DecalSet& set) {
+  return set.art ? quoted(set.art->name) : Order::tr("artwork gone");
+}
+
 const DecalSet* setInHand(const Order& order) {
   if (!order.hasCup()) return nullptr;
   const std::vector<DecalSet>& sets = order.currentCup().sets;

@@ -47,6 +47,8 @@ void raiseLayer(Order& order, const std::string& id, int by);
 bool editLayer(Order& order, const QString& text, const QString& key, const std::string& id,
                const std::function<void(Layer&)>& change);
 
+/// Its artwork's name, or that it is gone.
+QString nameOf(const DecalSet& set);
 /// The set in hand, as it is in the document and worked out; nothing for none.
 const DecalSet* setInHand(const Order& order);
 const SetPlan* setPlanInHand(const Order& order);
