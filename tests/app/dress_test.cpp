@@ -456,6 +456,12 @@ TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {
   RowPage& page = open.dress().rowPage();
   page.addButton().click();
   REQUIRE(open.cup().rows.size() == 1);
+  // One step of the history, also where fewer fit than a row begins with.
+  open.order().history()->undo();
+  CHECK(open.cup().rows.empty());
+  CHECK(open.set().places.size() == 1);
+  open.order().history()->redo();
+  REQUIRE(open.cup().rows.size() == 1);
   // The set's one place became the row's first.
   CHECK(open.set().places.empty());
   const int before = static_cast<int>(open.plan().places.size());

@@ -90,15 +90,15 @@ Stand inRow(const Row& row, Length up) {
   return {{}, row.id, {}, 0, {Angle(), up}, row.turn, row.follows, 100};
 }
 
-/// The sets of a row at a share of their size: offsets and laps stay.
-RowItems itemsAt(const Row& row, const std::vector<const DecalSet*>& sets, const Wall& wall,
-                 double share) {
+/// The sets of a row's line so far up at a share of their size: offsets and laps stay.
+RowItems itemsAt(const Row& row, Length up, const std::vector<const DecalSet*>& sets,
+                 const Wall& wall, double share) {
   std::vector<EdgeTree> items;
   for (const DecalSet* one : sets) {
     DecalSet set = shapedBy(*one);
     set.size.length = set.size.length * share;
     set.anchor = one->anchor;
-    Stand stand = inRow(row, row.up.length);
+    Stand stand = inRow(row, up);
     SetShape made = unmeasuredShapeOf(set);
     const double curve = curveOf(stand, anchorOf(set, made), wall);
     stand.follows = curve != 0;
@@ -199,8 +199,15 @@ std::optional<double> largestShare(const Row& row, const std::vector<DecalSet>& 
     }
   }
   if (found.empty() || !row.count) return std::nullopt;
-  return largestFor([&](double share) { return itemsAt(row, found, wall, share); }, *row.count,
-                    row.gap.length);
+  std::optional<double> least;
+  for (int line = 0; line < row.lines; ++line) {
+    const Length up = row.up.length + row.apart.length * line;
+    const std::optional<double> share = largestFor(
+        [&](double s) { return itemsAt(row, up, found, wall, s); }, *row.count, row.gap.length);
+    if (!share) return std::nullopt;
+    least = std::min(least.value_or(*share), *share);
+  }
+  return least;
 }
 
 /// One run of the planner.
@@ -222,6 +229,7 @@ class SetPlanner::Work {
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) addRow(i);
     for (const Scatter& scatter : scatters_) addScatter(scatter);
+    if (!faults_.empty()) return tl::unexpected(std::move(faults_));
     forgetOthers();
     finish();
     return std::move(dressed_);
@@ -242,33 +250,31 @@ class SetPlanner::Work {
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) {
       take("rows", i, rowFaults(rows_[i]));
-      places += static_cast<std::size_t>(std::clamp(rows_[i].lines, 0, mostLines)) *
-                static_cast<std::size_t>(std::clamp(rows_[i].count.value_or(1), 0, mostInLine));
     }
     for (std::size_t i = 0; i < scatters_.size(); ++i) {
       take("scatters", i, scatterFaults(scatters_[i]));
       places += scatters_[i].items.size();
     }
-    if (places > mostPlaces) {
-      faults_.push_back({!rows_.empty()       ? "rows[0].count"
-                         : !scatters_.empty() ? "scatters[0].count"
-                                              : "sets",
-                         {"The cup has %1 places for sets. It takes up to %2.",
-                          {static_cast<long>(places), static_cast<long>(mostPlaces)}}});
-    }
+    placed_ = places;
+    if (places > mostPlaces) tooMany(scatters_.empty() ? "sets" : "scatters[0].count");
+  }
+  void tooMany(std::string field) {
+    faults_.push_back({std::move(field),
+                       {"The cup has %1 places for sets, and takes up to %2. Remove some, or take "
+                        "fewer in rows and scatters.",
+                        {static_cast<long>(placed_), static_cast<long>(mostPlaces)}}});
   }
 
   std::shared_ptr<const SetShape> shape(std::size_t i, double curve, Angle turn,
                                         double percent = 100) {
-    DecalSet set = shapedBy(sets_[i]);
     KeptSet& kept = planner_.sets_[sets_[i].id];
-    if (kept.set != set) kept = {set, {}};
     for (const KeptShape& one : kept.shapes) {
       if (one.curve == curve && one.turn == turn.radians() && one.percent == percent) {
         used_.insert(one.made.get());
         return one.made;
       }
     }
+    DecalSet set = kept.set;
     set.turn = set.turn + turn;
     set.size.length = set.size.length * (percent / 100);
     auto made = std::make_shared<const SetShape>(shapeOf(set, curve));
@@ -289,6 +295,9 @@ class SetPlanner::Work {
 
   void begin(std::size_t i) {
     const DecalSet& set = sets_[i];
+    DecalSet shaped = shapedBy(set);
+    KeptSet& kept = planner_.sets_[set.id];
+    if (kept.set != shaped) kept = {std::move(shaped), {}};
     SetPlan plan;
     plan.id = set.id;
     plan.set = static_cast<int>(i);
@@ -476,6 +485,8 @@ class SetPlanner::Work {
       solve(row, sets, kept);
     }
     kept.plan.row = static_cast<int>(index);
+    for (const RowFit& fit : kept.lines) placed_ += fit.at.size();
+    if (placed_ > mostPlaces) return tooMany("rows[" + std::to_string(index) + "].count");
     place(row, sets, kept.lines);
     dressed_.rows.push_back(kept.plan);
   }
@@ -625,6 +636,7 @@ class SetPlanner::Work {
   const DressedWall& wall_;
   Faults faults_;
   Dressed dressed_;
+  std::size_t placed_ = 0;
   std::map<std::size_t, std::vector<MakeKey>> keys_;
   std::set<const SetShape*> used_;
   std::set<std::string> standing_;

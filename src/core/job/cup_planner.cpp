@@ -68,7 +68,7 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));
   add(watchSets(cup.sets, plan.sets));
-  add(watchPlaces({cup.sets, cup.rows, plan.sets, plan.rows, plan.wall}));
+  add(watchPlaces({cup.sets, cup.rows, cup.scatters, plan.sets, plan.rows, plan.wall}));
   if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   addStageWatches(plan, cup);

@@ -81,14 +81,27 @@ class Rules {
         {all.count == 1 ? one : many, {plan.name, all.by, all.count}});
   }
 
+  /// Of a scatter that is cut off flush at rim and base.
+  bool mayRunOver(const PlacePlan& place) const {
+    return std::any_of(
+        placed_.scatters.begin(), placed_.scatters.end(),
+        [&](const Scatter& scatter) { return scatter.id == place.scatter && !scatter.whole; });
+  }
+
   void edges(const SetPlan& plan) {
     tell("set_off_wall", WatchLevel::warn, plan,
-         told(plan, [](const PlacePlan& place) { return -place.room.rim; }), "up",
-         "“%1” reaches over the rim by %2. Set it lower or make it smaller.",
+         told(plan,
+              [&](const PlacePlan& place) {
+                return mayRunOver(place) ? Length() : -place.room.rim;
+              }),
+         "up", "“%1” reaches over the rim by %2. Set it lower or make it smaller.",
          "“%1” reaches over the rim at %3 places, by up to %2. Set them lower or make it smaller.");
     tell("set_off_wall", WatchLevel::warn, plan,
-         told(plan, [](const PlacePlan& place) { return -place.room.base; }), "up",
-         "“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
+         told(plan,
+              [&](const PlacePlan& place) {
+                return mayRunOver(place) ? Length() : -place.room.base;
+              }),
+         "up", "“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
          "“%1” reaches below the base edge at %3 places, by up to %2. Set them higher or make it "
          "smaller.");
     tell("set_in_bare_edge", WatchLevel::note, plan,
@@ -154,7 +167,7 @@ class Rules {
       const WallReach& reach = place.laid->reach;
       const Angle across = reach.to - reach.from;
       if (across <= seenToEachSide * 2 + Angle::degrees(0.5)) continue;
-      const Length wide = body.radius(place.anchor.s) * across.radians();
+      const Length wide = wideOn(body, place);
       if (widest != nullptr && wide <= beyond) continue;
       widest = &place;
       beyond = wide;
@@ -176,15 +189,14 @@ class Rules {
     if (!plan.fit.fits) {
       const auto most = static_cast<long>(plan.fit.most);
       const auto wanted = static_cast<long>(row.count.value_or(1));
-      Sentence sentence = most == 0
-                              ? Sentence{"Not one of a row fits round the cup with %1 to itself.",
-                                         {row.gap.length, wanted}}
-                              : Sentence{
-                                    "%2 of a row do not fit with %1 between them: %3 do, and stand "
-                                    "there.",
-                                    {row.gap.length, wanted, most}};
+      Sentence sentence{most == 0   ? "Not one of a row fits round the cup with %1 to itself."
+                        : most == 1 ? "%2 of a row do not fit with %1 between them: 1 does, and "
+                                      "stands there."
+                                    : "%2 of a row do not fit with %1 between them: %3 do, and "
+                                      "stand there.",
+                        {row.gap.length, wanted, most}};
       if (plan.fitsAt) {
-        sentence.pattern += most == 0 ? " At a size of %3 it does." : " At a size of %4 they do.";
+        sentence.pattern += most == 0 ? " At a size of %4 it does." : " At a size of %4 they do.";
         sentence.parts.emplace_back(*plan.fitsAt);
       } else {
         sentence.pattern += " Take a smaller gap.";
@@ -193,7 +205,7 @@ class Rules {
     }
     if (!plan.closes) {
       put("row_not_closing", WatchLevel::note, at + "count",
-          {"%1 in turns of %2 do not close: two alike meet. Take a multiple of %2.",
+          {"A row of %1 breaks off its turn of %2 where it closes. Take a multiple of %2.",
            {static_cast<long>(plan.fit.at.size()), static_cast<long>(row.sets.size())}});
     }
   }
@@ -211,6 +223,12 @@ Length seenAtOnce(const Body& body, Length s) {
 Length looksAcross(const Body& body, Length s, Length wide) {
   const Length radius = body.radius(std::clamp(s, Length(), body.wall()));
   return radius * (2 * std::sin(std::min(wide / radius, Angle::halfTurn().radians()) / 2));
+}
+
+Length wideOn(const Body& body, const PlacePlan& place) {
+  const WallReach& reach = place.laid->reach;
+  return body.radius(std::clamp(place.anchor.s, Length(), body.wall())) *
+         (reach.to - reach.from).radians();
 }
 
 std::vector<Watch> watchPlaces(const PlacedSets& placed) {

@@ -11,6 +11,7 @@ namespace avrelt {
 struct PlacedSets {
   const std::vector<DecalSet>& sets;
   const std::vector<Row>& rows;
+  const std::vector<Scatter>& scatters;
   const std::vector<SetPlan>& plans;
   const std::vector<RowPlan>& rowPlans;
   const Wall& wall;
@@ -25,11 +26,14 @@ Length seenAtOnce(const Body& body, Length s);
 /// arc, 2 r sin(w / 2r); the whole thickness from half a turn on.
 Length looksAcross(const Body& body, Length s, Length wide);
 
+/// How wide a set is on the wall where it stands, round the cup at its anchor's height.
+Length wideOn(const Body& body, const PlacePlan& place);
+
 /// What to watch about where sets stand. Rules, common practice with no published source where
 /// nothing else is said; each is told once a set or row, with how many places it is about:
 ///
 /// - `set_no_place`: it stands nowhere, so nothing is cut of it.
-/// - `set_off_wall`: it reaches over the rim or below the base.
+/// - `set_off_wall`: it reaches over the rim or below the base, and not by choice.
 /// - `set_in_bare_edge`: it comes nearer to the rim than what is left bare there.
 /// - `set_over_seam`: it lies across the seam.
 /// - `set_under_handle`: it lies under a handle, a spout, or on what is to stay clear.

@@ -393,6 +393,69 @@ TEST_CASE("a row that does not fit stands as far as it does, and says at which s
   CHECK(told(planned(cup), "row_of_nothing"));
 }
 
+TEST_CASE(
+    "what stands on the seam, a line, the rim or the base is in a zone, and off the wall in none") {
+  for (const bool taper : {false, true}) {
+    for (const double seam : {180.0, 37.0, -90.0}) {
+      Cup cup = taper ? tapered() : straight();
+      cup.wrap.seamAt = Angle::degrees(seam);
+      cup.division.body.cut = RingCut{};
+      const Length wall = planned(cup).wall.body.wall();
+      cup.sets = {setOf(named("star"), 20,
+                        {placeAt(seam, 40), placeAt(seam, wall.mm() / 2), placeAt(10, 0),
+                         placeAt(10, wall.mm()), placeAt(10, wall.mm() + 5), placeAt(10, -5)})};
+      const CupPlan plan = planned(cup);
+      const std::vector<PlacePlan>& places = plan.sets[0].places;
+      REQUIRE(plan.divided.zones.size() == 2);
+      const std::string& upper = plan.divided.zones[0].id;
+      const std::string& lower = plan.divided.zones[1].id;
+      CHECK(places[0].room.zone == lower);
+      CHECK((places[1].room.zone == upper || places[1].room.zone == lower));
+      CHECK(places[2].room.zone == lower);
+      CHECK(places[3].room.zone == upper);
+      CHECK(places[4].room.zone.empty());
+      CHECK(places[5].room.zone.empty());
+    }
+  }
+}
+
+TEST_CASE("a row grown to fit does so in its narrowest line too") {
+  Cup cup = tapered();
+  cup.sets = {setOf(named("star"), 30, {})};
+  giveIds(cup);
+  Row row;
+  row.sets = {cup.sets[0].id};
+  row.count = 9;
+  row.gap = WrittenLength::mm(3);
+  row.up = WrittenLength::mm(120);
+  row.lines = 2;
+  row.apart = WrittenLength::mm(-90);
+  cup.rows = {row};
+  const CupPlan plan = planned(cup);
+  REQUIRE(plan.rows[0].fitsAt);
+  cup.sets[0].size = WrittenLength{*plan.rows[0].fitsAt, {}};
+  CHECK(planned(cup).rows[0].fit.fits);
+  cup.sets[0].size.length = cup.sets[0].size.length * 1.004;
+  CHECK_FALSE(planned(cup).rows[0].fit.fits);
+}
+
+TEST_CASE("rows of all that fit are counted before they are placed") {
+  Cup cup = straight();
+  cup.sets = {setOf(named("star"), 2, {})};
+  giveIds(cup);
+  Row row;
+  row.sets = {cup.sets[0].id};
+  row.count.reset();
+  row.up = WrittenLength::mm(10);
+  row.lines = 12;
+  row.apart = WrittenLength::mm(6);
+  cup.rows = {row, row};
+  giveIds(cup);
+  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
+  REQUIRE_FALSE(plan);
+  CHECK(plan.error().front().field == "rows[1].count");
+}
+
 TEST_CASE("two hundred places at one point are planned and told") {
   Cup cup = straight();
   cup.sets = {setOf(named("star"), 12, std::vector<Place>(200, placeAt(30, 60)),

@@ -245,6 +245,46 @@ TEST_CASE("some are thrown again while the others stay, and artwork may change u
   for (const ScatterItem& item : other.scatters[0].items) CHECK(item.set != id);
 }
 
+TEST_CASE("what may run over rim and base is not told off for it") {
+  Cup cup = skies(false);
+  Scatter scatter = scatterOf(cup, 3, 1);
+  ScatterItem item;
+  item.set = cup.sets[0].id;
+  item.place.up = WrittenLength::mm(1);
+  scatter.items = {item};
+  cup.scatters = {scatter};
+  const auto told = [](const CupPlan& plan) {
+    return std::any_of(plan.watches.begin(), plan.watches.end(),
+                       [](const Watch& watch) { return watch.rule == "set_off_wall"; });
+  };
+  CHECK(told(planned(cup)));
+  cup.scatters[0].whole = false;
+  CHECK_FALSE(told(planned(cup)));
+}
+
+TEST_CASE("a scatter keeps off what goes most of the way round") {
+  Cup cup = skies(false);
+  Artwork band;
+  band.id = "band";
+  band.areas = {{"#000000", {{{0, 0}, {200, 0}, {200, 20}, {0, 20}}}}};
+  DecalSet wide = setOf("star", 200);
+  wide.artwork = "band";
+  wide.art = SharedArt(band);
+  Place place;
+  place.up = WrittenLength::mm(90);
+  wide.places = {place};
+  cup.sets.push_back(wide);
+  const CupPlan before = planned(cup);
+  Scatter scatter = scatterOf(*before.of, 150, 1);
+  scatter.sets.pop_back();
+  scatter.away = WrittenLength::mm(2);
+  scatter.items = thrown(scatter, before);
+  Cup full = *before.of;
+  full.scatters = {scatter};
+  const CupPlan plan = planned(full);
+  CHECK(plan.sets[2].places[0].room.place->apart.mm() >= 2 - 1e-6);
+}
+
 TEST_CASE("no more are thrown than there is room for, and a scatter is checked by member") {
   Cup cup = skies(false);
   cup.sets[0].size = WrittenLength::mm(60);
