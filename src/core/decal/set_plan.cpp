@@ -8,8 +8,6 @@
 #include <set>
 #include <tuple>
 
-#include "decal/standing.h"
-
 namespace avrelt {
 namespace {
 
@@ -110,72 +108,6 @@ RowItems itemsAt(const Row& row, Length up, const std::vector<const DecalSet*>& 
     items.emplace_back(mapped(made.outer, standing(stand, anchor, wall)));
   }
   return RowItems(wall.flat, std::move(items));
-}
-
-std::vector<WallLine> rolledUp(const Polygon& shape, WallPoint anchor, const Wall& wall) {
-  std::vector<WallLine> outlines;
-  outlines.reserve(shape.size());
-  for (const std::vector<Point>& outline : shape) {
-    WallLine line;
-    line.reserve(outline.size());
-    for (const Point& p : outline) {
-      WallPoint at = wall.flat.toWall(p);
-      at.theta = at.theta + anchor.theta;
-      line.push_back(at);
-    }
-    outlines.push_back(std::move(line));
-  }
-  return outlines;
-}
-
-WallReach reachOf(const std::vector<WallLine>& outlines, WallPoint anchor) {
-  WallReach reach{anchor.theta, anchor.theta, anchor.s, anchor.s};
-  bool first = true;
-  for (const WallLine& line : outlines) {
-    for (const WallPoint& at : line) {
-      const WallReach here{at.theta, at.theta, at.s, at.s};
-      if (first) reach = here;
-      first = false;
-      reach.add(here);
-    }
-  }
-  return reach;
-}
-
-/// A shape of the flat on the wall, so far round.
-LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
-  LaidLayer laid;
-  std::vector<WallLine> outlines = rolledUp(shape, anchor, wall);
-  laid.reach = reachOf(outlines, anchor);
-  const WallReach& reach = laid.reach;
-  const Length top = wall.body.wall();
-  if (reach.from >= -Angle::halfTurn() && reach.to <= Angle::halfTurn() && reach.low >= Length() &&
-      reach.high <= top) {
-    laid.region = Region(std::move(outlines));
-    return laid;
-  }
-  // Part by part, as a part may lie in the opening of another.
-  for (const Polygon& part : partsOf(shape)) {
-    std::vector<WallLine> lines = rolledUp(part, anchor, wall);
-    Region region = Region::folded(lines.front(), Length(), top);
-    for (std::size_t i = 1; i < lines.size(); ++i) {
-      std::reverse(lines[i].begin(), lines[i].end());
-      region = region - Region::folded(lines[i], Length(), top);
-    }
-    laid.region = laid.region | region;
-  }
-  return laid;
-}
-
-LaidSet laidSet(const SetShape& made, const Stand& stand, Point anchor, const Wall& wall) {
-  LaidSet laid;
-  const Transform way = standing(stand, anchor, wall);
-  for (const LayerShape& layer : made.layers) {
-    laid.layers.push_back(onWall(mapped(layer.shape, way), stand.anchor, wall));
-  }
-  laid.outline = EdgeTree(mapped(made.outer, way));
-  laid.reach = reachOf(rolledUp(laid.outline.shape(), stand.anchor, wall), stand.anchor);
-  return laid;
 }
 
 }  // namespace
@@ -406,10 +338,15 @@ class SetPlanner::Work {
                       kept.turn == stand.turn && kept.follows == laid.follows &&
                       kept.wallIs == wall_.wallIs && kept.off == anchor;
     if (!same) {
-      kept = {made, stand.anchor, stand.turn, laid.follows, wall_.wallIs, {}, anchor};
+      kept = {made, stand.anchor, stand.turn, laid.follows, wall_.wallIs, {}, anchor, {}, -1};
       kept.laid = std::make_shared<const LaidSet>(laidSet(*made, laid, anchor, wall_.wall));
     }
+    if (kept.landmarksAre != wall_.landmarksAre) {
+      kept.room = wall_.landmarks.roomOf(kept.laid->outline, stand.anchor, kept.laid->reach);
+      kept.landmarksAre = wall_.landmarksAre;
+    }
     place.laid = kept.laid;
+    place.room = kept.room;
     standing_.insert(place.id);
     plan.places.push_back(std::move(place));
   }
@@ -564,7 +501,6 @@ class SetPlanner::Work {
           std::any_of(sets_[i].layers.begin(), sets_[i].layers.end(),
                       [](const Layer& layer) { return layer.kind == LayerKind::peekaboo; });
       for (PlacePlan& place : plan.places) {
-        place.room = wall_.landmarks.roomOf(place.laid->outline, place.anchor, place.laid->reach);
         all.push_back(&place);
         if (buried) hidden.push_back(&place);
         if (!place.room.zone.empty()) {

@@ -9,12 +9,11 @@
 #include <vector>
 
 #include "cup/wall.h"
+#include "decal/laid_set.h"
 #include "decal/place_room.h"
 #include "decal/row.h"
 #include "decal/scatter.h"
 #include "decal/set_shape.h"
-#include "divide/region.h"
-#include "shape/edge_tree.h"
 
 namespace avrelt {
 
@@ -40,19 +39,6 @@ struct SetMake {
   std::shared_ptr<const SetShape> made;
   std::vector<LayerPlan> layers;    ///< the topmost first
   std::vector<std::string> places;  ///< ids of those it is for
-};
-
-/// A layer on the wall.
-struct LaidLayer {
-  Region region;
-  WallReach reach;
-};
-
-/// A set on the wall.
-struct LaidSet {
-  std::vector<LaidLayer> layers;  ///< as the set has them
-  EdgeTree outline;               ///< all of it, in the flat with its anchor turned to the front
-  WallReach reach;                ///< of all of it
 };
 
 /// A place, worked out.
@@ -126,6 +112,7 @@ struct DressedWall {
   std::function<const Wall&(const std::string& id)> wallOf;
   long wallIs = 0;  ///< names all walls
   const WallLandmarks& landmarks;
+  long landmarksAre = 0;  ///< names them
 };
 
 /// Works sets out again and again; what does not depend on where a set stands is kept while it
@@ -154,7 +141,9 @@ class SetPlanner {
     bool follows = false;
     long wallIs = 0;
     std::shared_ptr<const LaidSet> laid;
-    Point off;  ///< its anchor's
+    Point off;         ///< its anchor's
+    PlaceRoom room{};  ///< but for other places
+    long landmarksAre = -1;
   };
   struct KeptRow {
     Row row;

@@ -169,8 +169,8 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
         return std::make_shared<const WallLandmarks>(wall, divided ? *divided : undivided,
                                                      cup.blank.features);
       });
-  CheckedAll<Dressed> dressed =
-      sets_(cup.sets, cup.rows, cup.scatters, {wall, wallFor, wallIs, *landmarks});
+  CheckedAll<Dressed> dressed = sets_(cup.sets, cup.rows, cup.scatters,
+                                      {wall, wallFor, wallIs, *landmarks, landmarks_.times()});
   if (!dressed) take(dressed.error());
   for (const Fault& fault : maskFaults(cup.division.masks)) {
     faults.push_back({"divide." + fault.field, fault.sentence});

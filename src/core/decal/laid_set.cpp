@@ -1,0 +1,77 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "decal/laid_set.h"
+
+#include <algorithm>
+
+namespace avrelt {
+namespace {
+
+std::vector<WallLine> rolledUp(const Polygon& shape, WallPoint anchor, const Wall& wall) {
+  std::vector<WallLine> outlines;
+  outlines.reserve(shape.size());
+  for (const std::vector<Point>& outline : shape) {
+    WallLine line;
+    line.reserve(outline.size());
+    for (const Point& p : outline) {
+      WallPoint at = wall.flat.toWall(p);
+      at.theta = at.theta + anchor.theta;
+      line.push_back(at);
+    }
+    outlines.push_back(std::move(line));
+  }
+  return outlines;
+}
+
+WallReach reachOf(const std::vector<WallLine>& outlines, WallPoint anchor) {
+  WallReach reach{anchor.theta, anchor.theta, anchor.s, anchor.s};
+  bool first = true;
+  for (const WallLine& line : outlines) {
+    for (const WallPoint& at : line) {
+      const WallReach here{at.theta, at.theta, at.s, at.s};
+      if (first) reach = here;
+      first = false;
+      reach.add(here);
+    }
+  }
+  return reach;
+}
+
+/// A shape of the flat on the wall, so far round.
+LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
+  LaidLayer laid;
+  std::vector<WallLine> outlines = rolledUp(shape, anchor, wall);
+  laid.reach = reachOf(outlines, anchor);
+  const WallReach& reach = laid.reach;
+  const Length top = wall.body.wall();
+  if (reach.from >= -Angle::halfTurn() && reach.to <= Angle::halfTurn() && reach.low >= Length() &&
+      reach.high <= top) {
+    laid.region = Region(std::move(outlines));
+    return laid;
+  }
+  // Part by part, as a part may lie in the opening of another.
+  for (const Polygon& part : partsOf(shape)) {
+    std::vector<WallLine> lines = rolledUp(part, anchor, wall);
+    Region region = Region::folded(lines.front(), Length(), top);
+    for (std::size_t i = 1; i < lines.size(); ++i) {
+      std::reverse(lines[i].begin(), lines[i].end());
+      region = region - Region::folded(lines[i], Length(), top);
+    }
+    laid.region = laid.region | region;
+  }
+  return laid;
+}
+
+}  // namespace
+
+LaidSet laidSet(const SetShape& made, const Stand& stand, Point anchor, const Wall& wall) {
+  LaidSet laid;
+  const Transform way = standing(stand, anchor, wall);
+  for (const LayerShape& layer : made.layers) {
+    laid.layers.push_back(onWall(mapped(layer.shape, way), stand.anchor, wall));
+  }
+  laid.outline = EdgeTree(mapped(made.outer, way));
+  laid.reach = reachOf(rolledUp(laid.outline.shape(), stand.anchor, wall), stand.anchor);
+  return laid;
+}
+
+}  // namespace avrelt
