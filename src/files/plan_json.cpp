@@ -3,6 +3,7 @@
 #include <cmath>
 #include <map>
 
+#include "decal/peekaboos.h"
 #include "divide/flat_outline.h"
 #include "files/json_reader.h"
 #include "files/outputs.h"
@@ -431,25 +432,84 @@ Json rowJson(const CupPlan& cup, const RowPlan& plan) {
 }
 
 /// Stencil, ring and place of each peekaboo, by its number.
-Json pairsJson(const CupPlan& cup) {
-  std::map<int, Json> pairs;
-  for (const SetPlan& set : cup.sets) {
-    for (const PlacePlan& place : set.places) {
-      if (place.number == 0) continue;
-      Json pair = {
-          {"number", place.number}, {"stencil", nullptr}, {"ring", nullptr}, {"place", place.id}};
-      for (const LayerPlan& layer : set.makes[place.make].layers) {
-        if (layer.nothing) continue;
-        const std::string part = layerPartId(set.id, layer.id, place.make);
-        if (layer.kind == LayerKind::peekaboo) pair["stencil"] = part;
-        if (layer.kind == LayerKind::ring) pair["ring"] = part;
-      }
-      pairs[place.number] = std::move(pair);
-    }
-  }
+Json numbersJson(const std::vector<int>& numbers) {
   Json list = Json::array();
-  for (auto& [number, pair] : pairs) list.push_back(std::move(pair));
+  for (const int number : numbers) list.push_back(number);
   return list;
+}
+
+void addPairs(Json& json, const CupPlan& cup) {
+  const std::vector<Peekaboo> peekaboos = peekaboosOf(cup.sets);
+  json["pairs"] = Json::array();
+  for (const Peekaboo& one : peekaboos) {
+    const SetPlan& set = cup.sets[one.set];
+    const PlacePlan& place = set.places[one.place];
+    const auto part = [&](const std::string& layer) {
+      return layer.empty() ? Json() : Json(layerPartId(set.id, layer, place.make));
+    };
+    Json shows;
+    for (const Zone& zone : cup.divided.zones) {
+      if (zone.id == one.zone)
+        shows = {{"zone", zone.letter}, {"finish", finishWords(zone.finish)}};
+    }
+    json["pairs"].push_back({{"number", one.number},
+                             {"stencil", part(one.stencil)},
+                             {"ring", part(one.ring)},
+                             {"place", place.id},
+                             {"shows", shows},
+                             {"alike", numbersJson(one.alike)}});
+  }
+  const LiftOrder order = liftOrderOf(peekaboos);
+  json["lift"] = {{"at_once", numbersJson(order.atOnce)},
+                  {"one_by_one", numbersJson(order.oneByOne)}};
+}
+
+const char* stackKindName(const StackItem& item) {
+  switch (item.kind) {
+    case StackKind::metal:
+      return "metal";
+    case StackKind::coat:
+      return "coat";
+    case StackKind::finish:
+      return "finish";
+    case StackKind::laid:
+      break;
+  }
+  switch (item.thing) {
+    case LaidKind::mask:
+      return "mask";
+    case LaidKind::pattern:
+      return "pattern";
+    case LaidKind::film:
+      return "film";
+    case LaidKind::stripe:
+      return "stripe";
+    case LaidKind::layer:
+      return "layer";
+    case LaidKind::wrap:
+      break;
+  }
+  return "wrap";
+}
+
+Json stackJson(const CupPlan& cup, Unit unit) {
+  Json stack = Json::array();
+  for (const StackItem& item : cup.stack) {
+    Json hides = Json::array();
+    for (const Hidden& hidden : hiddenBelow(cup, item)) {
+      hides.push_back({{"zone", hidden.letter},
+                       {"mm2", rounded(hidden.area.mm2())},
+                       {"share", rounded(hidden.share)}});
+    }
+    stack.push_back({{"kind", stackKindName(item)},
+                     {"id", item.id},
+                     {"what", inWords(item.name, unit)},
+                     {"after", item.after},
+                     {"lifted", item.lifted},
+                     {"clear", item.clear},
+                     {"hides_glitter", hides}});
+  }
+  return stack;
 }
 
 Json setJson(const SetPlan& plan, const DecalSet& set) {
@@ -561,7 +621,8 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     }
     json["rows"] = Json::array();
     for (const RowPlan& row : cup.rows) json["rows"].push_back(rowJson(cup, row));
-    json["pairs"] = pairsJson(cup);
+    addPairs(json, cup);
+    json["stack"] = stackJson(cup, plan.units);
     json["coverage"] = Json::array();
     for (const Zone& zone : cup.divided.zones) {
       const auto covered = cup.covered.find(zone.id);

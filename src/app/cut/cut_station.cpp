@@ -350,6 +350,10 @@ bool CutStation::goTo(const QString& field) {
     }
     return true;
   }
+  if (field == QLatin1String("wrap.over")) {
+    over_->setFocus(Qt::OtherFocusReason);
+    return true;
+  }
   if (fields_.find(field) == nullptr) return false;
   choose(purpose::markingStrip);
   return fields_.goTo(field);

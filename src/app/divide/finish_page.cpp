@@ -292,12 +292,8 @@ void FinishPage::refresh() {
   onAll_->setVisible(parts > 1);
   onSecond_->setVisible(parts > 2);
   const Unit unit = order_.unit();
-  const double area =
-      unit == Unit::inch ? zone->area.mm2() / (25.4 * 25.4) : zone->area.mm2() / 100;
-  const QString amount =
-      unit == Unit::inch ? tr("%1 in²").arg(area, 0, 'f', 1) : tr("%1 cm²").arg(area, 0, 'f', 1);
   size_->setText(tr("Zone %1 has %2 of wall, from %3 to %4 up.")
-                     .arg(QString::fromStdString(zone->letter), amount,
+                     .arg(QString::fromStdString(zone->letter), say(zone->area, unit),
                           onTape(zone->region.lowest(), unit).mark,
                           onTape(zone->region.highest(), unit).mark));
 }

@@ -63,9 +63,10 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
   row_ = new RowPage(order, fields_);
   blade_ = new BladePage(order, fields_);
   scatter_ = new ScatterPage(order, fields_);
-  setPages_ =
-      new Pages(tr("The set"), {tr("Set"), tr("Place"), tr("Row"), tr("Scatter"), tr("Blade")},
-                {set_, place_, row_, scatter_, blade_});
+  stack_ = new StackPage(order);
+  setPages_ = new Pages(
+      tr("The set"), {tr("Set"), tr("Place"), tr("Row"), tr("Scatter"), tr("Blade"), tr("Stack")},
+      {set_, place_, row_, scatter_, blade_, stack_});
   setPages_->head()->addStretch();
   addCard(drawer, {}, setPages_, 36);
 

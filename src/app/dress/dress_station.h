@@ -11,6 +11,7 @@
 #include "app/dress/row_page.h"
 #include "app/dress/scatter_page.h"
 #include "app/dress/set_page.h"
+#include "app/dress/stack_page.h"
 #include "app/dress/words_page.h"
 #include "app/fields/field_set.h"
 #include "app/fields/pages.h"
@@ -42,7 +43,7 @@ class DressStation : public QWidget {
   void keepShape();
 
   enum ArtPages { ofArt, ofWords, ofJoined };
-  enum SetPages { ofSet, ofPlace, ofRow, ofScatter, ofBlade };
+  enum SetPages { ofSet, ofPlace, ofRow, ofScatter, ofBlade, ofStack };
   Pages& artPages() { return *artPages_; }
   Pages& setPages() { return *setPages_; }
   ArtPage& artPage() { return *art_; }
@@ -54,6 +55,7 @@ class DressStation : public QWidget {
   RowPage& rowPage() { return *row_; }
   ScatterPage& scatterPage() { return *scatter_; }
   BladePage& bladePage() { return *blade_; }
+  StackPage& stackPage() { return *stack_; }
 
  signals:
   void said(const QString& sentence);
@@ -76,6 +78,7 @@ class DressStation : public QWidget {
   RowPage* row_ = nullptr;
   ScatterPage* scatter_ = nullptr;
   BladePage* blade_ = nullptr;
+  StackPage* stack_ = nullptr;
 };
 
 }  // namespace avrelt

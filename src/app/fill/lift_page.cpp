@@ -44,10 +44,6 @@ void LiftPage::refresh() {
   filling_ = true;
   QStringList lines;
   if (fill != nullptr && plan != nullptr) {
-    const auto area = [unit](Area mm2) {
-      return unit == Unit::inch ? tr("%1 in²").arg(mm2.mm2() / 645.16, 0, 'f', 1)
-                                : tr("%1 cm²").arg(mm2.mm2() / 100, 0, 'f', 1);
-    };
     for (const ColourNeed& need : plan->needs) {
       QStringList cells;
       for (const std::size_t cell : need.cells) {
@@ -56,7 +52,7 @@ void LiftPage::refresh() {
       }
       QString words = tr("%1. %2: %3")
                           .arg(lines.size() + 1)
-                          .arg(colourWords(*fill, need.colour), area(need.area));
+                          .arg(colourWords(*fill, need.colour), say(need.area, unit));
       if (need.glitter > Mass()) {
         words += tr(", about %1 g of glitter").arg(need.glitter.grams(), 0, 'f', 1);
       }

@@ -352,6 +352,7 @@ void GaugeStation::begin() {
 
 bool GaugeStation::goTo(const QString& field) {
   const auto begins = [&](const char* with) { return field.startsWith(QLatin1String(with)); };
+  if (begins("wrap.over")) return false;
   const bool ofCoats = begins("build_up.");
   if (ofCoats) showPage(growth);
   if (begins("doubt.")) showPage(doubt);

@@ -19,8 +19,9 @@ struct InHand {
   std::string layer;  ///< and of a layer of that, or the first
   std::string place;  ///< and of where that stands, or the first
   std::string row;    ///< and of a row, or the first
-  std::string scatter;  ///< and of a scatter, or the first
-  int peel = -1;        ///< the colour whose cells are being lifted; −1 for none
+  std::string scatter;    ///< and of a scatter, or the first
+  std::string outermost;  ///< the id of the stack's outermost item that is shown; empty for all
+  int peel = -1;          ///< the colour whose cells are being lifted; −1 for none
 
   /// As another cup is taken in hand; the gauge line is one of every cup, artworks are the order's.
   void letGo() {

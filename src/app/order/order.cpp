@@ -111,6 +111,10 @@ void Order::pickScatter(const std::string& scatter) {
   take(&InHand::scatter, scatter);
 }
 
+void Order::peelTo(const std::string& item) {
+  take(&InHand::outermost, item);
+}
+
 void Order::pickMove(int move) {
   take(&InHand::move, move);
 }

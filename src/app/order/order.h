@@ -92,6 +92,9 @@ class Order : public QObject {
   const std::string& scatter() const { return inHand_.scatter; }
   void pickScatter(const std::string& scatter);
   void pickMove(int move);
+  /// The id of the stack's outermost item that is shown; empty where nothing is peeled back.
+  const std::string& outermost() const { return inHand_.outermost; }
+  void peelTo(const std::string& item);
 
   QUndoStack* history() { return &history_; }
 

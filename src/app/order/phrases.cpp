@@ -37,6 +37,11 @@ QString layingWords(const Laying& laying) {
   return laying.kind == LayingKind::sheet ? Order::tr("straight sheet") : Order::tr("ring sector");
 }
 
+QString say(Area area, Unit unit) {
+  return unit == Unit::inch ? Order::tr("%1 in²").arg(area.mm2() / (25.4 * 25.4), 0, 'f', 1)
+                            : Order::tr("%1 cm²").arg(area.mm2() / 100, 0, 'f', 1);
+}
+
 QString percentText(double share) {
   return QString::number(std::abs(share) * 100, 'f', 1) + QStringLiteral(" %");
 }

@@ -15,6 +15,9 @@ QString say(const Sentence& sentence, Unit unit);
 /// A length as a maker writes it: "9 3/8 in", "238.1 mm".
 QString say(Length length, Unit unit);
 
+/// "4.2 in²", "27.1 cm²".
+QString say(Area area, Unit unit);
+
 /// "ring sector", "4 bands", "12 gores", "sector with 24 slits".
 QString layingWords(const Laying& laying);
 

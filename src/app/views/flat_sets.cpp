@@ -48,33 +48,35 @@ bool FlatView::takeSet(QPointF p) {
   return true;
 }
 
-/// From the lowest layer up in the colours of their films; what is lifted again, and what is taken
-/// out of what lies below, as lines.
-void FlatView::paintSets(QPainter& painter, const CupPlan& plan) const {
+/// A layer of a set wherever that stands, in the colour of its film; what is lifted again, and what
+/// is taken out of what lies below, as lines.
+void FlatView::paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item) const {
   const Theme& t = theme();
-  for (const SetPlan& set : plan.sets) {
-    const DecalSet& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set));
-    for (const PlacePlan& place : set.places) {
-      const std::vector<LayerPlan>& layers = set.makes[place.make].layers;
-      for (std::size_t i = layers.size(); i-- > 0;) {
-        QPainterPath shape;
-        for (const WallLine& outline : place.laid->layers[i].region.outlines()) {
-          shape.addPath(pathOf(outline, true));
-        }
-        const LayerKind kind = layers[i].kind;
-        if (kind == LayerKind::peekaboo || kind == LayerKind::knockOut) {
-          painter.setPen(QPen(t.panel, 2.4));
-          painter.drawPath(shape);
-          painter.setPen(QPen(t.ink, 1.2, Qt::DashLine));
-        } else {
-          painter.setPen(QPen(t.ink, 0.7));
-          painter.setBrush(QColor(QString::fromStdString(chosen.layers[i].film)));
-        }
-        painter.drawPath(shape);
-        painter.setBrush(Qt::NoBrush);
-      }
+  const SetPlan& set = plan.sets[static_cast<std::size_t>(item.set)];
+  const auto i = static_cast<std::size_t>(item.layer);
+  const Layer& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set)).layers.at(i);
+  const bool lines = chosen.kind == LayerKind::peekaboo || chosen.kind == LayerKind::knockOut;
+  for (const PlacePlan& place : set.places) {
+    QPainterPath shape;
+    for (const WallLine& outline : place.laid->layers[i].region.outlines()) {
+      shape.addPath(pathOf(outline, true));
     }
+    if (lines) {
+      painter.setBrush(Qt::NoBrush);
+      painter.setPen(QPen(t.panel, 2.4));
+      painter.drawPath(shape);
+      painter.setPen(QPen(t.ink, 1.2, Qt::DashLine));
+    } else {
+      painter.setPen(QPen(t.ink, 0.7));
+      painter.setBrush(QColor(QString::fromStdString(chosen.film)));
+    }
+    painter.drawPath(shape);
   }
+  painter.setBrush(Qt::NoBrush);
+}
+
+/// What is told about sets, over them.
+void FlatView::paintSets(QPainter& painter, const CupPlan& plan) const {
   if (setsMove_) {
     paintSeen(painter, plan);
     if (const StandingSet inHand = placeInHand(order_)) paintPlace(painter, plan, *inHand.place);

@@ -9,6 +9,7 @@
 
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
+#include "app/order/stack_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
 #include "app/window/theme.h"
@@ -300,8 +301,13 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   painter.drawText(QPointF(14, 24), tr("Flat"));
   const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
   painter.setFont(face(13));
-  painter.drawText(QPointF(14 + headed + 10, 24), tr("seen from outside, the seam at both ends") +
-                                                      (zonesShown_ ? QString() : stageWords()));
+  const StackItem* outermost = zonesShown_ ? outermostShown(order_) : nullptr;
+  painter.drawText(QPointF(14 + headed + 10, 24),
+                   outermost != nullptr
+                       ? tr("peeled back to the %1; Shift+F9 puts the next on again")
+                             .arg(say(outermost->name, order_.unit()))
+                       : tr("seen from outside, the seam at both ends") +
+                             (zonesShown_ ? QString() : stageWords()));
 
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <set>
+#include <string>
 #include <vector>
 
 #include "app/order/order.h"
@@ -72,6 +74,9 @@ class FlatView : public Canvas {
   bool zoneKey(QKeyEvent& event);
   void clickCell(QPointF p);
   void paintSets(QPainter& painter, const CupPlan& plan) const;
+  void paintLaid(QPainter& painter, const CupPlan& plan, const std::set<std::string>& off) const;
+  void paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const;
+  void paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item) const;
   void paintNumbers(QPainter& painter, const CupPlan& plan) const;
   void paintSeen(QPainter& painter, const CupPlan& plan) const;
   void paintPlace(QPainter& painter, const CupPlan& plan, const PlacePlan& place) const;

@@ -8,6 +8,7 @@
 
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
+#include "app/order/stack_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/flat_view.h"
 #include "app/views/zone_paint.h"
@@ -96,10 +97,11 @@ QPointF FlatView::placeOfLine(const std::string& id) const {
 void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Zone* inHand = zoneInHand(order_);
+  const std::set<std::string> off = peeledOff(order_);
   for (const Zone& zone : plan.divided.zones) {
     QPainterPath shape;
     for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
-    const ZoneLook look = lookOf(zone.finish);
+    const ZoneLook look = off.contains(zone.id) ? bareLook() : lookOf(zone.finish);
     painter.setPen(Qt::NoPen);
     painter.setBrush(look.colour);
     painter.drawPath(shape);
@@ -138,7 +140,23 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
       }
     }
   }
+  paintNames(painter, plan);
+  paintLaid(painter, plan, off);
+}
+
+/// Stripes and the layers of sets in the order in which they are laid, as far as they are on.
+void FlatView::paintLaid(QPainter& painter, const CupPlan& plan,
+                         const std::set<std::string>& off) const {
+  for (const StackItem& item : plan.stack) {
+    if (off.contains(item.id)) continue;
+    if (item.thing == LaidKind::stripe) paintStripe(painter, plan, item.id);
+    if (setsShown_ && item.set >= 0) paintLayer(painter, plan, item);
+  }
+}
+
+void FlatView::paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const {
   for (const StripePlan& stripe : plan.stripes) {
+    if (stripe.id != id) continue;
     const auto line =
         std::find_if(plan.divided.lines.begin(), plan.divided.lines.end(),
                      [&](const DivideLine& candidate) { return candidate.id == stripe.line; });
@@ -148,7 +166,6 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
                         Qt::FlatCap, Qt::RoundJoin));
     for (const WallLine& stretch : line->stretches) painter.drawPath(pathOf(stretch, false));
   }
-  paintNames(painter, plan);
 }
 
 namespace {
@@ -176,7 +193,9 @@ const QStaticText& laidOut(const std::string& label, const QFont& font) {
 /// The cells of patterns in their colours; while a colour is lifted, the others stand back.
 void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
   const FillPlan* inHand = fillPlanInHand(order_);
+  const std::set<std::string> off = peeledOff(order_);
   for (const FillPlan& fill : plan.fills) {
+    if (off.contains(fill.id)) continue;
     const Fill& chosen = order_.drawnCup().fills.at(static_cast<std::size_t>(fill.fill));
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
     std::vector<ZoneLook> looks;

@@ -78,7 +78,9 @@ class RoundView : public Canvas {
   QPainterPath linePath(const CupPlan& plan, const DivideLine& line) const;
   const DivideLine* lineNear(QPointF p) const;
   void pickZoneAt(QPointF p);
-  void paintSets(QPainter& painter, const CupPlan& plan, const Sight& sight) const;
+  void paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const;
+  void paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item,
+                  const Sight& sight) const;
   void paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const;
   void finishZones(QPainter& painter, const Body& body) const;
   void paintRimMarks(QPainter& painter, const CupPlan& plan) const;

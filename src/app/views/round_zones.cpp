@@ -5,6 +5,7 @@
 
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
+#include "app/order/stack_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/round_sight.h"
 #include "app/views/round_view.h"
@@ -144,6 +145,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const double radius = plan.wall.body.widestRadius().mm() * scale_;
   const Zone* inHand = zoneInHand(order_);
   const TapeMove* move = cellsShown_ ? nullptr : moveInHand(order_);
+  const std::set<std::string> peeled = peeledOff(order_);
   QPainterPath inHandShape;
   QPainterPath open;  // what the move in hand does not fill
   open.setFillRule(Qt::WindingFill);
@@ -154,7 +156,8 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     if (off - reach > sight.half) continue;
     const QPainterPath shape = pathOf(
         plan, off + reach < sight.half ? zone.region.outlines() : seenOf(zone.region, sight), 4);
-    painter.setBrush(lightOn(lookOf(zone.finish).colour, radius));
+    const ZoneLook look = peeled.contains(zone.id) ? bareLook() : lookOf(zone.finish);
+    painter.setBrush(lightOn(look.colour, radius));
     painter.drawPath(shape);
     if (&zone == inHand) inHandShape = shape;
     if (move != nullptr &&
@@ -173,8 +176,12 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   }
   if (move != nullptr && !move->lines.empty()) paintMove(painter, plan, *move, open);
   paintCuts(painter, plan);
-  if (setsShown_) paintSets(painter, plan, sight);
   if (!cellsShown_) paintNames(painter, plan);
+  for (const StackItem& item : plan.stack) {
+    if (peeled.contains(item.id)) continue;
+    if (item.thing == LaidKind::stripe) paintStripe(painter, plan, item.id);
+    if (setsShown_ && item.set >= 0) paintLayer(painter, plan, item, sight);
+  }
   finishZones(painter, plan.wall.body);
 }
 
@@ -192,7 +199,6 @@ void RoundView::paintMove(QPainter& painter, const CupPlan& plan, const TapeMove
   painter.restore();
 }
 
-/// Cut lines, and the stripes on them.
 void RoundView::paintCuts(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   for (const DivideLine& line : plan.divided.lines) {
@@ -200,7 +206,11 @@ void RoundView::paintCuts(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(inHand ? QPen(t.brass, 3) : QPen(t.ink, 1.3));
     painter.drawPath(linePath(plan, line));
   }
+}
+
+void RoundView::paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const {
   for (const StripePlan& stripe : plan.stripes) {
+    if (stripe.id != id) continue;
     for (const DivideLine& line : plan.divided.lines) {
       if (line.id != stripe.line) continue;
       painter.setPen(QPen(QColor(QString::fromStdString(stripe.colour)), stripe.width.mm() * scale_,
@@ -245,7 +255,9 @@ void RoundView::finishZones(QPainter& painter, const Body& body) const {
 void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const {
   const FillPlan* inHand = fillPlanInHand(order_);
   painter.setPen(Qt::NoPen);
+  const std::set<std::string> peeled = peeledOff(order_);
   for (const FillPlan& fill : plan.fills) {
+    if (peeled.contains(fill.id)) continue;
     const Fill& chosen = order_.drawnCup().fills.at(static_cast<std::size_t>(fill.fill));
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
     std::vector<QColor> colours;
@@ -279,36 +291,32 @@ void RoundView::showSets(bool shown, bool movable) {
   update();
 }
 
-/// From the lowest layer up, as far as it faces the onlooker.
-void RoundView::paintSets(QPainter& painter, const CupPlan& plan, const Sight& sight) const {
+/// A layer of a set wherever that stands, as far as it faces the onlooker.
+void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item,
+                           const Sight& sight) const {
   const Theme& t = theme();
   const double radius = plan.wall.body.widestRadius().mm() * scale_;
   const auto faces = [&](const WallPoint& p) {
     return std::cos((plan.wall.onCup(p.theta) - facing_).radians()) > 0.02;
   };
-  for (const SetPlan& set : plan.sets) {
-    const DecalSet& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set));
-    for (const PlacePlan& place : set.places) {
-      const std::vector<LayerPlan>& layers = set.makes[place.make].layers;
-      for (std::size_t i = layers.size(); i-- > 0;) {
-        const Region& region = place.laid->layers[i].region;
-        const std::vector<WallLine>& whole = region.outlines();
-        const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
-          return std::all_of(outline.begin(), outline.end(), faces);
-        });
-        const std::vector<WallLine> seen = near ? whole : seenOf(region, sight);
-        if (seen.empty()) continue;
-        const LayerKind kind = layers[i].kind;
-        if (kind == LayerKind::peekaboo || kind == LayerKind::knockOut) {
-          painter.setPen(QPen(t.panel, 1.2, Qt::DashLine));
-          painter.setBrush(Qt::NoBrush);
-        } else {
-          painter.setPen(QPen(t.ink, 0.6));
-          painter.setBrush(lightOn(QColor(QString::fromStdString(chosen.layers[i].film)), radius));
-        }
-        painter.drawPath(pathOf(plan, seen, 5));
-      }
-    }
+  const SetPlan& set = plan.sets[static_cast<std::size_t>(item.set)];
+  const auto i = static_cast<std::size_t>(item.layer);
+  const Layer& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set)).layers.at(i);
+  if (chosen.kind == LayerKind::peekaboo || chosen.kind == LayerKind::knockOut) {
+    painter.setPen(QPen(t.panel, 1.2, Qt::DashLine));
+    painter.setBrush(Qt::NoBrush);
+  } else {
+    painter.setPen(QPen(t.ink, 0.6));
+    painter.setBrush(lightOn(QColor(QString::fromStdString(chosen.film)), radius));
+  }
+  for (const PlacePlan& place : set.places) {
+    const Region& region = place.laid->layers[i].region;
+    const std::vector<WallLine>& whole = region.outlines();
+    const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
+      return std::all_of(outline.begin(), outline.end(), faces);
+    });
+    const std::vector<WallLine> seen = near ? whole : seenOf(region, sight);
+    if (!seen.empty()) painter.drawPath(pathOf(plan, seen, 5));
   }
   painter.setBrush(Qt::NoBrush);
 }

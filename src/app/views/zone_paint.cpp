@@ -13,7 +13,7 @@ ZoneLook lookOf(const Finish& finish) {
     case FinishKind::none:
       return {theme().film, false, false};
     case FinishKind::bare:
-      return {theme().metal, false, true};
+      return bareLook();
     case FinishKind::film:
       return {QColor(QString::fromStdString(finish.colour)), true, true};
     case FinishKind::paint:
@@ -23,6 +23,10 @@ ZoneLook lookOf(const Finish& finish) {
       break;
   }
   return {QColor(QString::fromStdString(finish.colour)), false, true};
+}
+
+ZoneLook bareLook() {
+  return {theme().metal, false, true};
 }
 
 bool isFilled(const CupPlan& plan, const Zone& zone) {

@@ -15,6 +15,8 @@ struct ZoneLook {
   bool filled = false;
 };
 ZoneLook lookOf(const Finish& finish);
+/// A zone whose finish is peeled back.
+ZoneLook bareLook();
 
 /// Whether a zone is filled with a pattern.
 bool isFilled(const CupPlan& plan, const Zone& zone);

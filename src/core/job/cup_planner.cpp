@@ -12,6 +12,7 @@
 #include "watch/film_rules.h"
 #include "watch/laid_rules.h"
 #include "watch/laying_rules.h"
+#include "watch/peekaboo_rules.h"
 #include "watch/place_rules.h"
 #include "watch/set_rules.h"
 #include "watch/wrap_rules.h"
@@ -68,6 +69,10 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));
   add(watchSets(cup.sets, plan.sets));
+  add(watchPeekaboos(cup.sets, plan.sets, [&](const std::string& id) -> const Body& {
+    return plan.stageOf(id).wall.body;
+  }));
+  add(watchStack(plan));
   add(watchPlaces({cup.sets, cup.rows, cup.scatters, plan.sets, plan.rows, plan.wall}));
   if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
@@ -198,6 +203,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                cup.buildUp.laidAfter,
                {},
                {},
+               {},
                doubt,
                wraps->front(),
                layings,
@@ -244,6 +250,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
     plan.laidStages.push_back({walls->after[i], walls->walls[i], (*wraps)[i]});
   }
   plan.things = laidThings(cup, plan.divided, plan.stripes, plan.fills, plan.sets);
+  plan.stack = stackOf(plan);
   addWatches(plan, cup);
   return plan;
 }

@@ -12,6 +12,7 @@
 #include "job/document.h"
 #include "job/laid.h"
 #include "job/purpose.h"
+#include "job/stack.h"
 #include "sheet/part_set.h"
 #include "sheet/tiling.h"
 #include "watch/watch.h"
@@ -54,6 +55,8 @@ struct CupPlan {
   std::vector<LaidStage> laidStages;
   /// What is laid on it, in the order of their stages.
   std::vector<LaidThing> things;
+  /// Everything from the metal outwards.
+  std::vector<StackItem> stack;
   /// How wrong it can be at the seam of the wrap.
   SeamDoubt seamDoubt;
   WrapLayout wrap;

@@ -6,45 +6,16 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "core/decal_cups.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
 #include "job/plan.h"
 #include "watch/place_rules.h"
 
 using namespace avrelt;
+using namespace avrelt::cups;
 
 namespace {
-
-Layer layerOf(LayerKind kind, double offset = 0) {
-  Layer layer;
-  layer.kind = kind;
-  layer.offset = WrittenLength::mm(offset);
-  return layer;
-}
-
-Place placeAt(double degrees, double up) {
-  Place place;
-  place.at = Angle::degrees(degrees);
-  place.up = WrittenLength::mm(up);
-  return place;
-}
-
-DecalSet setOf(const Artwork& artwork, double wide, std::vector<Place> places,
-               std::vector<Layer> layers = {layerOf(LayerKind::decal)}) {
-  DecalSet set;
-  set.artwork = artwork.id;
-  set.art = SharedArt(artwork);
-  set.size = WrittenLength::mm(wide);
-  set.places = std::move(places);
-  set.layers = std::move(layers);
-  return set;
-}
-
-Artwork named(const std::string& id) {
-  Artwork artwork = shapeArtwork(id);
-  artwork.id = id;
-  return artwork;
-}
 
 /// A bar so wide and tall, its long sides in steps of 1 mm.
 Artwork bar(double wide, double tall) {
@@ -59,41 +30,13 @@ Artwork bar(double wide, double tall) {
   return artwork;
 }
 
-Cup straight() {
-  return newCup("straight", Unit::mm);
-}
-Cup tapered() {
-  Cup cup = newCup("tapered", Unit::mm);
-  cup.blank.stations[1].girth = WrittenLength::mm(290);
-  return cup;
-}
-
-CupPlan planned(Cup cup) {
-  giveIds(cup);
-  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
-  REQUIRE(plan);
-  return *plan;
-}
-
-bool told(const CupPlan& plan, const std::string& rule) {
-  return std::any_of(plan.watches.begin(), plan.watches.end(),
-                     [&](const Watch& watch) { return watch.rule == rule; });
-}
-
-const Watch* watchOf(const CupPlan& plan, const std::string& rule) {
-  for (const Watch& watch : plan.watches) {
-    if (watch.rule == rule) return &watch;
-  }
-  return nullptr;
-}
-
 }  // namespace
 
 TEST_CASE("what follows the wall of a cone lies level, and what stays straight runs off it") {
   Cup cup = tapered();
   Place follows = placeAt(20, 90);
   follows.follows = true;
-  cup.sets = {setOf(bar(120, 6), 120, {follows, placeAt(20, 90)})};
+  cup.sets = {setAt(bar(120, 6), 120, {follows, placeAt(20, 90)})};
   const CupPlan plan = planned(cup);
   const std::vector<PlacePlan>& places = plan.sets[0].places;
   REQUIRE(places.size() == 2);
@@ -121,7 +64,7 @@ TEST_CASE("a set is put on its place by the point that was chosen") {
       Cup cup = taper ? tapered() : straight();
       Place place = placeAt(0, 100);
       place.follows = follows;
-      cup.sets = {setOf(bar(40, 10), 40, {place})};
+      cup.sets = {setAt(bar(40, 10), 40, {place})};
       cup.sets[0].anchor = {0.5, 1};
       const WallReach top = planned(cup).sets[0].places[0].laid->reach;
       CHECK(top.low.mm() == Approx(90).margin(0.02));
@@ -137,7 +80,7 @@ TEST_CASE("a set is put on its place by the point that was chosen") {
   Cup cup = straight();
   Place place = placeAt(0, 60);
   place.turn = Angle::degrees(90);
-  cup.sets = {setOf(bar(40, 10), 40, {place})};
+  cup.sets = {setAt(bar(40, 10), 40, {place})};
   cup.sets[0].anchor = {0, 0.5};
   const WallReach up = planned(cup).sets[0].places[0].laid->reach;
   CHECK(up.low.mm() == Approx(60).margin(1e-3));
@@ -149,8 +92,8 @@ TEST_CASE("the room round a place is the same wherever the seam is, but to the s
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
     const double first = *rc::gen::inRange(-180, 180);
     const double second = *rc::gen::inRange(-180, 180);
-    cup.sets = {setOf(named("comet"), *rc::gen::inRange(15, 40), {placeAt(first, 70)}),
-                setOf(named("star"), 22, {placeAt(second, *rc::gen::inRange(40, 110))})};
+    cup.sets = {setAt(named("comet"), *rc::gen::inRange(15, 40), {placeAt(first, 70)}),
+                setAt(named("star"), 22, {placeAt(second, *rc::gen::inRange(40, 110))})};
     cup.blank.features = {{FeatureKind::handle, Angle::degrees(90), Angle::degrees(20),
                            WrittenLength::mm(30), WrittenLength::mm(120)}};
     cup.wrap.seamAt = Angle::degrees(180);
@@ -185,7 +128,7 @@ TEST_CASE("on a cylinder distances are those of the rolled out paper") {
   const double around = bare.wall.flat.aroundBase().mm();
   const double wall = bare.wall.body.wall().mm();
   // Two discs of 20 mm, 50 mm round and 30 mm up from each other.
-  cup.sets = {setOf(named("full_moon"), 20, {placeAt(0, 60), placeAt(50 / around * 360, 90)})};
+  cup.sets = {setAt(named("full_moon"), 20, {placeAt(0, 60), placeAt(50 / around * 360, 90)})};
   const CupPlan plan = planned(cup);
   const PlaceRoom& room = plan.sets[0].places[0].room;
   CHECK(room.place->apart.mm() == Approx(std::hypot(50, 30) - 20).margin(0.01));
@@ -200,9 +143,9 @@ TEST_CASE("on a cylinder distances are those of the rolled out paper") {
 TEST_CASE("peekaboos are numbered from the seam round, and have a copy of each layer a place") {
   Cup cup = straight();
   std::vector<Place> places{placeAt(100, 60), placeAt(-100, 60), placeAt(10, 60)};
-  cup.sets = {setOf(named("full_moon"), 20, places,
+  cup.sets = {setAt(named("full_moon"), 20, places,
                     {layerOf(LayerKind::ring, 1.5), layerOf(LayerKind::peekaboo)}),
-              setOf(named("star"), 20, {placeAt(50, 120)})};
+              setAt(named("star"), 20, {placeAt(50, 120)})};
   cup.sets[0].layers[0].spares = 1;
   const CupPlan plan = planned(cup);
   CHECK(plan.sets[0].places[0].number == 3);
@@ -227,7 +170,7 @@ TEST_CASE("places share a cut where it comes out the same, and have their own wh
   Place high = placeAt(90, 120);
   Place straightOne = placeAt(180, 80);
   low.follows = high.follows = true;
-  cup.sets = {setOf(named("crescent"), 40, {low, high, straightOne, placeAt(-90, 40)})};
+  cup.sets = {setAt(named("crescent"), 40, {low, high, straightOne, placeAt(-90, 40)})};
   const CupPlan plan = planned(cup);
   // Two rings of other curves, and one cut for both straight ones.
   CHECK(plan.sets[0].makes.size() == 3);
@@ -242,7 +185,7 @@ TEST_CASE("places share a cut where it comes out the same, and have their own wh
   }
   Place turned = placeAt(90, 80);
   turned.turn = Angle::degrees(90);
-  grown.sets = {setOf(named("crescent"), 60, {placeAt(0, 80), turned},
+  grown.sets = {setAt(named("crescent"), 60, {placeAt(0, 80), turned},
                       {layerOf(LayerKind::ring, 1.5), layerOf(LayerKind::peekaboo)})};
   giveIds(grown);
   grown.buildUp.laid = {{grown.sets[0].layers[0].id, 4, {}}};
@@ -278,7 +221,7 @@ TEST_CASE("what is seen at once is as wide as the cup, and things look as their 
     RC_ASSERT(std::abs(looksAcross(body, s, Length::mm(wide)).mm() - (high - low)) < 1e-3 * radius);
   });
   Cup cup = straight();
-  cup.sets = {setOf(bar(90, 5), 2 * radius + 2, {placeAt(0, 60)})};
+  cup.sets = {setAt(bar(90, 5), 2 * radius + 2, {placeAt(0, 60)})};
   CHECK(told(planned(cup), "set_too_wide"));
   cup.sets[0].size = WrittenLength::mm(2 * radius - 1);
   CHECK_FALSE(told(planned(cup), "set_too_wide"));
@@ -291,7 +234,7 @@ TEST_CASE("what lies under a handle, across a line, or nowhere is told once with
     const int handle = *rc::gen::inRange(-180, 180);
     cup.blank.features = {{FeatureKind::handle, Angle::degrees(handle), Angle::degrees(30),
                            WrittenLength::mm(40), WrittenLength::mm(120)}};
-    cup.sets = {setOf(named("star"), 20, {placeAt(handle + 90, 80), placeAt(handle, 80)})};
+    cup.sets = {setAt(named("star"), 20, {placeAt(handle + 90, 80), placeAt(handle, 80)})};
     const CupPlan on = planned(cup);
     RC_ASSERT(told(on, "set_under_handle"));
     RC_ASSERT(watchOf(on, "set_under_handle")->field == "sets[0].places[1].at");
@@ -303,7 +246,7 @@ TEST_CASE("what lies under a handle, across a line, or nowhere is told once with
     RC_ASSERT(nowhere.parts(purpose::layer).empty());
   });
   Cup cup = straight();
-  cup.sets = {setOf(named("full_moon"), 20, {placeAt(0, 60), placeAt(10, 60)},
+  cup.sets = {setAt(named("full_moon"), 20, {placeAt(0, 60), placeAt(10, 60)},
                     {layerOf(LayerKind::peekaboo)})};
   CHECK(told(planned(cup), "set_on_another"));
   cup.sets[0].places[1].at = Angle::degrees(90);
@@ -314,7 +257,7 @@ TEST_CASE("a row stands as it is asked for, over random seams") {
   rc::prop("its gaps, its start and its heights", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
     cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
-    cup.sets = {setOf(named("star"), 18, {}), setOf(named("heart"), 14, {})};
+    cup.sets = {setAt(named("star"), 18, {}), setAt(named("heart"), 14, {})};
     giveIds(cup);
     Row row;
     row.sets = {cup.sets[0].id, cup.sets[1].id};
@@ -363,7 +306,7 @@ TEST_CASE("a row stands as it is asked for, over random seams") {
 
 TEST_CASE("a row that does not fit stands as far as it does, and says at which size it would") {
   Cup cup = straight();
-  cup.sets = {setOf(named("full_moon"), 30, {},
+  cup.sets = {setAt(named("full_moon"), 30, {},
                     {layerOf(LayerKind::decal), layerOf(LayerKind::backing, 2)})};
   giveIds(cup);
   Row row;
@@ -401,7 +344,7 @@ TEST_CASE(
       cup.wrap.seamAt = Angle::degrees(seam);
       cup.division.body.cut = RingCut{};
       const Length wall = planned(cup).wall.body.wall();
-      cup.sets = {setOf(named("star"), 20,
+      cup.sets = {setAt(named("star"), 20,
                         {placeAt(seam, 40), placeAt(seam, wall.mm() / 2), placeAt(10, 0),
                          placeAt(10, wall.mm()), placeAt(10, wall.mm() + 5), placeAt(10, -5)})};
       const CupPlan plan = planned(cup);
@@ -421,7 +364,7 @@ TEST_CASE(
 
 TEST_CASE("a row grown to fit does so in its narrowest line too") {
   Cup cup = tapered();
-  cup.sets = {setOf(named("star"), 30, {})};
+  cup.sets = {setAt(named("star"), 30, {})};
   giveIds(cup);
   Row row;
   row.sets = {cup.sets[0].id};
@@ -441,7 +384,7 @@ TEST_CASE("a row grown to fit does so in its narrowest line too") {
 
 TEST_CASE("rows of all that fit are counted before they are placed") {
   Cup cup = straight();
-  cup.sets = {setOf(named("star"), 2, {})};
+  cup.sets = {setAt(named("star"), 2, {})};
   giveIds(cup);
   Row row;
   row.sets = {cup.sets[0].id};
@@ -458,7 +401,7 @@ TEST_CASE("rows of all that fit are counted before they are placed") {
 
 TEST_CASE("two hundred places at one point are planned and told") {
   Cup cup = straight();
-  cup.sets = {setOf(named("star"), 12, std::vector<Place>(200, placeAt(30, 60)),
+  cup.sets = {setAt(named("star"), 12, std::vector<Place>(200, placeAt(30, 60)),
                     {layerOf(LayerKind::peekaboo)})};
   const CupPlan plan = planned(cup);
   CHECK(plan.sets[0].places.size() == 200);

@@ -6,11 +6,13 @@
 #include <cmath>
 #include <random>
 
+#include "core/decal_cups.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
 #include "job/plan.h"
 
 using namespace avrelt;
+using namespace avrelt::cups;
 
 namespace {
 
@@ -23,13 +25,6 @@ DecalSet setOf(const std::string& id, double wide) {
   set.size = WrittenLength::mm(wide);
   set.layers = {Layer()};
   return set;
-}
-
-CupPlan planned(Cup cup) {
-  giveIds(cup);
-  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
-  REQUIRE(plan);
-  return *plan;
 }
 
 /// A cup with stars and moons to throw.

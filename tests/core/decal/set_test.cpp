@@ -6,6 +6,7 @@
 #include <cmath>
 #include <set>
 
+#include "core/decal_cups.h"
 #include "decal/set_plan.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
@@ -13,59 +14,12 @@
 #include "sheet/decal_parts.h"
 
 using namespace avrelt;
+using namespace avrelt::cups;
 
 namespace {
 
-Artwork named(const std::string& id) {
-  Artwork artwork = shapeArtwork(id);
-  artwork.id = id;
-  return artwork;
-}
-
-Layer layerOf(LayerKind kind, double offset = 0, double lap = 0) {
-  Layer layer;
-  layer.kind = kind;
-  layer.offset = WrittenLength::mm(offset);
-  layer.lap = WrittenLength::mm(lap);
-  return layer;
-}
-
-DecalSet setOf(const Artwork& artwork, double wide, std::vector<Layer> layers) {
-  DecalSet set;
-  set.artwork = artwork.id;
-  set.art = SharedArt(artwork);
-  set.size = WrittenLength::mm(wide);
-  Place place;
-  place.up = WrittenLength::mm(90);
-  set.places = {place};
-  set.layers = std::move(layers);
-  return set;
-}
-
 double area(const Polygon& polygon) {
   return signedArea(polygon);
-}
-
-Cup straight() {
-  Cup cup = newCup("straight", Unit::mm);
-  return cup;
-}
-Cup tapered() {
-  Cup cup = newCup("tapered", Unit::mm);
-  cup.blank.stations[1].girth = WrittenLength::mm(290);
-  return cup;
-}
-
-CupPlan planned(Cup cup) {
-  giveIds(cup);
-  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
-  REQUIRE(plan);
-  return *plan;
-}
-
-bool told(const CupPlan& plan, const std::string& rule) {
-  return std::any_of(plan.watches.begin(), plan.watches.end(),
-                     [&](const Watch& watch) { return watch.rule == rule; });
 }
 
 }  // namespace

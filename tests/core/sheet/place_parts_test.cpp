@@ -4,12 +4,14 @@
 
 #include <catch2/catch.hpp>
 
+#include "core/decal_cups.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
 #include "job/plan.h"
 #include "sheet/decal_parts.h"
 
 using namespace avrelt;
+using namespace avrelt::cups;
 
 namespace {
 
@@ -27,20 +29,6 @@ DecalSet discs(std::vector<Place> places, LayerKind kind) {
   return set;
 }
 
-Place at(double degrees, double up) {
-  Place place;
-  place.at = Angle::degrees(degrees);
-  place.up = WrittenLength::mm(up);
-  return place;
-}
-
-CupPlan planned(Cup cup) {
-  giveIds(cup);
-  const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
-  REQUIRE(plan);
-  return *plan;
-}
-
 double pathArea(const Path& path) {
   return signedArea(flattened(path, Length::mm(0.001)));
 }
@@ -53,7 +41,7 @@ TEST_CASE("a placing mask is open where the set lies, and ends at the rim and it
     if (*rc::gen::inRange(0, 2) == 0) cup.blank.stations[1].girth = WrittenLength::mm(290);
     cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
     const double where = *rc::gen::inRange(-180, 180);
-    cup.sets = {discs({at(where, 100)}, LayerKind::decal)};
+    cup.sets = {discs({placeAt(where, 100)}, LayerKind::decal)};
     const CupPlan plan = planned(cup);
     const std::vector<Part>& masks = plan.parts(purpose::placingMask);
     RC_ASSERT(masks.size() == 1);
@@ -83,7 +71,7 @@ TEST_CASE("a placing mask is open where the set lies, and ends at the rim and it
 
 TEST_CASE("a row has one strip with all its places, and a map shows every peekaboo") {
   Cup cup = newCup("cup", Unit::mm);
-  cup.sets = {discs({}, LayerKind::peekaboo), discs({at(10, 60)}, LayerKind::decal)};
+  cup.sets = {discs({}, LayerKind::peekaboo), discs({placeAt(10, 60)}, LayerKind::decal)};
   giveIds(cup);
   Row row;
   row.sets = {cup.sets[0].id};

@@ -1,0 +1,229 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <QApplication>
+#include <QMenuBar>
+
+#include "app/order/place_edits.h"
+#include "app/order/scatter_edits.h"
+#include "app/order/stack_edits.h"
+#include "app/window/main_window.h"
+#include "app/window/theme.h"
+
+// The menus, their shortcuts, and what they do.
+
+namespace avrelt {
+
+QAction* MainWindow::add(QMenu* menu, const QString& text, const QKeySequence& key,
+                         const std::function<void()>& run) {
+  auto* action = new QAction(text, this);
+  action->setShortcut(key);
+  connect(action, &QAction::triggered, this, [run] { run(); });
+  menu->addAction(action);
+  return action;
+}
+
+void MainWindow::makeActions() {
+  makeFileMenu();
+  makeEditMenu();
+  makeCupMenu();
+  makeArtMenu();
+  makeViewMenu();
+  QMenu* help = menuBar()->addMenu(tr("&Help"));
+  add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
+  add(help, tr("&About Avrelt"), {}, [this] { showAbout(); });
+}
+
+void MainWindow::makeFileMenu() {
+  QMenu* file = menuBar()->addMenu(tr("&File"));
+  add(file, tr("&New order"), QKeySequence::New, [this] {
+    if (file_->mayLeave()) file_->startOver();
+  });
+  add(file, tr("&Open…"), QKeySequence::Open, [this] { file_->askAndOpen(); });
+  recent_ = file->addMenu(tr("Open &recent"));
+  connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
+  fillRecent();
+  file->addSeparator();
+  add(file, tr("&Save"), QKeySequence::Save, [this] { file_->save(); });
+  add(file, tr("Save &as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] { file_->saveAs(); });
+  file->addSeparator();
+  saveSvg_ = add(file, tr("Save part for the cutter (SVG)…"), QKeySequence(tr("Ctrl+E")),
+                 [this] { askAndSavePiece(OutputKind::svg); });
+  savePdf_ = add(file, tr("Save part for the printer (PDF)…"), QKeySequence(tr("Ctrl+P")),
+                 [this] { askAndSavePiece(OutputKind::pdf); });
+  saveAll_ = add(file, tr("Save every part of the order…"), QKeySequence(tr("Ctrl+Shift+E")),
+                 [this] { askAndSaveAll(); });
+  file->addSeparator();
+  add(file, tr("&Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
+}
+
+void MainWindow::makeEditMenu() {
+  QMenu* edit = menuBar()->addMenu(tr("&Edit"));
+  QAction* undo = order_.history()->createUndoAction(this, tr("Undo"));
+  undo->setShortcut(QKeySequence::Undo);
+  QAction* redo = order_.history()->createRedoAction(this, tr("Redo"));
+  redo->setShortcuts({QKeySequence(tr("Ctrl+Shift+Z")), QKeySequence(tr("Ctrl+Y"))});
+  edit->addAction(undo);
+  edit->addAction(redo);
+}
+
+void MainWindow::makeCupMenu() {
+  cupMenu_ = menuBar()->addMenu(tr("&Cup"));
+  add(cupMenu_, tr("&Add a cup"), QKeySequence(tr("Ctrl+Shift+N")), [this] { addCup(); });
+  const auto forCup = [&](QAction* action) { cupActions_.push_back(action); };
+  forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] { order_.copyCup(); }));
+  forCup(add(cupMenu_, tr("&Rename"), QKeySequence(tr("F2")),
+             [this] { cups_->rename(order_.currentIndex()); }));
+  forCup(add(cupMenu_, tr("Re&move"), QKeySequence(tr("Ctrl+Backspace")),
+             [this] { order_.removeCup(); }));
+  cupMenu_->addSeparator();
+  forCup(
+      add(cupMenu_, tr("Shelf of &blanks…"), QKeySequence(tr("Ctrl+B")), [this] { showShelf(); }));
+  forCup(add(cupMenu_, tr("Put its blank on the &shelf"), QKeySequence(tr("Ctrl+Shift+B")),
+             [this] { shelf_->saveFromBench(); }));
+  forCup(add(cupMenu_, tr("&Trace a photo…"), QKeySequence(tr("Ctrl+T")), [this] {
+    goToStation(gauge);
+    gauge_->traceAPhoto();
+  }));
+  forCup(
+      add(cupMenu_, tr("&Fill the zone with a drawing…"), QKeySequence(tr("Ctrl+Shift+A")), [this] {
+        goToStation(filling);
+        fill_->askForArtwork();
+      }));
+  forCup(add(cupMenu_, tr("Lo&g the girth measured"), QKeySequence(tr("Ctrl+L")),
+             [this] { shelf_->logMeasurement(); }));
+  forCup(add(cupMenu_, tr("Mark the part as &cut"), QKeySequence(tr("Ctrl+K")),
+             [this] { cut_->toggleCut(); }));
+  cupMenu_->addSeparator();
+  forCup(add(cupMenu_, tr("Move &left"), QKeySequence(tr("Ctrl+Shift+PgUp")),
+             [this] { order_.moveCup(order_.currentIndex(), order_.currentIndex() - 1); }));
+  forCup(add(cupMenu_, tr("Move r&ight"), QKeySequence(tr("Ctrl+Shift+PgDown")),
+             [this] { order_.moveCup(order_.currentIndex(), order_.currentIndex() + 1); }));
+  forCup(add(cupMenu_, tr("&Previous cup"), QKeySequence(tr("Ctrl+PgUp")),
+             [this] { order_.choose(order_.currentIndex() - 1); }));
+  forCup(add(cupMenu_, tr("&Next cup"), QKeySequence(tr("Ctrl+PgDown")),
+             [this] { order_.choose(order_.currentIndex() + 1); }));
+}
+
+void MainWindow::makeArtMenu() {
+  QMenu* menu = menuBar()->addMenu(tr("&Art"));
+  const auto dress = [&](const QString& text, const char* key, const auto& act) {
+    add(menu, text, QKeySequence(QString::fromLatin1(key)), [this, act] {
+      goToStation(dressing);
+      act(*dress_);
+    });
+  };
+  dress(tr("Take a &drawing…"), "Ctrl+Alt+G", [](DressStation& s) { s.askForDrawing(); });
+  dress(tr("Trace a &picture…"), "Ctrl+Alt+P", [](DressStation& s) { s.askForPicture(); });
+  dress(tr("Set &words"), "Ctrl+Alt+W", [](DressStation& s) { s.beginWords(); });
+  dress(tr("Take a &shape…"), "Ctrl+Alt+S", [](DressStation& s) { s.askForShape(); });
+  menu->addSeparator();
+  dress(tr("&Use on this cup"), "Ctrl+Alt+U",
+        [](DressStation& s) { s.artPage().useButton().click(); });
+  dress(tr("Dup&licate the artwork"), "Ctrl+Alt+C",
+        [](DressStation& s) { s.artPage().copyAction()->trigger(); });
+  dress(tr("&Keep it on the shelf of shapes"), "Ctrl+Alt+K",
+        [](DressStation& s) { s.keepShape(); });
+  dress(tr("&Remove the artwork"), "Ctrl+Alt+X",
+        [](DressStation& s) { s.artPage().removeAction()->trigger(); });
+  menu->addSeparator();
+  dress(tr("Add a &backing"), "Ctrl+Alt+B",
+        [](DressStation& s) { s.layerPage().addAction(LayerKind::backing)->trigger(); });
+  dress(tr("Add a r&ing"), "Ctrl+Alt+R",
+        [](DressStation& s) { s.layerPage().addAction(LayerKind::ring)->trigger(); });
+  dress(tr("Add a peekab&oo stencil"), "Ctrl+Alt+O",
+        [](DressStation& s) { s.layerPage().addAction(LayerKind::peekaboo)->trigger(); });
+  menu->addSeparator();
+  dress(tr("&Add a place"), "Ctrl+Alt+A", [](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    s.placePage().addButton().click();
+  });
+  dress(tr("Re&move the place"), "Ctrl+Alt+D", [](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    s.placePage().removeButton().click();
+  });
+  dress(tr("Make a ro&w"), "Ctrl+Alt+N", [](DressStation& s) {
+    s.setPages().show(DressStation::ofRow);
+    s.rowPage().addButton().click();
+  });
+  dress(tr("Make the row as large as &fits"), "Ctrl+Alt+F", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofRow);
+    growToFit(order_);
+  });
+  dress(tr("&Take the row apart"), "Ctrl+Alt+I", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    releaseRow(order_);
+  });
+  dress(tr("Remo&ve the row"), "Ctrl+Alt+Y", [](DressStation& s) {
+    s.setPages().show(DressStation::ofRow);
+    s.rowPage().removeButton().click();
+  });
+  menu->addSeparator();
+  dress(tr("Scatter t&he set"), "Ctrl+Alt+H", [](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    s.scatterPage().addButton().click();
+  });
+  dress(tr("Throw the scatter a&gain"), "Ctrl+Alt+J", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    throwAllAgain(order_);
+  });
+  dress(tr("Throw &one of it again"), "Ctrl+Alt+Z", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    throwAgain(order_);
+  });
+  dress(tr("Remove the s&catter"), "Ctrl+Alt+Q", [](DressStation& s) {
+    s.setPages().show(DressStation::ofScatter);
+    s.scatterPage().removeButton().click();
+  });
+  menu->addSeparator();
+  dress(tr("Lay it farther o&ut"), "Ctrl+Alt+Up", [](DressStation& s) {
+    s.setPages().show(DressStation::ofStack);
+    s.stackPage().outwardsButton().click();
+  });
+  dress(tr("Lay it farther i&n"), "Ctrl+Alt+Down", [](DressStation& s) {
+    s.setPages().show(DressStation::ofStack);
+    s.stackPage().inwardsButton().click();
+  });
+  menu->addSeparator();
+  dress(tr("Remove the s&et"), "Ctrl+Alt+E",
+        [](DressStation& s) { s.setPage().removeButton().click(); });
+}
+
+void MainWindow::makeViewMenu() {
+  QMenu* view = menuBar()->addMenu(tr("&View"));
+  add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
+  add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(dividing); });
+  add(view, tr("&Fill"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(filling); });
+  add(view, tr("D&ress"), QKeySequence(tr("Ctrl+4")), [this] { goToStation(dressing); });
+  add(view, tr("&Cut"), QKeySequence(tr("Ctrl+5")), [this] { goToStation(cut); });
+  view->addSeparator();
+  add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
+      [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });
+  add(view, tr("Turn the cup &left"), QKeySequence(tr("Ctrl+Left")),
+      [this] { round_->face(round_->facing() - Angle::degrees(15)); });
+  add(view, tr("Turn the cup &right"), QKeySequence(tr("Ctrl+Right")),
+      [this] { round_->face(round_->facing() + Angle::degrees(15)); });
+  add(view, tr("Front &forward"), QKeySequence(tr("Ctrl+Home")), [this] { round_->face(Angle()); });
+  add(view, tr("&Peel back the stack"), QKeySequence(tr("F9")), [this] { peelBack(order_, 1); });
+  add(view, tr("Put the ne&xt on again"), QKeySequence(tr("Shift+F9")),
+      [this] { peelBack(order_, -1); });
+  view->addSeparator();
+  add(view, tr("Go to the &warning"), QKeySequence(tr("F7")), [this] { watch_->go(); });
+  add(view, tr("&Next warning"), QKeySequence(tr("F8")), [this] { watch_->next(); });
+  stretchAction_ = new QAction(tr("Show the &stretch"), this);
+  stretchAction_->setCheckable(true);
+  stretchAction_->setChecked(true);
+  stretchAction_->setShortcut(QKeySequence(tr("F6")));
+  connect(stretchAction_, &QAction::toggled, this, [this](bool shown) {
+    flat_->showStretch(shown);
+    round_->showStretch(shown);
+  });
+  view->addAction(stretchAction_);
+  view->addSeparator();
+  darkAction_ = new QAction(tr("&Dark bench"), this);
+  darkAction_->setCheckable(true);
+  darkAction_->setShortcut(QKeySequence(tr("Ctrl+Shift+D")));
+  darkAction_->setChecked(&theme() == &Theme::dark());
+  connect(darkAction_, &QAction::triggered, this, &MainWindow::switchTheme);
+  view->addAction(darkAction_);
+}
+
+}  // namespace avrelt
