@@ -11,6 +11,7 @@
 #include "app/dress/shape_dialog.h"
 #include "app/order/scatter_edits.h"
 #include "decal/shapes.h"
+#include "job/ids.h"
 
 using namespace avrelt;
 
@@ -446,6 +447,55 @@ TEST_CASE("a set is put on the cup once more, typed, picked and taken away again
   CHECK(open.set().places.size() == 1);
   while (open.order().history()->canUndo()) open.order().history()->undo();
   CHECK(open.cup().sets.empty());
+}
+
+TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coat later") {
+  DressWindow open;
+  open.shape("star");
+  open.dress().layerPage().addAction(LayerKind::backing)->trigger();
+  open.order().editCup(QStringLiteral("coats"), [](Cup& cup) {
+    cup.buildUp.coats = {Coat(), Coat()};
+    giveIds(cup);
+  });
+  open.dress().setPages().show(DressStation::ofStack);
+  QApplication::processEvents();
+  StackPage& page = open.dress().stackPage();
+  // Two coats, metal, decal and backing, and the wrap of a cup that is nothing else.
+  REQUIRE(page.items().count() == 6);
+  CHECK(page.items().item(5)->text() == QStringLiteral("Metal"));
+  const QImage whole = open.window.flat().grab().toImage();
+  open.press(Qt::Key_F9);
+  QApplication::processEvents();
+  const std::string backing = open.set().layers[1].id;
+  CHECK(open.order().outermost() == backing);
+  CHECK(open.window.flat().grab().toImage() != whole);
+  CHECK(page.putBackButton().isEnabled());
+  for (int i = 0; i < 5; ++i) open.press(Qt::Key_F9);
+  CHECK(open.order().outermost() == "metal");
+  for (int i = 0; i < 5; ++i) open.press(Qt::Key_F9, Qt::ShiftModifier);
+  CHECK(open.order().outermost().empty());
+  QApplication::processEvents();
+  CHECK(open.window.flat().grab().toImage() == whole);
+  // The backing, laid under the decal and on the metal with it, over it, and a coat later.
+  const auto rowOf = [&](const char* words) {
+    for (int i = 0; i < page.items().count(); ++i) {
+      if (page.items().item(i)->text().startsWith(QLatin1String(words))) return i;
+    }
+    return -1;
+  };
+  page.items().setCurrentRow(rowOf("Backing"));
+  CHECK(open.order().layer() == backing);
+  CHECK(page.words().text().contains(QStringLiteral("hides no glitter")));
+  CHECK_FALSE(page.inwardsButton().isEnabled());
+  page.outwardsButton().click();
+  CHECK(open.set().layers[0].id == backing);
+  QTest::keyClick(&page.items(), Qt::Key_Up, Qt::AltModifier);
+  QApplication::processEvents();
+  CHECK(laidAfterOf(open.cup().buildUp, backing) == 1);
+  CHECK(page.words().text().contains(QStringLiteral("after 1 coat")));
+  open.order().history()->undo();
+  open.order().history()->undo();
+  CHECK(open.set().layers[1].id == backing);
 }
 
 TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {

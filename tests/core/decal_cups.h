@@ -63,6 +63,10 @@ inline Cup tapered() {
 inline CupPlan planned(Cup cup) {
   giveIds(cup);
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
+  std::string faults;
+  if (!plan)
+    faults = plan.error().front().field + ": " + inWords(plan.error().front().sentence, Unit::mm);
+  INFO(faults);
   REQUIRE(plan);
   return *plan;
 }

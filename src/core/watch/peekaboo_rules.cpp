@@ -27,8 +27,8 @@ std::vector<Watch> watchPeekaboos(const std::vector<DecalSet>& sets,
     watches.push_back({"peekaboo_alike",
                        WatchLevel::note,
                        "sets[" + std::to_string(plans[first->set].set) + "].places",
-                       {"%1 stencils look alike under paint, and other rings go round them: %2 "
-                        "and %3. Lift one and ring it before the next.",
+                       {"Under paint %1 stencils cannot be told apart though their rings differ, %2 and %3 "
+                        "among them. Lift each and ring it before the next.",
                         {static_cast<long>(alike.size()), static_cast<long>(first->number),
                          static_cast<long>(first->alike.front())}}});
   }

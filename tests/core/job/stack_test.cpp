@@ -147,7 +147,7 @@ TEST_CASE("Two places of one set that lie on each other hide what they cover onc
 TEST_CASE("What comes off again and what is clear hides nothing", "[stack]") {
   for (const LayerKind kind : {LayerKind::peekaboo, LayerKind::knockOut}) {
     Cup cup = layered();
-    cup.sets = {setAt(named("star"), 40, {placeAt(0, 140)}, {layerOf(kind)})};
+    cup.sets = {setAt(named("star"), 40, {placeAt(0, 140)}, {layerOf(kind, 1)})};
     giveIds(cup);
     const CupPlan plan = planned(cup);
     CHECK(hiddenBelow(plan, item(plan, cup.sets[0].layers[0].id)).empty());
