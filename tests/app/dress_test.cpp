@@ -4,11 +4,13 @@
 #include <fstream>
 #include <QFile>
 #include <QImage>
+#include <QMouseEvent>
 #include <QPainter>
 
 #include "app/application.h"
 #include "app/dress/picture_dialog.h"
 #include "app/dress/shape_dialog.h"
+#include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
@@ -447,6 +449,43 @@ TEST_CASE("a set is put on the cup once more, typed, picked and taken away again
   CHECK(open.set().places.size() == 1);
   while (open.order().history()->canUndo()) open.order().history()->undo();
   CHECK(open.cup().sets.empty());
+}
+
+TEST_CASE("a set that is dragged is drawn to the front; Alt leaves it where it is put") {
+  DressWindow open;
+  open.shape("star");
+  open.type("set.size", "1 in");
+  open.dress().placePage();
+  const std::string id = open.set().places[0].id;
+  FlatView& flat = open.window.flat();
+  editPlace(open.order(), QStringLiteral("move"), {}, [](Place& place) {
+    place.at = Angle::degrees(40);
+    place.up = WrittenLength{Length::inches(2), "2 in"};
+  });
+  QApplication::processEvents();
+  const QPoint from = flat.placeOfSet(id).toPoint();
+  const QPoint front =
+      flat.placeOfWall({open.order().plan()->wall.inFrame(Angle()), Length::inches(2)}).toPoint();
+  const auto drag = [&](QPoint to, Qt::KeyboardModifiers keys) {
+    QTest::mousePress(&flat, Qt::LeftButton, {}, flat.placeOfSet(id).toPoint());
+    QMouseEvent move(QEvent::MouseMove, to, flat.mapToGlobal(to), Qt::NoButton, Qt::LeftButton,
+                     keys);
+    QApplication::sendEvent(&flat, &move);
+    QTest::mouseRelease(&flat, Qt::LeftButton, keys, to);
+    QApplication::processEvents();
+  };
+  drag(front + QPoint(4, 30), Qt::NoModifier);
+  CHECK(open.set().places[0].at == Angle());
+  drag(front + QPoint(4, 30), Qt::AltModifier);
+  CHECK(open.set().places[0].at.degrees() > 0.2);
+  CHECK(open.set().places[0].at.degrees() < 10);
+  // By whole degrees from there, by keys.
+  flat.setFocus();
+  QTest::keyClick(&flat, Qt::Key_Right, Qt::AltModifier);
+  const double degrees = open.set().places[0].at.degrees();
+  CHECK(degrees == Approx(std::round(degrees)));
+  drag(from, Qt::NoModifier);
+  CHECK(open.set().places[0].at.degrees() == Approx(40).margin(2));
 }
 
 TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coat later") {

@@ -41,7 +41,7 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
   artPages_ =
       new Pages(tr("Artwork"), {tr("Art"), tr("Words"), tr("Joined")}, {art_, words_, joined_});
   artPages_->head()->addStretch();
-  addCard(drawer, {}, artPages_, 20);
+  addCard(drawer, {}, artPages_, 22);
   layers_ = new LayerPage(order, fields_);
   set_ = new SetPage(order, fields_);
   // Whose layers they are.
@@ -58,7 +58,7 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
   whose->addStretch();
   under->addLayout(whose);
   under->addWidget(layers_, 1);
-  addCard(drawer, {}, ofSets, 50);
+  addCard(drawer, {}, ofSets, 48);
   place_ = new PlacePage(order, fields_);
   row_ = new RowPage(order, fields_);
   blade_ = new BladePage(order, fields_);

@@ -243,7 +243,7 @@ void LayerPage::refresh() {
                                                   : tr("Drawn out by"));
   cornersBox_->setVisible(!plain && kind != LayerKind::colour);
   lap_->setVisible(kind == LayerKind::ring || kind == LayerKind::colour);
-  lap_->setLabel(kind == LayerKind::colour ? tr("Under its neighbours") : tr("Over the edge by"));
+  lap_->setLabel(kind == LayerKind::colour ? tr("Under its neighbours") : tr("Over the edge"));
   openingsBox_->setVisible(kind == LayerKind::backing);
   opening_->setVisible(backing && !layer->fillOpenings);
   offset_->show(layer->offset.length, unit);

@@ -201,6 +201,12 @@ QString PlacePage::markWords() const {
                .arg(onTape(wide, unit).mark,
                     onTape(looksAcross(plan->wall.body, mark.fromBase, wide), unit).mark,
                     onTape(seenAtOnce(plan->wall.body, mark.fromBase), unit).mark);
+  const Length off = runsOff(plan->wall, *now.place);
+  if (abs(off) >= Length::mm(0.1)) {
+    words += QLatin1Char(' ') + (off < Length() ? tr("Straight, its ends run %1 below the ring.")
+                                                : tr("Straight, its ends run %1 above the ring."))
+                                    .arg(onTape(abs(off), unit).mark);
+  }
   return words;
 }
 

@@ -214,17 +214,34 @@ bool editPlace(Order& order, const QString& text, const QString& key,
       key.isEmpty() ? key : QString::fromStdString(row) + key);
 }
 
-void movePlace(Order& order, WallPoint to) {
+Snap movePlace(Order& order, WallPoint to, Length reach) {
   const CupPlan* plan = order.plan();
-  if (plan == nullptr) return;
+  const StandingSet now = placeInHand(order);
+  if (plan == nullptr || !now) return {};
   const Graduation graduation = usualGraduation(order.unit());
   const Length s = std::clamp(to.s, Length(), plan->wall.body.wall());
-  const WrittenLength up = written(nearestMark(s, graduation), order.unit());
-  const Angle at = onMark(*plan, to.theta, s, graduation);
+  Snap snap;
+  if (reach > Length()) {
+    snap = snapOf(plan->sets, plan->divided, plan->wall, *now.place, {to.theta, s}, reach);
+  }
+  const WrittenLength up = written(snap.up ? snap.up->s : nearestMark(s, graduation), order.unit());
+  const Angle at = snap.round ? snap.round->onCup : onMark(*plan, to.theta, s, graduation);
   editPlace(order, Order::tr("Move a set"), QStringLiteral("place"), [&](Place& place) {
     place.at = at;
     place.up = up;
   });
+  return snap;
+}
+
+void turnPlaceRound(Order& order, Angle by) {
+  const CupPlan* plan = order.plan();
+  const StandingSet now = placeInHand(order);
+  if (plan == nullptr || !now) return;
+  const Angle at = (plan->wall.onCup(now.place->anchor.theta.wrapped()) + by).wrapped();
+  // From wherever it stands to the next whole degree.
+  const Angle whole = Angle::degrees(std::round(at.degrees()));
+  editPlace(order, Order::tr("Move a set"), QStringLiteral("place"),
+            [&](Place& place) { place.at = whole; });
 }
 
 void nudgePlace(Order& order, int right, int up) {

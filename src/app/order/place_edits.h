@@ -2,6 +2,7 @@
 #pragma once
 
 #include "app/order/set_edits.h"
+#include "decal/place_snap.h"
 
 namespace avrelt {
 
@@ -34,11 +35,14 @@ void removePlace(Order& order);
 /// Changes the place in hand; of one in a row, what its row has of it.
 bool editPlace(Order& order, const QString& text, const QString& key,
                const std::function<void(Place&)>& change);
+/// The place in hand turned so many degrees round the cup.
+void turnPlaceRound(Order& order, Angle by);
 /// The place in hand moved so many marks of the tape round the cup and up; with it the row that it
 /// stands in.
 void nudgePlace(Order& order, int right, int up);
-/// From a drag on a view: its anchor to a place on the wall.
-void movePlace(Order& order, WallPoint to);
+/// From a drag on a view: its anchor to a place on the wall, drawn to what is within so far of it;
+/// else on a mark of the tape.
+Snap movePlace(Order& order, WallPoint to, Length reach = {});
 
 /// The row in hand, of which the place in hand is or the first; nothing for none.
 const Row* rowInHand(const Order& order);

@@ -20,7 +20,7 @@ void FlatView::showSets(bool shown, bool movable) {
   if (movable) {
     setAccessibleDescription(
         tr("The wall rolled out. Page Up and Page Down take a place, the arrow keys move it by one "
-           "mark, with Shift by eight."));
+           "mark, with Shift by eight; Alt with left and right turns it by a degree."));
   }
   update();
 }
@@ -80,6 +80,7 @@ void FlatView::paintSets(QPainter& painter, const CupPlan& plan) const {
   if (setsMove_) {
     paintSeen(painter, plan);
     if (const StandingSet inHand = placeInHand(order_)) paintPlace(painter, plan, *inHand.place);
+    paintSnap(painter, plan);
   }
   paintNumbers(painter, plan);
 }
@@ -166,10 +167,68 @@ void FlatView::paintPlace(QPainter& painter, const CupPlan& plan, const PlacePla
   gap(near->here, near->there, near->apart);
 }
 
+/// What the set being dragged is drawn to: the upright or the ring, and gaps that are equal.
+void FlatView::paintSnap(QPainter& painter, const CupPlan& plan) const {
+  const StandingSet inHand = placeInHand(order_);
+  if (!inHand || (!snap_.round && !snap_.up)) return;
+  const Theme& t = theme();
+  const Development& flat = plan.wall.flat;
+  const Length top = plan.wall.body.wall();
+  const WallPoint anchor{inHand.place->anchor.theta.wrapped(), inHand.place->anchor.s};
+  const auto words = [](SnapTo to) {
+    switch (to) {
+      case SnapTo::front:
+        return tr("front");
+      case SnapTo::quarter:
+        return tr("quarter");
+      case SnapTo::zoneMiddle:
+        return tr("zone's middle");
+      case SnapTo::zoneEdge:
+        return tr("zone's edge");
+      case SnapTo::place:
+        return tr("in line with another");
+      case SnapTo::equalGaps:
+        break;
+    }
+    return tr("equal gaps");
+  };
+  painter.setFont(face(12, QFont::DemiBold));
+  const QPen bold(t.petrol, 1.6, Qt::DashLine);
+  if (snap_.round) {
+    painter.setPen(bold);
+    painter.drawLine(fit_(flat.toFlat({anchor.theta, Length()})),
+                     fit_(flat.toFlat({anchor.theta, top})));
+    drawPlate(painter, fit_(flat.toFlat({anchor.theta, top})) + QPointF(0, 12),
+              words(snap_.round->to));
+    const double radius = plan.wall.body.radius(std::clamp(anchor.s, Length(), top)).mm();
+    for (const auto& [from, to] : snap_.round->gaps) {
+      const QPointF a = fit_(flat.toFlat({from.wrapped(), anchor.s}));
+      const QPointF b = fit_(flat.toFlat({to.wrapped(), anchor.s}));
+      painter.setPen(QPen(t.petrol, 2));
+      // Over the seam it is told at its right end alone.
+      if (a.x() < b.x()) painter.drawLine(a, b);
+      drawPlate(painter, a.x() < b.x() ? (a + b) / 2 : b,
+                onTape(Length::mm(radius * (to - from).radians()), order_.unit()).mark);
+    }
+  }
+  if (snap_.up) {
+    painter.setPen(bold);
+    painter.drawPath(
+        painterPath(flat.ring(snap_.up->s, -Angle::halfTurn(), Angle::halfTurn()), fit_));
+    drawPlate(painter, fit_(flat.toFlat({Angle::degrees(-140), snap_.up->s})), words(snap_.up->to));
+  }
+}
+
 bool FlatView::setKey(QKeyEvent& event) {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr || plan->sets.empty()) return false;
   const int marks = event.modifiers().testFlag(Qt::ShiftModifier) ? 8 : 1;
+  if (event.modifiers().testFlag(Qt::AltModifier) &&
+      (event.key() == Qt::Key_Left || event.key() == Qt::Key_Right)) {
+    const Angle by = Angle::degrees(event.modifiers().testFlag(Qt::ShiftModifier) ? 15 : 1);
+    turnPlaceRound(order_, event.key() == Qt::Key_Left ? -by : by);
+    return true;
+  }
   switch (event.key()) {
     case Qt::Key_Left:
       nudgePlace(order_, -marks, 0);

@@ -192,7 +192,11 @@ void FlatView::mouseMoveEvent(QMouseEvent* event) {
   if (setsMove_) {
     const WallPoint here = wallAt(event->position());
     if (setPulled_) {
-      movePlace(order_, {here.theta - setOff_.theta, here.s - setOff_.s});
+      // Alt leaves it where it is put.
+      const bool free = event->modifiers().testFlag(Qt::AltModifier);
+      snap_ = movePlace(order_, {here.theta - setOff_.theta, here.s - setOff_.s},
+                        free ? Length() : Length::mm(lineReach / fit_.scale()));
+      update();
     } else {
       setCursor(placeAt(order_, here) ? Qt::SizeAllCursor : Qt::ArrowCursor);
     }
@@ -222,6 +226,7 @@ void FlatView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void FlatView::mouseReleaseEvent(QMouseEvent* /*event*/) {
+  snap_ = {};
   if (setPulled_) {
     setPulled_ = false;
     order_.settle();

@@ -7,6 +7,7 @@
 
 #include "app/order/order.h"
 #include "app/views/painting.h"
+#include "decal/place_snap.h"
 
 namespace avrelt {
 
@@ -76,6 +77,7 @@ class FlatView : public Canvas {
   void paintSets(QPainter& painter, const CupPlan& plan) const;
   void paintLaid(QPainter& painter, const CupPlan& plan, const std::set<std::string>& off) const;
   void paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const;
+  void paintSnap(QPainter& painter, const CupPlan& plan) const;
   void paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item) const;
   void paintNumbers(QPainter& painter, const CupPlan& plan) const;
   void paintSeen(QPainter& painter, const CupPlan& plan) const;
@@ -99,10 +101,11 @@ class FlatView : public Canvas {
   bool cellsShown_ = false;
   bool setsShown_ = false;
   bool setsMove_ = false;
-  bool setPulled_ = false;  ///< the set in hand is being dragged
-  WallPoint setOff_;        ///< from its middle to where it was taken
-  std::string pulled_;      ///< being dragged
-  WallPoint taken_;         ///< where it was taken
+  bool setPulled_ = false;
+  Snap snap_;  ///< what the set being dragged is drawn to  ///< the set in hand is being dragged
+  WallPoint setOff_;    ///< from its middle to where it was taken
+  std::string pulled_;  ///< being dragged
+  WallPoint taken_;     ///< where it was taken
   bool stretchShown_ = true;
 };
 

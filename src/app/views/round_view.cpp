@@ -407,7 +407,9 @@ void RoundView::mouseMoveEvent(QMouseEvent* event) {
   }
   if (setPulled_) {
     if (const std::optional<WallPoint> place = wallAt(event->position())) {
-      movePlace(order_, {place->theta - taken_.theta, place->s - taken_.s});
+      const bool free = event->modifiers().testFlag(Qt::AltModifier);
+      movePlace(order_, {place->theta - taken_.theta, place->s - taken_.s},
+                free ? Length() : Length::mm(lineReach / scale_));
     }
     return;
   }

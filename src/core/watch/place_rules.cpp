@@ -231,6 +231,13 @@ Length wideOn(const Body& body, const PlacePlan& place) {
          (reach.to - reach.from).radians();
 }
 
+Length runsOff(const Wall& wall, const PlacePlan& place) {
+  if (place.follows || wall.flat.isCylinder()) return {};
+  const WallReach& reach = place.laid->reach;
+  const Length s = std::clamp(place.anchor.s, Length(), wall.body.wall());
+  return s - Length::mm(wall.flat.toFlat({(reach.to - reach.from) / 2, s}).y);
+}
+
 std::vector<Watch> watchPlaces(const PlacedSets& placed) {
   std::vector<Watch> watches;
   Rules(placed, watches)();

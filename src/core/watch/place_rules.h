@@ -29,6 +29,11 @@ Length looksAcross(const Body& body, Length s, Length wide);
 /// How wide a set is on the wall where it stands, round the cup at its anchor's height.
 Length wideOn(const Body& body, const PlacePlan& place);
 
+/// How far the ends of a set that stays straight run above the ring through its anchor, below 0
+/// below it: on the flat that ring is an arc, ρ (1 − cos φ) off its own middle, ρ its radius and φ
+/// half the angle. 0 on a straight cup, and of one that follows the wall.
+Length runsOff(const Wall& wall, const PlacePlan& place);
+
 /// What to watch about where sets stand. Rules, common practice with no published source where
 /// nothing else is said; each is told once a set or row, with how many places it is about:
 ///

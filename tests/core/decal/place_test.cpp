@@ -408,3 +408,29 @@ TEST_CASE("two hundred places at one point are planned and told") {
   CHECK(told(plan, "set_on_another"));
   CHECK(plan.sets[0].makes.size() == 1);
 }
+
+TEST_CASE("The ends of a straight set run off its ring as the cone's development has it",
+          "[place]") {
+  rc::prop("", [] {
+    Cup cup = tapered();
+    const bool wider = *rc::gen::inRange(0, 2) == 0;
+    if (!wider) cup.blank.stations[1].girth = WrittenLength::mm(210);
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    const double up = *rc::gen::inRange(40, 140);
+    cup.sets = {setAt(bar(100, 2), 100, {placeAt(*rc::gen::inRange(-180, 181), up)})};
+    const CupPlan plan = planned(cup);
+    const PlacePlan& place = plan.sets[0].places[0];
+    // By the sector: the apex lies r / k from the ring; a level bar 100 mm long touches it in its
+    // middle, and its ends are hypot(ρ, 50) from the apex.
+    const Development& flat = plan.wall.flat;
+    const double apex = flat.radius(place.anchor.s).mm() / flat.taper();
+    const double off = std::copysign(std::hypot(apex, 50) - std::abs(apex), apex);
+    RC_ASSERT(std::abs(runsOff(plan.wall, place).mm() - off) < 0.05);
+    // Where it was laid, its ends are that far above or below its middle.
+    const WallPoint end = flat.toWall({50, place.anchor.s.mm()});
+    RC_ASSERT(std::abs((end.s - place.anchor.s).mm() - off) < 0.01);
+    Cup follows = cup;
+    follows.sets[0].places[0].follows = true;
+    RC_ASSERT(runsOff(planned(follows).wall, planned(follows).sets[0].places[0]) == Length());
+  });
+}

@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What a place that is dragged is drawn to: directions, zones, others, and gaps that come out equal
+// when it is laid there, over random seams.
+#include <rapidcheck/catch.h>
+
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "core/decal_cups.h"
+#include "decal/place_snap.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+constexpr Length reach = Length::mm(3);
+
+Snap snapped(const CupPlan& plan, double degrees, double up) {
+  return snapOf(plan.sets, plan.divided, plan.wall, plan.sets[0].places[0],
+                {plan.wall.inFrame(Angle::degrees(degrees)), Length::mm(up)}, reach);
+}
+
+/// The gap from the right end of one to the left end of the next, round the cup.
+double gapBetween(const PlacePlan& left, const PlacePlan& right) {
+  const double gap = (right.laid->reach.from - left.laid->reach.to).radians();
+  return gap - std::floor(gap / (2 * M_PI)) * 2 * M_PI;
+}
+
+}  // namespace
+
+TEST_CASE("A place is drawn to the front and the quarters, wherever the seam is", "[snap]") {
+  rc::prop("", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.sets = {setAt(named("star"), 20, {placeAt(30, 90)})};
+    const CupPlan plan = planned(cup);
+    for (const double at : {0.0, 90.0, 180.0, -90.0}) {
+      const Snap snap = snapped(plan, at + *rc::gen::inRange(-100, 101) / 100.0, 60);
+      RC_ASSERT(snap.round.has_value());
+      RC_ASSERT(snap.round->onCup == Angle::degrees(at));
+      RC_ASSERT(snap.round->to == (at == 0 ? SnapTo::front : SnapTo::quarter));
+    }
+    RC_ASSERT(!snapped(plan, 45, 60).round.has_value());
+    // The middle of the wall is the zone's.
+    const double top = plan.wall.body.wall().mm();
+    RC_ASSERT(snapped(plan, 45, top / 2 + 1).up->to == SnapTo::zoneMiddle);
+    RC_ASSERT(snapped(plan, 45, 1).up->to == SnapTo::zoneEdge);
+    RC_ASSERT(!snapped(plan, 45, 60).up.has_value());
+  });
+}
+
+TEST_CASE("A place between two others has gaps that are equal once it is laid there", "[snap]") {
+  rc::prop("", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    const int from = *rc::gen::inRange(-180, 181);
+    const int apart = *rc::gen::inRange(100, 140);
+    // Its own outline is not alike to both sides of its anchor.
+    cup.sets = {setAt(named("comet"), 20, {placeAt(from + apart / 2.0, 90)}),
+                setAt(named("star"), 25, {placeAt(from, 90), placeAt(from + apart, 90)})};
+    CupPlan plan = planned(cup);
+    Snap snap = snapped(plan, from + apart / 2.0 + 0.7, 88);
+    // Something else may be nearer by chance.
+    RC_PRE(snap.round.has_value() && snap.round->to == SnapTo::equalGaps);
+    cup.sets[0].places[0].at = snap.round->onCup;
+    plan = planned(cup);
+    const PlacePlan& own = plan.sets[0].places[0];
+    const double before = gapBetween(plan.sets[1].places[0], own);
+    const double after = gapBetween(own, plan.sets[1].places[1]);
+    RC_ASSERT(std::abs(before - after) < 1e-6);
+    RC_ASSERT(snap.round->gaps.size() == 2U);
+    for (const auto& [left, right] : snap.round->gaps) {
+      RC_ASSERT(std::abs((right - left).radians() - before) < 1e-6);
+    }
+  });
+}
+
+TEST_CASE("Beside two others it is drawn to as far as these are from each other", "[snap]") {
+  rc::prop("", [] {
+    Cup cup = straight();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    const int from = *rc::gen::inRange(-180, 181);
+    const int side = *rc::gen::inRange(0, 2) == 0 ? 1 : -1;
+    cup.sets = {setAt(named("full_moon"), 20, {placeAt(from + side * 100, 90)}),
+                setAt(named("full_moon"), 20, {placeAt(from, 90), placeAt(from + side * 50, 90)})};
+    CupPlan plan = planned(cup);
+    const Snap snap = snapped(plan, from + side * 100 + 0.6, 88);
+    RC_PRE(snap.round.has_value() && snap.round->to == SnapTo::equalGaps);
+    const double off = (snap.round->onCup - Angle::degrees(from + side * 100)).wrapped().degrees();
+    RC_ASSERT(std::abs(off) < 1e-6);
+  });
+}
+
+TEST_CASE("One in a row is not drawn to its own row, and others' rings are in reach", "[snap]") {
+  Cup cup = straight();
+  cup.sets = {setAt(named("star"), 15, {}), setAt(named("heart"), 15, {placeAt(70, 77)})};
+  giveIds(cup);
+  Row row;
+  row.sets = {cup.sets[0].id};
+  row.count = 6;
+  row.up = WrittenLength::mm(60);
+  row.gap = WrittenLength::mm(2);
+  cup.rows = {row};
+  const CupPlan plan = planned(cup);
+  CHECK_FALSE(snapped(plan, 125, 61).up.has_value());
+  const Snap snap = snapped(plan, 71, 76);
+  REQUIRE(snap.up.has_value());
+  CHECK(snap.up->to == SnapTo::place);
+  CHECK(snap.up->s == Length::mm(77));
+  REQUIRE(snap.round.has_value());
+  CHECK(snap.round->onCup.degrees() == Approx(70));
+}
