@@ -338,6 +338,7 @@ DecalSet setMembers(ObjectReader object, Unit unit) {
   });
   object.real("shrinks_percent", 0, 20, set.shrinkPercent);
   object.truth("allow_growth", set.allowGrowth);
+  object.truth("flush", set.flush);
   object.length("limit", unit, set.limit);
   object.truth("thicken", set.thicken);
   object.truth("drop_specks", set.drop);
@@ -363,6 +364,7 @@ Json written(const DecalSet& set) {
   for (const Place& place : set.places) object["places"].push_back(written(place));
   if (set.shrinkPercent != 0) object["shrinks_percent"] = number(set.shrinkPercent);
   if (!set.allowGrowth) object["allow_growth"] = false;
+  if (set.flush) object["flush"] = true;
   object["limit"] = written(set.limit);
   if (set.thicken) object["thicken"] = true;
   if (set.drop) object["drop_specks"] = true;

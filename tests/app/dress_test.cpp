@@ -13,6 +13,7 @@
 #include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
 #include "decal/shapes.h"
+#include "decal/straight_edges.h"
 #include "job/ids.h"
 
 using namespace avrelt;
@@ -486,6 +487,35 @@ TEST_CASE("a set that is dragged is drawn to the front; Alt leaves it where it i
   CHECK(degrees == Approx(std::round(degrees)));
   drag(from, Qt::NoModifier);
   CHECK(open.set().places[0].at.degrees() == Approx(40).margin(2));
+}
+
+TEST_CASE("edges of an artwork are laid level and stood plumb, one after the other") {
+  DressWindow open;
+  open.shape("mirror");
+  editPlace(open.order(), QStringLiteral("turn"), {},
+            [](Place& place) { place.turn = Angle::degrees(13); });
+  QApplication::processEvents();
+  const auto turn = [&] { return open.set().places[0].turn.degrees(); };
+  const auto level = [&] {
+    double least = 90;
+    for (const StraightEdge& edge : straightEdges(open.plan().made->artwork)) {
+      least = std::min(least, std::abs(std::remainder(edge.lean.degrees() + turn(), 180)));
+    }
+    return least;
+  };
+  CHECK(level() > 1);
+  alignEdge(open.order(), false);
+  CHECK(level() < 1e-6);
+  const double first = turn();
+  alignEdge(open.order(), false);
+  CHECK(level() < 1e-6);
+  CHECK(std::abs(std::remainder(turn() - first, 180)) > 1);
+  open.order().history()->undo();
+  open.order().history()->undo();
+  CHECK(turn() == Approx(13));
+  open.shape("full_moon");
+  alignEdge(open.order(), true);
+  CHECK(open.told().contains(QStringLiteral("no straight edge")));
 }
 
 TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coat later") {

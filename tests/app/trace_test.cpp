@@ -1,11 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include <cmath>
 #include <fstream>
 #include <QPainter>
 
 #include "app/application.h"
 #include "app/gauge/measures.h"
+#include "app/trace/check_dialog.h"
 #include "app/trace/photo.h"
 #include "app/trace/trace_dialog.h"
+#include "job/ids.h"
 
 using namespace avrelt;
 
@@ -118,4 +121,96 @@ TEST_CASE("what is no photo, too large or broken is refused in words") {
   TraceDialog dialog(Unit::inch, Length::inches(8));
   CHECK(dialog.load(text).has_value());
   CHECK(dialog.stations().empty());
+}
+
+TEST_CASE("a line on a photo is read back where it is on the cup") {
+  OpenWindow open;
+  open.window.order().editCup(QStringLiteral("cut"), [](Cup& cup) {
+    RingCut ring;
+    ring.by = CutBy::places;
+    ring.fromRim = false;
+    ring.places = {WrittenLength::mm(80)};
+    cup.division.body.cut = ring;
+    giveIds(cup);
+  });
+  const CupPlan& plan = *open.window.order().plan();
+  const Body& body = plan.wall.body;
+  // A camera before the front, level, 1.5 m off, as high as 220 mm: its photo of a ring taped 2 mm
+  // too high.
+  constexpr double far = 1500;
+  constexpr double above = 220;
+  constexpr double lens = 9000;
+  constexpr double wide = 1600;
+  constexpr double tall = 2000;
+  const auto seen = [&](double degrees, Length s) {
+    const SpacePoint p = body.toSpace({Angle::degrees(degrees), s});
+    const double k = lens / (p.y + far);
+    return QPointF(wide / 2 + p.x * k, tall / 2 - (p.z - above) * k);
+  };
+  const Length taped = Length::mm(82);
+  QImage image(wide, tall, QImage::Format_RGB32);
+  image.fill(Qt::white);
+  {
+    QPainter painter(&image);
+    painter.setPen(QPen(Qt::black, 3));
+    QPolygonF line;
+    for (int i = -85; i <= 85; ++i) line << seen(i, taped);
+    painter.drawPolyline(line);
+  }
+  const QTemporaryDir folder;
+  const QString path = folder.filePath("taped.png");
+  image.save(path);
+
+  CheckDialog dialog(plan);
+  dialog.show();
+  CHECK(dialog.words().text().contains(QStringLiteral("Nothing is loaded")));
+  CHECK_FALSE(dialog.load(path).has_value());
+  CheckCanvas& canvas = dialog.canvas();
+  const auto put = [&](CheckCanvas::Handle handle, QPointF at) {
+    canvas.move(handle, {at.x(), at.y()});
+  };
+  for (const bool rim : {false, true}) {
+    const Length s = rim ? body.wall() : Length();
+    const double end = std::acos(body.radius(s).mm() / far) * 180 / 3.14159265358979;
+    put(rim ? CheckCanvas::rimLeft : CheckCanvas::baseLeft, seen(-end, s));
+    put(rim ? CheckCanvas::rimRight : CheckCanvas::baseRight, seen(end, s));
+    put(rim ? CheckCanvas::rimNear : CheckCanvas::baseNear, seen(0, s));
+  }
+  put(CheckCanvas::front, seen(0, Length::mm(150)));
+  REQUIRE(canvas.sight());
+  CHECK(canvas.sight()->distance().mm() == Approx(far).epsilon(0.05));
+  // The middle of the black in a column of the picture.
+  const auto lineAt = [&](int x) {
+    double sum = 0;
+    double dark = 0;
+    for (int y = 0; y < image.height(); ++y) {
+      const double ink = 255 - qGray(image.pixel(x, y));
+      sum += ink * (y + 0.5);
+      dark += ink;
+    }
+    REQUIRE(dark > 0);
+    return QPointF(x + 0.5, sum / dark);
+  };
+  for (const double round : {0.0, 30.0, 60.0, -60.0}) {
+    put(CheckCanvas::asked, lineAt(static_cast<int>(seen(round, taped).x())));
+    const std::optional<WallPoint> read = canvas.askedAt();
+    REQUIRE(read);
+    const double off = (read->s - taped).mm();
+    CHECK(std::abs(off) < (round == 0 ? 0.5 : 1.0));
+    INFO(dialog.askedWords().text().toStdString());
+    CHECK(dialog.askedWords().text().contains(QStringLiteral("Line 1 is to run 1/16 in")));
+  }
+  // Where the line belongs it says so; a click asks about another place; beside it there is none.
+  put(CheckCanvas::asked, seen(10, Length::mm(80)));
+  CHECK(dialog.askedWords().text().contains(QStringLiteral("Line 1 runs there")));
+  QTest::mouseClick(&canvas, Qt::LeftButton, {}, QPoint(3, canvas.height() / 2));
+  CHECK_FALSE(canvas.askedAt().has_value());
+  CHECK(dialog.askedWords().text().contains(QStringLiteral("beside the wall")));
+  // By keys as well: from handle to handle, and by pixels.
+  canvas.setFocus();
+  QTest::keyClick(&canvas, Qt::Key_Right, Qt::ShiftModifier);
+  QTest::keyClick(&canvas, Qt::Key_Tab);
+  put(CheckCanvas::rimLeft, seen(60, body.wall()));
+  CHECK_FALSE(canvas.sight());
+  CHECK(dialog.askedWords().text().contains(QStringLiteral("marks right")));
 }

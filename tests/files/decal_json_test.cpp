@@ -56,6 +56,7 @@ Document full() {
   set.places = {place, Place()};
   set.shrinkPercent = 0.4;
   set.allowGrowth = false;
+  set.flush = true;
   set.limit = WrittenLength::mm(0.8);
   set.thicken = true;
   set.drop = true;

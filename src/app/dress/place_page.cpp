@@ -10,6 +10,8 @@
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
+#include "app/views/zone_paint.h"
+#include "decal/peekaboos.h"
 #include "watch/place_rules.h"
 
 namespace avrelt {
@@ -181,19 +183,39 @@ QString PlacePage::roomWords() const {
   return words.join(tr(" · "));
 }
 
+/// What shows where a stencil is lifted, and whether it may be lifted together with others.
+QString PlacePage::peekabooWords(const PlacePlan& place) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || place.number == 0) return {};
+  for (const Peekaboo& one : peekaboosOf(plan->sets)) {
+    if (one.number != place.number) continue;
+    QStringList alike;
+    for (const int number : one.alike) alike << QString::number(number);
+    QString shows = tr("the metal");
+    for (const Zone& zone : plan->divided.zones) {
+      if (zone.id != one.zone) continue;
+      const QString letter = QString::fromStdString(zone.letter);
+      shows =
+          isFilled(*plan, zone) ? tr("the pattern of zone %1").arg(letter)
+          : zone.finish.kind == FinishKind::none
+              ? tr("the wall of zone %1").arg(letter)
+              : tr("%1 of zone %2").arg(QString::fromStdString(finishWords(zone.finish)), letter);
+    }
+    const QString words = tr(" Lifted, peekaboo %1 shows %2").arg(one.number).arg(shows);
+    return alike.isEmpty() ? tr("%1.").arg(words)
+                           : tr("%1; ring it before you lift %2, which look like it.")
+                                 .arg(words, alike.join(tr(", ")));
+  }
+  return {};
+}
+
 /// Where to put the pencil, and how it looks from before it.
 QString PlacePage::markWords() const {
   const StandingSet now = placeInHand(order_);
   const CupPlan* plan = order_.plan();
   const WallMark& mark = now.place->mark;
   const Unit unit = order_.unit();
-  const QString round = abs(mark.fromFront) < Length::mm(0.05) ? tr("on the front")
-                        : mark.fromFront > Length()
-                            ? tr("%1 right of the front").arg(onTape(mark.fromFront, unit).mark)
-                            : tr("%1 left of the front").arg(onTape(-mark.fromFront, unit).mark);
-  QString words =
-      tr("Mark %1 up from the base, %2 down from the rim, %3.")
-          .arg(onTape(mark.fromBase, unit).mark, onTape(mark.fromRim, unit).mark, round);
+  QString words = tr("Mark %1.").arg(say(mark, unit));
   if (plan == nullptr) return words;
   const Length wide = wideOn(plan->wall.body, *now.place);
   words += QLatin1Char(' ') +
@@ -201,6 +223,7 @@ QString PlacePage::markWords() const {
                .arg(onTape(wide, unit).mark,
                     onTape(looksAcross(plan->wall.body, mark.fromBase, wide), unit).mark,
                     onTape(seenAtOnce(plan->wall.body, mark.fromBase), unit).mark);
+  words += peekabooWords(*now.place);
   const Length off = runsOff(plan->wall, *now.place);
   if (abs(off) >= Length::mm(0.1)) {
     words += QLatin1Char(' ') + (off < Length() ? tr("Straight, its ends run %1 below the ring.")

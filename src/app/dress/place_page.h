@@ -32,6 +32,7 @@ class PlacePage : public QWidget {
   void refresh();
   QString roomWords() const;
   QString markWords() const;
+  QString peekabooWords(const PlacePlan& place) const;
 
   Order& order_;
   QComboBox* places_ = nullptr;

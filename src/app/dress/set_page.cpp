@@ -83,7 +83,9 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   growth_ = new QCheckBox(tr("For coats"));
   growth_->setToolTip(
       tr("Layers laid at later coats are cut as much wider as the cup has grown by then"));
-  for (QCheckBox* box : {flipped_, growth_}) checks->addWidget(box);
+  flush_ = new QCheckBox(tr("Cut off"));
+  flush_->setToolTip(tr("What reaches over rim or base is cut off there once it is laid"));
+  for (QCheckBox* box : {flipped_, growth_, flush_}) checks->addWidget(box);
   checks->addStretch();
   column->addLayout(checks);
   words_ = new QLabel;
@@ -128,6 +130,10 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   });
   connect(growth_, &QCheckBox::clicked, this, [this](bool on) {
     editSet(order_, tr("Allow for coats"), {}, [on](DecalSet& set) { set.allowGrowth = on; });
+  });
+  connect(flush_, &QCheckBox::clicked, this, [this](bool on) {
+    editSet(order_, tr("Cut a set off at rim and base"), {},
+            [on](DecalSet& set) { set.flush = on; });
   });
   connect(shrinks_, &QDoubleSpinBox::valueChanged, this, [this](double percent) {
     editSet(order_, tr("Set how much the film shrinks"), QStringLiteral("shrinks"),
@@ -218,6 +224,7 @@ void SetPage::refresh() {
     if (anchors()[i].anchor == set->anchor) anchor_->setCurrentIndex(static_cast<int>(i));
   }
   growth_->setChecked(set->allowGrowth);
+  flush_->setChecked(set->flush);
   {
     const QSignalBlocker quiet(shrinks_);
     shrinks_->setValue(set->shrinkPercent);

@@ -48,6 +48,7 @@ class SetPage : public QWidget {
   QCheckBox* flipped_ = nullptr;
   QComboBox* anchor_ = nullptr;
   QCheckBox* growth_ = nullptr;
+  QCheckBox* flush_ = nullptr;
   QDoubleSpinBox* shrinks_ = nullptr;
   QLabel* words_ = nullptr;
 };

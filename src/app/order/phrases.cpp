@@ -56,4 +56,13 @@ TapePhrase onTape(Length length, Unit unit) {
   return phrase;
 }
 
+QString say(const WallMark& mark, Unit unit) {
+  const QString off = onTape(abs(mark.fromFront), unit).mark;
+  const QString round = abs(mark.fromFront) < Length::mm(0.05) ? Order::tr("on the front")
+                        : mark.fromFront > Length() ? Order::tr("%1 right of the front").arg(off)
+                                                    : Order::tr("%1 left of the front").arg(off);
+  return Order::tr("%1 up from the base, %2 down from the rim, %3")
+      .arg(onTape(mark.fromBase, unit).mark, onTape(mark.fromRim, unit).mark, round);
+}
+
 }  // namespace avrelt

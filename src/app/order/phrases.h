@@ -4,6 +4,7 @@
 #include <QString>
 
 #include "cup/laying.h"
+#include "cup/wall.h"
 #include "measure/sentence.h"
 #include "measure/tape.h"
 
@@ -20,6 +21,9 @@ QString say(Area area, Unit unit);
 
 /// "ring sector", "4 bands", "12 gores", "sector with 24 slits".
 QString layingWords(const Laying& laying);
+
+/// "3 in up from the base, 2 in down from the rim, on the front": where to put the pencil.
+QString say(const WallMark& mark, Unit unit);
 
 /// "2.1 %": a share.
 QString percentText(double share);

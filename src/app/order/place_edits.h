@@ -35,6 +35,9 @@ void removePlace(Order& order);
 /// Changes the place in hand; of one in a row, what its row has of it.
 bool editPlace(Order& order, const QString& text, const QString& key,
                const std::function<void(Place&)>& change);
+/// The place in hand turned so that a straight edge of its artwork is level, or plumb: the longest,
+/// and done again the next; said where it has none.
+void alignEdge(Order& order, bool plumb);
 /// The place in hand turned so many degrees round the cup.
 void turnPlaceRound(Order& order, Angle by);
 /// The place in hand moved so many marks of the tape round the cup and up; with it the row that it

@@ -1,10 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QImage>
-#include <vector>
-
-#include "app/views/painting.h"
+#include "app/trace/photo_canvas.h"
 #include "cup/trace.h"
 
 namespace avrelt {
@@ -13,50 +10,34 @@ namespace avrelt {
 /// four corners, and points along its right-hand edge. The outline they make is drawn over it, on
 /// the left as a mirror of the right, so that a slip shows.
 ///
-/// By mouse: drag a handle; a double click puts one more point on the edge. By keyboard: Tab goes
-/// from handle to handle, arrows move one by a pixel of the photo, with Shift by ten, Insert adds a
-/// point, Delete takes one off the edge.
-class TraceCanvas : public Canvas {
+/// As any photo with handles; a double click, or Insert, puts one more point on the edge, Delete
+/// takes one off.
+class TraceCanvas : public PhotoCanvas {
   Q_OBJECT
 
  public:
   explicit TraceCanvas(QWidget* parent = nullptr);
 
-  void show(const QImage& photo);
   const PhotoTrace& trace() const { return trace_; }
   void setApart(Length apart);
   void setUnit(Unit unit) { unit_ = unit; }
   /// All handles, the ones every photo has first.
-  std::size_t handleCount() const;
-  QPointF placeOf(std::size_t handle) const;
-  void move(std::size_t handle, Point onPhoto);
+  std::size_t handleCount() const override;
   void addEdgePoint(Point onPhoto);
 
- signals:
-  void traced();
-
  protected:
+  using PhotoCanvas::pointOf;
+  Point& pointOf(std::size_t handle) override;
+  void begin(double width, double height) override;
   void paintEvent(QPaintEvent* event) override;
-  void mousePressEvent(QMouseEvent* event) override;
-  void mouseMoveEvent(QMouseEvent* event) override;
-  void mouseReleaseEvent(QMouseEvent* event) override;
   void mouseDoubleClickEvent(QMouseEvent* event) override;
   void keyPressEvent(QKeyEvent* event) override;
-  bool focusNextPrevChild(bool next) override;
 
  private:
-  Point& pointOf(std::size_t handle);
-  Point pointOf(std::size_t handle) const;
-  double scale() const;
-  QPointF toScreen(Point onPhoto) const;
-  Point toPhoto(QPointF onScreen) const;
   void paintOutline(QPainter& painter) const;
 
-  QImage photo_;
   PhotoTrace trace_;
   Unit unit_ = Unit::inch;
-  int held_ = -1;
-  int picked_ = 0;
 };
 
 }  // namespace avrelt

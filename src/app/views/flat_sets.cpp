@@ -8,6 +8,7 @@
 #include "app/order/place_edits.h"
 #include "app/views/flat_view.h"
 #include "app/window/theme.h"
+#include "cup/hand_fronts.h"
 #include "watch/place_rules.h"
 
 // Sets on the flat: how they are painted, taken and moved.
@@ -119,6 +120,14 @@ void FlatView::paintSeen(QPainter& painter, const CupPlan& plan) const {
   drawWords(painter,
             fit_(plan.wall.flat.toFlat({plan.wall.inFrame(Angle()), Length()})) + QPointF(0, 14),
             tr("seen at once from the front"));
+  for (const FacesDrinker& faces : facesDrinker(order_.drawnCup().blank.features)) {
+    const Angle at = plan.wall.inFrame(faces.at);
+    const QString words = faces.hand == Hand::right  ? tr("▲ faces who drinks, right hand")
+                          : faces.hand == Hand::left ? tr("▲ faces who drinks, left hand")
+                                                     : tr("▲ faces who drinks");
+    drawWords(painter, fit_(plan.wall.flat.toFlat({at, Length()})) + QPointF(0, 29), words,
+              plan.wall.flat.flatAngle(at).degrees());
+  }
 }
 
 /// The one in hand: what it reaches over, its anchor, and how far it is from what is nearest.

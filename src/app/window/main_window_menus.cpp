@@ -5,6 +5,7 @@
 #include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
 #include "app/order/stack_edits.h"
+#include "app/trace/check_dialog.h"
 #include "app/window/main_window.h"
 #include "app/window/theme.h"
 
@@ -83,6 +84,9 @@ void MainWindow::makeCupMenu() {
     goToStation(gauge);
     gauge_->traceAPhoto();
   }));
+  forCup(add(cupMenu_, tr("Chec&k by a photo…"), QKeySequence(tr("Ctrl+Shift+T")), [this] {
+    if (const CupPlan* plan = order_.plan()) CheckDialog(*plan, this).exec();
+  }));
   forCup(
       add(cupMenu_, tr("&Fill the zone with a drawing…"), QKeySequence(tr("Ctrl+Shift+A")), [this] {
         goToStation(filling);
@@ -139,6 +143,14 @@ void MainWindow::makeArtMenu() {
   dress(tr("Re&move the place"), "Ctrl+Alt+D", [](DressStation& s) {
     s.setPages().show(DressStation::ofPlace);
     s.placePage().removeButton().click();
+  });
+  dress(tr("&Lay an edge level"), "Ctrl+Alt+L", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    alignEdge(order_, false);
+  });
+  dress(tr("Stand an edge &plumb"), "Ctrl+Alt+M", [this](DressStation& s) {
+    s.setPages().show(DressStation::ofPlace);
+    alignEdge(order_, true);
   });
   dress(tr("Make a ro&w"), "Ctrl+Alt+N", [](DressStation& s) {
     s.setPages().show(DressStation::ofRow);

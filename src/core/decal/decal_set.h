@@ -99,6 +99,7 @@ struct DecalSet {
   /// Whether layers laid at other coats than the first are made wider or narrower by the growth
   /// between.
   bool allowGrowth = true;
+  bool flush = false;  ///< what reaches over rim or base is cut off there once it is laid
   WrittenLength limit{Length::mm(1), "1 mm"};  ///< what is thinner tears
   bool thicken = false;                        ///< thin strokes are drawn up to the limit
   bool drop = false;                           ///< specks under the limit square are left out

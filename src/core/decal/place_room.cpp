@@ -102,6 +102,14 @@ PlaceRoom WallLandmarks::roomOf(const EdgeTree& outline, WallPoint anchor,
   return room;
 }
 
+std::optional<Apart> WallLandmarks::lineNear(WallPoint place) const {
+  const Point p = wall_.flat.toFlat({Angle(), place.s});
+  // As good as a point.
+  constexpr double tiny = 1e-6;
+  return nearestOf(EdgeTree(Polygon{{p, p + Point{tiny, 0}, p + Point{0, tiny}}}), place, lines_,
+                   lineIds_);
+}
+
 std::string WallLandmarks::zoneAt(WallPoint place) const {
   if (place.s < Length() || place.s > wall_.body.wall()) return {};
   // What stands on the seam, on a line, at rim or base is in what lies just beside.

@@ -52,6 +52,8 @@ class WallLandmarks {
   /// `outline` is in the flat with its anchor, so far round in the frame, turned to the front.
   PlaceRoom roomOf(const EdgeTree& outline, WallPoint anchor, const WallReach& reach) const;
 
+  /// The line that divides zones nearest to a place, by the cut's id and the line's index.
+  std::optional<Apart> lineNear(WallPoint place) const;
   /// The id of the zone a place is in, or beside where it is on an edge; empty off the wall.
   std::string zoneAt(WallPoint place) const;
 

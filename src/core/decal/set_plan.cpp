@@ -30,6 +30,7 @@ DecalSet shapedBy(DecalSet set) {
   }
   set.anchor = {};
   set.allowGrowth = true;
+  set.flush = false;
   set.shrinkPercent = 0;
   return set;
 }

@@ -72,9 +72,30 @@ void asChosen(std::vector<Part>& parts, const Cup& cup) {
 
 FilmWork filmWork(const CupPlan& plan, const LaidStage& stage) {
   const Cup& cup = *plan.of;
-  return {stage.wall, plan.divided,    plan.stripes,       stage.wrap,
-          cup.film,   cup.wrap.laying, cup.blank.features, stageWords(plan, stage),
-          plan.unit,  cup.name};
+  return {stage.wall,
+          plan.divided,
+          plan.stripes,
+          stage.wrap,
+          cup.film,
+          cup.wrap.laying,
+          cup.blank.features,
+          stageWords(plan, stage),
+          plan.unit,
+          cup.name,
+          {}};
+}
+
+/// What knock-outs that are laid after so many coats or later take out of what is below.
+Region takenFrom(const CupPlan& plan, int after) {
+  Region taken;
+  for (const StackItem& item : plan.stack) {
+    if (item.layer < 0 || item.after < after) continue;
+    const auto layer = static_cast<std::size_t>(item.layer);
+    const SetPlan& set = plan.sets[static_cast<std::size_t>(item.set)];
+    if (set.layers()[layer].kind != LayerKind::knockOut) continue;
+    for (const PlacePlan& place : set.places) taken = taken | place.laid->layers[layer].region;
+  }
+  return taken;
 }
 
 /// Films of zones; a cup that is one zone is wrapped, unless the wrap lies over everything.
@@ -85,7 +106,9 @@ std::vector<Part> filmsOf(const CupPlan& plan, bool paper) {
   for (const Zone& zone : plan.divided.zones) {
     if (zone.finish.kind != FinishKind::film) continue;
     const LaidStage& stage = plan.stageOf(zone.id);
-    append(parts, at(stage, filmParts(zone, filmWork(plan, stage), paper)));
+    FilmWork work = filmWork(plan, stage);
+    work.taken = takenFrom(plan, stage.after);
+    append(parts, at(stage, filmParts(zone, work, paper)));
   }
   return parts;
 }

@@ -73,7 +73,7 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
     return plan.stageOf(id).wall.body;
   }));
   add(watchStack(plan));
-  add(watchPlaces({cup.sets, cup.rows, cup.scatters, plan.sets, plan.rows, plan.wall}));
+  add(watchPlaces({cup.sets, cup.rows, cup.scatters, plan.sets, plan.rows, plan.wall, cup.film}));
   if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   addStageWatches(plan, cup);

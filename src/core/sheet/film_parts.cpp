@@ -318,7 +318,8 @@ Region filmOf(const Zone& zone, const FilmWork& work) {
     return widest / 2;
   });
   const Region film =
-      grown & Region::band(std::max(work.layout.low(), Length()), work.layout.high());
+      (grown & Region::band(std::max(work.layout.low(), Length()), work.layout.high())) -
+      work.taken;
   return work.layout.low() < Length() ? hangingOver(film, work.layout.low()) : film;
 }
 

@@ -22,11 +22,12 @@ struct FilmWork {
   Sentence stage;  ///< which cup they are cut for, in words
   Unit unit;
   std::string cupName;
+  Region taken{};  ///< what knock-outs that are laid later take out of films of zones
 };
 
 /// Where the film of a zone lies: the zone, kept clear of rim and base as a wrap is, or hanging
 /// over the base edge as that does, and half a stripe's width more along every line that a stripe
-/// covers. Its other edges are exact.
+/// covers, less what knock-outs take. Its other edges are exact.
 Region filmOf(const Zone& zone, const FilmWork& work);
 
 /// The films of every zone whose finish is film, one after the other, or the same outlines in paper

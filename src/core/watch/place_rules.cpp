@@ -5,6 +5,8 @@
 #include <cmath>
 #include <functional>
 
+#include "cup/ring_fit.h"
+
 namespace avrelt {
 namespace {
 
@@ -30,6 +32,7 @@ class Rules {
       crossed(plan);
       others(plan);
       width(plan);
+      strain(plan);
     }
     for (const RowPlan& row : placed_.rowPlans) ofRow(row);
   }
@@ -81,25 +84,28 @@ class Rules {
         {all.count == 1 ? one : many, {plan.name, all.by, all.count}});
   }
 
-  /// Of a scatter that is cut off flush at rim and base.
-  bool mayRunOver(const PlacePlan& place) const {
+  /// Cut off flush at rim and base.
+  bool mayRunOver(const SetPlan& plan, const PlacePlan& place) const {
+    if (placed_.sets[static_cast<std::size_t>(plan.set)].flush) return true;
     return std::any_of(
         placed_.scatters.begin(), placed_.scatters.end(),
         [&](const Scatter& scatter) { return scatter.id == place.scatter && !scatter.whole; });
   }
 
   void edges(const SetPlan& plan) {
+    tell(
+        "set_off_wall", WatchLevel::warn, plan,
+        told(plan,
+             [&](const PlacePlan& place) {
+               return mayRunOver(plan, place) ? Length() : -place.room.rim;
+             }),
+        "up",
+        "“%1” reaches over the rim by %2. Set it lower, make it smaller, or have it cut off there.",
+        "“%1” reaches over the rim at %3 places, by up to %2. Set them lower or make it smaller.");
     tell("set_off_wall", WatchLevel::warn, plan,
          told(plan,
               [&](const PlacePlan& place) {
-                return mayRunOver(place) ? Length() : -place.room.rim;
-              }),
-         "up", "“%1” reaches over the rim by %2. Set it lower or make it smaller.",
-         "“%1” reaches over the rim at %3 places, by up to %2. Set them lower or make it smaller.");
-    tell("set_off_wall", WatchLevel::warn, plan,
-         told(plan,
-              [&](const PlacePlan& place) {
-                return mayRunOver(place) ? Length() : -place.room.base;
+                return mayRunOver(plan, place) ? Length() : -place.room.base;
               }),
          "up", "“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
          "“%1” reaches below the base edge at %3 places, by up to %2. Set them higher or make it "
@@ -179,6 +185,39 @@ class Rules {
          {plan.name, beyond, seenAtOnce(body, widest->anchor.s)}});
   }
 
+  void strain(const SetPlan& plan) {
+    const Body& body = placed_.wall.body;
+    if (body.isCone()) return;
+    const PlacePlan* worst = nullptr;
+    double most = bearsOf(placed_.film) * (1 + 1e-9);
+    for (const PlacePlan& place : plan.places) {
+      const WallReach& reach = place.laid->reach;
+      const double here =
+          strainOf(body, (reach.low + reach.high) / 2, wideOn(body, place), reach.high - reach.low);
+      if (here <= most) continue;
+      most = here;
+      worst = &place;
+    }
+    if (worst == nullptr) return;
+    // Cut apart, every part has to bear no more than its own size asks for.
+    double apart = 0;
+    const std::vector<Polygon> parts = partsOf(plan.makes[worst->make].made->outer);
+    for (const Polygon& part : parts) {
+      const Box box = boundsOf(part);
+      apart = std::max(apart, strainOf(body, worst->anchor.s, Length::mm(box.width()),
+                                       Length::mm(box.height())));
+    }
+    const char* pattern =
+        parts.size() > 1 && apart <= bearsOf(placed_.film)
+            ? "Where the wall curves both ways, the film of “%1” would have to give %2 %, and "
+              "bears %3 %. Cut apart between its parts, each bears it."
+            : "Where the wall curves both ways, the film of “%1” would have to give %2 %, and "
+              "bears %3 %. Make it smaller, cut it in from its edges, or take a film that gives.";
+    put("set_strained", WatchLevel::warn, field(plan, "size"),
+        {pattern,
+         {plan.name, numberText(most * 100, 1), numberText(bearsOf(placed_.film) * 100, 1)}});
+  }
+
   void ofRow(const RowPlan& plan) {
     const Row& row = placed_.rows[static_cast<std::size_t>(plan.row)];
     const std::string at = "rows[" + std::to_string(plan.row) + "].";
@@ -223,6 +262,20 @@ Length seenAtOnce(const Body& body, Length s) {
 Length looksAcross(const Body& body, Length s, Length wide) {
   const Length radius = body.radius(std::clamp(s, Length(), body.wall()));
   return radius * (2 * std::sin(std::min(wide / radius, Angle::halfTurn().radians()) / 2));
+}
+
+double strainOf(const Body& body, Length middle, Length wide, Length tall) {
+  if (body.isCone() || tall <= Length()) return 0;
+  const Length low = std::max(middle - tall / 2, Length());
+  const Length high = std::min(middle + tall / 2, body.wall());
+  if (high - low < Length::mm(0.1)) return 0;
+  const std::vector<WallSample> samples = body.samples(low, high, 24);
+  const double sector = fitRing(samples, 0, samples.size() - 1).largest();
+  double bend = 0;
+  for (const WallSample& sample : samples) {
+    bend = std::max(bend, std::abs(sample.bend / sample.r));
+  }
+  return std::min(sector, bend * wide.mm() * wide.mm() / 16);
 }
 
 Length wideOn(const Body& body, const PlacePlan& place) {

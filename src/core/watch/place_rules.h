@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "cup/laying.h"
 #include "cup/wall.h"
 #include "decal/set_plan.h"
 #include "watch/watch.h"
@@ -15,6 +16,7 @@ struct PlacedSets {
   const std::vector<SetPlan>& plans;
   const std::vector<RowPlan>& rowPlans;
   const Wall& wall;
+  const Film& film;
 };
 
 /// How wide a piece of the wall is seen at once from the front: as wide as the cup is thick, along
@@ -34,6 +36,13 @@ Length wideOn(const Body& body, const PlacePlan& place);
 /// half the angle. 0 on a straight cup, and of one that follows the wall.
 Length runsOff(const Wall& wall, const PlacePlan& place);
 
+/// How much a film is strained that is laid so wide and so tall about a place of a wall curved both
+/// ways: by what the best ring sector leaves over its height, or, of what is narrower than tall, by
+/// |K| w² / 16, which is the same the other way about; K = −r″ / r is Gauss's curvature of a
+/// surface of revolution (do Carmo, "Differential Geometry of Curves and Surfaces"; from memory). 0
+/// on a cone.
+double strainOf(const Body& body, Length middle, Length wide, Length tall);
+
 /// What to watch about where sets stand. Rules, common practice with no published source where
 /// nothing else is said; each is told once a set or row, with how many places it is about:
 ///
@@ -45,6 +54,7 @@ Length runsOff(const Wall& wall, const PlacePlan& place);
 /// - `set_over_line`: it lies across a line that divides zones.
 /// - `set_on_another`: two peekaboos lie on each other, or anything on one.
 /// - `set_too_wide`: wider than what is seen at once.
+/// - `set_strained`: its film has to bear more than it does where the wall curves both ways.
 /// - `row_of_nothing`: none of its sets is there.
 /// - `row_too_many`: as many as wanted do not fit.
 /// - `row_not_closing`: its sets do not come round in whole turns.

@@ -6,6 +6,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "core/cups.h"
 #include "core/decal_cups.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
@@ -432,5 +433,95 @@ TEST_CASE("The ends of a straight set run off its ring as the cone's development
     Cup follows = cup;
     follows.sets[0].places[0].follows = true;
     RC_ASSERT(runsOff(planned(follows).wall, planned(follows).sets[0].places[0]) == Length());
+  });
+}
+
+TEST_CASE("Film strains on a sphere as its curvature has it, and not on a cone", "[place]") {
+  // A ball of 60 mm radius about its equator: K = 1 / R².
+  std::vector<cups::At> places;
+  constexpr double ball = 60;
+  for (int i = 0; i <= 40; ++i) {
+    const double z = -40 + 2 * i;
+    places.push_back({z + 40, 2 * M_PI * std::sqrt(ball * ball - z * z)});
+  }
+  const Body body = cups::bodyOf(cups::curved(places));
+  const Length equator = body.wall() / 2;
+  for (const double size : {10.0, 20.0, 30.0}) {
+    // A sector over h leaves K h² / 16 when the stretch is shared by both sides: r = R cos(s / R)
+    // against its chord and tangent.
+    const double expected = size * size / (16 * ball * ball);
+    CHECK(strainOf(body, equator, Length::mm(80), Length::mm(size)) ==
+          Approx(expected).epsilon(0.06));
+    CHECK(strainOf(body, equator, Length::mm(size), Length::mm(60)) ==
+          Approx(expected).epsilon(0.06));
+  }
+  CHECK(strainOf(planned(tapered()).wall.body, Length::mm(80), Length::mm(90), Length::mm(90)) ==
+        0);
+}
+
+// Common practice, no published source: stiff film gives 1 %.
+TEST_CASE("A decal too large for a round wall is told, with what cutting apart would do",
+          "[place]") {
+  Cup cup = straight();
+  cup.blank = cups::allCurved()[1].blank;
+  cup.film.kind = FilmKind::stiff;
+  cup.sets = {setAt(named("full_moon"), 90, {placeAt(0, 100)})};
+  const CupPlan large = planned(cup);
+  const Watch* watch = watchOf(large, "set_strained");
+  REQUIRE(watch != nullptr);
+  CHECK(watch->level == WatchLevel::warn);
+  cup.sets[0].size = WrittenLength::mm(12);
+  CHECK_FALSE(told(planned(cup), "set_strained"));
+  cup.sets[0].size = WrittenLength::mm(90);
+  cup.film.kind = FilmKind::stretchy;
+  CHECK_FALSE(told(planned(cup), "set_strained"));
+}
+
+TEST_CASE("What is to be cut off at rim and base is not told to reach over them", "[place]") {
+  Cup cup = straight();
+  cup.sets = {setAt(named("star"), 40, {placeAt(0, 5), placeAt(90, 175)})};
+  CHECK(told(planned(cup), "set_off_wall"));
+  cup.sets[0].flush = true;
+  const CupPlan plan = planned(cup);
+  CHECK_FALSE(told(plan, "set_off_wall"));
+  // What is seen of it ends there, and it is cut whole.
+  for (const PlacePlan& place : plan.sets[0].places) {
+    const Region& region = place.laid->layers[0].region;
+    CHECK(region.lowest() >= Length());
+    CHECK(region.highest() <= plan.wall.body.wall());
+  }
+  CHECK(plan.sets[0].makes.size() == 1);
+}
+
+TEST_CASE("The line nearest to a place is told with where it runs, over the seam as well",
+          "[place]") {
+  rc::prop("", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    UprightCut uprights;
+    uprights.at = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.division.body.cut = uprights;
+    const CupPlan plan = planned(cup);
+    const WallPoint place{Angle::degrees(*rc::gen::inRange(-180, 181)),
+                          Length::mm(*rc::gen::inRange(20, 150))};
+    const std::optional<Apart> near = plan.landmarks->lineNear(place);
+    RC_ASSERT(near.has_value());
+    // An upright is straight on the flat: by the distance of a point from each of its stretches.
+    double least = 1e9;
+    const auto flat = [&](WallPoint at) {
+      return plan.wall.flat.toFlat({(at.theta - place.theta).wrapped(), at.s});
+    };
+    const Point from = plan.wall.flat.toFlat({Angle(), place.s});
+    for (const DivideLine& line : plan.divided.lines) {
+      for (const WallLine& stretch : line.stretches) {
+        for (std::size_t i = 1; i < stretch.size(); ++i) {
+          const Point a = flat(stretch[i - 1]);
+          const Point along = flat(stretch[i]) - a;
+          const double share = std::clamp(dot(from - a, along) / dot(along, along), 0.0, 1.0);
+          least = std::min(least, norm(a + along * share - from));
+        }
+      }
+    }
+    RC_ASSERT(std::abs(near->apart.mm() - least) < 1e-5);
   });
 }

@@ -7,7 +7,9 @@
 #include <cmath>
 
 #include "core/decal_cups.h"
+#include "cup/hand_fronts.h"
 #include "decal/place_snap.h"
+#include "decal/straight_edges.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -110,4 +112,41 @@ TEST_CASE("One in a row is not drawn to its own row, and others' rings are in re
   CHECK(snap.up->s == Length::mm(77));
   REQUIRE(snap.round.has_value());
   CHECK(snap.round->onCup.degrees() == Approx(70));
+}
+
+TEST_CASE("Straight edges are told the longest first, in whatever pieces and wherever they begin",
+          "[edges]") {
+  // A house: a base of 40 in four sides, walls of 20, a roof leaning by 45°, on an outline that
+  // begins in the midst of its base.
+  const std::vector<Point> house{{20, 0}, {30, 0}, {40, 0}, {40, 20}, {20, 40},
+                                 {0, 20}, {0, 0},  {10, 0}, {15, 0}};
+  for (const double turn : {0.0, 17.0, -60.0}) {
+    const Polygon shape = mapped(Polygon{house}, turned(Angle::degrees(turn)));
+    const std::vector<StraightEdge> edges = straightEdges(shape);
+    REQUIRE(edges.size() == 4);
+    CHECK(edges[0].length.mm() == Approx(40));
+    CHECK(std::remainder(edges[0].lean.degrees() - turn, 180) == Approx(0).margin(1e-9));
+    CHECK(edges[1].length.mm() == Approx(20 * std::sqrt(2)));
+    CHECK(edges[3].length.mm() == Approx(20));
+    CHECK(std::remainder(edges[3].lean.degrees() - turn - 90, 180) == Approx(0).margin(1e-9));
+  }
+  CHECK(straightEdges(named("full_moon").silhouette()).empty());
+  CHECK(straightEdges({}).empty());
+}
+
+// Common practice, no published source.
+TEST_CASE("A handle to the right of the front has the front facing a right-handed drinker",
+          "[edges]") {
+  Feature handle;
+  handle.at = Angle::degrees(90);
+  const std::vector<FacesDrinker> faces = facesDrinker({handle});
+  REQUIRE(faces.size() == 2);
+  CHECK(faces[0].hand == Hand::right);
+  CHECK(faces[0].at.degrees() == Approx(0).margin(1e-12));
+  CHECK(std::abs(faces[1].at.degrees()) == Approx(180));
+  Feature mouth;
+  mouth.kind = FeatureKind::lidMouth;
+  mouth.at = Angle::degrees(30);
+  CHECK(facesDrinker({mouth})[0].hand == Hand::either);
+  CHECK(facesDrinker({}).empty());
 }

@@ -189,3 +189,41 @@ TEST_CASE("Clear film over everything wants a coat over edges of film", "[stack]
   cup.buildUp.laid = {{wrapThing, 3}};
   CHECK_FALSE(told(planned(cup), "stack_clear_over_edge"));
 }
+
+TEST_CASE("A knock-out is taken out of films laid before it, wherever it stands", "[stack]") {
+  rc::prop("", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.overlap = {};
+    RingCut ring;
+    ring.by = CutBy::places;
+    ring.fromRim = false;
+    ring.places = {WrittenLength::mm(90)};
+    cup.division.body.cut = ring;
+    cup.division.body.parts.assign(2, ZoneNode());
+    for (ZoneNode& part : cup.division.body.parts) part.finish.kind = FinishKind::film;
+    cup.buildUp.coats = {Coat(), Coat()};
+    const double at = *rc::gen::inRange(-180, 181);
+    const auto filmArea = [](const Cup& of) {
+      const CupPlan plan = planned(of);
+      double area = 0;
+      for (const Part& part : plan.parts(purpose::film)) area += part.area().mm2();
+      return area;
+    };
+    giveIds(cup);
+    const double whole = filmArea(cup);
+    // A disc of 30 mm and 1 mm of gap round it: in one zone, and over the line between both.
+    for (const double up : {130.0, 90.0}) {
+      cup.sets = {
+          setAt(named("full_moon"), 30, {placeAt(at, up)}, {layerOf(LayerKind::knockOut, 1)})};
+      giveIds(cup);
+      RC_ASSERT(std::abs(whole - filmArea(cup) - M_PI * 16 * 16) < 2.5);
+    }
+    // Laid before the film it takes nothing out of it.
+    cup.buildUp.laidAfter = 2;
+    giveIds(cup);
+    const double later = filmArea(cup);
+    cup.buildUp.laid = {{cup.sets[0].layers[0].id, 0}};
+    RC_ASSERT(std::abs(filmArea(cup) - later - M_PI * 16 * 16) < 2.5);
+  });
+}
