@@ -45,7 +45,7 @@ PlacePage::PlacePage(Order& order, FieldSet& fields, QWidget* parent)
   grid->addWidget(up_, 0, 0);
   grid->addWidget(at_, 0, 1);
   grid->addWidget(turn_, 0, 2);
-  for (int i = 0; i < 3; ++i) grid->setColumnStretch(i, 1);
+  for (int i = 0; i < 3; ++i) grid->setColumnStretch(i, 7 - i);
   for (LengthField* one : {up_, at_, turn_}) one->edit()->setMinimumWidth(84);
   column->addLayout(grid);
   follows_ = new QCheckBox(tr("Follows the wall"));

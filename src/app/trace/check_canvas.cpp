@@ -136,7 +136,7 @@ void CheckCanvas::paintPlan(QPainter& painter) const {
 
 void CheckCanvas::paintEvent(QPaintEvent* /*event*/) {
   QPainter painter(this);
-  paintPhoto(painter, tr("Load a photo of the cup, taken from about 2 m away."));
+  paintPhoto(painter, tr("Load a photo of the cup, taken from about 2 m or 7 ft away."));
   if (!hasPhoto()) return;
   paintPlan(painter);
   for (std::size_t i = 0; i < handleCount(); ++i) {

@@ -120,13 +120,16 @@ void FlatView::paintSeen(QPainter& painter, const CupPlan& plan) const {
   drawWords(painter,
             fit_(plan.wall.flat.toFlat({plan.wall.inFrame(Angle()), Length()})) + QPointF(0, 14),
             tr("seen at once from the front"));
+  // What faces a drinker, a line below, where there is room for it.
+  WordRoom room;
   for (const FacesDrinker& faces : facesDrinker(order_.drawnCup().blank.features)) {
     const Angle at = plan.wall.inFrame(faces.at);
     const QString words = faces.hand == Hand::right  ? tr("▲ faces who drinks, right hand")
                           : faces.hand == Hand::left ? tr("▲ faces who drinks, left hand")
                                                      : tr("▲ faces who drinks");
-    drawWords(painter, fit_(plan.wall.flat.toFlat({at, Length()})) + QPointF(0, 29), words,
-              plan.wall.flat.flatAngle(at).degrees());
+    const QPointF below = fit_(plan.wall.flat.toFlat({at, Length()})) + QPointF(0, 29);
+    if (below.y() > height() - 8 || !room.take(below, painter.fontMetrics(), words)) continue;
+    drawWords(painter, below, words, plan.wall.flat.flatAngle(at).degrees());
   }
 }
 
