@@ -11,6 +11,7 @@
 #include "files/disk_calls.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
+#include "files/sheet_files.h"
 #include "files/svg_drawing.h"
 #include "job/ids.h"
 #include "shop/shop.h"
@@ -32,16 +33,22 @@ int complain(const std::string& sentence) {
   return refused;
 }
 
-int runPlan(const PlanOptions& options) {
+std::nullopt_t none(const std::string& sentence) {
+  complain(sentence);
+  return std::nullopt;
+}
+
+/// An order's plan by what a shop knows; complained of where there is none.
+std::optional<Plan> planFrom(const PlanOptions& options) {
   const tl::expected<std::string, Sentence> text = readFile(options.file);
-  if (!text) return complain(inWords(text.error(), Unit::mm));
+  if (!text) return none(inWords(text.error(), Unit::mm));
 
   const tl::expected<ReadDocument, ReadFaults> read = readDocument(*text);
   if (!read) {
     for (const ReadFault& fault : read.error()) {
       complain(inWords(fault, options.file, Unit::mm));
     }
-    return refused;
+    return std::nullopt;
   }
   const Unit unit = read->document.units;
   Stock stock;
@@ -49,18 +56,17 @@ int runPlan(const PlanOptions& options) {
     std::error_code error;
     const auto type = std::filesystem::status(options.shop, error).type();
     if (type == std::filesystem::file_type::not_found) {
-      return complain("There is no shop at " + options.shop +
-                      ". Leave --shop out to plan without.");
+      return none("There is no shop at " + options.shop + ". Leave --shop out to plan without.");
     }
     // What cannot even be looked for, in a folder that may not be read or by too long a name.
-    if (error) return complain(inWords(whyNot(error.value(), options.shop), unit));
+    if (error) return none(inWords(whyNot(error.value(), options.shop), unit));
     tl::expected<Shop, Sentence> shop = Shop::open(options.shop);
-    if (!shop) return complain(inWords(shop.error(), unit));
+    if (!shop) return none(inWords(shop.error(), unit));
     const auto records = shop->growthRecords();
-    if (!records) return complain(inWords(records.error(), unit));
+    if (!records) return none(inWords(records.error(), unit));
     stock.growth = habitsFrom(*records);
     const auto rates = shop->fillRates();
-    if (!rates) return complain(inWords(rates.error(), unit));
+    if (!rates) return none(inWords(rates.error(), unit));
     stock.filling = *rates;
   }
   const CheckedAll<Plan> plan = planDocument(read->document, stock);
@@ -68,8 +74,15 @@ int runPlan(const PlanOptions& options) {
     for (const Fault& fault : plan.error()) {
       complain(inWords(ReadFault{read->lines.lineOf(fault.field), fault}, options.file, unit));
     }
-    return refused;
+    return std::nullopt;
   }
+  return *plan;
+}
+
+int runPlan(const PlanOptions& options) {
+  const std::optional<Plan> plan = planFrom(options);
+  if (!plan) return refused;
+  const Unit unit = plan->units;
   const auto files = outputsOf(*plan);
   if (!files) return complain(inWords(files.error(), unit));
   if (const std::optional<Sentence> fault = exportInto(options.folder, *files)) {
@@ -82,6 +95,81 @@ int runPlan(const PlanOptions& options) {
     for (const Watch& watch : cup.watches) {
       std::cout << cup.name << ", " << levelName(watch.level) << ": "
                 << inWords(watch.sentence, unit) << '\n';
+    }
+  }
+  return 0;
+}
+
+struct SheetOptions {
+  PlanOptions plan;
+  std::string size;
+  std::string gap;
+  std::string margin;
+};
+
+/// "12x24in", "300 x 600 mm": what comes after the second number is the unit of both.
+bool readSize(const std::string& text, Unit unit, SheetSize& size) {
+  const auto by = text.find('x');
+  if (by == std::string::npos) return false;
+  const Checked<Length> tall = parseSize(text.substr(by + 1), unit);
+  if (!tall) return false;
+  const auto word = text.find_first_not_of("0123456789./ ", by + 1);
+  const std::string wideText =
+      text.substr(0, by) + (word == std::string::npos ? "" : text.substr(word));
+  const Checked<Length> wide = parseSize(wideText, unit);
+  if (!wide) return false;
+  size.wide = *wide;
+  size.tall = *tall;
+  return true;
+}
+
+int runSheets(const SheetOptions& options) {
+  std::optional<Plan> planned = planFrom(options.plan);
+  if (!planned) return refused;
+  const auto plan = std::make_shared<const Plan>(std::move(*planned));
+  const Unit unit = plan->units;
+  SheetChoices choices = usualSheets(unit);
+  if (!options.size.empty() && !readSize(options.size, unit, choices.size)) {
+    return complain("“" + options.size +
+                    "” is no size of a sheet. Write it as 12x24in or 300x600mm.");
+  }
+  const auto take = [&](const std::string& text, Length& length) -> std::optional<std::string> {
+    if (text.empty()) return std::nullopt;
+    const Checked<Length> read = parseSize(text, unit);
+    if (!read) return inWords(read.error().sentence, unit);
+    length = *read;
+    return std::nullopt;
+  };
+  if (const auto fault = take(options.gap, choices.rules.gap)) return complain("--gap: " + *fault);
+  if (const auto fault = take(options.margin, choices.size.margin)) {
+    return complain("--margin: " + *fault);
+  }
+  const CheckedAll<SheetPlan> sheets = sheetsOf(plan, choices);
+  if (!sheets) {
+    for (const Fault& fault : sheets.error()) complain(inWords(fault.sentence, unit));
+    return refused;
+  }
+  if (const std::optional<Sentence> fault = saveSheets(options.plan.folder, *sheets, unit)) {
+    return complain(inWords(*fault, unit));
+  }
+  for (const OutputFile& file : sheetFiles(*sheets, unit)) {
+    std::cout << (std::filesystem::path(options.plan.folder) / file.name).string() << '\n';
+  }
+  std::cout << "Plain sheets of "
+            << inWords({"%1 by %2", {choices.size.wide, choices.size.tall}}, unit)
+            << " are taken for every film.\n";
+  for (const FilmSheets& film : sheets->films) {
+    for (const NotLaid& one : film.arrangement.notLaid) {
+      const SheetPart& part = film.parts[one.piece];
+      const Box box = part.part->bounds();
+      std::cout << plan->cups[part.cup].name << ": "
+                << inWords(one.why == NotLaid::Why::tooLarge
+                               ? Sentence{"%1, %2 by %3, fits no sheet. Take larger ones.",
+                                          {part.part->id, Length::mm(box.width()),
+                                           Length::mm(box.height())}}
+                               : Sentence{"%1 has no room on so many sheets.", {part.part->id}},
+                           unit)
+                << '\n';
     }
   }
   return 0;
@@ -135,7 +223,7 @@ int runArt(const ArtOptions& options) {
 Asked askedFor(int argc, const char* const* argv) {
   if (argc < 2) return Asked::window;
   const std::string_view word = argv[1];
-  for (const std::string_view known : {"plan", "art", "--help", "-h", "--version"}) {
+  for (const std::string_view known : {"plan", "sheets", "art", "--help", "-h", "--version"}) {
     if (word == known) return Asked::commandLine;
   }
   return Asked::window;
@@ -146,6 +234,7 @@ int runCommandLine(int argc, const char* const* argv) {
       "Avrelt measures, lays out and plans decorated tumblers.\n\n"
       "avrelt [FILE.avrelt]    opens the window, with an order or an empty bench\n"
       "avrelt plan …           works out an order without a window\n"
+      "avrelt sheets …         lays its parts on sheets\n"
       "avrelt art …            takes a drawing into an order"};
   app.name("avrelt");
   app.set_version_flag("--version", std::string("avrelt ") + version);
@@ -168,6 +257,24 @@ int runCommandLine(int argc, const char* const* argv) {
       "--shop", options.shop,
       "A shop.sqlite whose log predicts what coats add; without it the cautious guess");
 
+  SheetOptions sheetOptions;
+  CLI::App* sheets = app.add_subcommand(
+      "sheets",
+      "Lays every part of an order that is cut on sheets, film by film, and writes each sheet as\n"
+      "SVG at true size, and sheets.json. What fits no sheet is said.\n\n"
+      "Exit code 0 when all was written; 2 when the order, the sheet or the folder was refused,\n"
+      "with a sentence for each fault and nothing written.");
+  sheets->add_option("FILE", sheetOptions.plan.file, "The order, a *.avrelt file")->required();
+  sheets
+      ->add_option("--out", sheetOptions.plan.folder,
+                   "The folder to write to; made if it is not there")
+      ->required();
+  sheets->add_option("--sheet", sheetOptions.size, "The sheets' size: 12x24in, 300x600mm");
+  sheets->add_option("--gap", sheetOptions.gap, "The least from part to part");
+  sheets->add_option("--margin", sheetOptions.margin, "What is left free all round");
+  sheets->add_option("--shop", sheetOptions.plan.shop,
+                     "A shop.sqlite whose log predicts what coats add");
+
   ArtOptions artOptions;
   CLI::App* art = app.add_subcommand(
       "art",
@@ -187,6 +294,7 @@ int runCommandLine(int argc, const char* const* argv) {
     return refused;
   }
   if (plan->parsed()) return runPlan(options);
+  if (sheets->parsed()) return runSheets(sheetOptions);
   if (art->parsed()) return runArt(artOptions);
   std::cout << app.help();
   return 0;

@@ -106,7 +106,11 @@ void drawGuides(std::string& svg, const Part& part, const PageFrame& frame, Unit
 }  // namespace
 
 std::string svgOf(const PartSet& set, Unit unit, const std::string& title) {
-  const PageFrame frame{set.bounds()};
+  return svgOf(set, unit, title, set.bounds());
+}
+
+std::string svgOf(const PartSet& set, Unit unit, const std::string& title, const Box& page) {
+  const PageFrame frame{page};
   const std::string width = digits(frame.box.width());
   const std::string height = digits(frame.box.height());
 

@@ -14,5 +14,7 @@ namespace avrelt {
 /// cut, lettering included. Stretches that stand off their chord by under a nanometre are written
 /// as lines, since a radius of kilometres loses the place in other people's readers.
 std::string svgOf(const PartSet& set, Unit unit, const std::string& title);
+/// The same on a page of its own size, which holds them.
+std::string svgOf(const PartSet& set, Unit unit, const std::string& title, const Box& page);
 
 }  // namespace avrelt

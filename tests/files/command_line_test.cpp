@@ -75,6 +75,61 @@ TEST_CASE("plan writes the plan and the files and says so") {
   }
 }
 
+TEST_CASE("sheets lays an order's parts on sheets, within the paper, and says what fits none") {
+  const Bench bench;
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",
+                          orderWith("{\"at\": 0, \"around\": 240}, {\"at\": 100}"))
+                    .has_value());
+  const auto sheets = [&](std::vector<const char*> more) {
+    std::vector<const char*> words{"sheets"};
+    const std::string file = bench.file();
+    const std::string out = bench.out();
+    words.push_back(file.c_str());
+    words.push_back("--out");
+    words.push_back(out.c_str());
+    words.insert(words.end(), more.begin(), more.end());
+    return run(words);
+  };
+  const Run done = sheets({"--sheet", "300x200mm", "--gap", "2 mm"});
+  CHECK(done.code == 0);
+  CHECK(done.errors.empty());
+  CHECK(done.out.find("Plain sheets of 300 mm by 200 mm") != std::string::npos);
+  const Json json = Json::parse(*readFile(bench.folder / "out" / "sheets.json"));
+  REQUIRE(json["sheets"].size() == 1);
+  CHECK(json["gap_mm"] == 2);
+  const Json& sheet = json["sheets"][0];
+  CHECK(sheet["size_mm"] == Json({300.0, 200.0}));
+  // The wrap, and the disc under the base.
+  REQUIRE(sheet["placements"].size() == 2);
+  CHECK(sheet["placements"][0]["part"] == "wrap");
+  for (const Json& placement : sheet["placements"]) {
+    for (const Json& point : placement["outline_mm"]) {
+      CHECK(point[0].get<double>() >= 0);
+      CHECK(point[0].get<double>() <= 300);
+      CHECK(point[1].get<double>() >= 0);
+      CHECK(point[1].get<double>() <= 200);
+    }
+  }
+  const std::string svg = *readFile(bench.folder / "out" / sheet["file"].get<std::string>());
+  CHECK(svg.find("width=\"300mm\" height=\"200mm\"") != std::string::npos);
+
+  // Too small: what was there goes, and it is said.
+  const Run small = sheets({"--sheet", "1 x 1 in"});
+  CHECK(small.code == 0);
+  CHECK(small.out.find("fits no sheet") != std::string::npos);
+  CHECK_FALSE(fs::exists(bench.folder / "out" / sheet["file"].get<std::string>()));
+  const Json none = Json::parse(*readFile(bench.folder / "out" / "sheets.json"));
+  CHECK(none["unplaced"][0]["why"] == "too_large");
+
+  for (const char* size : {"300", "x", "300 by 200", "0x0", "a x b mm"}) {
+    const Run refusal = sheets({"--sheet", size});
+    CHECK(refusal.code == 2);
+    CHECK_FALSE(refusal.errors.empty());
+  }
+  CHECK(sheets({"--gap", "wide"}).code == 2);
+  CHECK(sheets({"--margin", "200 mm"}).code == 2);
+}
+
 TEST_CASE("art takes a drawing into an order, or leaves the order as it was") {
   const Bench bench;
   const std::string order =

@@ -2,6 +2,7 @@
 #include <QApplication>
 #include <QMenuBar>
 
+#include "app/cut/sheets_dialog.h"
 #include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
 #include "app/order/stack_edits.h"
@@ -52,6 +53,8 @@ void MainWindow::makeFileMenu() {
                  [this] { askAndSavePiece(OutputKind::pdf); });
   saveAll_ = add(file, tr("Save every part of the order…"), QKeySequence(tr("Ctrl+Shift+E")),
                  [this] { askAndSaveAll(); });
+  cupActions_.push_back(add(file, tr("Lay the parts on s&heets…"), QKeySequence(tr("Ctrl+Shift+L")),
+                            [this] { SheetsDialog(order_, file_->folder(), this).exec(); }));
   file->addSeparator();
   add(file, tr("&Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
 }

@@ -1,0 +1,143 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Parts of an order on sheets: each that is cut once a copy, film by film, none that is cut
+// already.
+#include "job/sheets.h"
+
+#include <catch2/catch.hpp>
+#include <map>
+#include <set>
+
+#include "core/decal_cups.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+/// Two cups: bands of film in two colours with a stripe; sets on both.
+Document order() {
+  Document document;
+  Cup first = tapered();
+  first.name = "first";
+  RingCut ring;
+  ring.by = CutBy::places;
+  ring.places = {WrittenLength::mm(60)};
+  first.division.body.cut = ring;
+  first.division.body.parts.assign(2, ZoneNode());
+  for (ZoneNode& part : first.division.body.parts) part.finish.kind = FinishKind::film;
+  first.division.body.parts[1].finish.colour = "#112233";
+  Layer decal = layerOf(LayerKind::decal);
+  decal.spares = 2;
+  Layer stencil = layerOf(LayerKind::peekaboo);
+  stencil.material = PartMaterial::stencil;
+  first.sets = {setAt(named("star"), 20, {placeAt(0, 40), placeAt(90, 40)}, {decal, stencil})};
+  Cup second = straight();
+  second.name = "second";
+  second.sets = {setAt(named("comet"), 40, {placeAt(0, 90)}, {layerOf(LayerKind::decal)})};
+  for (Cup* cup : {&first, &second}) {
+    giveIds(*cup);
+    document.cups.push_back(*cup);
+  }
+  document.units = Unit::mm;
+  return document;
+}
+
+SheetPlan sheetsFor(const Document& document, const SheetChoices& choices) {
+  CheckedAll<Plan> plan = planDocument(document);
+  REQUIRE(plan);
+  CheckedAll<SheetPlan> sheets = sheetsOf(std::make_shared<const Plan>(std::move(*plan)), choices);
+  REQUIRE(sheets);
+  return std::move(*sheets);
+}
+
+}  // namespace
+
+TEST_CASE("Every part that is cut lies on a sheet of its film, each copy and spare", "[sheets]") {
+  const SheetPlan sheets = sheetsFor(order(), usualSheets(Unit::mm));
+  std::set<std::pair<PartMaterial, std::string>> films;
+  std::map<std::string, int> laid;
+  for (const FilmSheets& film : sheets.films) {
+    CHECK(films.insert({film.material, film.film}).second);
+    CHECK(film.material != PartMaterial::paper);
+    CHECK(film.arrangement.notLaid.empty());
+    CHECK(leastBetween(film.pieces, film.arrangement) >= sheets.choices.rules.gap);
+    for (const Laid& one : film.arrangement.laid) {
+      const SheetPart& part = film.parts[one.piece];
+      ++laid[std::to_string(part.cup) + part.purpose + part.part->id];
+    }
+    double used = 0;
+    for (std::size_t i = 0; i < film.arrangement.sheets; ++i) {
+      CHECK(film.used[i] > 0);
+      CHECK(film.used[i] < 1);
+      used += film.used[i];
+      const PartSet set = onSheet(film, i);
+      double area = 0;
+      std::set<std::string> ids;
+      for (const Part& part : set.parts) {
+        area += part.area().mm2();
+        CHECK(ids.insert(part.id).second);
+      }
+      CHECK(area == Approx(film.used[i] * 300 * 600).epsilon(1e-3));
+    }
+    CHECK(film.usedOfAll() == Approx(used / static_cast<double>(film.arrangement.sheets)));
+  }
+  // Films of two zones in two colours, decals in theirs, a stencil.
+  CHECK(films.contains({PartMaterial::permanent, "#112233"}));
+  CHECK(films.contains({PartMaterial::stencil, ""}));
+  std::map<std::string, int> expected;
+  for (std::size_t i = 0; i < sheets.plan->cups.size(); ++i) {
+    for (const Purpose& purpose : purposes()) {
+      for (const Part& part : sheets.plan->cups[i].parts(purpose.id)) {
+        if (part.material == PartMaterial::paper) continue;
+        expected[std::to_string(i) + purpose.id + part.id] = part.copies + part.spares;
+      }
+    }
+  }
+  CHECK(laid == expected);
+}
+
+TEST_CASE("What is ticked as cut is not laid on sheets again", "[sheets]") {
+  Document document = order();
+  const auto partsOf = [](const SheetPlan& sheets) {
+    std::size_t sum = 0;
+    for (const FilmSheets& film : sheets.films) sum += film.parts.size();
+    return sum;
+  };
+  const std::size_t all = partsOf(sheetsFor(document, usualSheets(Unit::mm)));
+  document.cups[0].cuts.push_back(
+      {purpose::layer, {document.cups[0].sets[0].layers[0].id}, 0, {}, {}, {}, {}});
+  const SheetPlan less = sheetsFor(document, usualSheets(Unit::mm));
+  CHECK(partsOf(less) + 1 == all);
+}
+
+TEST_CASE("Sheets that cannot be are refused in words, and what fits none is told", "[sheets]") {
+  CheckedAll<Plan> plan = planDocument(order());
+  REQUIRE(plan);
+  const auto shared = std::make_shared<const Plan>(std::move(*plan));
+  const auto fieldOf = [&](const SheetChoices& choices) {
+    const CheckedAll<SheetPlan> none = sheetsOf(shared, choices);
+    REQUIRE_FALSE(none);
+    return none.error().front().field;
+  };
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.size.wide = {};
+  CHECK(fieldOf(choices) == "sheet.wide");
+  choices = usualSheets(Unit::mm);
+  choices.size.margin = Length::mm(150);
+  CHECK(fieldOf(choices) == "sheet.margin");
+  choices = usualSheets(Unit::mm);
+  choices.rules.gap = Length::mm(-1);
+  CHECK(fieldOf(choices) == "sheet.gap");
+  choices = usualSheets(Unit::mm);
+  choices.size.wide = choices.size.tall = Length::mm(60);
+  const CheckedAll<SheetPlan> small = sheetsOf(shared, choices);
+  REQUIRE(small);
+  std::size_t left = 0;
+  for (const FilmSheets& film : small->films) left += film.arrangement.notLaid.size();
+  CHECK(left >= 2);
+  // Stopped at once, nothing is laid.
+  const CheckedAll<SheetPlan> stopped =
+      sheetsOf(shared, usualSheets(Unit::inch), [](std::size_t, std::size_t) { return false; });
+  REQUIRE(stopped);
+  CHECK(stopped->sheets() == 0);
+}
