@@ -64,7 +64,8 @@ class Snapping {
 
   /// Scattered ones are everywhere.
   bool isOther(const PlacePlan& place) const {
-    return place.scatter.empty() && place.id != moving_.id && (moving_.row.empty() || place.row != moving_.row);
+    return place.scatter.empty() && place.id != moving_.id &&
+           (moving_.row.empty() || place.row != moving_.row);
   }
 
   void toPlaces() {

@@ -24,13 +24,14 @@ std::vector<Watch> watchPeekaboos(const std::vector<DecalSet>& sets,
   if (!alike.empty()) {
     const auto first = std::find_if(peekaboos.begin(), peekaboos.end(),
                                     [](const Peekaboo& one) { return !one.alike.empty(); });
-    watches.push_back({"peekaboo_alike",
-                       WatchLevel::note,
-                       "sets[" + std::to_string(plans[first->set].set) + "].places",
-                       {"Under paint %1 stencils cannot be told apart though their rings differ, %2 and %3 "
-                        "among them. Lift each and ring it before the next.",
-                        {static_cast<long>(alike.size()), static_cast<long>(first->number),
-                         static_cast<long>(first->alike.front())}}});
+    watches.push_back(
+        {"peekaboo_alike",
+         WatchLevel::note,
+         "sets[" + std::to_string(plans[first->set].set) + "].places",
+         {"Under paint %1 stencils cannot be told apart though their rings differ, %2 and %3 "
+          "among them. Lift each and ring it before the next.",
+          {static_cast<long>(alike.size()), static_cast<long>(first->number),
+           static_cast<long>(first->alike.front())}}});
   }
   std::vector<std::size_t> told;
   for (const Peekaboo& one : peekaboos) {
