@@ -24,7 +24,9 @@ double degreesOf(Angle angle) {
     low = std::nextafter(low, -HUGE_VAL);
     high = std::nextafter(high, HUGE_VAL);
   }
-  return near;
+  // Degrees lie a little wider than radians do: no number of them is this angle. What is written is
+  // what the nearest one is always written as, so that a file read is saved as it was.
+  return degreesOf(Angle::degrees(near));
 }
 
 Json written(const WrittenLength& length) {

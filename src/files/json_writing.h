@@ -11,7 +11,8 @@ namespace avrelt {
 
 /// A whole number without a point, any other with as many places as it takes.
 Json number(double value);
-/// The number of degrees that reads back as this very angle.
+/// The number of degrees that reads back as this very angle, or, where none does, as one
+/// next to it; which of them is written is the same every time.
 double degreesOf(Angle angle);
 /// As it was typed, or the bare number of mm.
 Json written(const WrittenLength& length);

@@ -2,6 +2,10 @@
 #include "files/json_reader.h"
 
 #include <catch2/catch.hpp>
+#include <cmath>
+#include <random>
+
+#include "files/json_writing.h"
 
 using namespace avrelt;
 
@@ -89,4 +93,24 @@ TEST_CASE("more members or things than an order has are refused before they take
   const auto things = readJson(lists + "[]]");
   REQUIRE_FALSE(things.has_value());
   CHECK_THAT(inWords(things.error(), "order", Unit::mm), Catch::Contains("any order holds"));
+}
+
+TEST_CASE("any angle that is written reads back as one that is written alike") {
+  std::mt19937 random(7);
+  std::uniform_real_distribution<double> radians(-2 * M_PI, 2 * M_PI);
+  int same = 0;
+  constexpr int many = 200000;
+  for (int i = 0; i < many; ++i) {
+    const Angle angle = Angle::radians(radians(random));
+    const double degrees = degreesOf(angle);
+    const Angle read = Angle::degrees(degrees);
+    REQUIRE(degreesOf(read) == degrees);
+    REQUIRE(std::abs((read - angle).radians()) < 1e-14);
+    if (read == angle) ++same;
+  }
+  // Most come back as they were; the others are a bit of rounding off.
+  CHECK(same > many * 0.7);
+  // One that no number of degrees is.
+  const Angle odd = Angle::radians(-2.595671757265955);
+  CHECK(degreesOf(Angle::degrees(degreesOf(odd))) == degreesOf(odd));
 }
