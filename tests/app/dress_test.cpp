@@ -239,7 +239,7 @@ TEST_CASE("pictures are traced beside the window, of any kind, and what is none 
   application();
   QTemporaryDir folder;
   const auto saved = [&](const QImage& image, const char* name) {
-    const QString path = folder.filePath(name);
+    QString path = folder.filePath(name);
     REQUIRE(image.save(path));
     return path;
   };

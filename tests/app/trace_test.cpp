@@ -21,7 +21,7 @@ QString photoIn(const QTemporaryDir& folder) {
   QPainter painter(&image);
   painter.fillRect(300, 200, 400, 1000, Qt::darkBlue);
   painter.end();
-  const QString path = folder.filePath("cup.png");
+  QString path = folder.filePath("cup.png");
   image.save(path);
   return path;
 }

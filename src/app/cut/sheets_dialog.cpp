@@ -114,16 +114,16 @@ LengthField* SheetsDialog::field(const QString& label, const char* key, Length& 
 
 void SheetsDialog::arrangeNow() {
   later_.stop();
-  const auto made = beside(this, tr("Laying the parts on sheets…"),
-                           [document = order_.document(), stock = order_.stock(),
-                            choices = choices_](Going& going) -> CheckedAll<SheetPlan> {
-                             CheckedAll<Plan> plan = planDocument(document, stock);
-                             if (!plan) return tl::unexpected(plan.error());
-                             return sheetsOf(std::make_shared<const Plan>(std::move(*plan)),
-                                             choices, [&going](std::size_t done, std::size_t all) {
-                                               return going.tell(done, all);
-                                             });
-                           });
+  auto made = beside(this, tr("Laying the parts on sheets…"),
+                     [document = order_.document(), stock = order_.stock(),
+                      choices = choices_](Going& going) -> CheckedAll<SheetPlan> {
+                       CheckedAll<Plan> plan = planDocument(document, stock);
+                       if (!plan) return tl::unexpected(plan.error());
+                       return sheetsOf(std::make_shared<const Plan>(std::move(*plan)), choices,
+                                       [&going](std::size_t done, std::size_t all) {
+                                         return going.tell(done, all);
+                                       });
+                     });
   sheets_.reset();
   for (LengthField* one : {wide_, tall_, margin_, gap_}) one->setFault({});
   QString words;

@@ -105,7 +105,7 @@ std::size_t SheetPlan::sheets() const {
   return sum;
 }
 
-CheckedAll<SheetPlan> sheetsOf(std::shared_ptr<const Plan> plan, const SheetChoices& choices,
+CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const SheetChoices& choices,
                                const SheetsGoing& going) {
   Faults faults;
   check(choices, faults);

@@ -53,7 +53,7 @@ using SheetsGoing = std::function<bool(std::size_t done, std::size_t all)>;
 
 /// Lays every part of every cup that is cut and is not ticked as cut, paper left out, each with its
 /// copies and spares. Faults name the choice: "sheet.wide", "sheet.gap".
-CheckedAll<SheetPlan> sheetsOf(std::shared_ptr<const Plan> plan, const SheetChoices& choices,
+CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const SheetChoices& choices,
                                const SheetsGoing& going = {});
 
 /// What lies on one sheet, each part where it lies, the sheet's lower left at 0.

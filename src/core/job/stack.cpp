@@ -61,7 +61,7 @@ Region together(const std::vector<const Region*>& regions, std::size_t from, std
 
 /// What of the wall an item covers.
 Region regionOf(const CupPlan& plan, const StackItem& item) {
-  const Region wall = Region::band(std::max(plan.wrap.low(), Length()), plan.wrap.high());
+  Region wall = Region::band(std::max(plan.wrap.low(), Length()), plan.wrap.high());
   if (item.thing == LaidKind::wrap) return wall;
   if (item.thing == LaidKind::film) {
     for (const Zone& zone : plan.divided.zones) {
