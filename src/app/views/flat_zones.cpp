@@ -141,7 +141,6 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
     }
   }
   paintNames(painter, plan);
-  paintLaid(painter, plan, off);
 }
 
 /// Stripes and the layers of sets in the order in which they are laid, as far as they are on.
@@ -249,6 +248,7 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
   WordRoom room;
   painter.setFont(face(11, QFont::DemiBold));
   const QFontMetricsF small(painter.font());
+  std::vector<std::pair<QPointF, QString>> plates;
   std::vector<const DivideLine*> lines;
   if (!cellsShown_) {
     for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
@@ -262,7 +262,7 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
     for (const double share : {0.3, 0.25, 0.2, 0.35}) {
       const QPointF at = path.pointAtPercent(share);
       if (!room.take(at, small, words)) continue;
-      drawPlate(painter, at, words);
+      plates.emplace_back(at, words);
       break;
     }
   }
@@ -294,6 +294,10 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
       break;
     }
   }
+  // What is laid covers letters, as it covers the zone, but not the numbers of lines.
+  paintLaid(painter, plan, peeledOff(order_));
+  painter.setFont(face(11, QFont::DemiBold));
+  for (const auto& [at, words] : plates) drawPlate(painter, at, words);
 }
 
 /// The tape of the move being looked at, on its own side of the line and as wide as it is.
