@@ -114,6 +114,9 @@ LengthField* SheetsDialog::field(const QString& label, const char* key, Length& 
 
 void SheetsDialog::arrangeNow() {
   later_.stop();
+  // What is typed while parts are being laid is laid after that.
+  if (arranging_) return later_.start();
+  arranging_ = true;
   auto made = beside(this, tr("Laying the parts on sheets…"),
                      [document = order_.document(), stock = order_.stock(),
                       choices = choices_](Going& going) -> CheckedAll<SheetPlan> {
@@ -124,6 +127,7 @@ void SheetsDialog::arrangeNow() {
                                          return going.tell(done, all);
                                        });
                      });
+  arranging_ = false;
   sheets_.reset();
   for (LengthField* one : {wide_, tall_, margin_, gap_}) one->setFault({});
   QString words;
@@ -158,7 +162,7 @@ void SheetsDialog::fill() {
         if (!film.film.empty()) {
           name = tr("%1, %2").arg(name, QString::fromStdString(colourInWords(film.film)));
         }
-        lines << tr("%1, sheet %2 of %3: %4, %5 % used")
+        lines << tr("%1, sheet %2 of %3: %4, %5 % used")
                      .arg(name)
                      .arg(k + 1)
                      .arg(film.arrangement.sheets)

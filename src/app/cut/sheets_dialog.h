@@ -47,6 +47,7 @@ class SheetsDialog : public QDialog {
   std::shared_ptr<const SheetPlan> sheets_;
   std::vector<std::pair<std::size_t, std::size_t>> rows_;  ///< film and sheet of each
   QTimer later_;
+  bool arranging_ = false;
   SheetsCanvas* canvas_ = nullptr;
   QListWidget* list_ = nullptr;
   QLabel* words_ = nullptr;
