@@ -5,6 +5,7 @@
 #include <QMenuBar>
 
 #include "app/application.h"
+#include "app/window/cup_strip.h"
 #include "app/window/keys_dialog.h"
 #include "files/disk.h"
 #include "files/document_json.h"
@@ -281,4 +282,22 @@ TEST_CASE("the recent files are remembered, newest first") {
   const QStringList recent = QSettings().value("recent").toStringList();
   REQUIRE(recent.size() == 2);
   CHECK(QFileInfo(recent[0]).fileName() == "two.avrelt");
+}
+
+TEST_CASE("a name that is being typed goes with the order it was typed for") {
+  OpenWindow open;
+  Order& order = open.window.order();
+  REQUIRE(order.addCup());
+  CupStrip* strip = open.window.findChild<CupStrip*>();
+  REQUIRE(strip != nullptr);
+  strip->rename(1);
+  QTest::keyClicks(strip->nameEdit(), QStringLiteral("gone"));
+  Document other;
+  other.cups = {newCup("Other", Unit::inch)};
+  order.load(other);
+  CHECK_FALSE(strip->nameEdit()->isVisible());
+  QTest::keyClick(strip->nameEdit(), Qt::Key_Return);
+  REQUIRE(order.document().cups.size() == 1);
+  CHECK(order.document().cups[0].name == "Other");
+  CHECK_FALSE(order.renameCup(7, QStringLiteral("nobody")).has_value());
 }

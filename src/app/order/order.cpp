@@ -233,6 +233,7 @@ void Order::moveCup(int from, int to) {
 
 std::optional<Sentence> Order::renameCup(int index, const QString& name) {
   const auto at = static_cast<std::size_t>(index);
+  if (index < 0 || at >= document_.cups.size()) return std::nullopt;
   const std::string wanted = name.trimmed().toStdString();
   if (std::optional<Sentence> fault = nameFault(document_, at, wanted)) return fault;
   edit(tr("Rename to %1").arg(name.trimmed()),

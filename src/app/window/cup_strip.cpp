@@ -28,6 +28,10 @@ CupStrip::CupStrip(Order& order, QWidget* parent)
   name_->installEventFilter(this);
   connect(name_, &QLineEdit::returnPressed, this, &CupStrip::takeName);
   connect(name_, &QLineEdit::textEdited, this, [this] { emit nameRefused({}); });
+  // The name that is being typed is of a cup that may be gone.
+  connect(&order, &Order::cupTaken, this, [this] {
+    if (std::exchange(renamed_, -1) >= 0) name_->hide();
+  });
   connect(&order, &Order::changed, this, [this] {
     if (order_.hasCup()) {
       setAccessibleDescription(QString::fromStdString(order_.currentCup().name));
