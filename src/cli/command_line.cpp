@@ -107,16 +107,20 @@ struct SheetOptions {
   std::string margin;
 };
 
-/// "12x24in", "300 x 600 mm": what comes after the second number is the unit of both.
+/// "12x24in", "300 mm x 600 mm".
 bool readSize(const std::string& text, Unit unit, SheetSize& size) {
   const auto by = text.find('x');
   if (by == std::string::npos) return false;
   const Checked<Length> tall = parseSize(text.substr(by + 1), unit);
   if (!tall) return false;
-  const auto word = text.find_first_not_of("0123456789./ ", by + 1);
-  const std::string wideText =
-      text.substr(0, by) + (word == std::string::npos ? "" : text.substr(word));
-  const Checked<Length> wide = parseSize(wideText, unit);
+  // Each with its own unit, or the second's for both.
+  constexpr const char* figures = "0123456789./ ";
+  std::string first = text.substr(0, by);
+  const auto word = text.find_first_not_of(figures, by + 1);
+  if (first.find_first_not_of(figures) == std::string::npos && word != std::string::npos) {
+    first += text.substr(word);
+  }
+  const Checked<Length> wide = parseSize(first, unit);
   if (!wide) return false;
   size.wide = *wide;
   size.tall = *tall;
@@ -149,11 +153,10 @@ int runSheets(const SheetOptions& options) {
     for (const Fault& fault : sheets.error()) complain(inWords(fault.sentence, unit));
     return refused;
   }
-  if (const std::optional<Sentence> fault = saveSheets(options.plan.folder, *sheets, unit)) {
-    return complain(inWords(*fault, unit));
-  }
-  for (const OutputFile& file : sheetFiles(*sheets, unit)) {
-    std::cout << (std::filesystem::path(options.plan.folder) / file.name).string() << '\n';
+  const auto saved = saveSheets(options.plan.folder, *sheets, unit);
+  if (!saved) return complain(inWords(saved.error(), unit));
+  for (const std::string& name : *saved) {
+    std::cout << (std::filesystem::path(options.plan.folder) / name).string() << '\n';
   }
   std::cout << "Plain sheets of "
             << inWords({"%1 by %2", {choices.size.wide, choices.size.tall}}, unit)

@@ -97,18 +97,25 @@ std::vector<std::string> sheetsListedIn(const std::string& sheetsJson) {
   return names;
 }
 
-std::optional<Sentence> saveSheets(const std::filesystem::path& folder, const SheetPlan& sheets,
-                                   Unit unit) {
+tl::expected<std::vector<std::string>, Sentence> saveSheets(const std::filesystem::path& folder,
+                                                            const SheetPlan& sheets, Unit unit) {
   for (const FilmSheets& film : sheets.films) {
     const Length least = leastBetween(film.pieces, film.arrangement);
     if (least < sheets.choices.rules.gap) {
-      return Sentence{
-          "Two parts would lie %1 apart, nearer than %2. Nothing was written; arrange "
-          "the sheets again with a wider gap.",
-          {least, sheets.choices.rules.gap}};
+      return tl::unexpected(
+          Sentence{"Two parts would lie %1 apart, nearer than %2. Nothing was written; arrange the "
+                   "sheets again with a wider gap.",
+                   {least, sheets.choices.rules.gap}});
     }
   }
-  return writeGeneration(folder, sheetFiles(sheets, unit), sheetsListedIn);
+  const std::vector<OutputFile> files = sheetFiles(sheets, unit);
+  if (std::optional<Sentence> fault = writeGeneration(folder, files, sheetsListedIn)) {
+    return tl::unexpected(std::move(*fault));
+  }
+  std::vector<std::string> names;
+  names.reserve(files.size());
+  for (const OutputFile& file : files) names.push_back(file.name);
+  return names;
 }
 
 }  // namespace avrelt

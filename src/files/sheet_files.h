@@ -17,8 +17,8 @@ std::vector<OutputFile> sheetFiles(const SheetPlan& sheets, Unit unit);
 std::vector<std::string> sheetsListedIn(const std::string& sheetsJson);
 
 /// Proves before anything is written that no two parts come nearer than the gap, then writes all
-/// files into a folder as one generation.
-std::optional<Sentence> saveSheets(const std::filesystem::path& folder, const SheetPlan& sheets,
-                                   Unit unit);
+/// files into a folder as one generation; their names, or why nothing was written.
+tl::expected<std::vector<std::string>, Sentence> saveSheets(const std::filesystem::path& folder,
+                                                            const SheetPlan& sheets, Unit unit);
 
 }  // namespace avrelt

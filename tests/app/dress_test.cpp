@@ -12,6 +12,7 @@
 #include "app/dress/shape_dialog.h"
 #include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
+#include "app/order/stack_edits.h"
 #include "decal/shapes.h"
 #include "decal/straight_edges.h"
 #include "job/ids.h"
@@ -527,14 +528,14 @@ TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coa
     giveIds(cup);
   });
   open.dress().setPages().show(DressStation::ofStack);
-  QApplication::processEvents();
+  QTest::qWait(120);
   StackPage& page = open.dress().stackPage();
   // Two coats, metal, decal and backing, and the wrap of a cup that is nothing else.
   REQUIRE(page.items().count() == 6);
   CHECK(page.items().item(5)->text() == QStringLiteral("Metal"));
   const QImage whole = open.window.flat().grab().toImage();
   open.press(Qt::Key_F9);
-  QApplication::processEvents();
+  QTest::qWait(120);
   const std::string backing = open.set().layers[1].id;
   CHECK(open.order().outermost() == backing);
   CHECK(open.window.flat().grab().toImage() != whole);
@@ -543,7 +544,7 @@ TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coa
   CHECK(open.order().outermost() == "metal");
   for (int i = 0; i < 5; ++i) open.press(Qt::Key_F9, Qt::ShiftModifier);
   CHECK(open.order().outermost().empty());
-  QApplication::processEvents();
+  QTest::qWait(120);
   CHECK(open.window.flat().grab().toImage() == whole);
   // The backing, laid under the decal and on the metal with it, over it, and a coat later.
   const auto rowOf = [&](const char* words) {
@@ -559,12 +560,20 @@ TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coa
   page.outwardsButton().click();
   CHECK(open.set().layers[0].id == backing);
   QTest::keyClick(&page.items(), Qt::Key_Up, Qt::AltModifier);
-  QApplication::processEvents();
+  QTest::qWait(120);
   CHECK(laidAfterOf(open.cup().buildUp, backing) == 1);
   CHECK(page.words().text().contains(QStringLiteral("after 1 coat")));
   open.order().history()->undo();
   open.order().history()->undo();
   CHECK(open.set().layers[1].id == backing);
+  // The same by the menu's keys, and why it goes no farther.
+  open.press(Qt::Key_Up, Qt::ControlModifier | Qt::AltModifier);
+  CHECK(open.set().layers[0].id == backing);
+  for (int i = 0; i < 4; ++i) moveInStack(open.order(), backing, 1);
+  CHECK(laidAfterOf(open.cup().buildUp, backing) == 2);
+  CHECK(open.told().contains(QStringLiteral("after the last coat already")));
+  moveInStack(open.order(), "metal", 1);
+  CHECK(open.told().contains(QStringLiteral("put in order at Gauge")));
 }
 
 TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {

@@ -13,6 +13,7 @@
 #include "app/fields/list_lines.h"
 #include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
+#include "files/read_fault.h"
 #include "files/sheet_files.h"
 #include "measure/colour.h"
 
@@ -135,7 +136,12 @@ void SheetsDialog::arrangeNow() {
     words = made.error();
   } else if (!*made) {
     for (const Fault& fault : made->error()) {
-      const QString sentence = say(fault.sentence, order_.unit());
+      // Of a sheet's size by itself, of the order by what it is about.
+      const QString sentence =
+          fault.field.starts_with("sheet.")
+              ? say(fault.sentence, order_.unit())
+              : QString::fromStdString(
+                    inWords(ReadFault{0, fault}, tr("This order").toStdString(), order_.unit()));
       for (LengthField* one : {wide_, tall_, margin_, gap_}) {
         if (one->field() == QString::fromStdString(fault.field)) one->setFault(sentence);
       }
@@ -216,11 +222,11 @@ void SheetsDialog::choose() {
 
 std::optional<QString> SheetsDialog::saveInto(const QString& folder) {
   if (!sheets_) return tr("There is nothing to save. Put the marked fields right.");
-  const auto fault = beside(this, tr("Saving the sheets…"),
+  const auto saved = beside(this, tr("Saving the sheets…"),
                             [sheets = sheets_, unit = order_.unit(), path = folder.toStdString()](
                                 Going& /*going*/) { return saveSheets(path, *sheets, unit); });
-  if (!fault) return fault.error();
-  if (*fault) return say(**fault, order_.unit());
+  if (!saved) return saved.error();
+  if (!*saved) return say(saved->error(), order_.unit());
   words_->setText(tr("%1 sheets saved in %2, with sheets.json.").arg(rows_.size()).arg(folder));
   return std::nullopt;
 }

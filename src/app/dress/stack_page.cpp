@@ -10,6 +10,7 @@
 #include "app/fields/list_lines.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
+#include "app/order/set_edits.h"
 #include "app/order/stack_edits.h"
 
 namespace avrelt {
@@ -49,7 +50,9 @@ StackPage::StackPage(Order& order, QWidget* parent) : QWidget(parent), order_(or
   connect(outwards_, &QPushButton::clicked, this, [this] { move(1); });
   connect(inwards_, &QPushButton::clicked, this, [this] { move(-1); });
   connect(items_, &QListWidget::currentRowChanged, this, [this](int row) { takeInHand(row); });
-  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  // What is hidden is cut out of zones anew: not at every step of a drag.
+  auto* seen = new WhenSeen(
+      this, [this] { refresh(); }, std::chrono::milliseconds(60));
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
@@ -80,6 +83,8 @@ void StackPage::takeInHand(int row) {
 }
 
 void StackPage::move(int by) {
+  const Layer* layer = layerInHand(order_);
+  if (inHand() == nullptr && layer != nullptr) chosen_ = layer->id;
   moveInStack(order_, chosen_, by);
 }
 

@@ -25,13 +25,16 @@ class StackPage : public QWidget {
   QPushButton& inwardsButton() { return *inwards_; }
   QLabel& words() { return *words_; }
 
+  /// Lays the item in hand farther out or, below 0, farther in; where none was picked, the layer in
+  /// hand.
+  void move(int by);
+
  protected:
   bool eventFilter(QObject* watched, QEvent* event) override;
 
  private:
   const StackItem* inHand() const;
   void takeInHand(int row);
-  void move(int by);
   void refresh();
   QString wordsOf(const StackItem& item) const;
 

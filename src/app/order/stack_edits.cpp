@@ -67,12 +67,25 @@ bool movesInStack(const Order& order, const std::string& id, int by) {
 }
 
 void moveInStack(Order& order, const std::string& id, int by) {
-  if (!movesInStack(order, id, by)) return;
   const StackItem* item = itemCalled(order, id);
+  if (!movesInStack(order, id, by)) {
+    emit order.refused(
+        item == nullptr ? Sentence{"Pick what is to be laid elsewhere in the stack first.", {}}
+        : item->kind != StackKind::laid
+            ? Sentence{"Coats are put in order at Gauge, and finishes go on as the cup is divided.",
+                       {}}
+        : by > 0 ? Sentence{"It is laid after the last coat already. Add a coat at Gauge to lay it "
+                            "later.",
+                            {}}
+                 : Sentence{"It is laid first of all already.", {}});
+    return;
+  }
   if (item->layer >= 0 && hasNeighbour(order, *item, by)) {
     raiseLayer(order, id, by);
   } else {
-    const int after = item->after + by;
+    // The coats may be others than when this was planned.
+    const auto most = static_cast<int>(order.currentCup().buildUp.coats.size());
+    const int after = std::clamp(item->after + by, 0, most);
     order.editCup(Order::tr("Lay after %1 coats").arg(after),
                   [&](Cup& cup) { layAfter(cup.buildUp, id, after); });
   }

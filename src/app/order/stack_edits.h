@@ -19,7 +19,7 @@ void peelBack(Order& order, int by);
 const StackItem* outermostShown(const Order& order);
 
 /// Lays something farther out or, below 0, farther in: a layer over or under the next of its set
-/// laid with it, else a coat later or earlier. Nothing for metal, coats and finishes.
+/// laid with it, else a coat later or earlier. Where it can go nowhere, why is said.
 void moveInStack(Order& order, const std::string& id, int by);
 /// Whether there is anywhere for it to go.
 bool movesInStack(const Order& order, const std::string& id, int by);

@@ -191,11 +191,11 @@ void MainWindow::makeArtMenu() {
   menu->addSeparator();
   dress(tr("Lay it farther o&ut"), "Ctrl+Alt+Up", [](DressStation& s) {
     s.setPages().show(DressStation::ofStack);
-    s.stackPage().outwardsButton().click();
+    s.stackPage().move(1);
   });
   dress(tr("Lay it farther i&n"), "Ctrl+Alt+Down", [](DressStation& s) {
     s.setPages().show(DressStation::ofStack);
-    s.stackPage().inwardsButton().click();
+    s.stackPage().move(-1);
   });
   menu->addSeparator();
   dress(tr("Remove the s&et"), "Ctrl+Alt+E",

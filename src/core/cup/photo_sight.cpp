@@ -182,10 +182,6 @@ Checked<PhotoSight> PhotoSight::of(const Body& body, const PhotoMarks& marks,
   return sight;
 }
 
-Point PhotoSight::project(WallPoint place) const {
-  return seen(camera_, body_.toSpace({place.theta + front_, place.s}));
-}
-
 std::optional<Point> PhotoSight::onPhoto(WallPoint place) const {
   const SpacePoint p = body_.toSpace({place.theta + front_, place.s});
   const double k = body_.taper(place.s);
@@ -196,7 +192,7 @@ std::optional<Point> PhotoSight::onPhoto(WallPoint place) const {
   const double towards = -p.x * p.x * out - p.y * (p.y + std::exp(camera_.logDistance)) * out -
                          k * (camera_.above - p.z);
   if (towards <= 0) return std::nullopt;
-  return project(place);
+  return seen(camera_, p);
 }
 
 std::optional<WallPoint> PhotoSight::onWall(Point onPhoto) const {

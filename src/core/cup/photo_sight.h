@@ -45,8 +45,6 @@ class PhotoSight {
   /// Where a place on the wall is on the photo, θ from the cup's front; nothing where it is turned
   /// away.
   std::optional<Point> onPhoto(WallPoint place) const;
-  /// The same of a ring's or upright's place, also where it is hidden.
-  Point project(WallPoint place) const;
   /// What of the wall's outside is at a place of the photo; nothing beside the cup.
   std::optional<WallPoint> onWall(Point onPhoto) const;
 

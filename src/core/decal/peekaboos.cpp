@@ -14,9 +14,11 @@ struct Look {
   double tall = 0;
   double area = 0;
   bool ringed = false;
+  Box ring;
 
   Look(const SetMake& of, const Peekaboo& peekaboo) : make(&of), ringed(!peekaboo.ring.empty()) {
     for (const LayerPlan& layer : of.layers) {
+      if (ringed && layer.id == peekaboo.ring) ring = boundsOf(layer.shape);
       if (layer.id != peekaboo.stencil) continue;
       const Box box = boundsOf(layer.shape);
       wide = box.width();
@@ -28,6 +30,10 @@ struct Look {
     return std::abs(wide - otherWide) < seenToDiffer.mm() &&
            std::abs(tall - otherTall) < seenToDiffer.mm() &&
            std::abs(area - otherArea) < seenLarger * std::max(area, otherArea);
+  }
+  bool ringGoesRound(const Look& other) const {
+    return std::abs(ring.width() - other.ring.width()) < ringsAgree.mm() &&
+           std::abs(ring.height() - other.ring.height()) < ringsAgree.mm();
   }
   /// Buried, one sees neither which way up it is nor which side.
   bool like(const Look& other) const {
@@ -63,6 +69,7 @@ std::vector<Peekaboo> peekaboosOf(const std::vector<SetPlan>& sets) {
     for (std::size_t k = 0; k < found.size(); ++k) {
       // What has no ring, and what the same ring goes round, need not be told apart.
       if (looks[i].make == looks[k].make || (!looks[i].ringed && !looks[k].ringed)) continue;
+      if (found[i].set == found[k].set && looks[i].ringGoesRound(looks[k])) continue;
       if (looks[i].like(looks[k])) found[i].alike.push_back(found[k].number);
     }
   }

@@ -36,5 +36,8 @@ LiftOrder liftOrderOf(const std::vector<Peekaboo>& peekaboos);
 /// guess, common practice.
 inline constexpr Length seenToDiffer = Length::mm(1.5);
 inline constexpr double seenLarger = 0.06;
+/// Rings of one set, bent or grown otherwise, go round each other's openings up to this: half of a
+/// usual lap.
+inline constexpr Length ringsAgree = Length::mm(0.25);
 
 }  // namespace avrelt

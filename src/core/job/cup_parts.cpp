@@ -90,10 +90,9 @@ Region takenFrom(const CupPlan& plan, int after) {
   Region taken;
   for (const StackItem& item : plan.stack) {
     if (item.layer < 0 || item.after < after) continue;
-    const auto layer = static_cast<std::size_t>(item.layer);
-    const SetPlan& set = plan.sets[static_cast<std::size_t>(item.set)];
-    if (set.layers()[layer].kind != LayerKind::knockOut) continue;
-    for (const PlacePlan& place : set.places) taken = taken | place.laid->layers[layer].region;
+    const std::vector<LayerPlan>& layers = plan.sets[static_cast<std::size_t>(item.set)].layers();
+    if (layers[static_cast<std::size_t>(item.layer)].kind != LayerKind::knockOut) continue;
+    taken = taken | coveredBy(plan, item);
   }
   return taken;
 }

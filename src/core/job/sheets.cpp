@@ -7,8 +7,9 @@
 namespace avrelt {
 namespace {
 
-/// Curves are followed so closely.
-constexpr Length outlineTolerance = Length::mm(0.02);
+/// Curves are followed so closely that what they stand out beyond their chords is less than
+/// `arrange` keeps to spare.
+constexpr Length outlineTolerance = Length::mm(0.005);
 
 Polygon shapeOf(const Part& part) {
   Polygon shape{flattened(part.outline, outlineTolerance)};

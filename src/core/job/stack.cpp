@@ -59,23 +59,6 @@ Region together(const std::vector<const Region*>& regions, std::size_t from, std
   return together(regions, from, middle) | together(regions, middle, to);
 }
 
-/// What of the wall an item covers.
-Region regionOf(const CupPlan& plan, const StackItem& item) {
-  Region wall = Region::band(std::max(plan.wrap.low(), Length()), plan.wrap.high());
-  if (item.thing == LaidKind::wrap) return wall;
-  if (item.thing == LaidKind::film) {
-    for (const Zone& zone : plan.divided.zones) {
-      if (zone.id == item.id) return zone.region & wall;
-    }
-  }
-  if (item.thing != LaidKind::layer) return {};
-  std::vector<const Region*> regions;
-  for (const PlacePlan& place : plan.sets[static_cast<std::size_t>(item.set)].places) {
-    regions.push_back(&place.laid->layers[static_cast<std::size_t>(item.layer)].region);
-  }
-  return together(regions, 0, regions.size());
-}
-
 /// A layer by its id.
 struct Found {
   int set = -1;
@@ -144,10 +127,26 @@ std::vector<StackItem> stackOf(const CupPlan& plan) {
   return stack;
 }
 
+Region coveredBy(const CupPlan& plan, const StackItem& item) {
+  Region wall = Region::band(std::max(plan.wrap.low(), Length()), plan.wrap.high());
+  if (item.thing == LaidKind::wrap) return wall;
+  if (item.thing == LaidKind::film) {
+    for (const Zone& zone : plan.divided.zones) {
+      if (zone.id == item.id) return zone.region & wall;
+    }
+  }
+  if (item.thing != LaidKind::layer) return {};
+  std::vector<const Region*> regions;
+  for (const PlacePlan& place : plan.sets[static_cast<std::size_t>(item.set)].places) {
+    regions.push_back(&place.laid->layers[static_cast<std::size_t>(item.layer)].region);
+  }
+  return together(regions, 0, regions.size());
+}
+
 std::vector<Hidden> hiddenBelow(const CupPlan& plan, const StackItem& item) {
   std::vector<Hidden> hidden;
   if (item.kind != StackKind::laid || item.lifted || item.clear) return hidden;
-  const Region over = regionOf(plan, item);
+  const Region over = coveredBy(plan, item);
   if (over.empty()) return hidden;
   for (const Zone& zone : plan.divided.zones) {
     if (!inGlitter(zone, plan)) continue;

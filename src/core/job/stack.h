@@ -38,6 +38,9 @@ struct StackItem {
 /// wrap.
 std::vector<StackItem> stackOf(const CupPlan& plan);
 
+/// What of the wall a film, a layer or the wrap covers, wherever it stands.
+Region coveredBy(const CupPlan& plan, const StackItem& item);
+
 /// What of a zone's glitter is hidden for good.
 struct Hidden {
   std::string zone;    ///< id

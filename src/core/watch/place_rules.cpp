@@ -13,6 +13,15 @@ namespace {
 /// Less is the rounding of outlines.
 constexpr Length tiny = Length::mm(0.01);
 
+/// The largest of |K| between two heights.
+double sharpestBend(const Body& body, Length low, Length high) {
+  double bend = 0;
+  for (const WallSample& sample : body.samples(low, high, 24)) {
+    bend = std::max(bend, std::abs(sample.bend / sample.r));
+  }
+  return bend;
+}
+
 class Rules {
  public:
   Rules(const PlacedSets& placed, std::vector<Watch>& watches)
@@ -190,8 +199,12 @@ class Rules {
     if (body.isCone()) return;
     const PlacePlan* worst = nullptr;
     double most = bearsOf(placed_.film) * (1 + 1e-9);
+    const double bent = sharpestBend(body, Length(), body.wall());
     for (const PlacePlan& place : plan.places) {
       const WallReach& reach = place.laid->reach;
+      // What is narrow enough anywhere is not looked at here.
+      const double wide = wideOn(body, place).mm();
+      if (bent * wide * wide / 16 <= most) continue;
       const double here =
           strainOf(body, (reach.low + reach.high) / 2, wideOn(body, place), reach.high - reach.low);
       if (here <= most) continue;
@@ -271,11 +284,7 @@ double strainOf(const Body& body, Length middle, Length wide, Length tall) {
   if (high - low < Length::mm(0.1)) return 0;
   const std::vector<WallSample> samples = body.samples(low, high, 24);
   const double sector = fitRing(samples, 0, samples.size() - 1).largest();
-  double bend = 0;
-  for (const WallSample& sample : samples) {
-    bend = std::max(bend, std::abs(sample.bend / sample.r));
-  }
-  return std::min(sector, bend * wide.mm() * wide.mm() / 16);
+  return std::min(sector, sharpestBend(body, low, high) * wide.mm() * wide.mm() / 16);
 }
 
 Length wideOn(const Body& body, const PlacePlan& place) {

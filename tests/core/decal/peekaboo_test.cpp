@@ -115,3 +115,13 @@ TEST_CASE("A ring covers what coats have widened, or it is told", "[peekaboo]") 
   CHECK(watch->field == "sets[0].layers[0].lap");
   CHECK(std::get<Length>(watch->sentence.parts[1]).mm() == Approx(misses).margin(1e-6));
 }
+
+TEST_CASE("Rings of one set that are bent alike go round each other's openings", "[peekaboo]") {
+  Cup cup = tapered();
+  DecalSet set = hidden("full_moon", 60, {placeAt(-60, 60), placeAt(60, 62)});
+  for (Place& place : set.places) place.follows = true;
+  cup.sets = {set};
+  const CupPlan plan = planned(cup);
+  REQUIRE(plan.sets[0].makes.size() == 2);
+  CHECK(liftOrderOf(peekaboosOf(plan.sets)).oneByOne.empty());
+}

@@ -5,6 +5,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "core/cups.h"
 #include "core/decal_cups.h"
 
 using namespace avrelt;
@@ -226,4 +227,33 @@ TEST_CASE("A knock-out is taken out of films laid before it, wherever it stands"
     cup.buildUp.laid = {{cup.sets[0].layers[0].id, 0}};
     RC_ASSERT(std::abs(filmArea(cup) - later - M_PI * 16 * 16) < 2.5);
   });
+}
+
+TEST_CASE("On a wall that curves both ways a knock-out comes out of its bands of film", "[stack]") {
+  for (const double at : {0.0, 100.0, 180.0}) {
+    Cup cup = straight();
+    cup.blank = cups::allCurved()[1].blank;
+    cup.film.kind = FilmKind::stretchy;
+    cup.wrap.overlap = {};
+    RingCut ring;
+    ring.by = CutBy::places;
+    ring.fromRim = false;
+    ring.places = {WrittenLength::mm(40)};
+    cup.division.body.cut = ring;
+    cup.division.body.parts.assign(2, ZoneNode());
+    for (ZoneNode& part : cup.division.body.parts) part.finish.kind = FinishKind::film;
+    giveIds(cup);
+    const auto filmArea = [](const Cup& of) {
+      const CupPlan plan = planned(of);
+      double area = 0;
+      for (const Part& part : plan.parts(purpose::film)) area += part.area().mm2();
+      return area;
+    };
+    const double whole = filmArea(cup);
+    cup.sets = {
+        setAt(named("full_moon"), 30, {placeAt(at, 120)}, {layerOf(LayerKind::knockOut, 1)})};
+    giveIds(cup);
+    // Film and decal are each developed their own way: to what the wall strains them.
+    CHECK(whole - filmArea(cup) == Approx(M_PI * 16 * 16).epsilon(0.08));
+  }
 }
