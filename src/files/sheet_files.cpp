@@ -1,30 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/sheet_files.h"
 
-#include <cmath>
-
 #include "files/generation.h"
-#include "files/json_reader.h"
+#include "files/plan_figures.h"
 #include "files/svg.h"
 
 namespace avrelt {
 namespace {
-
-double rounded(double mm) {
-  return std::round(mm * 1e4) / 1e4;
-}
 
 /// "permanent-film-22262a-sheet-2": fit for a file.
 std::string sheetId(const FilmSheets& film, std::size_t sheet) {
   std::string id = slugOf(materialName(film.material));
   if (film.film.size() > 1) id += "-" + slugOf(film.film.substr(1));
   return id + "-sheet-" + std::to_string(sheet + 1);
-}
-
-Json outlineJson(const Polygon& shape) {
-  Json points = Json::array();
-  for (const Point& p : shape.front()) points.push_back({rounded(p.x), rounded(p.y)});
-  return points;
 }
 
 Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid) {
@@ -35,7 +23,7 @@ Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& 
           {"copy", laid.copy + 1},
           {"at_mm", {rounded(laid.at.x), rounded(laid.at.y)}},
           {"turn_deg", rounded(laid.turn.degrees())},
-          {"outline_mm", outlineJson(shapeAt(film.pieces[laid.piece], laid))}};
+          {"outline_mm", pointsOf(shapeAt(film.pieces[laid.piece], laid).front())}};
 }
 
 }  // namespace

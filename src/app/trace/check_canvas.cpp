@@ -2,7 +2,6 @@
 #include "app/trace/check_canvas.h"
 
 #include <algorithm>
-#include <cmath>
 #include <QMouseEvent>
 #include <QPainter>
 
@@ -66,14 +65,10 @@ std::optional<WallPoint> CheckCanvas::askedAt() const {
 }
 
 void CheckCanvas::mousePressEvent(QMouseEvent* event) {
-  PhotoCanvas::mousePressEvent(event);
-  if (event->button() != Qt::LeftButton || !hasPhoto()) return;
-  for (std::size_t i = 0; i < handleCount(); ++i) {
-    const QPointF off = placeOf(i) - event->position();
-    if (std::hypot(off.x(), off.y()) <= 12) return;
-  }
   // What is clicked is asked about, and may be dragged on.
-  move(asked, toPhoto(event->position()));
+  if (event->button() == Qt::LeftButton && hasPhoto() && !handleAt(event->position())) {
+    move(asked, toPhoto(event->position()));
+  }
   PhotoCanvas::mousePressEvent(event);
 }
 

@@ -23,6 +23,7 @@ class CheckCanvas : public PhotoCanvas {
   std::size_t handleCount() const override { return asked + 1; }
   /// How far the camera stood, where it was measured.
   void setDistance(std::optional<Length> distance);
+  std::optional<Length> distance() const { return distance_; }
   /// The camera as the marks have it, or why there is none.
   const Checked<PhotoSight>& sight() const { return sight_; }
   /// The place asked about, θ from the cup's front; nothing beside it.

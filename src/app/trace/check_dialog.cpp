@@ -1,113 +1,75 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/trace/check_dialog.h"
 
-#include <QFileDialog>
-#include <QHBoxLayout>
 #include <QPushButton>
-#include <QVBoxLayout>
 
-#include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
-#include "app/trace/photo.h"
 
 namespace avrelt {
 
-CheckDialog::CheckDialog(const CupPlan& plan, QWidget* parent) : QDialog(parent), unit_(plan.unit) {
+CheckDialog::CheckDialog(const CupPlan& plan, QWidget* parent) : PhotoDialog(plan.unit, parent) {
   setWindowTitle(tr("Check by a photo"));
-  resize(1040, 680);
-  auto* row = new QHBoxLayout(this);
-  row->setSpacing(14);
   canvas_ = new CheckCanvas(plan);
-  row->addWidget(canvas_, 1);
-
-  auto* side = new QWidget;
-  side->setFixedWidth(290);
-  auto* column = new QVBoxLayout(side);
-  column->setContentsMargins(0, 0, 0, 0);
-  column->setSpacing(8);
-  auto* open = new QPushButton(tr("Load a photo…"));
-  column->addWidget(open);
-  auto* how = new QLabel(
+  lay(canvas_,
       tr("Put the dark marks on both ends of base and rim and on the middles of their near sides, "
          "the brass one anywhere on the front. Lines and outlines of the plan then lie where tape "
          "and decals should be."));
-  how->setWordWrap(true);
-  column->addWidget(how);
   distance_ = new LengthField(tr("The camera stood off by"), QStringLiteral("photo.distance"));
-  distance_->showWord(tr("by the marks"), unit_);
+  distance_->showWord(tr("by the marks"), unit());
   distance_->setToolTip(
-      tr("From the cup's middle. Left alone, it follows from how round base and "
-         "rim look"));
-  column->addWidget(distance_);
-  words_ = new QLabel;
-  words_->setWordWrap(true);
-  words_->setProperty("role", "label");
-  column->addWidget(words_);
+      tr("From the cup's middle. At 0 it follows from how round base and rim look"));
+  column()->addWidget(distance_);
+  column()->addWidget(wordsLabel());
   auto* title = new QLabel(tr("The place asked about"));
   title->setProperty("role", "title");
-  column->addWidget(title);
+  column()->addWidget(title);
   asked_ = new QLabel;
   asked_->setWordWrap(true);
-  column->addWidget(asked_);
-  column->addStretch();
+  column()->addWidget(asked_);
+  column()->addStretch();
   auto* done = new QPushButton(tr("Done"));
   done->setProperty("primary", true);
-  column->addWidget(done);
-  row->addWidget(scrolledColumn(side));
+  column()->addWidget(done);
 
-  connect(open, &QPushButton::clicked, this, &CheckDialog::ask);
   connect(done, &QPushButton::clicked, this, &QDialog::accept);
   connect(canvas_, &CheckCanvas::traced, this, &CheckDialog::refresh);
-  connect(distance_, &LengthField::typed, this,
-          [this](const WrittenLength& typed) { canvas_->setDistance(typed.length); });
+  connect(distance_, &LengthField::typed, this, [this](const WrittenLength& typed) {
+    canvas_->setDistance(typed.length > Length() ? std::optional(typed.length) : std::nullopt);
+  });
+  connect(distance_, &LengthField::finished, this, [this] {
+    if (!canvas_->distance()) distance_->showWord(tr("by the marks"), unit());
+  });
   connect(distance_, &LengthField::stepped, this, [this](int marks) {
     // Nobody measures it finer.
-    const Length by = unit_ == Unit::inch ? Length::inches(1) : Length::mm(20);
+    const Length by = unit() == Unit::inch ? Length::inches(1) : Length::mm(20);
     if (!canvas_->sight()) return;
     const Length next = canvas_->sight()->distance() + by * marks;
     canvas_->setDistance(next);
-    distance_->show(next, unit_);
+    distance_->show(next, unit());
   });
   refresh();
-}
-
-std::optional<Sentence> CheckDialog::load(const QString& path) {
-  tl::expected<QImage, Sentence> photo = readPhoto(path);
-  if (!photo) {
-    words_->setText(say(photo.error(), unit_));
-    return photo.error();
-  }
-  loaded_ = true;
-  canvas_->show(*photo);
-  canvas_->setFocus(Qt::OtherFocusReason);
-  return std::nullopt;
-}
-
-void CheckDialog::ask() {
-  const QString path = QFileDialog::getOpenFileName(
-      this, tr("Load a photo"), {}, tr("Pictures (*.jpg *.jpeg *.png *.bmp *.gif);;All files (*)"));
-  if (!path.isEmpty()) load(path);
 }
 
 void CheckDialog::refresh() {
   const Checked<PhotoSight>& sight = canvas_->sight();
   distance_->setFault(!sight && sight.error().field == "photo.distance"
-                          ? say(sight.error().sentence, unit_)
+                          ? say(sight.error().sentence, unit())
                           : QString());
-  if (!loaded_) {
-    words_->setText(tr("Nothing is loaded yet."));
+  if (!isLoaded()) {
+    wordsLabel()->setText(tr("Nothing is loaded yet."));
     asked_->clear();
     return;
   }
   if (!sight) {
-    words_->setText(say(sight.error().sentence, unit_));
+    wordsLabel()->setText(say(sight.error().sentence, unit()));
     asked_->setText(tr("Put the marks right first."));
     return;
   }
-  words_->setText(tr("Seen from %1 away, the marks within %2 pixels. A photo shows to about a "
-                     "sixteenth: the tape has the last word.")
-                      .arg(onTape(sight->distance(), unit_).mark)
-                      .arg(sight->off(), 0, 'f', 1));
+  wordsLabel()->setText(
+      tr("Seen from %1 away, the marks within %2 pixels. A photo shows to about a "
+         "sixteenth: the tape has the last word.")
+          .arg(onTape(sight->distance(), unit()).mark)
+          .arg(sight->off(), 0, 'f', 1));
   const std::optional<WallPoint> place = canvas_->askedAt();
   asked_->setText(place ? askedIs(*place) : tr("It is beside the wall. Click a place on the cup."));
 }
@@ -116,7 +78,7 @@ void CheckDialog::refresh() {
 QString CheckDialog::askedIs(WallPoint place) const {
   const CupPlan& plan = canvas_->plan();
   const WallPoint framed{plan.wall.inFrame(place.theta), place.s};
-  QString words = tr("It is %1.").arg(say(markOf(plan.wall, framed), unit_));
+  QString words = tr("It is %1.").arg(say(markOf(plan.wall, framed), unit()));
   const std::optional<Apart> near = plan.landmarks->lineNear(framed);
   if (!near) return words;
   QString name;
@@ -128,8 +90,8 @@ QString CheckDialog::askedIs(WallPoint place) const {
   words += QStringLiteral("\n\n");
   if (near->apart < Length::mm(0.25)) return words + tr("Line %1 runs there.").arg(name);
   return words + tr("Line %1 is to run %2 from there: %3.")
-                     .arg(name, onTape(near->apart, unit_).mark,
-                          say(markOf(plan.wall, near->there), unit_));
+                     .arg(name, onTape(near->apart, unit()).mark,
+                          say(markOf(plan.wall, near->there), unit()));
 }
 
 }  // namespace avrelt

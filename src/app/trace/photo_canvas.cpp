@@ -63,14 +63,19 @@ void PhotoCanvas::move(std::size_t handle, Point onPhoto) {
   tell();
 }
 
+std::optional<std::size_t> PhotoCanvas::handleAt(QPointF p) const {
+  for (std::size_t i = handleCount(); i-- > 0;) {
+    const QPointF off = placeOf(i) - p;
+    if (std::hypot(off.x(), off.y()) <= 12) return i;
+  }
+  return std::nullopt;
+}
+
 void PhotoCanvas::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
-  for (std::size_t i = handleCount(); i-- > 0;) {
-    const QPointF off = placeOf(i) - event->position();
-    if (std::hypot(off.x(), off.y()) > 12) continue;
-    held_ = picked_ = static_cast<int>(i);
+  if (const std::optional<std::size_t> handle = handleAt(event->position())) {
+    held_ = picked_ = static_cast<int>(*handle);
     update();
-    return;
   }
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
 #include <QImage>
 
 #include "app/views/painting.h"
@@ -40,6 +41,8 @@ class PhotoCanvas : public Canvas {
 
   QPointF toScreen(Point onPhoto) const;
   Point toPhoto(QPointF onScreen) const;
+  /// The topmost handle at a place of the screen; nothing for none.
+  std::optional<std::size_t> handleAt(QPointF p) const;
   bool hasPhoto() const { return !photo_.isNull(); }
   int picked() const { return picked_; }
   void pick(int handle) { picked_ = handle; }

@@ -31,8 +31,7 @@ class FlatView : public Canvas {
   void showCells(bool shown);
   /// Whether sets are shown on the zones, and may be taken in hand and dragged.
   void showSets(bool shown, bool movable);
-  /// Where a set's middle is on screen.
-  /// The anchor of a place by its id, or of a set's first.
+  /// Where the anchor of a place is on screen, by its id, or of a set's first.
   QPointF placeOfSet(const std::string& id) const;
   /// Where a zone's letter stands on screen, and where a line's middle does.
   QPointF placeOfZone(const std::string& letter) const;
@@ -85,7 +84,12 @@ class FlatView : public Canvas {
   bool takeSet(QPointF p);
   bool setKey(QKeyEvent& event);
   void paintMove(QPainter& painter, const CupPlan& plan) const;
-  void paintNames(QPainter& painter, const CupPlan& plan) const;
+  struct LinePlate {
+    QPointF at;
+    QString words;
+  };
+  std::vector<LinePlate> lineNumbers(const CupPlan& plan, WordRoom& room) const;
+  void paintLetters(QPainter& painter, const CupPlan& plan, WordRoom& room) const;
   void paintCells(QPainter& painter, const CupPlan& plan) const;
   WallPoint wallAt(QPointF p) const;
   void paintLaying(QPainter& painter, const CupPlan& plan) const;

@@ -140,7 +140,13 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
       }
     }
   }
-  paintNames(painter, plan);
+  WordRoom room;
+  const std::vector<LinePlate> numbers = lineNumbers(plan, room);
+  paintLetters(painter, plan, room);
+  // What is laid covers letters, as it covers the zone, but not the numbers of lines.
+  paintLaid(painter, plan, off);
+  painter.setFont(face(11, QFont::DemiBold));
+  for (const LinePlate& plate : numbers) drawPlate(painter, plate.at, plate.words);
 }
 
 /// Stripes and the layers of sets in the order in which they are laid, as far as they are on.
@@ -243,16 +249,13 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
   painter.setBrush(Qt::NoBrush);
 }
 
-/// Letters of zones and numbers of lines, the ones in hand first, as far as there is room.
-void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
-  WordRoom room;
-  painter.setFont(face(11, QFont::DemiBold));
-  const QFontMetricsF small(painter.font());
-  std::vector<std::pair<QPointF, QString>> plates;
+/// Where the numbers of lines stand, the one in hand first, as far as there is room.
+std::vector<FlatView::LinePlate> FlatView::lineNumbers(const CupPlan& plan, WordRoom& room) const {
+  std::vector<LinePlate> plates;
+  if (cellsShown_) return plates;
+  const QFontMetricsF metrics(face(11, QFont::DemiBold));
   std::vector<const DivideLine*> lines;
-  if (!cellsShown_) {
-    for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
-  }
+  for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
   std::stable_partition(lines.begin(), lines.end(),
                         [&](const DivideLine* line) { return line->id == order_.line(); });
   for (const DivideLine* line : lines) {
@@ -261,11 +264,16 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
     const QPainterPath path = pathOf(line->stretches.front(), false);
     for (const double share : {0.3, 0.25, 0.2, 0.35}) {
       const QPointF at = path.pointAtPercent(share);
-      if (!room.take(at, small, words)) continue;
-      plates.emplace_back(at, words);
+      if (!room.take(at, metrics, words)) continue;
+      plates.push_back({at, words});
       break;
     }
   }
+  return plates;
+}
+
+/// Letters of zones, the one in hand first, as far as there is room.
+void FlatView::paintLetters(QPainter& painter, const CupPlan& plan, WordRoom& room) const {
   painter.setFont(face(15, QFont::Bold));
   const QFontMetricsF large(painter.font());
   const Zone* inHand = zoneInHand(order_);
@@ -294,10 +302,6 @@ void FlatView::paintNames(QPainter& painter, const CupPlan& plan) const {
       break;
     }
   }
-  // What is laid covers letters, as it covers the zone, but not the numbers of lines.
-  paintLaid(painter, plan, peeledOff(order_));
-  painter.setFont(face(11, QFont::DemiBold));
-  for (const auto& [at, words] : plates) drawPlate(painter, at, words);
 }
 
 /// The tape of the move being looked at, on its own side of the line and as wide as it is.
