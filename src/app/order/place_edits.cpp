@@ -237,26 +237,15 @@ Snap movePlace(Order& order, WallPoint to, Length reach) {
 void alignEdge(Order& order, bool plumb) {
   const StandingSet now = placeInHand(order);
   if (!now) return;
-  const std::vector<StraightEdge> edges = straightEdges(now.set->made->artwork);
-  if (edges.empty()) {
+  const std::optional<Angle> turn =
+      turnedToEdge(straightEdges(now.set->made->artwork), now.place->turn, plumb);
+  if (!turn) {
     emit order.refused(
         {"“%1” has no straight edge to stand by. Type how far it is turned.", {now.set->name}});
     return;
   }
-  const Angle wanted = plumb ? Angle::halfTurn() / 2 : Angle();
-  // By how much each is off, without an arrow: within a quarter turn.
-  const auto off = [&](const StraightEdge& edge) {
-    return Angle::degrees(std::remainder((wanted - edge.lean - now.place->turn).degrees(), 180));
-  };
-  const auto stands = std::find_if(edges.begin(), edges.end(), [&](const StraightEdge& edge) {
-    return abs(off(edge)) < Angle::degrees(0.01);
-  });
-  const std::size_t next =
-      stands == edges.end() ? 0
-                            : static_cast<std::size_t>(stands - edges.begin() + 1) % edges.size();
-  const Angle turn = (now.place->turn + off(edges[next])).wrapped();
   editPlace(order, plumb ? Order::tr("Stand an edge plumb") : Order::tr("Lay an edge level"), {},
-            [&](Place& place) { place.turn = turn; });
+            [&](Place& place) { place.turn = *turn; });
   order.settle();
 }
 

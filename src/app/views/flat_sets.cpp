@@ -212,15 +212,13 @@ void FlatView::paintSnap(QPainter& painter, const CupPlan& plan) const {
                      fit_(flat.toFlat({anchor.theta, top})));
     drawPlate(painter, fit_(flat.toFlat({anchor.theta, top})) + QPointF(0, 12),
               words(snap_.round->to));
-    const double radius = plan.wall.body.radius(std::clamp(anchor.s, Length(), top)).mm();
-    for (const auto& [from, to] : snap_.round->gaps) {
-      const QPointF a = fit_(flat.toFlat({from.wrapped(), anchor.s}));
-      const QPointF b = fit_(flat.toFlat({to.wrapped(), anchor.s}));
+    for (const SnapGap& gap : snap_.round->gaps) {
+      const QPointF a = fit_(flat.toFlat({gap.from.wrapped(), anchor.s}));
+      const QPointF b = fit_(flat.toFlat({gap.to.wrapped(), anchor.s}));
       painter.setPen(QPen(t.petrol, 2));
       // Over the seam it is told at its right end alone.
       if (a.x() < b.x()) painter.drawLine(a, b);
-      drawPlate(painter, a.x() < b.x() ? (a + b) / 2 : b,
-                onTape(Length::mm(radius * (to - from).radians()), order_.unit()).mark);
+      drawPlate(painter, a.x() < b.x() ? (a + b) / 2 : b, onTape(gap.apart, order_.unit()).mark);
     }
   }
   if (snap_.up) {

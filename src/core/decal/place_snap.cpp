@@ -13,7 +13,8 @@ class Snapping {
            const PlacePlan& moving, WallPoint wanted, Length reach)
       : sets_(sets), divided_(divided), wall_(wall), moving_(moving), wanted_(wanted) {
     const Length s = std::clamp(wanted.s, Length(), wall.body.wall());
-    round_ = Angle::radians(reach / std::max(wall.body.radius(s), Length::mm(1)));
+    radius_ = std::max(wall.body.radius(s), Length::mm(1));
+    round_ = Angle::radians(reach / radius_);
     up_ = reach;
   }
 
@@ -26,7 +27,7 @@ class Snapping {
   }
 
  private:
-  void offer(SnapTo to, Angle onCup, std::vector<std::pair<Angle, Angle>> gaps = {}) {
+  void offer(SnapTo to, Angle onCup, std::vector<SnapGap> gaps = {}) {
     const Angle off = abs((wall_.inFrame(onCup) - wanted_.theta).wrapped());
     if (off >= round_) return;
     round_ = off;
@@ -113,25 +114,27 @@ class Snapping {
     const Covered& next = all.front();
     const Covered before{all.back().from - Angle::turn(), all.back().to - Angle::turn()};
     // Its anchor, so far right of where it is wanted.
-    const auto take = [&](Angle anchor, Angle gap, std::vector<std::pair<Angle, Angle>> gaps) {
+    const auto take = [&](Angle anchor, Angle gap, std::vector<SnapGap> gaps) {
       if (gap <= Angle()) return;
-      for (auto& [from, to] : gaps) {
-        from = from + wanted_.theta;
-        to = to + wanted_.theta;
+      for (SnapGap& one : gaps) {
+        one.from = one.from + wanted_.theta;
+        one.to = one.to + wanted_.theta;
+        one.apart = radius_ * (one.to - one.from).radians();
       }
       offer(SnapTo::equalGaps, wall_.onCup((wanted_.theta + anchor).wrapped()), std::move(gaps));
     };
     const Angle middle = (before.to + next.from - left - right) / 2;
     take(middle, middle + left - before.to,
-         {{before.to, middle + left}, {middle + right, next.from}});
+         {{before.to, middle + left, {}}, {middle + right, next.from, {}}});
     const Angle beyond = all[1].from - next.to;
     const Angle besideNext = next.from - beyond - right;
-    take(besideNext, beyond, {{besideNext + right, next.from}, {next.to, all[1].from}});
+    take(besideNext, beyond, {{besideNext + right, next.from, {}}, {next.to, all[1].from, {}}});
     const Covered second{all[all.size() - 2].from - Angle::turn(),
                          all[all.size() - 2].to - Angle::turn()};
     const Angle behind = before.from - second.to;
     const Angle besideBefore = before.to + behind - left;
-    take(besideBefore, behind, {{second.to, before.from}, {before.to, besideBefore + left}});
+    take(besideBefore, behind,
+         {{second.to, before.from, {}}, {before.to, besideBefore + left, {}}});
   }
 
   const std::vector<SetPlan>& sets_;
@@ -139,6 +142,7 @@ class Snapping {
   const Wall& wall_;
   const PlacePlan& moving_;
   WallPoint wanted_;
+  Length radius_;
   Angle round_;
   Length up_;
   Snap snap_;

@@ -3,7 +3,6 @@
 
 #include <optional>
 #include <string>
-#include <utility>
 #include <vector>
 
 #include "decal/set_plan.h"
@@ -20,11 +19,18 @@ enum class SnapTo {
   equalGaps,  ///< as far from one neighbour as from the other, or as these are from each other
 };
 
+/// What lies free between two, at the height of the one that is dragged.
+struct SnapGap {
+  Angle from;  ///< in the frame
+  Angle to;    ///< to the right of it
+  Length apart;
+};
+
 /// Where round the cup.
 struct SnapRound {
   SnapTo to = SnapTo::front;
   Angle onCup;
-  std::vector<std::pair<Angle, Angle>> gaps;  ///< of equal ones, in the frame, each to the right
+  std::vector<SnapGap> gaps;  ///< of equal ones
 };
 
 /// How far up.

@@ -66,4 +66,20 @@ std::vector<StraightEdge> straightEdges(const Polygon& shape) {
   return kept;
 }
 
+std::optional<Angle> turnedToEdge(const std::vector<StraightEdge>& edges, Angle turned,
+                                  bool plumb) {
+  if (edges.empty()) return std::nullopt;
+  // By how much each is off, without an arrow: within a quarter turn.
+  const auto off = [&](const StraightEdge& edge) {
+    return std::remainder((plumb ? 90 : 0) - (edge.lean + turned).degrees(), 180);
+  };
+  constexpr double stands = 0.01;
+  const auto now = std::find_if(edges.begin(), edges.end(), [&](const StraightEdge& edge) {
+    return std::abs(off(edge)) < stands;
+  });
+  const auto next =
+      now == edges.end() ? 0 : static_cast<std::size_t>(now - edges.begin() + 1) % edges.size();
+  return (turned + Angle::degrees(off(edges[next]))).wrapped();
+}
+
 }  // namespace avrelt

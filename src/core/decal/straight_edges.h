@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
 #include <vector>
 
 #include "measure/angle.h"
@@ -19,5 +20,9 @@ struct StraightEdge {
 /// line with each other count as one, those under an eighth of the shape's larger side are left
 /// out, and so is what leans like a longer one, to half a degree.
 std::vector<StraightEdge> straightEdges(const Polygon& shape);
+
+/// How far what has these edges and is turned so far is to be turned for the first of them to be
+/// level, or plumb; where one is so already, for the next. Nothing where there are none.
+std::optional<Angle> turnedToEdge(const std::vector<StraightEdge>& edges, Angle turned, bool plumb);
 
 }  // namespace avrelt

@@ -72,8 +72,9 @@ TEST_CASE("A place between two others has gaps that are equal once it is laid th
     const double after = gapBetween(own, plan.sets[1].places[1]);
     RC_ASSERT(std::abs(before - after) < 1e-6);
     RC_ASSERT(snap.round->gaps.size() == 2U);
-    for (const auto& [left, right] : snap.round->gaps) {
-      RC_ASSERT(std::abs((right - left).radians() - before) < 1e-6);
+    for (const SnapGap& gap : snap.round->gaps) {
+      RC_ASSERT(std::abs((gap.to - gap.from).radians() - before) < 1e-6);
+      RC_ASSERT(std::abs(gap.apart.mm() - snap.round->gaps[0].apart.mm()) < 1e-6);
     }
   });
 }
@@ -149,4 +150,31 @@ TEST_CASE("A handle to the right of the front has the front facing a right-hande
   mouth.at = Angle::degrees(30);
   CHECK(facesDrinker({mouth})[0].hand == Hand::either);
   CHECK(facesDrinker({}).empty());
+}
+
+TEST_CASE("Turned to an edge, that edge is level or plumb, each in its turn, however it stood",
+          "[edges]") {
+  rc::prop("", [] {
+    const std::vector<StraightEdge> edges = straightEdges(named("mirror").silhouette());
+    RC_ASSERT(edges.size() > 1U);
+    const bool plumb = *rc::gen::inRange(0, 2) == 1;
+    Angle turn = Angle::degrees(*rc::gen::inRange(-1799, 1800) / 10.0);
+    const auto standing = [&] {
+      std::size_t found = edges.size();
+      for (std::size_t i = 0; i < edges.size(); ++i) {
+        const double off = (edges[i].lean + turn).degrees() - (plumb ? 90 : 0);
+        if (std::abs(std::remainder(off, 180)) < 1e-6) found = i;
+      }
+      return found;
+    };
+    std::size_t before = standing();
+    for (std::size_t i = 0; i <= edges.size(); ++i) {
+      const Angle next = *turnedToEdge(edges, turn, plumb);
+      RC_ASSERT(std::abs((next - turn).wrapped().degrees()) <= 90 + 1e-9);
+      turn = next;
+      RC_ASSERT(standing() == (before == edges.size() ? 0 : (before + 1) % edges.size()));
+      before = standing();
+    }
+    RC_ASSERT(!turnedToEdge({}, turn, plumb).has_value());
+  });
 }
