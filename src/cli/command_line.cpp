@@ -38,6 +38,21 @@ std::nullopt_t none(const std::string& sentence) {
   return std::nullopt;
 }
 
+/// The shop that is named, or none; nothing where it cannot be opened, which is complained of.
+std::optional<std::optional<Shop>> shopFrom(const std::string& file, Unit unit) {
+  if (file.empty()) return std::optional<Shop>();
+  std::error_code error;
+  const auto type = std::filesystem::status(file, error).type();
+  if (type == std::filesystem::file_type::not_found) {
+    return none("There is no shop at " + file + ". Leave --shop out to plan without.");
+  }
+  // What cannot even be looked for, in a folder that may not be read or by too long a name.
+  if (error) return none(inWords(whyNot(error.value(), file), unit));
+  tl::expected<Shop, Sentence> shop = Shop::open(file);
+  if (!shop) return none(inWords(shop.error(), unit));
+  return std::optional<Shop>(std::move(*shop));
+}
+
 /// An order's plan by what a shop knows; complained of where there is none.
 std::optional<Plan> planFrom(const PlanOptions& options) {
   const tl::expected<std::string, Sentence> text = readFile(options.file);
@@ -52,16 +67,9 @@ std::optional<Plan> planFrom(const PlanOptions& options) {
   }
   const Unit unit = read->document.units;
   Stock stock;
-  if (!options.shop.empty()) {
-    std::error_code error;
-    const auto type = std::filesystem::status(options.shop, error).type();
-    if (type == std::filesystem::file_type::not_found) {
-      return none("There is no shop at " + options.shop + ". Leave --shop out to plan without.");
-    }
-    // What cannot even be looked for, in a folder that may not be read or by too long a name.
-    if (error) return none(inWords(whyNot(error.value(), options.shop), unit));
-    tl::expected<Shop, Sentence> shop = Shop::open(options.shop);
-    if (!shop) return none(inWords(shop.error(), unit));
+  std::optional<std::optional<Shop>> opened = shopFrom(options.shop, unit);
+  if (!opened) return std::nullopt;
+  if (std::optional<Shop>& shop = *opened) {
     const auto records = shop->growthRecords();
     if (!records) return none(inWords(records.error(), unit));
     stock.growth = habitsFrom(*records);
@@ -105,6 +113,7 @@ struct SheetOptions {
   std::string size;
   std::string gap;
   std::string margin;
+  int tries = 0;
 };
 
 /// "12x24in", "300 mm x 600 mm".
@@ -125,6 +134,26 @@ bool readSize(const std::string& text, Unit unit, SheetSize& size) {
   size.wide = *wide;
   size.tall = *tall;
   return true;
+}
+
+/// What they are cut from, and what no cutter as this one takes.
+void tellSheets(const SheetPlan& sheets, const Cutter& cutter, Unit unit) {
+  bool plain = false;
+  for (const FilmSheets& film : sheets.films) {
+    for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
+      plain = plain || film.isPlain(i);
+      const CutJob job = jobOf(film, i, sheetName(film, i, {}));
+      if (const auto fault = cannotCut(job, cutterFor(cutter, film))) {
+        std::cout << job.name << ": " << inWords(*fault, unit) << '\n';
+      }
+    }
+  }
+  if (!plain) return;
+  const SheetSize& size = sheets.choices.size;
+  std::cout << inWords({"Where the shelf has no film for them, plain sheets of %1 by %2 are taken.",
+                        {size.wide, size.tall}},
+                       unit)
+            << '\n';
 }
 
 int runSheets(const SheetOptions& options) {
@@ -148,19 +177,33 @@ int runSheets(const SheetOptions& options) {
   if (const auto fault = take(options.margin, choices.size.margin)) {
     return complain("--margin: " + *fault);
   }
-  const CheckedAll<SheetPlan> sheets = sheetsOf(plan, choices);
+  FilmShelf shelf;
+  SheetOutput output{std::filesystem::path(options.plan.file).stem().string(), unit, plan->paper,
+                     Cutter()};
+  std::optional<std::optional<Shop>> shop = shopFrom(options.plan.shop, unit);
+  if (!shop) return refused;
+  if (*shop) {
+    const auto films = (*shop)->films();
+    if (!films) return complain(inWords(films.error(), unit));
+    const auto cutter = (*shop)->cutter();
+    if (!cutter) return complain(inWords(cutter.error(), unit));
+    shelf = *films;
+    output.cutter = *cutter;
+  }
+  CheckedAll<SheetPlan> sheets = sheetsOf(plan, shelf, choices);
   if (!sheets) {
     for (const Fault& fault : sheets.error()) complain(inWords(fault.sentence, unit));
     return refused;
   }
-  const auto saved = saveSheets(options.plan.folder, *sheets, unit);
+  for (FilmSheets& film : sheets->films) {
+    for (int i = 0; i < options.tries; ++i) improve(film);
+  }
+  const auto saved = saveSheets(options.plan.folder, *sheets, output);
   if (!saved) return complain(inWords(saved.error(), unit));
   for (const std::string& name : *saved) {
     std::cout << (std::filesystem::path(options.plan.folder) / name).string() << '\n';
   }
-  std::cout << "Plain sheets of "
-            << inWords({"%1 by %2", {choices.size.wide, choices.size.tall}}, unit)
-            << " are taken for every film.\n";
+  tellSheets(*sheets, output.cutter, unit);
   for (const FilmSheets& film : sheets->films) {
     for (const NotLaid& one : film.arrangement.notLaid) {
       const SheetPart& part = film.parts[one.piece];
@@ -264,7 +307,8 @@ int runCommandLine(int argc, const char* const* argv) {
   CLI::App* sheets = app.add_subcommand(
       "sheets",
       "Lays every part of an order that is cut on sheets, film by film, and writes each sheet as\n"
-      "SVG at true size, and sheets.json. What fits no sheet is said.\n\n"
+      "SVG, DXF and plotter file at true size and a map as PDF, a list of all parts, and\n"
+      "sheets.json. What fits no sheet is said.\n\n"
       "Exit code 0 when all was written; 2 when the order, the sheet or the folder was refused,\n"
       "with a sentence for each fault and nothing written.");
   sheets->add_option("FILE", sheetOptions.plan.file, "The order, a *.avrelt file")->required();
@@ -275,8 +319,12 @@ int runCommandLine(int argc, const char* const* argv) {
   sheets->add_option("--sheet", sheetOptions.size, "The sheets' size: 12x24in, 300x600mm");
   sheets->add_option("--gap", sheetOptions.gap, "The least from part to part");
   sheets->add_option("--margin", sheetOptions.margin, "What is left free all round");
+  sheets
+      ->add_option("--tries", sheetOptions.tries,
+                   "How many more ways to lay each film's parts are tried")
+      ->check(CLI::Range(0, 10000));
   sheets->add_option("--shop", sheetOptions.plan.shop,
-                     "A shop.sqlite whose log predicts what coats add");
+                     "A shop.sqlite: its films and cutter, and a log that predicts what coats add");
 
   ArtOptions artOptions;
   CLI::App* art = app.add_subcommand(

@@ -1,19 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/sheet_files.h"
 
+#include <algorithm>
+#include <array>
+#include <map>
+#include <set>
+#include <string_view>
+
+#include "files/dxf.h"
 #include "files/generation.h"
+#include "files/pdf.h"
 #include "files/plan_figures.h"
+#include "files/plotter_file.h"
 #include "files/svg.h"
 
 namespace avrelt {
 namespace {
 
-/// "permanent-film-22262a-sheet-2": fit for a file.
-std::string sheetId(const FilmSheets& film, std::size_t sheet) {
-  std::string id = slugOf(materialName(film.material));
-  if (film.film.size() > 1) id += "-" + slugOf(film.film.substr(1));
-  return id + "-sheet-" + std::to_string(sheet + 1);
-}
+/// Endings of what is written here.
+constexpr std::array<std::string_view, 5> kinds{".svg", ".dxf", ".plt", ".pdf", ".csv"};
 
 Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid) {
   const SheetPart& one = film.parts[laid.piece];
@@ -23,35 +28,122 @@ Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& 
           {"copy", laid.copy + 1},
           {"at_mm", {rounded(laid.at.x), rounded(laid.at.y)}},
           {"turn_deg", rounded(laid.turn.degrees())},
-          {"outline_mm", pointsOf(shapeAt(film.pieces[laid.piece], laid).front())}};
+          {"outline_mm", pointsOf(shapeAt(film.pieces()[laid.piece], laid).front())}};
+}
+
+/// As tables are written (RFC 4180).
+std::string cell(const std::string& text) {
+  if (text.find_first_of(",\"\r\n") == std::string::npos) return text;
+  std::string quoted = "\"";
+  for (const char c : text) quoted += c == '"' ? std::string("\"\"") : std::string(1, c);
+  return quoted + "\"";
+}
+
+/// A row a part on a sheet, with a place to tick it off.
+std::string listOf(const SheetPlan& sheets, const SheetOutput& output) {
+  std::string list = "sheet,cup,part,for,copies,width_mm,height_mm,done\r\n";
+  for (const FilmSheets& film : sheets.films) {
+    for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
+      std::map<std::size_t, int> copies;
+      for (const Laid& laid : film.arrangement.laid) {
+        if (laid.sheet == i) ++copies[laid.piece];
+      }
+      for (const auto& [piece, count] : copies) {
+        const SheetPart& part = film.parts[piece];
+        const Box box = part.part->bounds();
+        const std::string name = part.part->name.pattern.empty()
+                                     ? part.part->id
+                                     : inWords(part.part->name, output.unit);
+        for (const std::string& text :
+             {sheetName(film, i, output.order), sheets.plan->cups[part.cup].name, name,
+              part.purpose, std::to_string(count), numberText(box.width(), 1),
+              numberText(box.height(), 1)}) {
+          list += cell(text) + ",";
+        }
+        list += "\r\n";
+      }
+    }
+  }
+  return list;
+}
+
+const char* shapeOf(const FilmPiece& piece) {
+  if (piece.roll) return shapeName(StockShape::roll);
+  return shapeName(piece.outline.empty() ? StockShape::sheet : StockShape::offcut);
 }
 
 }  // namespace
 
-std::vector<OutputFile> sheetFiles(const SheetPlan& sheets, Unit unit) {
+std::string sheetName(const FilmSheets& film, std::size_t sheet, const std::string& order) {
+  std::string id = order.empty() ? std::string() : slugOf(order) + "-";
+  id += film.film && !film.film->name.empty() ? slugOf(film.film->name)
+                                              : slugOf(materialName(film.wanted.kind));
+  if (film.wanted.colour.size() > 1) id += "-" + slugOf(film.wanted.colour.substr(1));
+  return id + "-" + std::to_string(sheet + 1) + "-of-" +
+         std::to_string(film.arrangement.sheets.size());
+}
+
+CutJob jobOf(const FilmSheets& film, std::size_t sheet, const std::string& name) {
+  const SheetSize size = film.sizeOf(sheet);
+  return cutJobOf(onSheet(film, sheet), size.wide, size.tall, name);
+}
+
+Cutter cutterFor(const Cutter& cutter, const FilmSheets& film) {
+  Cutter set = cutter;
+  if (film.film && film.film->faceDown) set.mirrored = true;
+  return set;
+}
+
+tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& sheets,
+                                                           const SheetOutput& output) {
   std::vector<OutputFile> files;
-  const SheetSize& size = sheets.choices.size;
   Json root = Json::object();
   root["avrelt_sheets"] = 1;
   root["gap_mm"] = rounded(sheets.choices.rules.gap.mm());
-  root["margin_mm"] = rounded(size.margin.mm());
+  root["margin_mm"] = rounded(sheets.choices.size.margin.mm());
   root["sheets"] = Json::array();
   root["unplaced"] = Json::array();
-  const Box page{{0, 0}, {size.wide.mm(), size.tall.mm()}};
+  std::set<std::string> names;
   for (const FilmSheets& film : sheets.films) {
-    std::vector<Json> placements(film.arrangement.sheets, Json::array());
+    std::vector<Json> placements(film.arrangement.sheets.size(), Json::array());
     for (const Laid& laid : film.arrangement.laid) {
       placements[laid.sheet].push_back(placementJson(sheets, film, laid));
     }
-    for (std::size_t i = 0; i < film.arrangement.sheets; ++i) {
-      const std::string id = sheetId(film, i);
-      files.push_back({id + ".svg", svgOf(onSheet(film, i), unit, id, page)});
+    const Cutter cutter = cutterFor(output.cutter, film);
+    for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
+      std::string id = sheetName(film, i, output.order);
+      // Two films of one name would write over each other.
+      for (int n = 2; !names.insert(id).second; ++n) {
+        id = sheetName(film, i, output.order) + "-" + std::to_string(n);
+      }
+      const SheetSize size = film.sizeOf(i);
+      const Box page{{0, 0}, {size.wide.mm(), size.tall.mm()}};
+      const PartSet set = onSheet(film, i);
+      const CutJob job = jobOf(film, i, id);
+      const std::vector<Stroke> path = machinePath(job, cutter);
+      const CutFigures figures = figuresOf(path, cutter);
+      const auto map = pdfOf(mapOf(sheets, film, i), tileOver(page, output.paper), output.unit, id);
+      if (!map) return tl::unexpected(map.error());
+      files.push_back({id + ".svg", svgOf(set, output.unit, id, page)});
+      files.push_back({id + ".dxf", dxfOf(set, output.unit)});
+      files.push_back({id + ".plt", plotterFile(path, cutter)});
+      files.push_back({id + "-map.pdf", *map});
+      Json extra = Json::array();
+      for (const char* ending : {".dxf", ".plt", "-map.pdf"}) extra.push_back(id + ending);
+      const FilmPiece& piece = film.from[film.arrangement.sheets[i].film];
       root["sheets"].push_back({{"id", id},
                                 {"file", id + ".svg"},
-                                {"material", materialName(film.material)},
-                                {"film", film.film.empty() ? Json() : Json(film.film)},
+                                {"more_files", extra},
+                                {"material", materialName(film.wanted.kind)},
+                                {"film", film.wanted.colour.empty() ? Json() : Json(film.wanted.colour)},
+                                {"name", film.film ? Json(film.film->name) : Json()},
+                                {"from", film.isPlain(i) ? "plain" : shapeOf(piece)},
                                 {"size_mm", {rounded(size.wide.mm()), rounded(size.tall.mm())}},
                                 {"used", rounded(film.used[i])},
+                                {"mirrored", cutter.mirrored},
+                                {"cut_mm", rounded(figures.cut.mm())},
+                                {"minutes", rounded(figures.takes.minutes())},
+                                {"pieces", job.shapes().size()},
                                 {"placements", placements[i]}});
     }
     for (const NotLaid& one : film.arrangement.notLaid) {
@@ -64,6 +156,8 @@ std::vector<OutputFile> sheetFiles(const SheetPlan& sheets, Unit unit) {
            {"why", one.why == NotLaid::Why::tooLarge ? "too_large" : "too_many"}});
     }
   }
+  files.push_back({"parts.csv", listOf(sheets, output)});
+  root["list"] = "parts.csv";
   files.push_back({"sheets.json", root.dump(1) + "\n"});
   return files;
 }
@@ -75,34 +169,36 @@ std::vector<std::string> sheetsListedIn(const std::string& sheetsJson) {
       !root["sheets"].is_array()) {
     return names;
   }
-  for (const Json& sheet : root["sheets"]) {
-    if (!sheet.is_object() || !sheet.contains("file") || !sheet["file"].is_string()) continue;
-    const auto name = sheet["file"].get<std::string>();
+  const auto add = [&names](const Json& json) {
+    if (!json.is_string()) return;
+    const auto name = json.get<std::string>();
     // Never another folder's, nor a file of a kind that is not made here.
-    const bool svg = name.size() > 4 && name.substr(name.size() - 4) == ".svg";
-    if (svg && name.find('/') == std::string::npos) names.push_back(name);
+    const bool ours = std::any_of(
+        kinds.begin(), kinds.end(), [&](std::string_view kind) { return name.ends_with(kind); });
+    if (ours && name.find('/') == std::string::npos) names.push_back(name);
+  };
+  for (const Json& sheet : root["sheets"]) {
+    if (!sheet.is_object()) continue;
+    if (sheet.contains("file")) add(sheet["file"]);
+    if (!sheet.contains("more_files") || !sheet["more_files"].is_array()) continue;
+    for (const Json& more : sheet["more_files"]) add(more);
   }
+  if (root.contains("list")) add(root["list"]);
   return names;
 }
 
 tl::expected<std::vector<std::string>, Sentence> saveSheets(const std::filesystem::path& folder,
-                                                            const SheetPlan& sheets, Unit unit) {
-  for (const FilmSheets& film : sheets.films) {
-    const Length least = leastBetween(film.pieces, film.arrangement);
-    if (least < sheets.choices.rules.gap) {
-      return tl::unexpected(
-          Sentence{"Two parts would lie %1 apart, nearer than %2. Nothing was written; arrange the "
-                   "sheets again with a wider gap.",
-                   {least, sheets.choices.rules.gap}});
-    }
-  }
-  const std::vector<OutputFile> files = sheetFiles(sheets, unit);
-  if (std::optional<Sentence> fault = writeGeneration(folder, files, sheetsListedIn)) {
+                                                            const SheetPlan& sheets,
+                                                            const SheetOutput& output) {
+  if (std::optional<Sentence> fault = tooNear(sheets)) return tl::unexpected(std::move(*fault));
+  const auto files = sheetFiles(sheets, output);
+  if (!files) return tl::unexpected(files.error());
+  if (std::optional<Sentence> fault = writeGeneration(folder, *files, sheetsListedIn)) {
     return tl::unexpected(std::move(*fault));
   }
   std::vector<std::string> names;
-  names.reserve(files.size());
-  for (const OutputFile& file : files) names.push_back(file.name);
+  names.reserve(files->size());
+  for (const OutputFile& file : *files) names.push_back(file.name);
   return names;
 }
 

@@ -28,7 +28,16 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     "CREATE TABLE rates (name TEXT PRIMARY KEY, value REAL NOT NULL);",
     // 4: shapes kept for any order
     "CREATE TABLE shapes (id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
-    " artwork TEXT NOT NULL);"};
+    " artwork TEXT NOT NULL);",
+    // 5: films, what there is of them, and the cutter
+    "CREATE TABLE films (id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
+    " kind TEXT NOT NULL, colour TEXT NOT NULL, keeps_direction INTEGER NOT NULL,"
+    " face_down INTEGER NOT NULL, price_per_m2 REAL NOT NULL, notes TEXT NOT NULL);"
+    "CREATE TABLE film_stock (id INTEGER PRIMARY KEY,"
+    " film INTEGER NOT NULL REFERENCES films ON DELETE CASCADE, shape TEXT NOT NULL,"
+    " wide_mm REAL NOT NULL, tall_mm REAL NOT NULL, count INTEGER NOT NULL, outline TEXT NOT NULL,"
+    " name TEXT NOT NULL, place TEXT NOT NULL);"
+    "CREATE TABLE cutter (name TEXT PRIMARY KEY, value REAL NOT NULL);"};
 
 constexpr const char* glitterRate = "glitter_g_per_cm2";
 constexpr const char* paintRate = "paint_ml_per_cm2";

@@ -11,6 +11,8 @@
 #include "decal/artwork.h"
 #include "measure/sentence.h"
 #include "pattern/fill.h"
+#include "sheet/cutter.h"
+#include "sheet/film_shelf.h"
 #include "shop/shelf_blank.h"
 
 namespace avrelt {
@@ -24,14 +26,14 @@ struct KeptShape {
 };
 
 /// What the workshop keeps between orders, in one SQLite file: the shelf of blanks, the log of what
-/// they measured under coats, and what patterns take.
+/// they measured under coats, what patterns take, films and the cutter.
 ///
 /// The file carries its version (`PRAGMA user_version`). An older one is brought up step by step
 /// when it is opened, all steps or none; a newer one is left alone. Every change is one
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 4;
+  static constexpr int currentVersion = 5;
 
   /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
   /// version or its tables, is refused and not touched.
@@ -66,6 +68,25 @@ class Shop {
   /// Keeps an artwork; one kept under the same name gives way. Refused: one without a name.
   std::optional<Sentence> put(const Artwork& shape);
   std::optional<Sentence> removeShape(long long key);
+  /// The films and what there is of each, by name. What was spoilt by hand is left out.
+  tl::expected<FilmShelf, Sentence> films();
+  /// Puts a film on the shelf, a new one under key 0, and tells its key. Refused: one without a
+  /// name, one by the name of another.
+  tl::expected<long long, Sentence> put(const ShelfFilm& film);
+  /// The same for some of a film; refused where `faultsOf` says why.
+  tl::expected<long long, Sentence> put(const FilmStock& stock);
+  /// Takes a film from the shelf, and all there is of it.
+  std::optional<Sentence> removeFilm(long long key);
+  std::optional<Sentence> removeStock(long long key);
+  /// What a sheet that was cut took, and the offcut it leaves, as one: a sheet less, a roll shorter
+  /// by so much, an offcut gone. Refused: stock that is not there any more.
+  std::optional<Sentence> use(long long stock, Length ofRoll,
+                              const std::optional<FilmStock>& offcut);
+
+  /// The cutter, as it was last put; the usual figures until then.
+  tl::expected<Cutter, Sentence> cutter();
+  /// Refused: figures no cutter has.
+  std::optional<Sentence> put(const Cutter& cutter);
   /// All that was ever logged, for calibrating growth.
   tl::expected<std::vector<GrowthRecord>, Sentence> growthRecords();
 

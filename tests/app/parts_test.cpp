@@ -7,7 +7,6 @@
 #include <QTemporaryDir>
 
 #include "app/application.h"
-#include "app/cut/sheets_dialog.h"
 #include "app/gauge/coats.h"
 #include "app/order/fill_edits.h"
 #include "app/order/zone_edits.h"
@@ -297,53 +296,3 @@ TEST_CASE("a warning about a cut part leads to its tick where the Cut station wa
   CHECK(open.cutting().purpose() == purpose::film);
 }
 
-TEST_CASE("the parts of an order are laid on sheets, looked at and saved") {
-  OpenWindow open;
-  QSettings().remove(QStringLiteral("sheets"));
-  SheetsDialog dialog(open.window.order(), {});
-  dialog.show();
-  CHECK_FALSE(dialog.saveButton().isEnabled());
-  dialog.arrangeNow();
-  REQUIRE(dialog.sheets() != nullptr);
-  REQUIRE(dialog.list().count() == 1);
-  CHECK(dialog.words().text().contains(QStringLiteral("1 sheet.")));
-  CHECK(dialog.saveButton().isEnabled());
-  // The part under the mouse is told.
-  QApplication::processEvents();
-  QString under;
-  for (int y = 0; y < dialog.canvas().height() && under.isEmpty(); y += 5) {
-    under = dialog.canvas().wordsAt(QPointF(dialog.canvas().width() / 2.0, y));
-  }
-  CHECK(under.contains(QStringLiteral("Cup 1")));
-  CHECK(dialog.canvas().wordsAt({1, 1}).isEmpty());
-  const QTemporaryDir folder;
-  CHECK_FALSE(dialog.saveInto(folder.path()).has_value());
-  CHECK(QFile::exists(folder.filePath("sheets.json")));
-  CHECK(QDir(folder.path()).entryList({"*.svg"}).size() == 1);
-
-  // A sheet too small holds nothing, one of nothing is refused at its field; both are said.
-  const auto type = [](LengthField& field, const QString& text) {
-    field.edit()->setFocus();
-    field.edit()->selectAll();
-    QTest::keyClicks(field.edit(), text);
-  };
-  type(dialog.wide(), QStringLiteral("1 in"));
-  dialog.arrangeNow();
-  CHECK(dialog.list().count() == 0);
-  CHECK(dialog.words().text().contains(QStringLiteral("fits no sheet")));
-  CHECK_FALSE(dialog.saveButton().isEnabled());
-  type(dialog.wide(), QStringLiteral("0 in"));
-  dialog.arrangeNow();
-  CHECK(dialog.sheets() == nullptr);
-  CHECK(dialog.words().text().contains(QStringLiteral("How wide is a sheet")));
-  CHECK(dialog.saveInto(folder.path()).has_value());
-  // What was chosen is there the next time.
-  type(dialog.wide(), QStringLiteral("20 in"));
-  dialog.arrangeNow();
-  SheetsDialog again(open.window.order(), {});
-  again.show();
-  again.arrangeNow();
-  REQUIRE(again.sheets() != nullptr);
-  CHECK(again.sheets()->choices.size.wide.inches() == Approx(20));
-  QSettings().remove(QStringLiteral("sheets"));
-}

@@ -93,7 +93,7 @@ TEST_CASE("sheets lays an order's parts on sheets, within the paper, and says wh
   const Run done = sheets({"--sheet", "300x200mm", "--gap", "2 mm"});
   CHECK(done.code == 0);
   CHECK(done.errors.empty());
-  CHECK(done.out.find("Plain sheets of 300 mm by 200 mm") != std::string::npos);
+  CHECK_THAT(done.out, Catch::Contains("plain sheets of 300 mm by 200 mm"));
   const Json json = Json::parse(*readFile(bench.folder / "out" / "sheets.json"));
   REQUIRE(json["sheets"].size() == 1);
   CHECK(json["gap_mm"] == 2);
@@ -112,6 +112,22 @@ TEST_CASE("sheets lays an order's parts on sheets, within the paper, and says wh
   }
   const std::string svg = *readFile(bench.folder / "out" / sheet["file"].get<std::string>());
   CHECK(svg.find("width=\"300mm\" height=\"200mm\"") != std::string::npos);
+  // Names say order, film, sheet.
+  CHECK(sheet["file"] == "order-permanent-film-1-of-1.svg");
+  CHECK(sheet["from"] == "plain");
+  CHECK(sheet["pieces"] == 2);
+  CHECK(sheet["cut_mm"].get<double>() > 500);
+  for (const Json& more : sheet["more_files"]) {
+    CHECK(fs::exists(bench.folder / "out" / more.get<std::string>()));
+  }
+  const std::string list = *readFile(bench.folder / "out" / "parts.csv");
+  CHECK_THAT(list, Catch::StartsWith("sheet,cup,part,for,copies,width_mm,height_mm,done\r\n"));
+  CHECK(std::count(list.begin(), list.end(), '\n') == 3);
+  // The very shapes, by the plotter file alone: whole numbers of 1/40 mm.
+  const std::string plotter =
+      *readFile(bench.folder / "out" / "order-permanent-film-1-of-1.plt");
+  CHECK_THAT(plotter, Catch::StartsWith("IN;\nPA;\nVS50;\nSP1;\nPU"));
+  CHECK_THAT(plotter, Catch::EndsWith("PU0,0;\nSP0;\n"));
 
   // Too small: what was there goes, and it is said.
   const Run small = sheets({"--sheet", "1 x 1 in"});
@@ -127,6 +143,9 @@ TEST_CASE("sheets lays an order's parts on sheets, within the paper, and says wh
     CHECK_FALSE(refusal.errors.empty());
   }
   CHECK(sheets({"--gap", "wide"}).code == 2);
+  CHECK(sheets({"--tries", "many"}).code == 2);
+  CHECK(sheets({"--tries", "3"}).code == 0);
+  CHECK(sheets({"--shop", "/nowhere/shop.sqlite"}).code == 2);
   CHECK(sheets({"--margin", "200 mm"}).code == 2);
 }
 

@@ -39,20 +39,41 @@ int groupOf(const Part& part) {
 }  // namespace
 
 CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
-                       QWidget* parent)
-    : QWidget(parent), order_(order), fields_(order) {
-  QHBoxLayout* row = makeDrawer(this);
+                       SheetsBench* bench, QWidget* parent)
+    : QWidget(parent), order_(order), bench_(bench), fields_(order) {
+  auto* parts = new QWidget;
+  QHBoxLayout* row = makeDrawer(parts);
   row->addWidget(partCard(), 38);
   row->addWidget(sheetCard(), 34);
   row->addWidget(filesCard(saveSvg, savePdf, saveAll), 28);
+  stack_ = new QStackedWidget;
+  stack_->addWidget(parts);
+  stack_->addWidget(bench);
+  auto* all = new QVBoxLayout(this);
+  all->setContentsMargins(0, 0, 0, 0);
+  all->addWidget(stack_);
+  switches_ = {parts_, bench->pages()};
+  for (Segments* one : switches_) {
+    one->show(0);
+    connect(one, &Segments::picked, this, [this](int i) { showSheets(i == 1); });
+  }
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
 }
 
+void CutStation::showSheets(bool sheets) {
+  stack_->setCurrentIndex(sheets ? 1 : 0);
+  for (Segments* one : switches_) one->show(sheets ? 1 : 0);
+  emit sheetsChosen();
+}
+
 QWidget* CutStation::partCard() {
   QVBoxLayout* body = nullptr;
-  QFrame* card = makeCard(tr("Parts"), body);
+  QFrame* card = makeCard({}, body);
+  card->setAccessibleName(tr("Parts"));
   body->setSpacing(5);
+  parts_ = new Segments(tr("What is shown"), SheetsBench::pageTitles());
+  body->addWidget(parts_, 0, Qt::AlignLeft);
   auto* list = new QWidget;
   column_ = new QVBoxLayout(list);
   column_->setContentsMargins(0, 0, 4, 0);

@@ -7,12 +7,14 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QStackedWidget>
 #include <QVBoxLayout>
 #include <QWidget>
 #include <vector>
 
 #include "app/cut/part_choice.h"
 #include "app/cut/sheet_view.h"
+#include "app/cut/sheets_bench.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/order/order.h"
@@ -20,14 +22,19 @@
 namespace avrelt {
 
 /// The station where parts become files: all there is to cut, film by film, what is cut already;
-/// the one in hand on paper, and saved.
+/// the one in hand on paper, and saved; or all of them on sheets (`SheetsBench`).
 class CutStation : public QWidget {
   Q_OBJECT
 
  public:
   /// The actions are those of the menu; the buttons here only bring them near.
   CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
-             QWidget* parent = nullptr);
+             SheetsBench* bench, QWidget* parent = nullptr);
+
+  /// Shows the order's sheets in place of the cup's parts, or these again.
+  void showSheets(bool sheets);
+  bool sheetsShown() const { return stack_->currentIndex() == 1; }
+  SheetsBench& bench() { return *bench_; }
 
   const std::string& purpose() const { return purpose_; }
   /// The first of the parts for a purpose, or those that are for just these things.
@@ -42,6 +49,7 @@ class CutStation : public QWidget {
 
  signals:
   void purposeChosen();
+  void sheetsChosen();
 
  private:
   /// A part in the list and the tick that it is cut.
@@ -59,6 +67,10 @@ class CutStation : public QWidget {
   QWidget* filesCard(QAction* saveSvg, QAction* savePdf, QAction* saveAll);
 
   Order& order_;
+  SheetsBench* bench_ = nullptr;
+  QStackedWidget* stack_ = nullptr;
+  Segments* parts_ = nullptr;
+  std::vector<Segments*> switches_;
   FieldSet fields_;
   std::string purpose_ = purpose::wrap;
   std::vector<std::string> of_;

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/cut/sheets_canvas.h"
 
+#include <cmath>
+#include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QToolTip>
@@ -8,90 +10,318 @@
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/window/theme.h"
+#include "measure/colour.h"
 
 namespace avrelt {
 
-SheetsCanvas::SheetsCanvas(QWidget* parent) : Canvas(parent) {
-  setMinimumSize(220, 200);
+SheetsCanvas::SheetsCanvas(SheetsWork& work, Order& order, QWidget* parent)
+    : Canvas(parent), work_(work), order_(order) {
+  setMinimumSize(220, 120);
   setMouseTracking(true);
+  setFocusPolicy(Qt::StrongFocus);
   setAccessibleName(tr("The sheet in hand"));
 }
 
-void SheetsCanvas::show(std::shared_ptr<const SheetPlan> sheets, std::size_t film,
-                        std::size_t sheet) {
-  sheets_ = std::move(sheets);
+void SheetsCanvas::show(std::size_t film, std::size_t sheet) {
+  if (film != film_ || sheet != sheet_) {
+    choose(std::nullopt);
+    drag_.reset();
+    cut_.reset();
+  }
   film_ = film;
   sheet_ = sheet;
+  const FilmSheets* now = this->film();
+  if (chosen_ && (now == nullptr || *chosen_ >= now->arrangement.laid.size() ||
+                  now->arrangement.laid[*chosen_].sheet != sheet_)) {
+    choose(std::nullopt);
+  }
   update();
 }
 
+void SheetsCanvas::showCut(const std::shared_ptr<const CutFilm>& cut) {
+  cut_ = cut;
+  update();
+}
+
+const FilmSheets* SheetsCanvas::film() const {
+  const SheetPlan* sheets = work_.sheets().get();
+  if (sheets == nullptr || film_ >= sheets->films.size()) return nullptr;
+  const FilmSheets& film = sheets->films[film_];
+  return sheet_ < film.arrangement.sheets.size() ? &film : nullptr;
+}
+
+bool SheetsCanvas::lies() const {
+  const SheetSize size = film()->sizeOf(sheet_);
+  return size.tall > size.wide && width() > height();
+}
+
+Transform SheetsCanvas::shown() const {
+  if (!lies()) return {};
+  return {0, -1, 1, 0, 0, film()->sizeOf(sheet_).wide.mm()};
+}
+
 Fit SheetsCanvas::fit() const {
-  const SheetSize& size = sheets_->choices.size;
-  return {Box{{0, 0}, {size.wide.mm(), size.tall.mm()}}, QRectF(rect()).adjusted(14, 14, -14, -14)};
+  const SheetSize size = film()->sizeOf(sheet_);
+  const Point far = lies() ? Point{size.tall.mm(), size.wide.mm()}
+                           : Point{size.wide.mm(), size.tall.mm()};
+  return {Box{{0, 0}, far}, QRectF(rect()).adjusted(14, 14, -14, -14)};
+}
+
+Point SheetsCanvas::onSheet(QPointF p) const {
+  const Point at = fit().back(p);
+  if (!lies()) return at;
+  return {film()->sizeOf(sheet_).wide.mm() - at.y, at.x};
+}
+
+std::optional<std::size_t> SheetsCanvas::at(QPointF p) const {
+  const FilmSheets* film = this->film();
+  if (film == nullptr) return std::nullopt;
+  const Point place = onSheet(p);
+  for (std::size_t i = 0; i < film->arrangement.laid.size(); ++i) {
+    const Laid& laid = film->arrangement.laid[i];
+    if (laid.sheet == sheet_ && contains(shapeAt(film->pieces()[laid.piece], laid), place)) {
+      return i;
+    }
+  }
+  return std::nullopt;
+}
+
+QString SheetsCanvas::nameOf(std::size_t laid) const {
+  const FilmSheets& film = *this->film();
+  return say(avrelt::nameOf(*work_.sheets(), film.parts[film.arrangement.laid[laid].piece]),
+             order_.unit());
 }
 
 QString SheetsCanvas::wordsAt(QPointF p) const {
-  if (!sheets_ || film_ >= sheets_->films.size()) return {};
-  const FilmSheets& film = sheets_->films[film_];
-  const Point at = fit().back(p);
-  for (const Laid& laid : film.arrangement.laid) {
-    if (laid.sheet != sheet_ || !contains(shapeAt(film.pieces[laid.piece], laid), at)) continue;
-    const SheetPart& part = film.parts[laid.piece];
-    const CupPlan& cup = sheets_->plan->cups[part.cup];
-    const QString name = part.part->name.pattern.empty() ? QString::fromStdString(part.part->id)
-                                                         : say(part.part->name, cup.unit);
-    return tr("%1, %2").arg(QString::fromStdString(cup.name), name);
-  }
-  return {};
+  const std::optional<std::size_t> laid = at(p);
+  return laid ? nameOf(*laid) : QString();
+}
+
+QPointF SheetsCanvas::placeOf(std::size_t laid) const {
+  const FilmSheets& film = *this->film();
+  const Laid& one = film.arrangement.laid[laid];
+  return fit()(shown()(boundsOf(shapeAt(film.pieces()[one.piece], one)).centre()));
+}
+
+void SheetsCanvas::choose(std::optional<std::size_t> laid) {
+  chosen_ = laid;
+  setAccessibleDescription(laid && film() != nullptr ? nameOf(*laid) : QString());
+  update();
+  emit chosenNow();
 }
 
 void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
   const Theme& t = theme();
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
-  painter.fillRect(rect(), t.drawer);
-  if (!sheets_ || film_ >= sheets_->films.size()) {
+  painter.fillRect(rect(), t.ground);
+  const FilmSheets* film = this->film();
+  if (film == nullptr) {
     painter.setPen(t.muted);
     painter.setFont(face(13));
-    drawWords(painter, rect().center(), tr("There is nothing to lay on sheets."));
+    drawWords(painter, rect().center(),
+              work_.working() || !work_.faults().empty() ? tr("The parts are being laid.")
+                                                         : tr("There is nothing to cut."));
+    drawFocus(painter);
     return;
   }
-  const SheetSize& size = sheets_->choices.size;
-  const FilmSheets& film = sheets_->films[film_];
+  const SheetSize size = film->sizeOf(sheet_);
+  const FilmPiece& piece = film->from[film->arrangement.sheets[sheet_].film];
   const Fit fit = this->fit();
-  const auto frame = [&](double inset) {
-    return QRectF(fit({inset, size.tall.mm() - inset}), fit({size.wide.mm() - inset, inset}));
+  const Transform shown = this->shown();
+  const auto room = [&](const Box& box) {
+    return QRectF(fit(shown(box.low)), fit(shown(box.high))).normalized();
   };
+  const auto frame = [&](double inset) {
+    return room({{inset, inset}, {size.wide.mm() - inset, size.tall.mm() - inset}});
+  };
+  const auto lineOf = [&](const std::vector<Point>& points) {
+    QPolygonF line;
+    for (const Point& p : points) line << fit(shown(p));
+    return line;
+  };
+  const QColor colour = film->wanted.colour.empty()
+                            ? t.film
+                            : QColor(QString::fromStdString(film->wanted.colour));
   painter.setPen(QPen(t.ink, 1.2));
   painter.setBrush(t.panel);
-  painter.drawRect(frame(0));
+  if (piece.outline.empty()) {
+    painter.drawRect(frame(0));
+  } else {
+    painter.drawPath(painterPath(mapped(piece.outline, shown), fit));
+  }
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.muted, 1, Qt::DashLine));
-  if (size.margin > Length()) painter.drawRect(frame(size.margin.mm()));
-  painter.setPen(QPen(t.ink, 1));
-  painter.setBrush(film.film.empty() ? t.film : QColor(QString::fromStdString(film.film)));
-  const QBrush brush = painter.brush();
-  for (const Laid& laid : film.arrangement.laid) {
-    if (laid.sheet != sheet_) continue;
-    painter.setBrush(brush);
-    painter.drawPath(painterPath(shapeAt(film.pieces[laid.piece], laid), fit));
+  if (size.margin > Length() && piece.outline.empty()) painter.drawRect(frame(size.margin.mm()));
+
+  const std::vector<Laid>& all = film->arrangement.laid;
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    const bool dragged = drag_ && chosen_ == i;
+    const Laid& laid = dragged ? drag_->now : all[i];
+    if (all[i].sheet != sheet_) continue;
+    const QPainterPath path =
+        painterPath(mapped(shapeAt(film->pieces()[laid.piece], laid), shown), fit);
+    const bool bad = dragged && !drag_->free;
+    painter.setPen(bad                ? QPen(t.stop, 2, Qt::DashLine)
+                   : chosen_ == i     ? QPen(t.brass, 2.5)
+                   : cut_ != nullptr  ? QPen(t.muted, 1)
+                                      : QPen(t.ink, 1));
+    painter.setBrush(colour);
+    painter.drawPath(path);
     // What is cut within it and stays in its place.
     painter.setBrush(Qt::NoBrush);
-    const Part& part = *film.parts[laid.piece].part;
-    if (part.slits.empty()) continue;
-    for (const Path& slit : laidOut(part, laid.turn, laid.at).slits) {
-      painter.drawPath(painterPath(slit, fit));
+    const Part& part = *film->parts[laid.piece].part;
+    if (!part.slits.empty()) {
+      for (const Path& slit : laidOut(part, laid.turn, laid.at).slits) {
+        painter.drawPolyline(lineOf(flattened(slit, Length::mm(0.1))));
+      }
+    }
+    if (work_.isKept(film_, all[i])) {
+      // Laid by hand: a pin.
+      const QPointF at = path.boundingRect().center();
+      painter.setPen(QPen(t.panel, 1.5));
+      painter.setBrush(t.brass);
+      painter.drawEllipse(at, 4, 4);
     }
   }
+  if (cut_) {
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(t.petrol, 1.6));
+    for (const CutShape& shape : cut_->shapes) {
+      painter.drawPolygon(lineOf(shape.outline));
+    }
+    painter.setPen(QPen(t.stop, 2));
+    for (const Polyline& line : cut_->open) painter.drawPolyline(lineOf(line.points));
+  } else if (!drag_) {
+    if (const std::optional<Box> left = offcutOf(*work_.sheets(), *film, sheet_)) {
+      const QRectF place = room(*left);
+      painter.setPen(QPen(t.brass, 1.5, Qt::DashLine));
+      painter.drawRect(place);
+      painter.setFont(face(12));
+      painter.setPen(t.ink);
+      const QString measures = tr("%1 × %2").arg(onTape(Length::mm(left->width()), order_.unit()).mark,
+                                              onTape(Length::mm(left->height()), order_.unit()).mark);
+      // As much as there is room for, along it or up it.
+      for (const QString& words : {tr("offcut %1").arg(measures), measures}) {
+        const double length = QFontMetricsF(painter.font()).horizontalAdvance(words) + 6;
+        if (length > std::max(place.width(), place.height())) continue;
+        drawWords(painter, place.center(), words, length > place.width() ? -90 : 0);
+        break;
+      }
+    }
+  }
+  drawFocus(painter);
+}
+
+void SheetsCanvas::mousePressEvent(QMouseEvent* event) {
+  if (film() == nullptr || event->button() != Qt::LeftButton) return;
+  choose(at(event->position()));
+  if (!chosen_) return;
+  const Laid& laid = film()->arrangement.laid[*chosen_];
+  drag_ = Drag{onSheet(event->position()), laid, laid, true};
 }
 
 void SheetsCanvas::mouseMoveEvent(QMouseEvent* event) {
-  const QString words = wordsAt(event->position());
-  if (words.isEmpty()) {
-    QToolTip::hideText();
-  } else {
-    QToolTip::showText(event->globalPosition().toPoint(), words, this);
+  if (!drag_) {
+    const QString words = wordsAt(event->position());
+    if (words.isEmpty()) {
+      QToolTip::hideText();
+    } else {
+      QToolTip::showText(event->globalPosition().toPoint(), words, this);
+    }
+    return;
   }
+  if (film() == nullptr || !chosen_) return drag_.reset();
+  drag_->now = drag_->before;
+  drag_->now.at = drag_->before.at + (onSheet(event->position()) - drag_->from);
+  drag_->free = mayLie(*work_.sheets(), *film(), drag_->before, drag_->now);
+  update();
+}
+
+void SheetsCanvas::mouseReleaseEvent(QMouseEvent* /*event*/) {
+  if (!drag_) return;
+  const Laid to = drag_->now;
+  const bool moved = !(to == drag_->before);
+  drag_.reset();
+  if (moved) put(to);
+  update();
+}
+
+void SheetsCanvas::put(const Laid& to) {
+  if (film() == nullptr || !chosen_) return;
+  const std::size_t laid = *chosen_;
+  if (!work_.move(film_, laid, to)) {
+    emit said(tr("There it would lie off the film or nearer to another than the gap. It stays where "
+                 "it was."));
+    return;
+  }
+  choose(laid);
+  emit said(tr("%1 stays where you laid it; a search lays the others round it.").arg(nameOf(laid)));
+}
+
+void SheetsCanvas::go(int by) {
+  std::vector<std::size_t> here;
+  const std::vector<Laid>& all = film()->arrangement.laid;
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    if (all[i].sheet == sheet_) here.push_back(i);
+  }
+  if (here.empty()) return;
+  const auto count = static_cast<int>(here.size());
+  const auto now = chosen_ ? std::find(here.begin(), here.end(), *chosen_) : here.end();
+  const int next = now == here.end() ? (by > 0 ? 0 : count - 1)
+                                     : (static_cast<int>(now - here.begin()) + by + count) % count;
+  choose(here[static_cast<std::size_t>(next)]);
+  emit said(nameOf(*chosen_));
+}
+
+void SheetsCanvas::keyPressEvent(QKeyEvent* event) {
+  if (film() == nullptr) return Canvas::keyPressEvent(event);
+  if (event->key() == Qt::Key_PageDown) return go(1);
+  if (event->key() == Qt::Key_PageUp) return go(-1);
+  if (!chosen_) return Canvas::keyPressEvent(event);
+  Laid to = film()->arrangement.laid[*chosen_];
+  const bool far = event->modifiers().testFlag(Qt::ShiftModifier);
+  const Length mark = step(usualGraduation(order_.unit())) * (far ? 8 : 1);
+  // As it is seen.
+  const auto by = [&](Point way) {
+    to.at = to.at + (lies() ? Point{-way.y, way.x} : way) * mark.mm();
+  };
+  switch (event->key()) {
+    case Qt::Key_Left:
+      by({-1, 0});
+      break;
+    case Qt::Key_Right:
+      by({1, 0});
+      break;
+    case Qt::Key_Up:
+      by({0, 1});
+      break;
+    case Qt::Key_Down:
+      by({0, -1});
+      break;
+    case Qt::Key_R: {
+      const FilmSheets& film = *this->film();
+      const MayTurn may = film.pieces()[to.piece].mayTurn;
+      if (may == MayTurn::no) {
+        emit said(tr("%1 keeps its direction on this film.").arg(nameOf(*chosen_)));
+        return;
+      }
+      // About its middle.
+      const Point middle = boundsOf(shapeAt(film.pieces()[to.piece], to)).centre();
+      const Angle turn = may == MayTurn::half ? Angle::halfTurn() : Angle::degrees(far ? -15 : 15);
+      const Point arm = to.at - middle;
+      const double c = std::cos(turn.radians());
+      const double s = std::sin(turn.radians());
+      to.at = middle + Point{c * arm.x - s * arm.y, s * arm.x + c * arm.y};
+      to.turn = (to.turn + turn).wrapped();
+      break;
+    }
+    case Qt::Key_Escape:
+      return choose(std::nullopt);
+    default:
+      return Canvas::keyPressEvent(event);
+  }
+  put(to);
 }
 
 }  // namespace avrelt

@@ -100,6 +100,54 @@ bool Shelf::put(const FillRates& rates) {
   return done;
 }
 
+FilmShelf Shelf::films() {
+  return open() ? given(shop_->films()) : FilmShelf();
+}
+
+bool Shelf::didFilms(const std::optional<Sentence>& fault) {
+  if (fault) {
+    emit said(say(*fault, order_.unit()));
+    return false;
+  }
+  emit filmsChanged();
+  return true;
+}
+
+std::optional<long long> Shelf::putFilms(const tl::expected<long long, Sentence>& key) {
+  if (!didFilms(key ? std::nullopt : std::optional<Sentence>(key.error()))) return std::nullopt;
+  return *key;
+}
+
+std::optional<long long> Shelf::put(const ShelfFilm& film) {
+  if (!open()) return std::nullopt;
+  return putFilms(shop_->put(film));
+}
+
+std::optional<long long> Shelf::put(const FilmStock& stock) {
+  if (!open()) return std::nullopt;
+  return putFilms(shop_->put(stock));
+}
+
+bool Shelf::removeFilm(long long key) {
+  return open() && didFilms(shop_->removeFilm(key));
+}
+
+bool Shelf::removeStock(long long key) {
+  return open() && didFilms(shop_->removeStock(key));
+}
+
+bool Shelf::use(long long stock, Length ofRoll, const std::optional<FilmStock>& offcut) {
+  return open() && didFilms(shop_->use(stock, ofRoll, offcut));
+}
+
+Cutter Shelf::cutter() {
+  return open() ? given(shop_->cutter()) : Cutter();
+}
+
+bool Shelf::put(const Cutter& cutter) {
+  return open() && did(shop_->put(cutter));
+}
+
 bool Shelf::remove(const QString& name) {
   if (!open() || !did(shop_->remove(name.toStdString()))) return false;
   // Its log went with it.

@@ -45,6 +45,16 @@ class Shelf : public QObject {
   /// What patterns take here, for this order and all others.
   bool put(const FillRates& rates);
 
+  /// Films and the cutter; what is refused is said. Empty where it is not had.
+  FilmShelf films();
+  std::optional<long long> put(const ShelfFilm& film);
+  std::optional<long long> put(const FilmStock& stock);
+  bool removeFilm(long long key);
+  bool removeStock(long long key);
+  bool use(long long stock, Length ofRoll, const std::optional<FilmStock>& offcut);
+  Cutter cutter();
+  bool put(const Cutter& cutter);
+
   /// The sentence says what came of it.
   Sentence import(const QString& path);
   Sentence exportTo(const QString& path);
@@ -52,11 +62,14 @@ class Shelf : public QObject {
  signals:
   void said(const QString& sentence);
   void changed();
+  void filmsChanged();
 
  private:
   template <typename Result>
   Result given(tl::expected<Result, Sentence> result);
   bool did(const std::optional<Sentence>& fault);
+  bool didFilms(const std::optional<Sentence>& fault);
+  std::optional<long long> putFilms(const tl::expected<long long, Sentence>& key);
   void learn();
 
   Order& order_;

@@ -132,6 +132,11 @@ void MainWindow::makeBench() {
   flat_ = new FlatView(order_);
   round_ = new RoundView(order_);
   views->addWidget(flat_, 66);
+  // In the flat's place while sheets are shown.
+  auto* sheets = new SheetsBench(
+      order_, *shelf_, [this] { return file_->folder(); }, [this] { return file_->name(); });
+  sheets->canvas().hide();
+  views->addWidget(&sheets->canvas(), 66);
   views->addWidget(round_, 34);
   column->addLayout(views, 1);
 
@@ -142,7 +147,7 @@ void MainWindow::makeBench() {
   stations_->setObjectName(QStringLiteral("drawer"));
   stations_->setFixedHeight(316);
   gauge_ = new GaugeStation(order_);
-  cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_);
+  cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_, sheets);
   divide_ = new DivideStation(order_);
   connect(divide_, &DivideStation::said, watch_, &WatchLine::say);
   stations_->addWidget(new Scrolled(gauge_, leastDrawer));
@@ -174,6 +179,8 @@ void MainWindow::makeBench() {
   connect(gauge_, &GaugeStation::logAsked, this, [this] { shelf_->logMeasurement(); });
   connect(shelf_.get(), &Shelf::said, watch_, &WatchLine::say);
   connect(cut_, &CutStation::purposeChosen, this, &MainWindow::setViews);
+  connect(cut_, &CutStation::sheetsChosen, this, &MainWindow::setViews);
+  connect(sheets, &SheetsBench::said, watch_, &WatchLine::say);
   connect(&order_, &Order::changed, this, &MainWindow::setViews);
 }
 
@@ -192,6 +199,9 @@ void MainWindow::goToStation(int station) {
 /// What flat and cup show of it at the station in hand.
 void MainWindow::setViews() {
   const int station = rail_->current();
+  const bool sheets = station == cut && cut_->sheetsShown();
+  flat_->setVisible(!sheets);
+  cut_->bench().canvas().setVisible(sheets);
   const bool strip = station == cut && cut_->purpose() == purpose::markingStrip;
   // What is cut for zones is seen among them.
   const bool ofZones = station == cut && !strip && cut_->isForZones();

@@ -70,6 +70,7 @@ class MainWindow : public QMainWindow {
   void makeEditMenu();
   void makeCupMenu();
   void makeArtMenu();
+  void makeSheetsMenu();
   void makeViewMenu();
   void makeBench();
   void setViews();

@@ -2,7 +2,6 @@
 #include <QApplication>
 #include <QMenuBar>
 
-#include "app/cut/sheets_dialog.h"
 #include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
 #include "app/order/stack_edits.h"
@@ -28,6 +27,7 @@ void MainWindow::makeActions() {
   makeEditMenu();
   makeCupMenu();
   makeArtMenu();
+  makeSheetsMenu();
   makeViewMenu();
   QMenu* help = menuBar()->addMenu(tr("&Help"));
   add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
@@ -53,8 +53,6 @@ void MainWindow::makeFileMenu() {
                  [this] { askAndSavePiece(OutputKind::pdf); });
   saveAll_ = add(file, tr("Save every part of the order…"), QKeySequence(tr("Ctrl+Shift+E")),
                  [this] { askAndSaveAll(); });
-  cupActions_.push_back(add(file, tr("Lay the parts on s&heets…"), QKeySequence(tr("Ctrl+Shift+L")),
-                            [this] { SheetsDialog(order_, file_->folder(), this).exec(); }));
   file->addSeparator();
   add(file, tr("&Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
 }
@@ -108,6 +106,30 @@ void MainWindow::makeCupMenu() {
              [this] { order_.choose(order_.currentIndex() - 1); }));
   forCup(add(cupMenu_, tr("&Next cup"), QKeySequence(tr("Ctrl+PgDown")),
              [this] { order_.choose(order_.currentIndex() + 1); }));
+}
+
+void MainWindow::makeSheetsMenu() {
+  QMenu* menu = menuBar()->addMenu(tr("&Sheets"));
+  const auto sheets = [&](const QString& text, const char* key, const auto& act) {
+    cupActions_.push_back(add(menu, text, QKeySequence(QString::fromLatin1(key)), [this, act] {
+      goToStation(cut);
+      cut_->showSheets(true);
+      act(cut_->bench());
+    }));
+  };
+  sheets(tr("&Lay the parts on sheets"), "Ctrl+Shift+L", [](SheetsBench&) {});
+  sheets(tr("Search for denser, or &keep it"), "Ctrl+Shift+H",
+         [](SheetsBench& bench) { bench.searchOrKeep(); });
+  menu->addSeparator();
+  sheets(tr("&Cut this sheet"), "Ctrl+Shift+X", [](SheetsBench& bench) { bench.cutNow(); });
+  sheets(tr("&Save sheets…"), "Ctrl+Shift+P", [](SheetsBench& bench) { bench.askAndSave(); });
+  sheets(tr("&Take this sheet off the shelf"), "Ctrl+Shift+O",
+         [](SheetsBench& bench) { bench.bookSheet(); });
+  menu->addSeparator();
+  add(menu, tr("&Films on the shelf…"), QKeySequence(tr("Ctrl+Shift+F")),
+      [this] { cut_->bench().showFilms(); });
+  add(menu, tr("The c&utter…"), QKeySequence(tr("Ctrl+Shift+U")),
+      [this] { cut_->bench().showCutter(); });
 }
 
 void MainWindow::makeArtMenu() {

@@ -2,7 +2,9 @@
 #include "job/sheets.h"
 
 #include <algorithm>
-#include <map>
+#include <cmath>
+
+#include "sheet/offcut.h"
 
 namespace avrelt {
 namespace {
@@ -94,25 +96,97 @@ SheetChoices usualSheets(Unit unit) {
   return choices;
 }
 
+SheetSize FilmSheets::sizeOf(std::size_t sheet) const {
+  const UsedSheet& taken = arrangement.sheets[sheet];
+  const FilmPiece& piece = from[taken.film];
+  SheetSize size = piece.size;
+  if (piece.roll) size.tall = std::min(taken.reaches + size.margin, size.tall);
+  return size;
+}
+
 double FilmSheets::usedOfAll() const {
   double sum = 0;
   for (const double share : used) sum += share;
   return used.empty() ? 0 : sum / static_cast<double>(used.size());
 }
 
+std::optional<double> FilmSheets::price() const {
+  if (!film || film->pricePerM2 <= 0) return std::nullopt;
+  constexpr double perM2 = 1e6;
+  return filmTaken(arrangement, from).mm2() / perM2 * film->pricePerM2;
+}
+
 std::size_t SheetPlan::sheets() const {
   std::size_t sum = 0;
-  for (const FilmSheets& film : films) sum += film.arrangement.sheets;
+  for (const FilmSheets& film : films) sum += film.arrangement.sheets.size();
   return sum;
 }
 
-CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const SheetChoices& choices,
-                               const SheetsGoing& going) {
+namespace {
+
+/// What there is of a film, in the order it is used up.
+void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& choices) {
+  struct Ranked {
+    int rank;
+    double area;
+    FilmPiece piece;
+    long long key;
+  };
+  std::vector<Ranked> all;
+  for (const FilmStock& stock : shelf.stock) {
+    if (!film.film || stock.film != film.film->key || stock.count < 1 ||
+        !faultsOf(stock).empty()) {
+      continue;
+    }
+    FilmPiece piece;
+    piece.size = {stock.wide, stock.tall, choices.size.margin};
+    piece.count = static_cast<std::size_t>(stock.shape == StockShape::sheet ? stock.count : 1);
+    piece.roll = stock.shape == StockShape::roll;
+    if (stock.shape == StockShape::offcut) {
+      const double wide = stock.wide.mm();
+      const double tall = stock.tall.mm();
+      piece.outline = stock.outline;
+      if (piece.outline.empty()) {
+        piece.outline = {{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
+      }
+    }
+    const int rank = stock.shape == StockShape::offcut ? 0
+                     : stock.shape == StockShape::sheet ? 1
+                                                        : 2;
+    all.push_back({rank, stock.wide.mm() * stock.tall.mm(), std::move(piece), stock.key});
+  }
+  std::stable_sort(all.begin(), all.end(), [](const Ranked& a, const Ranked& b) {
+    return std::pair(a.rank, a.area) < std::pair(b.rank, b.area);
+  });
+  for (Ranked& one : all) {
+    film.from.push_back(std::move(one.piece));
+    film.stock.push_back(one.key);
+  }
+  film.from.push_back({choices.size, FilmPiece::many, false, {}});
+  film.stock.push_back(0);
+}
+
+void measure(FilmSheets& film) {
+  film.used.assign(film.arrangement.sheets.size(), 0);
+  for (const Laid& laid : film.arrangement.laid) {
+    const SheetSize size = film.sizeOf(laid.sheet);
+    const FilmPiece& piece = film.from[film.arrangement.sheets[laid.sheet].film];
+    const double area =
+        piece.outline.empty() ? size.wide.mm() * size.tall.mm() : signedArea(piece.outline);
+    film.used[laid.sheet] += signedArea(film.pieces()[laid.piece].shape) / area;
+  }
+}
+
+}  // namespace
+
+CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
+                               const SheetChoices& choices, const SheetsGoing& going) {
   Faults faults;
   check(choices, faults);
   if (!faults.empty()) return tl::unexpected(std::move(faults));
   SheetPlan sheets{plan, choices, {}};
-  std::map<std::pair<PartMaterial, std::string>, std::size_t> known;
+  std::map<FilmWanted, std::size_t> known;
+  std::vector<std::vector<Piece>> pieces;
   std::size_t all = 0;
   for (std::size_t i = 0; i < plan->cups.size(); ++i) {
     const CupPlan& cup = plan->cups[i];
@@ -121,31 +195,50 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Sh
         if (isCut(*cup.of, entry)) continue;
         for (const Part* part : entry.parts) {
           if (part->material == PartMaterial::paper) continue;
-          const auto [found, isNew] =
-              known.try_emplace({part->material, filmOf(cup, purpose.id, *part)}, known.size());
+          const FilmWanted wanted{part->material, filmOf(cup, purpose.id, *part)};
+          const auto [found, isNew] = known.try_emplace(wanted, known.size());
           if (isNew) {
-            sheets.films.push_back({found->first.first, found->first.second, {}, {}, {}, {}});
+            sheets.films.emplace_back().wanted = wanted;
+            pieces.emplace_back();
           }
-          FilmSheets& film = sheets.films[found->second];
-          film.parts.push_back({i, purpose.id, part});
-          film.pieces.push_back({shapeOf(*part), part->copies + part->spares, part->mayTurn});
+          sheets.films[found->second].parts.push_back(
+              {i, purpose.id, part, entry.parts.size() > 1});
+          pieces[found->second].push_back(
+              {shapeOf(*part), part->copies + part->spares, part->mayTurn});
           ++all;
         }
       }
     }
   }
   std::size_t done = 0;
-  const double sheetArea = choices.size.wide.mm() * choices.size.tall.mm();
-  for (FilmSheets& film : sheets.films) {
-    if (going && !going(done, all)) break;
-    film.arrangement = arrange(film.pieces, choices.size, choices.rules);
-    film.used.assign(film.arrangement.sheets, 0);
-    for (const Laid& laid : film.arrangement.laid) {
-      film.used[laid.sheet] += signedArea(film.pieces[laid.piece].shape) / sheetArea;
+  for (std::size_t i = 0; i < sheets.films.size(); ++i) {
+    FilmSheets& film = sheets.films[i];
+    const auto chosen = choices.films.find(film.wanted);
+    const ShelfFilm* of = chosen != choices.films.end()
+                         ? shelf.filmOf(chosen->second)
+                         : shelf.likeliest(film.wanted.kind, film.wanted.colour);
+    if (of != nullptr) film.film = *of;
+    if (film.film && film.film->keepsDirection) {
+      for (Piece& piece : pieces[i]) piece.mayTurn = MayTurn::no;
     }
+    takeStock(film, shelf, choices);
+    film.arranger =
+        std::make_shared<Arranger>(std::move(pieces[i]), film.from, choices.rules);
+    if (going && !going(done, all)) continue;
+    film.arrangement = (*film.arranger)();
+    film.attempts = 1;
+    measure(film);
     done += film.parts.size();
   }
   return sheets;
+}
+
+bool improve(FilmSheets& film, const Arrangement& kept) {
+  Arrangement tried = (*film.arranger)(film.attempts++, kept);
+  if (!isDenser(tried, film.arrangement, film.from)) return false;
+  film.arrangement = std::move(tried);
+  measure(film);
+  return true;
 }
 
 PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
@@ -160,6 +253,108 @@ PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
     set.parts.push_back(std::move(part));
   }
   return set;
+}
+
+Sentence nameOf(const SheetPlan& sheets, const SheetPart& part) {
+  const std::string& cup = sheets.plan->cups[part.cup].name;
+  if (!part.part->name.pattern.empty()) return {"%1: %2", {cup, Phrase(part.part->name)}};
+  const Sentence title = titleOf(PartEntry{part.purpose, part.part->of, {part.part}});
+  if (!part.several) return {"%1: %2", {cup, Phrase(title)}};
+  return {"%1: %2 (%3)", {cup, Phrase(title), part.part->id}};
+}
+
+PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet) {
+  PartSet set = onSheet(film, sheet);
+  std::size_t next = 0;
+  for (const Laid& laid : film.arrangement.laid) {
+    if (laid.sheet != sheet) continue;
+    Part& part = set.parts[next++];
+    const Polygon shape = shapeAt(film.pieces()[laid.piece], laid);
+    const Box box = boundsOf(shape);
+    const Sentence name = nameOf(sheets, film.parts[laid.piece]);
+    const auto letters = static_cast<double>(inWords(name, Unit::mm).size());
+    // As large as goes across it, and can be read.
+    constexpr double letterWidth = 0.6;
+    const double height = std::clamp(box.width() / letters / letterWidth, 1.2, 3.5);
+    part.letterings.push_back({centroidOf(shape), Length::mm(height), {}, name});
+  }
+  const SheetSize size = film.sizeOf(sheet);
+  const double wide = size.wide.mm();
+  const double tall = size.tall.mm();
+  Part edge;
+  edge.id = "sheet";
+  const Path frame{{0, 0}, {{{wide, 0}, 0}, {{wide, tall}, 0}, {{0, tall}, 0}, {{0, 0}, 0}}};
+  edge.outline = frame;
+  set.parts.push_back(std::move(edge));
+  return set;
+}
+
+std::optional<Box> offcutOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet) {
+  std::vector<Polygon> shapes;
+  for (const Laid& laid : film.arrangement.laid) {
+    if (laid.sheet == sheet) shapes.push_back(shapeAt(film.pieces()[laid.piece], laid));
+  }
+  const UsedSheet& used = film.arrangement.sheets[sheet];
+  return largestOffcut(shapes, film.from[used.film], used.reaches, sheets.choices.rules.gap,
+                       Length::mm(50));
+}
+
+bool mayLie(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid, const Laid& to) {
+  const FilmPiece& piece = film.from[film.arrangement.sheets[to.sheet].film];
+  const Polygon shape = shapeAt(film.pieces()[to.piece], to);
+  const Box box = boundsOf(shape);
+  const double margin = piece.size.margin.mm() - 1e-6;
+  if (box.low.x < margin || box.low.y < margin || box.high.x > piece.size.wide.mm() - margin ||
+      box.high.y > piece.size.tall.mm() - margin) {
+    return false;
+  }
+  if (!piece.outline.empty()) {
+    const Polygon usable =
+        offsetBy(piece.outline, piece.size.margin * -1 + Length::mm(0.001), Corners::round);
+    if (!(shape - usable).empty()) return false;
+  }
+  Arrangement two;
+  two.sheets.resize(1);
+  two.laid.push_back(to);
+  two.laid.back().sheet = 0;
+  const Length reach = sheets.choices.rules.gap;
+  for (const Laid& other : film.arrangement.laid) {
+    if (other.sheet != to.sheet || (other.piece == laid.piece && other.copy == laid.copy)) continue;
+    const Box there = boundsOf(shapeAt(film.pieces()[other.piece], other));
+    if (!there.grownBy(reach.mm()).meets(box)) continue;
+    two.laid.resize(1);
+    two.laid.push_back(other);
+    two.laid.back().sheet = 0;
+    if (leastBetween(film.pieces(), two) < reach) return false;
+  }
+  return true;
+}
+
+bool moveTo(const SheetPlan& sheets, FilmSheets& film, std::size_t laid, const Laid& to) {
+  Laid& one = film.arrangement.laid[laid];
+  if (to.sheet >= film.arrangement.sheets.size() || !mayLie(sheets, film, one, to)) return false;
+  one = to;
+  for (UsedSheet& sheet : film.arrangement.sheets) sheet.reaches = {};
+  for (const Laid& each : film.arrangement.laid) {
+    Length& reaches = film.arrangement.sheets[each.sheet].reaches;
+    const double top = boundsOf(shapeAt(film.pieces()[each.piece], each)).high.y;
+    reaches = std::max(reaches, Length::mm(top));
+  }
+  measure(film);
+  return true;
+}
+
+std::optional<Sentence> tooNear(const SheetPlan& sheets) {
+  for (const FilmSheets& film : sheets.films) {
+    const Length least = leastBetween(film.pieces(), film.arrangement);
+    if (least < sheets.choices.rules.gap) {
+      return Sentence{
+          "Two parts would lie %1 apart, nearer than %2. Nothing was written; arrange the "
+          "sheets again with a wider gap.",
+          {least, sheets.choices.rules.gap}};
+    }
+  }
+  return std::nullopt;
 }
 
 }  // namespace avrelt

@@ -2,19 +2,32 @@
 #pragma once
 
 #include <functional>
+#include <map>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
 #include "job/plan.h"
 #include "sheet/arrange.h"
+#include "sheet/film_shelf.h"
 
 namespace avrelt {
 
-/// What parts are laid on, the same for all films.
+/// What a part is cut from: a kind of film, and #RRGGBB where the colour is known and of matter.
+struct FilmWanted {
+  PartMaterial kind = PartMaterial::permanent;
+  std::string colour;
+
+  friend auto operator<=>(const FilmWanted&, const FilmWanted&) = default;
+};
+
+/// How parts are laid on sheets.
 struct SheetChoices {
-  SheetSize size;
+  SheetSize size;  ///< of plain sheets, for films the shelf has none of
   ArrangeRules rules;
+  /// The shelf's film for what is wanted, by its key, where it is not the likeliest; 0 for none.
+  std::map<FilmWanted, long long> films;
 };
 /// Sheets of 12 by 24 in, or 300 by 600 mm, a quarter of an inch or 6 mm of margin, 1/16 in or
 /// 1.5 mm from part to part: what plain sheets are cut to, common practice.
@@ -25,18 +38,28 @@ struct SheetPart {
   std::size_t cup = 0;
   std::string purpose;
   const Part* part = nullptr;  ///< of the plan
+  bool several = false;        ///< one of those that are made for the same thing
 };
 
 /// All that is cut from one film, across cups.
 struct FilmSheets {
-  PartMaterial material = PartMaterial::permanent;
-  std::string film;  ///< #RRGGBB; empty where its colour is not known or of no matter
+  FilmWanted wanted;
+  std::optional<ShelfFilm> film;  ///< the shelf's; plain sheets are assumed where it has none
   std::vector<SheetPart> parts;
-  std::vector<Piece> pieces;  ///< of each part
+  std::vector<FilmPiece> from;     ///< what there is to lay them on, offcuts first
+  std::vector<long long> stock;    ///< the shelf's keys of these; 0 for the plain sheets assumed
+  std::shared_ptr<Arranger> arranger;  ///< holds the pieces, of each part
+  long attempts = 0;
   Arrangement arrangement;
   std::vector<double> used;  ///< of each sheet, the share its parts cover
 
+  const std::vector<Piece>& pieces() const { return arranger->pieces(); }
+  /// As large as a sheet is; of a roll, what is cut off it.
+  SheetSize sizeOf(std::size_t sheet) const;
+  bool isPlain(std::size_t sheet) const { return stock[arrangement.sheets[sheet].film] == 0; }
   double usedOfAll() const;
+  /// By the shelf's price; nothing where it has none.
+  std::optional<double> price() const;
 };
 
 /// Every part of an order on sheets, film by film.
@@ -52,11 +75,35 @@ struct SheetPlan {
 using SheetsGoing = std::function<bool(std::size_t done, std::size_t all)>;
 
 /// Lays every part of every cup that is cut and is not ticked as cut, paper left out, each with its
-/// copies and spares. Faults name the choice: "sheet.wide", "sheet.gap".
-CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const SheetChoices& choices,
-                               const SheetsGoing& going = {});
+/// copies and spares. What the shelf has of a film is used, its offcuts first, the smallest first,
+/// then sheets, then rolls; what it has none of, or not enough, goes on plain sheets. Faults name
+/// the choice: "sheet.wide", "sheet.gap".
+CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
+                               const SheetChoices& choices, const SheetsGoing& going = {});
+
+/// Tries once more, each film in turn; whether that found something denser. What lies in `kept`
+/// stays where it lies.
+bool improve(FilmSheets& film, const Arrangement& kept = {});
 
 /// What lies on one sheet, each part where it lies, the sheet's lower left at 0.
 PartSet onSheet(const FilmSheets& film, std::size_t sheet);
+/// The same with what each part is called written on it, and the sheet's edge drawn.
+PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet);
+/// What a part is called among others: "Comet, zone A".
+Sentence nameOf(const SheetPlan& sheets, const SheetPart& part);
+/// The largest rectangle left of a sheet, at least 50 mm both ways and as far from parts as they
+/// are from each other.
+std::optional<Box> offcutOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet);
+
+/// Whether a part that is laid may lie there instead: on the film, and nowhere nearer to another
+/// than the gap. `laid` is one of the film's; `to` says where.
+bool mayLie(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid, const Laid& to);
+
+/// Lays one of a film's parts elsewhere, on another of its sheets if need be, where it may lie;
+/// whether it may.
+bool moveTo(const SheetPlan& sheets, FilmSheets& film, std::size_t laid, const Laid& to);
+
+/// Why two parts that are laid come too near, in words, before anything is saved or sent.
+std::optional<Sentence> tooNear(const SheetPlan& sheets);
 
 }  // namespace avrelt

@@ -3,16 +3,25 @@
 
 #include <algorithm>
 #include <cmath>
-#include <cstdint>
+#include <map>
 #include <numeric>
-#include <optional>
+#include <random>
+#include <tuple>
+#include <utility>
 
 #include "shape/edge_tree.h"
+#include "sheet/lattice.h"
+#include "sheet/room.h"
 
 namespace avrelt {
 namespace {
 
-constexpr int wordBits = 64;
+/// What drawing out rounds.
+constexpr Length tolerance = Length::mm(0.01);
+/// Fewer of one shape gain nothing from rows.
+constexpr int leastForRows = 8;
+constexpr std::size_t latticesTried = 24;
+constexpr std::size_t rowsKept = 64;
 
 Transform turning(Angle by) {
   const double c = std::cos(by.radians());
@@ -20,282 +29,405 @@ Transform turning(Angle by) {
   return {c, s, -s, c, 0, 0};
 }
 
-/// A run of cells in one row, the last beyond it.
-struct Run {
-  int from = 0;
-  int to = 0;
-};
-
-/// The cells a shape touches, from its lower left.
-struct Raster {
-  Point low;  ///< of the shape, at the lower left corner of its first cell
-  int wide = 0;
-  std::vector<std::vector<Run>> rows;
-};
-
-/// Every cell that some of the shape lies in: what of its inside crosses the row, and its edges.
-Raster rasterOf(const Polygon& shape, double cell) {
-  const Box box = boundsOf(shape);
-  Raster raster;
-  raster.low = box.low;
-  raster.wide = static_cast<int>(std::floor(box.width() / cell)) + 1;
-  const int tall = static_cast<int>(std::floor(box.height() / cell)) + 1;
-  raster.rows.resize(static_cast<std::size_t>(tall));
-  std::vector<std::vector<Run>> touched(static_cast<std::size_t>(tall));
-  const auto add = [&](int row, double left, double right) {
-    if (row < 0 || row >= tall) return;
-    const int from = std::clamp(static_cast<int>(std::floor(left / cell)), 0, raster.wide - 1);
-    const int to = std::clamp(static_cast<int>(std::floor(right / cell)), 0, raster.wide - 1);
-    touched[static_cast<std::size_t>(row)].push_back({from, to + 1});
-  };
-  for (const std::vector<Point>& outline : shape) {
-    for (std::size_t i = 0; i < outline.size(); ++i) {
-      Point a = outline[i] - box.low;
-      Point b = outline[(i + 1) % outline.size()] - box.low;
-      if (a.y > b.y) std::swap(a, b);
-      const int first = static_cast<int>(std::floor(a.y / cell));
-      const int last = static_cast<int>(std::floor(b.y / cell));
-      for (int row = first; row <= last; ++row) {
-        // What of the side lies between the row's edges.
-        const double bottom = std::max(a.y, row * cell);
-        const double top = std::min(b.y, (row + 1) * cell);
-        const double rise = b.y - a.y;
-        const auto at = [&](double y) {
-          return rise > 0 ? a.x + (b.x - a.x) * ((y - a.y) / rise) : a.x;
-        };
-        const double x = rise > 0 ? at(bottom) : a.x;
-        const double to = rise > 0 ? at(top) : b.x;
-        add(row, std::min(x, to), std::max(x, to));
-      }
-    }
-  }
-  // Between its edges, by one line along the middle of each row.
-  for (int row = 0; row < tall; ++row) {
-    const std::vector<double> cuts = cutsAt(shape, box.low.y + (row + 0.5) * cell);
-    for (std::size_t i = 0; i + 1 < cuts.size(); i += 2) {
-      add(row, cuts[i] - box.low.x, cuts[i + 1] - box.low.x);
-    }
-    std::vector<Run>& runs = touched[static_cast<std::size_t>(row)];
-    std::sort(runs.begin(), runs.end(), [](Run a, Run b) { return a.from < b.from; });
-    for (const Run& run : runs) {
-      std::vector<Run>& kept = raster.rows[static_cast<std::size_t>(row)];
-      if (!kept.empty() && run.from <= kept.back().to) {
-        kept.back().to = std::max(kept.back().to, run.to);
-      } else {
-        kept.push_back(run);
-      }
-    }
-  }
-  return raster;
-}
-
-/// Which cells of a sheet are taken.
-class Room {
- public:
-  Room(int wide, int tall)
-      : wide_(wide),
-        tall_(tall),
-        words_(static_cast<std::size_t>((wide + wordBits - 1) / wordBits + 1)),
-        taken_(static_cast<std::size_t>(tall) * words_, 0) {}
-
-  /// The lowest place from a row on where it has room, and the leftmost in that row.
-  std::optional<std::pair<int, int>> placeFor(const Raster& raster, int fromRow) const {
-    const int last = tall_ - static_cast<int>(raster.rows.size());
-    const int right = wide_ - raster.wide;
-    if (right < 0) return std::nullopt;
-    std::vector<std::uint64_t> barred(words_);
-    std::vector<std::uint64_t> swept(words_);
-    for (int row = fromRow; row <= last; ++row) {
-      std::fill(barred.begin(), barred.end(), 0);
-      for (std::size_t r = 0; r < raster.rows.size(); ++r) {
-        const std::uint64_t* taken = &taken_[(static_cast<std::size_t>(row) + r) * words_];
-        for (const Run& run : raster.rows[r]) bar(taken, run, swept, barred);
-        if (allBarred(barred, right)) break;
-      }
-      if (const std::optional<int> column = firstFree(barred, right)) return {{row, *column}};
-    }
-    return std::nullopt;
-  }
-
-  void take(const Raster& raster, int row, int column) {
-    for (std::size_t r = 0; r < raster.rows.size(); ++r) {
-      std::uint64_t* taken = &taken_[(static_cast<std::size_t>(row) + r) * words_];
-      for (const Run& run : raster.rows[r]) {
-        for (int x = column + run.from; x < column + run.to; ++x) {
-          taken[x / wordBits] |= std::uint64_t{1} << (x % wordBits);
-        }
-      }
-    }
-  }
-
- private:
-  /// Adds `from` moved so many cells to the left to `to`.
-  void addMoved(const std::uint64_t* from, int by, std::uint64_t* to) const {
-    const auto whole = static_cast<std::size_t>(by / wordBits);
-    const int rest = by % wordBits;
-    for (std::size_t i = 0; i + whole < words_; ++i) {
-      std::uint64_t word = from[i + whole] >> rest;
-      if (rest > 0 && i + whole + 1 < words_) word |= from[i + whole + 1] << (wordBits - rest);
-      to[i] |= word;
-    }
-  }
-
-  /// Columns at which any cell of the run would lie on a taken one: the taken cells swept to the
-  /// left over the run, by doubling.
-  void bar(const std::uint64_t* taken, Run run, std::vector<std::uint64_t>& swept,
-           std::vector<std::uint64_t>& barred) const {
-    if (std::all_of(taken, taken + words_, [](std::uint64_t word) { return word == 0; })) return;
-    std::copy(taken, taken + words_, swept.begin());
-    const int length = run.to - run.from;
-    int covered = 1;
-    while (covered < length) {
-      const int by = std::min(covered, length - covered);
-      // In place, from the left: what is read lies to the right of what is written.
-      addMoved(swept.data(), by, swept.data());
-      covered += by;
-    }
-    addMoved(swept.data(), run.from, barred.data());
-  }
-
-  static std::uint64_t upTo(int bits) {
-    return bits >= wordBits ? ~std::uint64_t{0} : (std::uint64_t{1} << bits) - 1;
-  }
-  static bool allBarred(const std::vector<std::uint64_t>& barred, int right) {
-    return !firstFree(barred, right);
-  }
-  static std::optional<int> firstFree(const std::vector<std::uint64_t>& barred, int right) {
-    for (int from = 0; from <= right; from += wordBits) {
-      const std::uint64_t free =
-          ~barred[static_cast<std::size_t>(from / wordBits)] & upTo(right + 1 - from);
-      if (free != 0) return from + __builtin_ctzll(free);
-    }
-    return std::nullopt;
-  }
-
-  int wide_;
-  int tall_;
-  std::size_t words_;
-  std::vector<std::uint64_t> taken_;
-};
-
-/// One way a piece may be turned.
-struct Turned {
-  Angle turn;
-  Raster raster;
-  std::vector<int> from;  ///< the row below which each sheet has no room for it
-};
-
-std::vector<Angle> turnsOf(MayTurn mayTurn, int turns) {
+std::vector<Angle> turnsOf(MayTurn mayTurn, int turns, Angle from) {
   if (mayTurn == MayTurn::no) return {Angle()};
   if (mayTurn == MayTurn::half) return {Angle(), Angle::halfTurn()};
   std::vector<Angle> all;
   for (int i = 0; i < std::max(turns, 1); ++i) {
-    all.push_back(Angle::turn() * (static_cast<double>(i) / std::max(turns, 1)));
+    all.push_back(from + Angle::turn() * (static_cast<double>(i) / std::max(turns, 1)));
   }
   return all;
 }
 
-class Arranging {
+/// Numbers from 0 to 1, the same everywhere.
+class Chance {
  public:
-  Arranging(const std::vector<Piece>& pieces, const SheetSize& sheet, const ArrangeRules& rules)
-      : pieces_(pieces), sheet_(sheet), rules_(rules) {
-    // Pieces drawn out by half the gap may reach that far into the margin.
-    const double cell = rules.raster.mm();
-    wide_ = cells(sheet.wide);
-    tall_ = cells(sheet.tall);
-    if (wide_ < 1 || tall_ < 1 || cell <= 0) wide_ = tall_ = 0;
-  }
+  explicit Chance(long seed) : engine_(static_cast<std::uint32_t>(seed)) {}
+  double operator()() { return static_cast<double>(engine_()) / 4294967296.0; }
 
-  Arrangement operator()() {
-    std::vector<std::size_t> order(pieces_.size());
-    std::iota(order.begin(), order.end(), std::size_t{0});
-    std::vector<double> areas;
+ private:
+  std::mt19937 engine_;
+};
+
+}  // namespace
+
+class Arranger::Work {
+ public:
+  Work(std::vector<Piece> pieces, std::vector<FilmPiece> films, const ArrangeRules& rules)
+      : pieces_(std::move(pieces)), films_(std::move(films)), rules_(rules) {
     for (const Piece& piece : pieces_) {
+      grown_.push_back(offsetBy(piece.shape, rules_.gap / 2 + tolerance, Corners::round));
       // With its openings, which what is smaller may lie in; a long thin one finds its room first.
       double area = 0;
       for (const std::vector<Point>& outline : piece.shape) {
         area += std::max(0.0, signedArea(outline));
       }
       const Box box = boundsOf(piece.shape);
-      areas.push_back(std::max(area, std::max(box.width(), box.height()) * 10));
+      areas_.push_back(std::max(area, std::max(box.width(), box.height()) * 10));
+    }
+    lattices_.resize(pieces_.size());
+  }
+
+  Arrangement run(long attempt, const Arrangement& kept);
+
+  const std::vector<Piece>& pieces() const { return pieces_; }
+  const std::vector<FilmPiece>& films() const { return films_; }
+
+ private:
+  /// A sheet in the making.
+  struct Sheet {
+    std::size_t film = 0;
+    Room room;
+    bool used = false;
+  };
+  /// One way a piece may be turned.
+  struct Turned {
+    Angle turn;
+    Raster raster;
+    std::vector<int> from;  ///< the row below which each sheet has no room for it
+  };
+
+  class Run;
+
+  double cell() const { return rules_.raster.mm(); }
+  /// Pieces drawn out by half the gap may reach that far into the margin.
+  double inset(std::size_t film) const {
+    return (films_[film].size.margin - rules_.gap / 2).mm();
+  }
+  double free(std::size_t film, Length side) const {
+    return (side - films_[film].size.margin * 2 + rules_.gap).mm();
+  }
+  int cells(std::size_t film, Length side) const {
+    return std::max(0, static_cast<int>(std::floor(free(film, side) / cell() + 1e-9)));
+  }
+
+  Room emptyRoom(std::size_t film) {
+    const FilmPiece& piece = films_[film];
+    Room room(cells(film, piece.size.wide), cells(film, piece.size.tall));
+    if (piece.outline.empty()) return room;
+    // What is not film, or its margin, is taken.
+    const double wide = piece.size.wide.mm();
+    const double tall = piece.size.tall.mm();
+    const Polygon all{{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
+    const Length in = piece.size.margin - rules_.gap / 2;
+    const Polygon usable = offsetBy(piece.outline, in * -1 - tolerance, Corners::round);
+    const double low = inset(film);
+    const Polygon outside = movedBy(mapped(all, {1.2, 0, 0, 1.2, -0.1 * wide, -0.1 * tall}) - usable,
+                                    Point{-low, -low});
+    const Point origin{std::floor(boundsOf(outside).low.x / cell()) * cell(),
+                       std::floor(boundsOf(outside).low.y / cell()) * cell()};
+    room.take(rasterOf(outside, cell(), origin), static_cast<int>(std::lround(origin.y / cell())),
+              static_cast<int>(std::lround(origin.x / cell())));
+    return room;
+  }
+
+  /// Takes what a piece covers anywhere on a sheet.
+  void takeAt(Room& room, std::size_t film, std::size_t piece, Angle turn, Point at) const {
+    const Point corner{inset(film), inset(film)};
+    const Polygon shape = movedBy(mapped(grown_[piece], turning(turn)), at - corner);
+    const Point low = boundsOf(shape).low;
+    const auto column = static_cast<int>(std::floor(low.x / cell()));
+    const auto row = static_cast<int>(std::floor(low.y / cell()));
+    room.take(rasterOf(shape, cell(), {column * cell(), row * cell()}), row, column);
+  }
+
+  const std::vector<Lattice>& latticesOf(std::size_t piece) {
+    std::unique_ptr<std::vector<Lattice>>& made = lattices_[piece];
+    if (!made) {
+      const auto outer = std::max_element(
+          grown_[piece].begin(), grown_[piece].end(),
+          [](const auto& a, const auto& b) { return signedArea(a) < signedArea(b); });
+      made = std::make_unique<std::vector<Lattice>>();
+      // One outline round all of it; several that keep their places are no rows' work.
+      const auto outlines = std::count_if(grown_[piece].begin(), grown_[piece].end(),
+                                          [](const auto& one) { return signedArea(one) > 0; });
+      if (outlines == 1) {
+        *made = denseLattices(simplified(*outer, tolerance / 2), latticesTried);
+      }
+    }
+    return *made;
+  }
+
+  /// Places of lattices on an empty sheet, as `Laid` has them, the fullest first.
+  const std::vector<std::vector<LatticePlace>>& rowsOn(std::size_t piece, std::size_t film,
+                                                       std::size_t wanted) {
+    const auto [found, isNew] = rows_.try_emplace({piece, film, wanted});
+    if (isNew && !latticesOf(piece).empty()) {
+      const auto outer = std::max_element(
+          grown_[piece].begin(), grown_[piece].end(),
+          [](const auto& a, const auto& b) { return signedArea(a) < signedArea(b); });
+      const SheetSize& size = films_[film].size;
+      found->second = latticesOn(*outer, latticesOf(piece), free(film, size.wide),
+                                 free(film, size.tall), pieces_[piece].mayTurn, wanted, rowsKept);
+      for (std::vector<LatticePlace>& places : found->second) {
+        for (LatticePlace& place : places) place.at = place.at + Point{inset(film), inset(film)};
+      }
+    }
+    return found->second;
+  }
+
+  std::vector<Piece> pieces_;
+  std::vector<FilmPiece> films_;
+  ArrangeRules rules_;
+  std::vector<Polygon> grown_;
+  std::vector<double> areas_;
+  std::vector<std::unique_ptr<std::vector<Lattice>>> lattices_;
+  std::map<std::tuple<std::size_t, std::size_t, std::size_t>, std::vector<std::vector<LatticePlace>>>
+      rows_;
+};
+
+/// One attempt.
+class Arranger::Work::Run {
+ public:
+  Run(Work& work, long attempt)
+      : work_(work), pieces_(work.pieces_), attempt_(attempt), chance_(attempt) {}
+
+  Arrangement operator()(const Arrangement& kept) {
+    left_.assign(work_.films_.size(), 0);
+    for (std::size_t i = 0; i < left_.size(); ++i) left_[i] = work_.films_[i].count;
+    std::vector<std::vector<bool>> done(pieces_.size());
+    for (const UsedSheet& sheet : kept.sheets) open(sheet.film);
+    for (const Laid& laid : kept.laid) {
+      Sheet& sheet = sheets_[laid.sheet];
+      work_.takeAt(sheet.room, sheet.film, laid.piece, laid.turn, laid.at);
+      sheet.used = true;
+      made_.laid.push_back(laid);
+      std::vector<bool>& copies = done[laid.piece];
+      copies.resize(static_cast<std::size_t>(std::max(pieces_[laid.piece].copies, laid.copy + 1)));
+      copies[static_cast<std::size_t>(laid.copy)] = true;
+    }
+
+    std::vector<std::size_t> order(pieces_.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    std::vector<double> weights = work_.areas_;
+    if (attempt_ > 0) {
+      // A little out of order, the more the later.
+      const double most = 0.2 + 0.1 * static_cast<double>(attempt_ % 8);
+      for (double& weight : weights) weight *= std::exp(most * (2 * chance_() - 1));
+      turnedBy_ = Angle::turn() * chance_();
+      byLowest_ = attempt_ % 2 == 1;
     }
     std::stable_sort(order.begin(), order.end(),
-                     [&](std::size_t a, std::size_t b) { return areas[a] > areas[b]; });
-    for (const std::size_t i : order) lay(i);
-    arrangement_.sheets = rooms_.size();
-    return std::move(arrangement_);
+                     [&](std::size_t a, std::size_t b) { return weights[a] > weights[b]; });
+    for (const std::size_t i : order) {
+      std::vector<int> copies;
+      for (int copy = 0; copy < pieces_[i].copies; ++copy) {
+        const auto at = static_cast<std::size_t>(copy);
+        if (at >= done[i].size() || !done[i][at]) copies.push_back(copy);
+      }
+      lay(i, copies);
+    }
+    finish();
+    return std::move(made_);
   }
 
  private:
-  int cells(Length side) const {
-    const double free = (side - sheet_.margin * 2 + rules_.gap).mm();
-    return static_cast<int>(std::floor(free / rules_.raster.mm() + 1e-9));
+  bool open(std::size_t film) {
+    if (left_[film] == 0 || sheets_.size() >= work_.rules_.mostSheets) return false;
+    --left_[film];
+    sheets_.push_back({film, work_.emptyRoom(film), false});
+    return true;
   }
 
-  void lay(std::size_t index) {
+  void lay(std::size_t index, const std::vector<int>& copies) {
     const Piece& piece = pieces_[index];
-    if (piece.shape.empty() || piece.copies < 1) return;
+    if (piece.shape.empty() || copies.empty()) return;
     std::vector<Turned> ways;
-    const Polygon grown = offsetBy(piece.shape, rules_.gap / 2 + tolerance, Corners::round);
-    for (const Angle turn : turnsOf(piece.mayTurn, rules_.turns)) {
-      Turned way{turn, rasterOf(mapped(grown, turning(turn)), rules_.raster.mm()), {}};
-      if (way.raster.wide <= wide_ && static_cast<int>(way.raster.rows.size()) <= tall_) {
-        ways.push_back(std::move(way));
+    for (const Angle turn : turnsOf(piece.mayTurn, work_.rules_.turns, turnedBy_)) {
+      ways.push_back(
+          {turn, rasterOf(mapped(work_.grown_[index], turning(turn)), work_.cell()), {}});
+    }
+    std::size_t next = 0;
+    while (next < copies.size() && putOnOpen(index, copies[next], ways)) ++next;
+    bool fits = next > 0;
+    for (std::size_t film = 0; film < work_.films_.size() && next < copies.size(); ++film) {
+      if (!fitsOn(film, ways)) continue;
+      fits = true;
+      while (next < copies.size() && open(film)) {
+        const std::size_t before = next;
+        next += fill(sheets_.size() - 1, index, copies, next, ways);
+        if (next > before) continue;
+        // It has no room on even an empty one, an offcut with too narrow arms.
+        break;
       }
     }
-    if (ways.empty()) {
-      arrangement_.notLaid.push_back({NotLaid::Why::tooLarge, index, piece.copies});
-      return;
-    }
-    for (int copy = 0; copy < piece.copies; ++copy) {
-      if (put(index, copy, ways)) continue;
-      arrangement_.notLaid.push_back({NotLaid::Why::tooMany, index, piece.copies - copy});
-      return;
-    }
+    if (next == copies.size()) return;
+    made_.notLaid.push_back({fits ? NotLaid::Why::tooMany : NotLaid::Why::tooLarge, index,
+                             static_cast<int>(copies.size() - next)});
   }
 
-  bool put(std::size_t index, int copy, std::vector<Turned>& ways) {
-    for (std::size_t sheet = 0; sheet < rules_.mostSheets; ++sheet) {
-      if (sheet == rooms_.size()) rooms_.emplace_back(wide_, tall_);
-      const Turned* best = nullptr;
-      std::pair<int, int> at;
-      int top = 0;
-      for (Turned& way : ways) {
-        way.from.resize(std::max(way.from.size(), sheet + 1), 0);
-        const auto found = rooms_[sheet].placeFor(way.raster, way.from[sheet]);
-        way.from[sheet] = found ? found->first : tall_;
-        if (!found) continue;
-        const int reaches = found->first + static_cast<int>(way.raster.rows.size());
-        if (best != nullptr &&
-            std::make_pair(reaches, found->second) >= std::make_pair(top, at.second)) {
-          continue;
-        }
-        best = &way;
-        at = *found;
-        top = reaches;
-      }
-      if (best == nullptr) continue;
-      rooms_[sheet].take(best->raster, at.first, at.second);
-      const double cell = rules_.raster.mm();
-      const double inset = (sheet_.margin - rules_.gap / 2).mm();
-      const Point corner{inset + at.second * cell, inset + at.first * cell};
-      arrangement_.laid.push_back({index, copy, sheet, best->turn, corner - best->raster.low});
-      return true;
+  bool fitsOn(std::size_t film, const std::vector<Turned>& ways) const {
+    const SheetSize& size = work_.films_[film].size;
+    const int wide = work_.cells(film, size.wide);
+    const int tall = work_.cells(film, size.tall);
+    return std::any_of(ways.begin(), ways.end(), [&](const Turned& way) {
+      return way.raster.wide <= wide && static_cast<int>(way.raster.rows.size()) <= tall;
+    });
+  }
+
+  /// As many copies as go on an empty sheet, one by one or in rows first, whichever is more or ends
+  /// lower; how many.
+  std::size_t fill(std::size_t at, std::size_t index, const std::vector<int>& copies,
+                   std::size_t next, std::vector<Turned>& ways) {
+    const std::size_t wanted = copies.size() - next;
+    const std::size_t marked = made_.laid.size();
+    const Room empty = sheets_[at].room;
+    std::size_t plain = 0;
+    while (plain < wanted && putOn(at, index, copies[next + plain], ways)) ++plain;
+    const std::size_t film = sheets_[at].film;
+    if (!work_.rules_.lattices || static_cast<int>(wanted) < leastForRows || plain < 4 ||
+        !work_.films_[film].outline.empty()) {
+      return plain;
+    }
+    // As many as a sheet holds of them; fewer where it is the last.
+    const std::size_t asked = plain < wanted || attempt_ > 0 ? FilmPiece::many : wanted;
+    const std::vector<std::vector<LatticePlace>>& all = work_.rowsOn(index, film, asked);
+    if (all.empty()) return plain;
+    // One after the other: a looser one may leave more at its edges.
+    const std::vector<LatticePlace>& places = all[static_cast<std::size_t>(attempt_) % all.size()];
+    const int plainTop = sheets_[at].room.top();
+    std::vector<Laid> byOne(made_.laid.begin() + static_cast<std::ptrdiff_t>(marked),
+                            made_.laid.end());
+    Room plainRoom = std::exchange(sheets_[at].room, empty);
+    made_.laid.resize(marked);
+    for (Turned& way : ways) way.from[at] = 0;
+    std::size_t rows = 0;
+    for (const LatticePlace& place : places) {
+      if (rows == wanted) break;
+      work_.takeAt(sheets_[at].room, film, index, place.turn, place.at);
+      made_.laid.push_back({index, copies[next + rows], at, place.turn, place.at});
+      ++rows;
+    }
+    while (rows < wanted && putOn(at, index, copies[next + rows], ways)) ++rows;
+    if (rows > plain || (rows == plain && sheets_[at].room.top() < plainTop)) return rows;
+    sheets_[at].room = std::move(plainRoom);
+    made_.laid.resize(marked);
+    made_.laid.insert(made_.laid.end(), byOne.begin(), byOne.end());
+    for (Turned& way : ways) way.from[at] = 0;
+    return plain;
+  }
+
+  bool putOnOpen(std::size_t index, int copy, std::vector<Turned>& ways) {
+    for (std::size_t sheet = 0; sheet < sheets_.size(); ++sheet) {
+      if (putOn(sheet, index, copy, ways)) return true;
     }
     return false;
   }
 
-  /// What drawing out rounds.
-  static constexpr Length tolerance = Length::mm(0.01);
+  bool putOn(std::size_t at, std::size_t index, int copy, std::vector<Turned>& ways) {
+    Sheet& sheet = sheets_[at];
+    const Turned* best = nullptr;
+    std::pair<int, int> place;
+    int height = 0;
+    const SheetSize& size = work_.films_[sheet.film].size;
+    const int tall = work_.cells(sheet.film, size.tall);
+    for (Turned& way : ways) {
+      way.from.resize(std::max(way.from.size(), at + 1), 0);
+      const auto found = sheet.room.placeFor(way.raster, way.from[at]);
+      way.from[at] = found ? found->first : tall;
+      if (!found) continue;
+      const int reaches =
+          byLowest_ ? found->first : found->first + static_cast<int>(way.raster.rows.size());
+      if (best != nullptr &&
+          std::make_pair(reaches, found->second) >= std::make_pair(height, place.second)) {
+        continue;
+      }
+      best = &way;
+      place = *found;
+      height = reaches;
+    }
+    if (best == nullptr) return false;
+    sheet.room.take(best->raster, place.first, place.second);
+    sheet.used = true;
+    const double inset = work_.inset(sheet.film);
+    const Point corner{inset + place.second * work_.cell(), inset + place.first * work_.cell()};
+    made_.laid.push_back({index, copy, at, best->turn, corner - best->raster.low});
+    return true;
+  }
 
+  /// Sheets nothing lies on are left out, and the others numbered.
+  void finish() {
+    std::vector<Length> reaches(sheets_.size());
+    std::vector<bool> used(sheets_.size(), false);
+    for (const Laid& laid : made_.laid) {
+      const double top = boundsOf(shapeAt(pieces_[laid.piece], laid)).high.y;
+      reaches[laid.sheet] = std::max(reaches[laid.sheet], Length::mm(top));
+      used[laid.sheet] = true;
+    }
+    std::vector<std::size_t> numbers(sheets_.size());
+    for (std::size_t i = 0; i < sheets_.size(); ++i) {
+      numbers[i] = made_.sheets.size();
+      if (used[i]) made_.sheets.push_back({sheets_[i].film, reaches[i]});
+    }
+    for (Laid& laid : made_.laid) laid.sheet = numbers[laid.sheet];
+  }
+
+  Work& work_;
   const std::vector<Piece>& pieces_;
-  const SheetSize& sheet_;
-  const ArrangeRules& rules_;
-  int wide_ = 0;
-  int tall_ = 0;
-  std::vector<Room> rooms_;
-  Arrangement arrangement_;
+  long attempt_;
+  Chance chance_;
+  Angle turnedBy_;
+  bool byLowest_ = false;
+  std::vector<std::size_t> left_;
+  std::vector<Sheet> sheets_;
+  Arrangement made_;
 };
+
+Arrangement Arranger::Work::run(long attempt, const Arrangement& kept) {
+  return Run(*this, attempt)(kept);
+}
+
+Arranger::Arranger(std::vector<Piece> pieces, std::vector<FilmPiece> films,
+                   const ArrangeRules& rules)
+    : work_(std::make_unique<Work>(std::move(pieces), std::move(films), rules)) {}
+Arranger::Arranger(Arranger&&) noexcept = default;
+Arranger& Arranger::operator=(Arranger&&) noexcept = default;
+Arranger::~Arranger() = default;
+
+Arrangement Arranger::operator()(long attempt, const Arrangement& kept) {
+  return work_->run(attempt, kept);
+}
+const std::vector<Piece>& Arranger::pieces() const {
+  return work_->pieces();
+}
+const std::vector<FilmPiece>& Arranger::films() const {
+  return work_->films();
+}
+
+Arrangement arrange(const std::vector<Piece>& pieces, const SheetSize& sheet,
+                    const ArrangeRules& rules) {
+  return Arranger(pieces, {{sheet, FilmPiece::many, false, {}}}, rules)();
+}
+
+Area filmTaken(const Arrangement& arrangement, const std::vector<FilmPiece>& films) {
+  double sum = 0;
+  for (const UsedSheet& sheet : arrangement.sheets) {
+    const FilmPiece& film = films[sheet.film];
+    if (!film.outline.empty()) continue;
+    const Length tall =
+        film.roll ? std::min(sheet.reaches + film.size.margin, film.size.tall) : film.size.tall;
+    sum += film.size.wide.mm() * tall.mm();
+  }
+  return Area::mm2(sum);
+}
+
+bool isDenser(const Arrangement& a, const Arrangement& b, const std::vector<FilmPiece>& films) {
+  const auto left = [](const Arrangement& one) {
+    int copies = 0;
+    for (const NotLaid& not_ : one.notLaid) copies += not_.copies;
+    return copies;
+  };
+  if (left(a) != left(b)) return left(a) < left(b);
+  const double hair = 1e-6;
+  const double by = filmTaken(a, films).mm2() - filmTaken(b, films).mm2();
+  if (std::abs(by) > hair) return by < 0;
+  const auto last = [](const Arrangement& one) {
+    return one.sheets.empty() ? 0 : one.sheets.back().reaches.mm();
+  };
+  return last(a) < last(b) - hair;
+}
+
+namespace {
 
 Path turnedBy(const Path& path, const Transform& turn) {
   // A stretch's bulge is its own, however it is turned.
@@ -309,18 +441,13 @@ Path turnedBy(const Path& path, const Transform& turn) {
 
 }  // namespace
 
-Arrangement arrange(const std::vector<Piece>& pieces, const SheetSize& sheet,
-                    const ArrangeRules& rules) {
-  return Arranging(pieces, sheet, rules)();
-}
-
 Polygon shapeAt(const Piece& piece, const Laid& laid) {
   return movedBy(mapped(piece.shape, turning(laid.turn)), laid.at);
 }
 
 Length leastBetween(const std::vector<Piece>& pieces, const Arrangement& arrangement) {
   Length least = Length::mm(1e7);
-  std::vector<std::vector<EdgeTree>> sheets(arrangement.sheets);
+  std::vector<std::vector<EdgeTree>> sheets(arrangement.sheets.size());
   for (const Laid& laid : arrangement.laid) {
     EdgeTree here(shapeAt(pieces[laid.piece], laid));
     for (const EdgeTree& other : sheets[laid.sheet]) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <memory>
 #include <vector>
 
 #include "shape/polygon.h"
@@ -20,6 +21,18 @@ struct SheetSize {
   Length wide;
   Length tall;
   Length margin;  ///< all round, where nothing lies
+
+  friend bool operator==(const SheetSize&, const SheetSize&) = default;
+};
+
+/// Film that pieces may be laid on: sheets alike, a roll, or an offcut.
+struct FilmPiece {
+  static constexpr std::size_t many = 1'000'000;
+
+  SheetSize size;        ///< of an offcut, what it lies in
+  std::size_t count = many;
+  bool roll = false;     ///< it costs only the length that is used
+  Polygon outline;       ///< of an offcut that is no rectangle, its lower left at 0
 };
 
 struct ArrangeRules {
@@ -27,6 +40,7 @@ struct ArrangeRules {
   Length raster = Length::mm(0.5);  ///< places are tried so finely
   int turns = 8;                    ///< of those that may turn freely
   std::size_t mostSheets = 200;
+  bool lattices = true;  ///< many of one shape are laid in rows where these are denser
 };
 
 /// Where one lies: turned to the left about its origin, then moved, the sheet's lower left at 0.
@@ -36,6 +50,8 @@ struct Laid {
   std::size_t sheet = 0;
   Angle turn;
   Point at;
+
+  friend bool operator==(const Laid&, const Laid&) = default;
 };
 
 /// One that lies nowhere.
@@ -45,19 +61,54 @@ struct NotLaid {
   int copies = 1;
 };
 
-struct Arrangement {
-  std::vector<Laid> laid;  ///< the largest first
-  std::vector<NotLaid> notLaid;
-  std::size_t sheets = 0;
+/// A sheet that something lies on.
+struct UsedSheet {
+  std::size_t film = 0;  ///< which of the film pieces
+  Length reaches;        ///< up to here, by what lies highest on it
 };
 
-/// Lays pieces on as few sheets as it finds room on, the largest first, each as low and then as far
-/// left as it goes, in whichever of its turns that is lowest.
+struct Arrangement {
+  std::vector<Laid> laid;
+  std::vector<NotLaid> notLaid;
+  std::vector<UsedSheet> sheets;
+};
+
+/// Lays pieces on as little film as it finds room on.
 ///
-/// Room is kept on a raster: a piece drawn out by half the gap takes every cell it touches, so no
-/// two come nearer than the gap, whatever the raster. The same pieces give the same arrangement.
+/// The largest first, each as low and then as far left as it goes, in whichever of its turns that
+/// is lowest, on the first film with room for it; many of one shape in rows, where more of them go
+/// on a sheet so. Room is kept on a raster: a piece drawn out by half the gap takes every cell it
+/// touches, so no two come nearer than the gap, whatever the raster. Other attempts go about it in
+/// another order. The same pieces, films and attempt give the same arrangement.
+class Arranger {
+ public:
+  /// `films` are used in their order.
+  Arranger(std::vector<Piece> pieces, std::vector<FilmPiece> films, const ArrangeRules& rules);
+  Arranger(Arranger&&) noexcept;
+  Arranger& operator=(Arranger&&) noexcept;
+  ~Arranger();
+
+  /// Attempt 0 is the plain one. What lies in `kept` stays on its sheets, which come first; the
+  /// others are laid round it.
+  Arrangement operator()(long attempt = 0, const Arrangement& kept = {});
+
+  const std::vector<Piece>& pieces() const;
+  const std::vector<FilmPiece>& films() const;
+
+ private:
+  class Work;
+  std::unique_ptr<Work> work_;
+};
+
+/// The plain attempt, on as many sheets of one size as it takes.
 Arrangement arrange(const std::vector<Piece>& pieces, const SheetSize& sheet,
                     const ArrangeRules& rules = {});
+
+/// Which is the better: lays more, then takes less film, a roll's by its length, offcuts for
+/// nothing, then ends lower on its last sheet.
+bool isDenser(const Arrangement& a, const Arrangement& b, const std::vector<FilmPiece>& films);
+/// The film an arrangement takes, as `isDenser` counts it.
+Area filmTaken(const Arrangement& arrangement, const std::vector<FilmPiece>& films);
 
 /// A piece's shape where it lies.
 Polygon shapeAt(const Piece& piece, const Laid& laid);

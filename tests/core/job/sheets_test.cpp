@@ -45,7 +45,7 @@ Document order() {
 SheetPlan sheetsFor(const Document& document, const SheetChoices& choices) {
   CheckedAll<Plan> plan = planDocument(document);
   REQUIRE(plan);
-  CheckedAll<SheetPlan> sheets = sheetsOf(std::make_shared<const Plan>(std::move(*plan)), choices);
+  CheckedAll<SheetPlan> sheets = sheetsOf(std::make_shared<const Plan>(std::move(*plan)), FilmShelf(), choices);
   REQUIRE(sheets);
   return std::move(*sheets);
 }
@@ -57,16 +57,16 @@ TEST_CASE("Every part that is cut lies on a sheet of its film, each copy and spa
   std::set<std::pair<PartMaterial, std::string>> films;
   std::map<std::string, int> laid;
   for (const FilmSheets& film : sheets.films) {
-    CHECK(films.insert({film.material, film.film}).second);
-    CHECK(film.material != PartMaterial::paper);
+    CHECK(films.insert({film.wanted.kind, film.wanted.colour}).second);
+    CHECK(film.wanted.kind != PartMaterial::paper);
     CHECK(film.arrangement.notLaid.empty());
-    CHECK(leastBetween(film.pieces, film.arrangement) >= sheets.choices.rules.gap);
+    CHECK(leastBetween(film.pieces(), film.arrangement) >= sheets.choices.rules.gap);
     for (const Laid& one : film.arrangement.laid) {
       const SheetPart& part = film.parts[one.piece];
       ++laid[std::to_string(part.cup) + part.purpose + part.part->id];
     }
     double used = 0;
-    for (std::size_t i = 0; i < film.arrangement.sheets; ++i) {
+    for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
       CHECK(film.used[i] > 0);
       CHECK(film.used[i] < 1);
       used += film.used[i];
@@ -79,7 +79,7 @@ TEST_CASE("Every part that is cut lies on a sheet of its film, each copy and spa
       }
       CHECK(area == Approx(film.used[i] * 300 * 600).epsilon(1e-3));
     }
-    CHECK(film.usedOfAll() == Approx(used / static_cast<double>(film.arrangement.sheets)));
+    CHECK(film.usedOfAll() == Approx(used / static_cast<double>(film.arrangement.sheets.size())));
   }
   // Films of two zones in two colours, decals in theirs, a stencil.
   CHECK(films.contains({PartMaterial::permanent, "#112233"}));
@@ -115,7 +115,7 @@ TEST_CASE("Sheets that cannot be are refused in words, and what fits none is tol
   REQUIRE(plan);
   const auto shared = std::make_shared<const Plan>(std::move(*plan));
   const auto fieldOf = [&](const SheetChoices& choices) {
-    const CheckedAll<SheetPlan> none = sheetsOf(shared, choices);
+    const CheckedAll<SheetPlan> none = sheetsOf(shared, FilmShelf(), choices);
     REQUIRE_FALSE(none);
     return none.error().front().field;
   };
@@ -130,14 +130,14 @@ TEST_CASE("Sheets that cannot be are refused in words, and what fits none is tol
   CHECK(fieldOf(choices) == "sheet.gap");
   choices = usualSheets(Unit::mm);
   choices.size.wide = choices.size.tall = Length::mm(60);
-  const CheckedAll<SheetPlan> small = sheetsOf(shared, choices);
+  const CheckedAll<SheetPlan> small = sheetsOf(shared, FilmShelf(), choices);
   REQUIRE(small);
   std::size_t left = 0;
   for (const FilmSheets& film : small->films) left += film.arrangement.notLaid.size();
   CHECK(left >= 2);
   // Stopped at once, nothing is laid.
   const CheckedAll<SheetPlan> stopped =
-      sheetsOf(shared, usualSheets(Unit::inch), [](std::size_t, std::size_t) { return false; });
+      sheetsOf(shared, FilmShelf(), usualSheets(Unit::inch), [](std::size_t, std::size_t) { return false; });
   REQUIRE(stopped);
   CHECK(stopped->sheets() == 0);
 }

@@ -1,0 +1,515 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/cut/sheets_bench.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/cut/cutter_dialog.h"
+#include "app/fields/beside.h"
+#include "app/fields/card.h"
+#include "app/fields/list_lines.h"
+#include "app/fields/scrolled.h"
+#include "app/order/phrases.h"
+#include "app/shelf/films_dialog.h"
+#include "app/window/theme.h"
+#include "files/plotter_file.h"
+#include "files/read_fault.h"
+#include "measure/colour.h"
+#include "sheet/cut_proof.h"
+
+namespace avrelt {
+
+SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> folder,
+                         std::function<QString()> name, QWidget* parent)
+    : QWidget(parent),
+      order_(order),
+      shelf_(shelf),
+      folder_(std::move(folder)),
+      name_(std::move(name)),
+      work_(order, shelf) {
+  canvas_ = new SheetsCanvas(work_, order);
+  QHBoxLayout* row = makeDrawer(this);
+  row->addWidget(filmsCard(), 34);
+  row->addWidget(partsCard(), 38);
+  row->addWidget(cutCard(), 28);
+  connect(&work_, &SheetsWork::changed, this, &SheetsBench::refresh);
+  connect(&work_, &SheetsWork::progressed, this, &SheetsBench::refreshSearch);
+  connect(canvas_, &SheetsCanvas::said, this, &SheetsBench::said);
+  connect(canvas_, &SheetsCanvas::chosenNow, this, [this] {
+    const auto laid = canvas_->chosen();
+    std::size_t sheet = 0;
+    const FilmSheets* film = inHand(sheet);
+    if (!laid || film == nullptr || *laid >= film->arrangement.laid.size()) return;
+    const auto found = std::find(partRows_.begin(), partRows_.end(),
+                                 film->arrangement.laid[*laid].piece);
+    if (found == partRows_.end()) return;
+    const QSignalBlocker quiet(parts_);
+    parts_->setCurrentRow(static_cast<int>(found - partRows_.begin()));
+  });
+  connect(&link_, &CutterLink::progressed, this, &SheetsBench::refreshCutting);
+  connect(&link_, &CutterLink::finished, this, &SheetsBench::judge);
+  connect(&link_, &CutterLink::failed, this,
+          [this](const QString& words) { verdict_->setText(words); });
+  refresh();
+}
+
+QStringList SheetsBench::pageTitles() {
+  return {tr("This cup’s parts"), tr("All on sheets")};
+}
+
+QWidget* SheetsBench::filmsCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard({}, body);
+  card->setAccessibleName(tr("Films of this order"));
+  body->setSpacing(6);
+  pages_ = new Segments(tr("What is shown"), pageTitles());
+  body->addWidget(pages_, 0, Qt::AlignLeft);
+  list_ = new QListWidget;
+  list_->setAccessibleName(tr("Sheets, film by film"));
+  list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  list_->setWordWrap(true);
+  body->addWidget(list_, 1);
+  connect(list_, &QListWidget::currentRowChanged, this, &SheetsBench::refreshParts);
+  auto* row = new QHBoxLayout;
+  filmChoice_ = new QComboBox;
+  filmChoice_->setAccessibleName(tr("The shelf's film it is cut from"));
+  filmChoice_->setToolTip(tr("The shelf's film this is cut from"));
+  filmChoice_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  filmChoice_->setMinimumContentsLength(10);
+  auto* films = new QPushButton(tr("Films…"));
+  films->setToolTip(tr("What films there are, their sheets, rolls and offcuts (Ctrl+Shift+F)"));
+  row->addWidget(filmChoice_, 1);
+  row->addWidget(films);
+  body->addLayout(row);
+  connect(films, &QPushButton::clicked, this, &SheetsBench::showFilms);
+  connect(filmChoice_, &QComboBox::activated, this, [this](int index) {
+    std::size_t sheet = 0;
+    const FilmSheets* film = inHand(sheet);
+    if (film != nullptr) work_.take(film->wanted, filmChoice_->itemData(index).toLongLong());
+  });
+  return card;
+}
+
+QWidget* SheetsBench::partsCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("Parts on it"), body);
+  body->setSpacing(6);
+  parts_ = new QListWidget;
+  parts_->setAccessibleName(tr("Parts on this sheet"));
+  parts_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  body->addWidget(parts_, 1);
+  connect(parts_, &QListWidget::currentRowChanged, this, [this](int row) {
+    std::size_t sheet = 0;
+    const FilmSheets* film = inHand(sheet);
+    if (film == nullptr || row < 0 || row >= static_cast<int>(partRows_.size())) return;
+    const std::vector<Laid>& all = film->arrangement.laid;
+    for (std::size_t i = 0; i < all.size(); ++i) {
+      if (all[i].sheet == sheet && all[i].piece == partRows_[static_cast<std::size_t>(row)]) {
+        return canvas_->choose(i);
+      }
+    }
+  });
+  auto* fields = new QHBoxLayout;
+  fields->setSpacing(8);
+  wide_ = field(tr("Plain sheet"), "wide");
+  tall_ = field(tr("by"), "tall");
+  margin_ = field(tr("Margin"), "margin");
+  gap_ = field(tr("Gap"), "gap");
+  for (LengthField* one : {wide_, tall_, margin_, gap_}) fields->addWidget(one);
+  body->addLayout(fields);
+  auto* row = new QHBoxLayout;
+  searchWords_ = new QLabel;
+  searchWords_->setProperty("role", "label");
+  searchWords_->setWordWrap(true);
+  search_ = new QPushButton(tr("Search for denser"));
+  search_->setToolTip(tr("Tries other ways to lay the parts, as long as you like (Ctrl+Shift+H)"));
+  row->addWidget(searchWords_, 1);
+  row->addWidget(search_);
+  body->addLayout(row);
+  connect(search_, &QPushButton::clicked, this, &SheetsBench::searchOrKeep);
+  return card;
+}
+
+QWidget* SheetsBench::cutCard() {
+  auto* inside = new QWidget;
+  auto* column = new QVBoxLayout(inside);
+  column->setContentsMargins(0, 0, 6, 0);
+  column->setSpacing(6);
+  auto* first = new QHBoxLayout;
+  cut_ = new QPushButton(tr("Cut this sheet"));
+  cut_->setProperty("primary", true);
+  cut_->setToolTip(
+      tr("Sends it to the stand-in cutter, which cuts simulated film twenty times as fast as the "
+         "cutter would, and compares what was cut with the plan (Ctrl+Shift+X)"));
+  pause_ = new QPushButton(tr("Pause"));
+  first->addWidget(cut_, 1);
+  first->addWidget(pause_);
+  column->addLayout(first);
+  auto* second = new QHBoxLayout;
+  save_ = new QPushButton(tr("Save sheets…"));
+  save_->setToolTip(tr("Every sheet as SVG, DXF, plotter file and map, and a list (Ctrl+Shift+P)"));
+  auto* cutter = new QPushButton(tr("Cutter…"));
+  cutter->setToolTip(tr("The cutter's figures"));
+  second->addWidget(save_, 1);
+  second->addWidget(cutter);
+  column->addLayout(second);
+  verdict_ = new QLabel;
+  verdict_->setWordWrap(true);
+  verdict_->setAccessibleName(tr("What was cut"));
+  column->addWidget(verdict_);
+  book_ = new QPushButton(tr("Take it off the shelf"));
+  book_->setToolTip(
+      tr("Once it is cut: a sheet less, a roll shorter, an offcut gone; what is left of it in one "
+         "piece is kept as an offcut"));
+  column->addWidget(book_);
+  words_ = new QLabel;
+  words_->setWordWrap(true);
+  words_->setProperty("role", "label");
+  column->addWidget(words_);
+  auto* caution = new QLabel(
+      tr("Cut a square first and measure it. Blades and hooks are sharp; cut away from your hand. "
+         "What film and cutter makers say goes before anything shown here."));
+  caution->setProperty("role", "caution");
+  caution->setWordWrap(true);
+  column->addWidget(caution);
+  column->addStretch();
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("Cut it"), body);
+  auto* area = new QScrollArea;
+  plain(*area, inside);
+  area->setWidgetResizable(true);
+  area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  body->addWidget(area, 1);
+  connect(cut_, &QPushButton::clicked, this, [this] {
+    if (link_.running()) {
+      link_.stop();
+    } else {
+      cutNow();
+    }
+  });
+  connect(pause_, &QPushButton::clicked, this, [this] { link_.pause(!link_.paused()); });
+  connect(save_, &QPushButton::clicked, this, &SheetsBench::askAndSave);
+  connect(cutter, &QPushButton::clicked, this, &SheetsBench::showCutter);
+  connect(book_, &QPushButton::clicked, this, &SheetsBench::bookSheet);
+  return card;
+}
+
+LengthField* SheetsBench::field(const QString& label, const char* key) {
+  auto* made = new LengthField(label, QStringLiteral("sheet.") + QString::fromLatin1(key));
+  connect(made, &LengthField::typed, this,
+          [this, key](const WrittenLength& typed) { work_.set(key, typed.length); });
+  connect(made, &LengthField::stepped, this, [this, key, made](int marks) {
+    const Graduation graduation = usualGraduation(order_.unit());
+    const Length now = work_.choice(key);
+    const Length next = nearestMark(now, graduation) + step(graduation) * marks;
+    work_.set(key, std::max(next, Length()));
+    made->show(work_.choice(key), order_.unit());
+  });
+  return made;
+}
+
+void SheetsBench::showEvent(QShowEvent* event) {
+  QWidget::showEvent(event);
+  work_.setSeen(true);
+}
+
+void SheetsBench::hideEvent(QHideEvent* event) {
+  QWidget::hideEvent(event);
+  work_.setSeen(false);
+}
+
+const FilmSheets* SheetsBench::inHand(std::size_t& sheet) const {
+  const int row = list_->currentRow();
+  const SheetPlan* sheets = work_.sheets().get();
+  if (sheets == nullptr || row < 0 || row >= static_cast<int>(rows_.size())) return nullptr;
+  const Place place = rows_[static_cast<std::size_t>(row)];
+  sheet = place.sheet;
+  return &sheets->films[place.film];
+}
+
+QString SheetsBench::titleOf(const FilmSheets& film) const {
+  if (film.film) return QString::fromStdString(film.film->name);
+  const QString name = say(materialTitle(film.wanted.kind), order_.unit());
+  if (film.wanted.colour.empty()) return name;
+  return tr("%1, %2").arg(name, QString::fromStdString(colourInWords(film.wanted.colour)));
+}
+
+void SheetsBench::chooseSheet(int row) {
+  list_->setCurrentRow(row);
+}
+
+/// The sheets in a row, and what is on none.
+void SheetsBench::refresh() {
+  const SheetPlan* sheets = work_.sheets().get();
+  const Unit unit = order_.unit();
+  rows_.clear();
+  QStringList lines;
+  QStringList words;
+  if (sheets != nullptr) {
+    bool plain = false;
+    for (std::size_t i = 0; i < sheets->films.size(); ++i) {
+      const FilmSheets& film = sheets->films[i];
+      const QString name = titleOf(film);
+      const std::size_t count = film.arrangement.sheets.size();
+      for (std::size_t k = 0; k < count; ++k) {
+        plain = plain || film.isPlain(k);
+        const SheetSize size = film.sizeOf(k);
+        const FilmPiece& piece = film.from[film.arrangement.sheets[k].film];
+        const QString what = piece.roll               ? tr("%1 of roll").arg(onTape(size.tall, unit).mark)
+                             : !piece.outline.empty() ? tr("an offcut")
+                             : count == 1             ? tr("1 sheet")
+                                                      : tr("sheet %1 of %2").arg(k + 1).arg(count);
+        lines << tr("%1: %2, %3 % used")
+                     .arg(name, what)
+                     .arg(std::max(1L, std::lround(film.used[k] * 100)));
+        rows_.push_back({i, k});
+      }
+      for (const NotLaid& one : film.arrangement.notLaid) {
+        const SheetPart& part = film.parts[one.piece];
+        const Box box = part.part->bounds();
+        const QString id = say(nameOf(*sheets, part), unit);
+        words << (one.why == NotLaid::Why::tooLarge
+                      ? tr("%1 is %2 × %3 and fits no sheet: take larger ones.")
+                            .arg(id, onTape(Length::mm(box.width()), unit).mark,
+                                 onTape(Length::mm(box.height()), unit).mark)
+                      : tr("%1 has no room on so many sheets.").arg(id));
+      }
+    }
+    if (plain) words << tr("Plain sheets are taken where the shelf has no film.");
+    words << tr("Parts ticked as cut are left out.");
+  }
+  for (LengthField* one : {wide_, tall_, margin_, gap_}) {
+    const std::string key = one->field().mid(6).toStdString();
+    one->show(work_.choice(key.c_str()), unit);
+    one->setFault({});
+    for (const Fault& fault : work_.faults()) {
+      if (one->field() == QString::fromStdString(fault.field)) one->setFault(say(fault.sentence, unit));
+    }
+  }
+  for (const Fault& fault : work_.faults()) {
+    words << (fault.field.starts_with("sheet")
+                  ? say(fault.sentence, unit)
+                  : QString::fromStdString(
+                        inWords(ReadFault{0, fault}, tr("This order").toStdString(), unit)));
+  }
+  words_->setText(words.join(QLatin1Char(' ')));
+  const int row = std::max(0, list_->currentRow());
+  {
+    const QSignalBlocker quiet(list_);
+    showLines(*list_, lines);
+    for (int i = 0; i < list_->count(); ++i) {
+      const std::string& film =
+          sheets->films[rows_[static_cast<std::size_t>(i)].film].wanted.colour;
+      QPixmap swatch(12, 12);
+      swatch.fill(film.empty() ? QColor(Qt::transparent) : QColor(QString::fromStdString(film)));
+      list_->item(i)->setIcon(QIcon(swatch));
+    }
+    list_->setCurrentRow(std::min(row, list_->count() - 1));
+  }
+  save_->setEnabled(!rows_.empty());
+  refreshParts();
+  refreshSearch();
+}
+
+void SheetsBench::refreshParts() {
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  QStringList lines;
+  std::map<std::size_t, int> copies;
+  if (film != nullptr) {
+    for (const Laid& laid : film->arrangement.laid) {
+      if (laid.sheet == sheet) ++copies[laid.piece];
+    }
+  }
+  partRows_.clear();
+  for (const auto& [piece, count] : copies) {
+    const QString name = say(nameOf(*work_.sheets(), film->parts[piece]), order_.unit());
+    lines << (count == 1 ? name : tr("%1 (%2 of it)").arg(name).arg(count));
+    partRows_.push_back(piece);
+  }
+  {
+    const QSignalBlocker quiet(parts_);
+    showLines(*parts_, lines);
+  }
+  const auto row = static_cast<std::size_t>(std::max(0, list_->currentRow()));
+  if (film != nullptr) {
+    canvas_->show(rows_[row].film, sheet);
+  } else {
+    canvas_->show(SIZE_MAX, 0);
+  }
+  refreshChoices();
+  refreshCutting();
+}
+
+/// The shelf's films of the kind that is wanted.
+void SheetsBench::refreshChoices() {
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  const QSignalBlocker quiet(filmChoice_);
+  filmChoice_->clear();
+  filmChoice_->addItem(tr("Plain sheets"), 0LL);
+  if (film != nullptr) {
+    for (const ShelfFilm& one : work_.films().films) {
+      if (one.kind != film->wanted.kind) continue;
+      filmChoice_->addItem(QString::fromStdString(one.name), static_cast<qlonglong>(one.key));
+      if (film->film && film->film->key == one.key) {
+        filmChoice_->setCurrentIndex(filmChoice_->count() - 1);
+      }
+    }
+  }
+  filmChoice_->setEnabled(filmChoice_->count() > 1);
+}
+
+void SheetsBench::refreshSearch() {
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  search_->setText(work_.searching() ? tr("Keep it") : tr("Search for denser"));
+  search_->setEnabled(film != nullptr && !work_.working());
+  QString words;
+  if (work_.working()) {
+    words = tr("Laying the parts…");
+  } else if (film != nullptr) {
+    const Cutter cutter = cutterFor(work_.cutter(), *film);
+    if (work_.searching()) {
+      words = tr("Try %1 of %2, %3 less film so far.")
+                  .arg(work_.tries())
+                  .arg(SheetsWork::mostTries)
+                  .arg(percentText(work_.saved()));
+    } else {
+      const CutJob job = jobOf(*film, sheet, {});
+      const CutFigures figures = figuresOf(machinePath(job, cutter), cutter);
+      const auto pieces = static_cast<int>(job.shapes().size());
+      words = tr("%1 of cutting, about %2 min, %3.")
+                  .arg(say(figures.cut, order_.unit()))
+                  .arg(std::max(1L, std::lround(figures.takes.minutes())))
+                  .arg(pieces == 1 ? tr("1 piece to weed") : tr("%1 pieces to weed").arg(pieces));
+      if (const std::optional<double> price = film->price()) {
+        words += tr(" Film for %1.").arg(QLocale().toString(*price, 'f', 2));
+      }
+    }
+  }
+  searchWords_->setText(words);
+}
+
+void SheetsBench::refreshCutting() {
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  const bool running = link_.running();
+  cut_->setText(running ? tr("Stop") : tr("Cut this sheet"));
+  cut_->setEnabled(running || film != nullptr);
+  pause_->setVisible(running);
+  pause_->setText(link_.paused() ? tr("Go on") : tr("Pause"));
+  if (running) {
+    verdict_->setText(tr("%1 of %2 commands done.").arg(link_.done()).arg(link_.all()));
+  }
+  book_->setEnabled(film != nullptr && !running && film->film.has_value());
+}
+
+void SheetsBench::cutNow() {
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  if (film == nullptr || link_.running()) return;
+  work_.stop();
+  film = inHand(sheet);
+  if (const std::optional<Sentence> fault = tooNear(*work_.sheets())) {
+    return verdict_->setText(say(*fault, order_.unit()));
+  }
+  sentTo_ = cutterFor(work_.cutter(), *film);
+  sent_ = jobOf(*film, sheet, sheetName(*film, sheet, name_().toStdString()));
+  if (const std::optional<Sentence> fault = cannotCut(sent_, sentTo_)) {
+    return verdict_->setText(say(*fault, order_.unit()));
+  }
+  canvas_->showCut(nullptr);
+  const auto number = [](double value) { return QString::number(value, 'f', 3); };
+  // Film as wide as the sheet. Nobody learns from watching a stand-in wait.
+  constexpr double faster = 20;
+  link_.send(plotterFile(machinePath(sent_, sentTo_), sentTo_),
+             {QStringLiteral("--bed"), number(sent_.wide.mm()), number(sent_.tall.mm()),
+              QStringLiteral("--blade-offset"), number(sentTo_.bladeOffset.mm()),
+              QStringLiteral("--speed"), number(sentTo_.perSecond.mm()),
+              QStringLiteral("--faster"), number(faster)});
+}
+
+void SheetsBench::judge(const CutFilm& film) {
+  const CutProof proof = proofOf(sent_, sentTo_, film);
+  QStringList words;
+  for (const Sentence& sentence : wordsOf(proof)) words << say(sentence, order_.unit());
+  for (const std::string& one : film.said) words << QString::fromStdString(one);
+  verdict_->setText(words.join(QLatin1Char(' ')));
+  canvas_->showCut(std::make_shared<const CutFilm>(film));
+}
+
+void SheetsBench::bookSheet() {
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  if (film == nullptr || !film->film) return;
+  std::optional<FilmStock> offcut;
+  if (const std::optional<Box> left = offcutOf(*work_.sheets(), *film, sheet)) {
+    offcut = FilmStock{};
+    offcut->film = film->film->key;
+    offcut->shape = StockShape::offcut;
+    offcut->wide = Length::mm(left->width());
+    offcut->tall = Length::mm(left->height());
+    offcut->name = tr("left of %1").arg(name_()).toStdString();
+  }
+  const UsedSheet& used = film->arrangement.sheets[sheet];
+  const QString kept =
+      offcut ? tr("An offcut of %1 × %2 is kept.")
+                   .arg(onTape(offcut->wide, order_.unit()).mark,
+                        onTape(offcut->tall, order_.unit()).mark)
+             : tr("Nothing of it is worth keeping.");
+  if (!shelf_.use(film->stock[used.film], film->sizeOf(sheet).tall, offcut)) return;
+  emit said(tr("It is off the shelf. %1 Tick its parts as cut, or they are laid again.").arg(kept));
+}
+
+void SheetsBench::searchOrKeep() {
+  if (work_.searching()) {
+    work_.stop();
+  } else {
+    work_.search();
+  }
+}
+
+std::optional<QString> SheetsBench::saveInto(const QString& folder) {
+  const std::shared_ptr<const SheetPlan> sheets = work_.sheets();
+  if (!sheets) return tr("There is nothing to save. Put the marked fields right.");
+  work_.stop();
+  const SheetOutput output{name_().toStdString(), order_.unit(), order_.document().printPaper(),
+                           work_.cutter()};
+  const auto saved = beside(this, tr("Saving the sheets…"),
+                            [sheets, output, path = folder.toStdString()](Going& /*going*/) {
+                              return saveSheets(path, *sheets, output);
+                            });
+  if (!saved) return saved.error();
+  if (!*saved) return say(saved->error(), order_.unit());
+  emit said(rows_.size() == 1
+                ? tr("1 sheet saved in %1, with its map, parts.csv and sheets.json.").arg(folder)
+                : tr("%1 sheets saved in %2, with their maps, parts.csv and sheets.json.")
+                      .arg(rows_.size())
+                      .arg(folder));
+  return std::nullopt;
+}
+
+void SheetsBench::askAndSave() {
+  if (!work_.sheets()) return;
+  const QString folder =
+      QFileDialog::getExistingDirectory(this, tr("Save the sheets into"), folder_());
+  if (folder.isEmpty()) return;
+  if (const std::optional<QString> fault = saveInto(folder)) emit said(*fault);
+}
+
+void SheetsBench::showFilms() {
+  FilmsDialog(shelf_, order_.unit(), this).exec();
+}
+
+void SheetsBench::showCutter() {
+  CutterDialog dialog(work_.cutter(), order_.unit(), this);
+  if (dialog.exec() == QDialog::Accepted) work_.set(dialog.cutter());
+}
+
+}  // namespace avrelt

@@ -1,0 +1,256 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/cut/sheets_work.h"
+
+#include <chrono>
+#include <cmath>
+#include <QSettings>
+#include <QThreadPool>
+#include <string_view>
+
+namespace avrelt {
+namespace {
+
+/// "sheets/in/wide": what was chosen last, in mm, apart for who works in inches.
+QString settingOf(const char* key, Unit unit) {
+  return QStringLiteral("sheets/%1/%2")
+      .arg(QString::fromLatin1(unit == Unit::inch ? "in" : "mm"), QString::fromLatin1(key));
+}
+
+constexpr const char* keys[] = {"wide", "tall", "margin", "gap"};
+
+double takenBy(const SheetPlan& sheets) {
+  double sum = 0;
+  for (const FilmSheets& film : sheets.films) sum += filmTaken(film.arrangement, film.from).mm2();
+  return sum;
+}
+
+}  // namespace
+
+/// A search beside the window: it alone touches its films and their arrangers.
+struct SheetsWork::Search {
+  std::atomic<bool> stopped{false};
+  std::atomic<bool> over{false};
+  std::atomic<long> tries{0};
+  std::mutex guard;
+  std::vector<FilmSheets> found;  ///< the best so far
+  bool better = false;            ///< than what was taken last
+};
+
+SheetsWork::SheetsWork(Order& order, Shelf& shelf, QObject* parent)
+    : QObject(parent), order_(order), shelf_(shelf) {
+  later_.setSingleShot(true);
+  later_.setInterval(350);
+  connect(&later_, &QTimer::timeout, this, &SheetsWork::start);
+  poll_.setInterval(30);
+  connect(&poll_, &QTimer::timeout, this, &SheetsWork::poll);
+  connect(&order, &Order::changed, this, &SheetsWork::later);
+  connect(&shelf, &Shelf::filmsChanged, this, &SheetsWork::later);
+}
+
+SheetsWork::~SheetsWork() {
+  stop();
+  if (dropped_) *dropped_ = true;
+}
+
+void SheetsWork::setSeen(bool seen) {
+  seen_ = seen;
+  if (!seen) stop();
+  if (seen && stale_) later_.start(0);
+}
+
+void SheetsWork::later() {
+  stale_ = true;
+  stop();
+  if (seen_) later_.start();
+}
+
+Length& SheetsWork::lengthOf(const char* key) {
+  const std::string_view name = key;
+  if (name == "wide") return choices_.size.wide;
+  if (name == "tall") return choices_.size.tall;
+  if (name == "margin") return choices_.size.margin;
+  return choices_.rules.gap;
+}
+
+Length SheetsWork::choice(const char* key) const {
+  return const_cast<SheetsWork*>(this)->lengthOf(key);  // NOLINT: it is only read
+}
+
+void SheetsWork::readChoices() {
+  const Unit unit = order_.unit();
+  const SheetChoices usual = usualSheets(unit);
+  choices_.size = usual.size;
+  choices_.rules = usual.rules;
+  for (const char* key : keys) {
+    Length& length = lengthOf(key);
+    const double kept = QSettings().value(settingOf(key, unit), length.mm()).toDouble();
+    if (std::isfinite(kept) && kept >= 0 && kept <= 3000) length = Length::mm(kept);
+  }
+  choicesFor_ = unit;
+}
+
+void SheetsWork::set(const char* key, Length to) {
+  lengthOf(key) = to;
+  QSettings().setValue(settingOf(key, order_.unit()), to.mm());
+  later();
+}
+
+void SheetsWork::take(const FilmWanted& wanted, long long film) {
+  choices_.films[wanted] = film;
+  later();
+}
+
+bool SheetsWork::set(const Cutter& cutter) {
+  if (!shelf_.put(cutter)) return false;
+  cutter_ = cutter;
+  emit changed();
+  return true;
+}
+
+void SheetsWork::start() {
+  later_.stop();
+  // What changes while parts are being laid is laid after that.
+  if (working()) return;
+  stop();
+  stale_ = false;
+  if (sheets_ == nullptr || choicesFor_ != order_.unit()) readChoices();
+  films_ = shelf_.films();
+  cutter_ = shelf_.cutter();
+  dropped_ = std::make_shared<std::atomic<bool>>(false);
+  auto promise = std::make_shared<std::promise<Result>>();
+  laying_ = promise->get_future();
+  QThreadPool::globalInstance()->start([promise, dropped = dropped_, document = order_.document(),
+                                        stock = order_.stock(), films = films_,
+                                        choices = choices_] {
+    try {
+      CheckedAll<Plan> plan = planDocument(document, stock);
+      if (!plan) {
+        promise->set_value(tl::unexpected(plan.error()));
+        return;
+      }
+      promise->set_value(sheetsOf(std::make_shared<const Plan>(std::move(*plan)), films, choices,
+                                  [&](std::size_t, std::size_t) { return !*dropped; }));
+    } catch (const std::exception& fallen) {
+      promise->set_value(tl::unexpected(Faults{
+          {"sheet", {"The parts cannot be laid (%1).", {std::string(fallen.what())}}}}));
+    }
+  });
+  poll_.start();
+  emit progressed();
+}
+
+void SheetsWork::layNow() {
+  // One that is under way may be of an older order.
+  for (int round = 0; round < 2; ++round) {
+    if (!working()) start();
+    laying_.wait_for(std::chrono::minutes(1));
+    poll();
+    if (!stale_) return;
+  }
+}
+
+void SheetsWork::poll() {
+  if (working() && laying_.wait_for(std::chrono::seconds(0)) == std::future_status::ready) {
+    Result result = laying_.get();
+    kept_.clear();
+    faults_ = result ? Faults() : result.error();
+    sheets_ = result ? std::make_shared<const SheetPlan>(std::move(*result)) : nullptr;
+    before_ = sheets_ ? takenBy(*sheets_) : 0;
+    if (stale_ && seen_) later_.start(0);
+    emit changed();
+  }
+  if (search_) {
+    takeFound();
+    emit progressed();
+  }
+  if (!working() && !search_) poll_.stop();
+}
+
+void SheetsWork::search() {
+  if (!sheets_ || working() || search_) return;
+  search_ = std::make_shared<Search>();
+  search_->found = sheets_->films;
+  before_ = takenBy(*sheets_);
+  std::vector<Arrangement> kept;
+  for (std::size_t i = 0; i < sheets_->films.size(); ++i) kept.push_back(keptOf(i));
+  QThreadPool::globalInstance()->start([search = search_, films = sheets_->films,
+                                        kept = std::move(kept)]() mutable {
+    try {
+      for (long round = 0; round < mostTries && !search->stopped; ++round) {
+        for (std::size_t i = 0; i < films.size() && !search->stopped; ++i) {
+          if (improve(films[i], kept[i])) {
+            const std::lock_guard<std::mutex> lock(search->guard);
+            search->found[i] = films[i];
+            search->better = true;
+          }
+        }
+        search->tries = round + 1;
+      }
+    } catch (const std::exception&) {
+      // Memory ran out: the best so far stands.
+      search->stopped = true;
+    }
+    search->over = true;
+  });
+  poll_.start();
+  emit progressed();
+}
+
+void SheetsWork::takeFound() {
+  const bool over = search_->over;
+  bool better = false;
+  {
+    const std::lock_guard<std::mutex> lock(search_->guard);
+    better = std::exchange(search_->better, false);
+    if (better) {
+      auto next = std::make_shared<SheetPlan>(*sheets_);
+      next->films = search_->found;
+      sheets_ = std::move(next);
+    }
+  }
+  if (over) search_.reset();
+  if (better || over) emit changed();
+}
+
+void SheetsWork::stop() {
+  if (!search_) return;
+  search_->stopped = true;
+  takeFound();
+  search_.reset();
+  emit progressed();
+}
+
+long SheetsWork::tries() const {
+  return search_ ? search_->tries.load() : 0;
+}
+
+double SheetsWork::saved() const {
+  return sheets_ && before_ > 0 ? 1 - takenBy(*sheets_) / before_ : 0;
+}
+
+Arrangement SheetsWork::keptOf(std::size_t film) const {
+  Arrangement kept;
+  const Arrangement& all = sheets_->films[film].arrangement;
+  for (const Laid& laid : all.laid) {
+    if (isKept(film, laid)) kept.laid.push_back(laid);
+  }
+  if (!kept.laid.empty()) kept.sheets = all.sheets;
+  return kept;
+}
+
+bool SheetsWork::isKept(std::size_t film, const Laid& laid) const {
+  return kept_.contains({film, laid.piece, laid.copy});
+}
+
+bool SheetsWork::move(std::size_t film, std::size_t laid, const Laid& to) {
+  stop();
+  if (!sheets_ || film >= sheets_->films.size()) return false;
+  auto next = std::make_shared<SheetPlan>(*sheets_);
+  if (!moveTo(*sheets_, next->films[film], laid, to)) return false;
+  kept_.insert({film, to.piece, to.copy});
+  sheets_ = std::move(next);
+  emit changed();
+  return true;
+}
+
+}  // namespace avrelt

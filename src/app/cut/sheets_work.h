@@ -1,0 +1,97 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <atomic>
+#include <future>
+#include <memory>
+#include <mutex>
+#include <optional>
+#include <set>
+#include <QObject>
+#include <QTimer>
+
+#include "app/order/order.h"
+#include "app/shelf/shelf.h"
+#include "files/sheet_files.h"
+
+namespace avrelt {
+
+/// The order's parts on sheets while they are looked at: laid beside the window whenever order,
+/// shelf or choices change, denser while it is searched, and moved by hand.
+class SheetsWork : public QObject {
+  Q_OBJECT
+
+ public:
+  SheetsWork(Order& order, Shelf& shelf, QObject* parent = nullptr);
+  ~SheetsWork() override;
+
+  /// The newest; none before the first, and where it is refused.
+  const std::shared_ptr<const SheetPlan>& sheets() const { return sheets_; }
+  /// Why there is none, by the field of a choice ("sheet.wide") or of the order.
+  const Faults& faults() const { return faults_; }
+  const FilmShelf& films() const { return films_; }
+  const Cutter& cutter() const { return cutter_; }
+  const SheetChoices& choices() const { return choices_; }
+  /// Whether parts are being laid just now.
+  bool working() const { return laying_.valid(); }
+
+  /// What is wanted of the sheets is asked for only while somebody looks.
+  void setSeen(bool seen);
+  /// Keeps a choice for the next time, apart for who works in inches, and lays anew soon.
+  void set(const char* key, Length to);
+  Length choice(const char* key) const;
+  void take(const FilmWanted& wanted, long long film);
+  bool set(const Cutter& cutter);
+  /// Lays all anew and waits for it, up to a minute.
+  void layNow();
+
+  /// Tries other ways, until `stop`, or `mostTries` for each film; better ones show as they come.
+  void search();
+  void stop();
+  bool searching() const { return search_ != nullptr; }
+  long tries() const;
+  static constexpr long mostTries = 300;
+  /// How much less film is taken now than when the search began, as a share.
+  double saved() const;
+
+  /// A part laid elsewhere, which it then keeps; whether it may lie there.
+  bool move(std::size_t film, std::size_t laid, const Laid& to);
+  bool isKept(std::size_t film, const Laid& laid) const;
+
+ signals:
+  void changed();
+  void progressed();
+
+ private:
+  struct Search;
+  using Result = CheckedAll<SheetPlan>;
+
+  Length& lengthOf(const char* key);
+  void readChoices();
+  void later();
+  void start();
+  void poll();
+  void takeFound();
+  Arrangement keptOf(std::size_t film) const;
+
+  Order& order_;
+  Shelf& shelf_;
+  SheetChoices choices_;
+  Unit choicesFor_ = Unit::inch;
+  FilmShelf films_;
+  Cutter cutter_;
+  std::shared_ptr<const SheetPlan> sheets_;
+  Faults faults_;
+  bool seen_ = false;
+  bool stale_ = true;
+  QTimer later_;
+  QTimer poll_;
+  std::future<Result> laying_;
+  std::shared_ptr<std::atomic<bool>> dropped_;
+  std::shared_ptr<Search> search_;
+  double before_ = 0;
+  /// By film, piece and copy.
+  std::set<std::tuple<std::size_t, std::size_t, int>> kept_;
+};
+
+}  // namespace avrelt

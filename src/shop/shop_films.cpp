@@ -1,0 +1,301 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+#include "files/polygon_json.h"
+#include "shape/path_text.h"
+#include "shop/database.h"
+#include "shop/shop.h"
+
+namespace avrelt {
+namespace {
+
+constexpr std::array kinds{PartMaterial::permanent,   PartMaterial::printed,
+                           PartMaterial::clear,       PartMaterial::printable,
+                           PartMaterial::heatApplied, PartMaterial::stencil,
+                           PartMaterial::removable,   PartMaterial::doubleSided};
+
+const PartMaterial* kindCalled(const std::string& name) {
+  const auto* const found = std::find_if(
+      kinds.begin(), kinds.end(), [&](PartMaterial kind) { return name == materialName(kind); });
+  return found == kinds.end() ? nullptr : found;
+}
+
+std::optional<StockShape> shapeCalled(const std::string& name) {
+  for (const StockShape shape : {StockShape::sheet, StockShape::roll, StockShape::offcut}) {
+    if (name == shapeName(shape)) return shape;
+  }
+  return std::nullopt;
+}
+
+bool isColour(const std::string& text) {
+  return text.size() == 7 && text[0] == '#' &&
+         text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string::npos;
+}
+
+/// Outlines as the shop keeps them; nothing where a hand has spoilt them.
+std::optional<Polygon> outlineFrom(const std::string& text) {
+  Pen pen(Transform(), Length::mm(0.01));
+  if (!text.empty() && !drawPath(text, pen)) return std::nullopt;
+  Polygon outline;
+  for (Polyline& line : pen.take()) {
+    if (!line.closed) return std::nullopt;
+    outline.push_back(std::move(line.points));
+  }
+  return outline;
+}
+
+std::optional<FilmStock> stockFrom(const Statement& row) {
+  FilmStock stock;
+  stock.key = row.whole(0);
+  stock.film = row.whole(1);
+  const std::optional<StockShape> shape = shapeCalled(row.text(2));
+  std::optional<Polygon> outline = outlineFrom(row.text(6));
+  if (!shape || !outline) return std::nullopt;
+  stock.shape = *shape;
+  stock.wide = Length::mm(row.number(3));
+  stock.tall = Length::mm(row.number(4));
+  stock.count = static_cast<long>(row.whole(5));
+  stock.outline = std::move(*outline);
+  stock.name = row.text(7);
+  stock.place = row.text(8);
+  if (!faultsOf(stock).empty()) return std::nullopt;
+  return stock;
+}
+
+/// Within a chain of changes; the key of what was put.
+long long putStock(Database& database, const FilmStock& stock) {
+  const char* const sql =
+      stock.key == 0
+          ? "INSERT INTO film_stock (film, shape, wide_mm, tall_mm, count, outline, name, place)"
+            " VALUES (?, ?, ?, ?, ?, ?, ?, ?) RETURNING id"
+          : "UPDATE film_stock SET film = ?, shape = ?, wide_mm = ?, tall_mm = ?, count = ?,"
+            " outline = ?, name = ?, place = ? WHERE id = ? RETURNING id";
+  Statement put(database, sql);
+  put.bind(stock.film).bind(shapeName(stock.shape)).bind(stock.wide.mm()).bind(stock.tall.mm());
+  put.bind(static_cast<long long>(stock.count));
+  put.bind(stock.outline.empty() ? std::string() : pathText(stock.outline));
+  put.bind(stock.name).bind(stock.place);
+  if (stock.key != 0) put.bind(stock.key);
+  const long long key = put.step() ? put.whole(0) : 0;
+  if (key != 0) put.step();
+  return key;
+}
+
+}  // namespace
+
+tl::expected<FilmShelf, Sentence> Shop::films() {
+  FilmShelf shelf;
+  {
+    Statement rows(*database_,
+                   "SELECT id, name, kind, colour, keeps_direction, face_down, price_per_m2, notes"
+                   " FROM films ORDER BY name COLLATE NOCASE");
+    while (rows.step()) {
+      const PartMaterial* kind = kindCalled(rows.text(2));
+      if (kind == nullptr) continue;
+      ShelfFilm film;
+      film.key = rows.whole(0);
+      film.name = rows.text(1);
+      film.kind = *kind;
+      film.colour = isColour(rows.text(3)) ? rows.text(3) : std::string();
+      film.keepsDirection = rows.whole(4) != 0;
+      film.faceDown = rows.whole(5) != 0;
+      film.pricePerM2 = std::isfinite(rows.number(6)) ? std::max(rows.number(6), 0.0) : 0;
+      film.notes = rows.text(7);
+      shelf.films.push_back(std::move(film));
+    }
+    Statement stock(*database_,
+                    "SELECT id, film, shape, wide_mm, tall_mm, count, outline, name, place"
+                    " FROM film_stock ORDER BY id");
+    while (stock.step()) {
+      std::optional<FilmStock> one = stockFrom(stock);
+      if (one && shelf.filmOf(one->film) != nullptr) shelf.stock.push_back(std::move(*one));
+    }
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return shelf;
+}
+
+tl::expected<long long, Sentence> Shop::put(const ShelfFilm& film) {
+  if (film.name.find_first_not_of(" \t\n") == std::string::npos) {
+    return tl::unexpected(Sentence{"A film needs a name to lie on the shelf. Give it one.", {}});
+  }
+  if (!film.colour.empty() && !isColour(film.colour)) {
+    return tl::unexpected(Sentence{"A film's colour is written #RRGGBB.", {}});
+  }
+  if (!(film.pricePerM2 >= 0 && film.pricePerM2 <= 1e6)) {
+    return tl::unexpected(Sentence{"Give a price from 0 to a million for a square metre.", {}});
+  }
+  database_->begin();
+  long long key = 0;
+  bool taken = false;
+  {
+    Statement other(*database_, "SELECT id FROM films WHERE name = ? AND id <> ?");
+    other.bind(film.name).bind(film.key);
+    taken = other.step();
+  }
+  if (!taken) {
+    Statement put(*database_,
+                  film.key == 0
+                      ? "INSERT INTO films (name, kind, colour, keeps_direction, face_down,"
+                        " price_per_m2, notes) VALUES (?, ?, ?, ?, ?, ?, ?) RETURNING id"
+                      : "UPDATE films SET name = ?, kind = ?, colour = ?, keeps_direction = ?,"
+                        " face_down = ?, price_per_m2 = ?, notes = ? WHERE id = ? RETURNING id");
+    put.bind(film.name).bind(materialName(film.kind)).bind(film.colour);
+    put.bind(static_cast<long long>(film.keepsDirection));
+    put.bind(static_cast<long long>(film.faceDown)).bind(film.pricePerM2).bind(film.notes);
+    if (film.key != 0) put.bind(film.key);
+    if (put.step()) {
+      key = put.whole(0);
+      put.step();
+    }
+  }
+  if (std::optional<Sentence> trouble = database_->end()) return tl::unexpected(*trouble);
+  if (taken) {
+    return tl::unexpected(
+        Sentence{"There is a film called “%1” already. Give this one another name.", {film.name}});
+  }
+  if (key == 0) {
+    return tl::unexpected(Sentence{"“%1” is not on the shelf any more.", {film.name}});
+  }
+  return key;
+}
+
+tl::expected<long long, Sentence> Shop::put(const FilmStock& stock) {
+  const Faults faults = faultsOf(stock);
+  if (!faults.empty()) return tl::unexpected(faults.front().sentence);
+  database_->begin();
+  const long long key = putStock(*database_, stock);
+  if (std::optional<Sentence> trouble = database_->end()) return tl::unexpected(*trouble);
+  if (key == 0) return tl::unexpected(Sentence{"This is not on the shelf any more.", {}});
+  return key;
+}
+
+std::optional<Sentence> Shop::removeFilm(long long key) {
+  database_->begin();
+  {
+    Statement stock(*database_, "DELETE FROM film_stock WHERE film = ?");
+    stock.bind(key).step();
+    Statement film(*database_, "DELETE FROM films WHERE id = ?");
+    film.bind(key).step();
+  }
+  return database_->end();
+}
+
+std::optional<Sentence> Shop::removeStock(long long key) {
+  database_->begin();
+  {
+    Statement stock(*database_, "DELETE FROM film_stock WHERE id = ?");
+    stock.bind(key).step();
+  }
+  return database_->end();
+}
+
+std::optional<Sentence> Shop::use(long long stock, Length ofRoll,
+                                  const std::optional<FilmStock>& offcut) {
+  if (offcut) {
+    const Faults faults = faultsOf(*offcut);
+    if (!faults.empty()) return faults.front().sentence;
+  }
+  database_->begin();
+  bool there = stock == 0;
+  if (!there) {
+    Statement row(*database_, "SELECT shape, tall_mm, count FROM film_stock WHERE id = ?");
+    row.bind(stock);
+    if (row.step()) {
+      const std::string shape = row.text(0);
+      const double left = row.number(1) - ofRoll.mm();
+      // What is shorter than a hand is wide is no roll any more.
+      constexpr double shortest = 30;
+      const long long count = row.whole(2) - 1;
+      there = true;
+      const bool gone = shape == shapeName(StockShape::roll) ? left < shortest : count < 1;
+      if (gone) {
+        Statement remove(*database_, "DELETE FROM film_stock WHERE id = ?");
+        remove.bind(stock).step();
+      } else if (shape == shapeName(StockShape::roll)) {
+        Statement shorter(*database_, "UPDATE film_stock SET tall_mm = ? WHERE id = ?");
+        shorter.bind(left).bind(stock).step();
+      } else {
+        Statement less(*database_, "UPDATE film_stock SET count = ? WHERE id = ?");
+        less.bind(count).bind(stock).step();
+      }
+    }
+  }
+  if (there && offcut) putStock(*database_, *offcut);
+  if (std::optional<Sentence> trouble = database_->end()) return trouble;
+  if (!there) {
+    return Sentence{"What was cut is not on the shelf any more. Arrange the sheets again.", {}};
+  }
+  return std::nullopt;
+}
+
+namespace {
+
+struct CutterFigure {
+  const char* name;
+  double least;
+  double most;
+  double (*get)(const Cutter&);
+  void (*set)(Cutter&, double);
+};
+
+constexpr std::array cutterFigures{
+    CutterFigure{"widest_mm", 50, 3000, [](const Cutter& c) { return c.widest.mm(); },
+                 [](Cutter& c, double v) { c.widest = Length::mm(v); }},
+    CutterFigure{"longest_mm", 50, 100000, [](const Cutter& c) { return c.longest.mm(); },
+                 [](Cutter& c, double v) { c.longest = Length::mm(v); }},
+    CutterFigure{"blade_offset_mm", 0, 2, [](const Cutter& c) { return c.bladeOffset.mm(); },
+                 [](Cutter& c, double v) { c.bladeOffset = Length::mm(v); }},
+    CutterFigure{"overcut_mm", 0, 5, [](const Cutter& c) { return c.overcut.mm(); },
+                 [](Cutter& c, double v) { c.overcut = Length::mm(v); }},
+    CutterFigure{"mm_per_second", 1, 1000, [](const Cutter& c) { return c.perSecond.mm(); },
+                 [](Cutter& c, double v) { c.perSecond = Length::mm(v); }},
+    CutterFigure{"passes", 1, 9, [](const Cutter& c) { return static_cast<double>(c.passes); },
+                 [](Cutter& c, double v) { c.passes = static_cast<int>(std::lround(v)); }},
+    CutterFigure{"mirrored", 0, 1, [](const Cutter& c) { return c.mirrored ? 1.0 : 0.0; },
+                 [](Cutter& c, double v) { c.mirrored = v > 0.5; }},
+    CutterFigure{"pen", 0, 1, [](const Cutter& c) { return c.pen ? 1.0 : 0.0; },
+                 [](Cutter& c, double v) { c.pen = v > 0.5; }}};
+
+}  // namespace
+
+tl::expected<Cutter, Sentence> Shop::cutter() {
+  Cutter cutter;
+  {
+    Statement rows(*database_, "SELECT name, value FROM cutter");
+    while (rows.step()) {
+      for (const CutterFigure& figure : cutterFigures) {
+        const double value = rows.number(1);
+        if (rows.text(0) == figure.name && value >= figure.least && value <= figure.most) {
+          figure.set(cutter, value);
+        }
+      }
+    }
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return cutter;
+}
+
+std::optional<Sentence> Shop::put(const Cutter& cutter) {
+  for (const CutterFigure& figure : cutterFigures) {
+    const double value = figure.get(cutter);
+    if (!(value >= figure.least && value <= figure.most)) {
+      return Sentence{
+          "A cutter takes 50 mm to 3 m of width and up to 100 m of length, its blade trails up to "
+          "2 mm and overlaps up to 5 mm, it goes 1 to 1000 mm a second, 1 to 9 times round.",
+          {}};
+    }
+  }
+  database_->begin();
+  for (const CutterFigure& figure : cutterFigures) {
+    Statement put(*database_,
+                  "INSERT INTO cutter (name, value) VALUES (?, ?)"
+                  " ON CONFLICT (name) DO UPDATE SET value = excluded.value");
+    put.bind(figure.name).bind(figure.get(cutter)).step();
+  }
+  return database_->end();
+}
+
+}  // namespace avrelt
