@@ -61,6 +61,11 @@ CutterDialog::CutterDialog(const Cutter& cutter, Unit unit, QWidget* parent)
   connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
   connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
   column->addWidget(buttons);
+  // Return keeps what is typed; it presses nothing.
+  for (QPushButton* button : findChildren<QPushButton*>()) {
+    button->setAutoDefault(false);
+    button->setDefault(false);
+  }
 }
 
 LengthField* CutterDialog::field(const QString& label, const char* name, Length& length,

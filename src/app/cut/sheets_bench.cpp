@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <QAbstractItemView>
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QSignalBlocker>
@@ -79,6 +80,7 @@ QWidget* SheetsBench::filmsCard() {
   filmChoice_ = new QComboBox;
   filmChoice_->setAccessibleName(tr("The shelf's film it is cut from"));
   filmChoice_->setToolTip(tr("The shelf's film this is cut from"));
+  filmChoice_->view()->setAccessibleName(filmChoice_->accessibleName());
   filmChoice_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   filmChoice_->setMinimumContentsLength(10);
   auto* films = new QPushButton(tr("Films…"));

@@ -153,6 +153,8 @@ FilmsDialog::FilmsDialog(Shelf& shelf, Unit unit, QWidget* parent)
     keepStock();
   });
   connect(&shelf, &Shelf::said, words_, &QLabel::setText);
+  // Return keeps what is typed; it presses nothing.
+  for (QPushButton* button : findChildren<QPushButton*>()) button->setAutoDefault(false);
   read();
   films_->setCurrentRow(0);
   showFilm();

@@ -234,7 +234,7 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
 }
 
 bool improve(FilmSheets& film, const Arrangement& kept) {
-  Arrangement tried = (*film.arranger)(film.attempts++, kept);
+  Arrangement tried = (*film.arranger)(film.attempts++, film.arrangement.order, kept);
   if (!isDenser(tried, film.arrangement, film.from)) return false;
   film.arrangement = std::move(tried);
   measure(film);

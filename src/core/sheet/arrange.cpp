@@ -68,7 +68,8 @@ class Arranger::Work {
     lattices_.resize(pieces_.size());
   }
 
-  Arrangement run(long attempt, const Arrangement& kept);
+  ArrangeOrder plainOrder() const;
+  Arrangement run(const ArrangeOrder& order, const Arrangement& kept);
 
   const std::vector<Piece>& pieces() const { return pieces_; }
   const std::vector<FilmPiece>& films() const { return films_; }
@@ -89,7 +90,7 @@ class Arranger::Work {
 
   class Run;
 
-  double cell() const { return rules_.raster.mm(); }
+  double cell() const { return cell_; }
   /// Pieces drawn out by half the gap may reach that far into the margin.
   double inset(std::size_t film) const {
     return (films_[film].size.margin - rules_.gap / 2).mm();
@@ -169,6 +170,8 @@ class Arranger::Work {
   std::vector<Piece> pieces_;
   std::vector<FilmPiece> films_;
   ArrangeRules rules_;
+  double cell_ = 1;  ///< of the attempt that is made
+  int turns_ = 1;
   std::vector<Polygon> grown_;
   std::vector<double> areas_;
   std::vector<std::unique_ptr<std::vector<Lattice>>> lattices_;
@@ -179,8 +182,8 @@ class Arranger::Work {
 /// One attempt.
 class Arranger::Work::Run {
  public:
-  Run(Work& work, long attempt)
-      : work_(work), pieces_(work.pieces_), attempt_(attempt), chance_(attempt) {}
+  Run(Work& work, const ArrangeOrder& order)
+      : work_(work), pieces_(work.pieces_), order_(order) {}
 
   Arrangement operator()(const Arrangement& kept) {
     left_.assign(work_.films_.size(), 0);
@@ -197,27 +200,25 @@ class Arranger::Work::Run {
       copies[static_cast<std::size_t>(laid.copy)] = true;
     }
 
-    std::vector<std::size_t> order(pieces_.size());
-    std::iota(order.begin(), order.end(), std::size_t{0});
-    std::vector<double> weights = work_.areas_;
-    if (attempt_ > 0) {
-      // A little out of order, the more the later.
-      const double most = 0.2 + 0.1 * static_cast<double>(attempt_ % 8);
-      for (double& weight : weights) weight *= std::exp(most * (2 * chance_() - 1));
-      turnedBy_ = Angle::turn() * chance_();
-      byLowest_ = attempt_ % 2 == 1;
-    }
-    std::stable_sort(order.begin(), order.end(),
-                     [&](std::size_t a, std::size_t b) { return weights[a] > weights[b]; });
-    for (const std::size_t i : order) {
-      std::vector<int> copies;
+    std::vector<std::vector<int>> copies(pieces_.size());
+    for (std::size_t i = 0; i < pieces_.size(); ++i) {
       for (int copy = 0; copy < pieces_[i].copies; ++copy) {
         const auto at = static_cast<std::size_t>(copy);
-        if (at >= done[i].size() || !done[i][at]) copies.push_back(copy);
+        if (at >= done[i].size() || !done[i][at]) copies[i].push_back(copy);
       }
-      lay(i, copies);
+    }
+    ways_.resize(pieces_.size());
+    std::vector<std::size_t> next(pieces_.size(), 0);
+    for (const ArrangeOrder::Group& group : order_.groups) {
+      std::vector<int>& all = copies[group.piece];
+      std::size_t& from = next[group.piece];
+      const std::size_t to = std::min(from + static_cast<std::size_t>(group.copies), all.size());
+      lay(group.piece, {all.begin() + static_cast<std::ptrdiff_t>(from),
+                        all.begin() + static_cast<std::ptrdiff_t>(to)});
+      from = to;
     }
     finish();
+    made_.order = order_;
     return std::move(made_);
   }
 
@@ -232,10 +233,12 @@ class Arranger::Work::Run {
   void lay(std::size_t index, const std::vector<int>& copies) {
     const Piece& piece = pieces_[index];
     if (piece.shape.empty() || copies.empty()) return;
-    std::vector<Turned> ways;
-    for (const Angle turn : turnsOf(piece.mayTurn, work_.rules_.turns, turnedBy_)) {
-      ways.push_back(
-          {turn, rasterOf(mapped(work_.grown_[index], turning(turn)), work_.cell()), {}});
+    std::vector<Turned>& ways = ways_[index];
+    if (ways.empty()) {
+      for (const Angle turn : turnsOf(piece.mayTurn, work_.turns_, order_.turnedBy)) {
+        ways.push_back(
+            {turn, rasterOf(mapped(work_.grown_[index], turning(turn)), work_.cell()), {}});
+      }
     }
     std::size_t next = 0;
     while (next < copies.size() && putOnOpen(index, copies[next], ways)) ++next;
@@ -280,11 +283,11 @@ class Arranger::Work::Run {
       return plain;
     }
     // As many as a sheet holds of them; fewer where it is the last.
-    const std::size_t asked = plain < wanted || attempt_ > 0 ? FilmPiece::many : wanted;
+    const std::size_t asked = plain < wanted || order_.rows > 0 ? FilmPiece::many : wanted;
     const std::vector<std::vector<LatticePlace>>& all = work_.rowsOn(index, film, asked);
     if (all.empty()) return plain;
     // One after the other: a looser one may leave more at its edges.
-    const std::vector<LatticePlace>& places = all[static_cast<std::size_t>(attempt_) % all.size()];
+    const std::vector<LatticePlace>& places = all[order_.rows % all.size()];
     const int plainTop = sheets_[at].room.top();
     std::vector<Laid> byOne(made_.laid.begin() + static_cast<std::ptrdiff_t>(marked),
                             made_.laid.end());
@@ -327,7 +330,7 @@ class Arranger::Work::Run {
       way.from[at] = found ? found->first : tall;
       if (!found) continue;
       const int reaches =
-          byLowest_ ? found->first : found->first + static_cast<int>(way.raster.rows.size());
+          order_.byLowest ? found->first : found->first + static_cast<int>(way.raster.rows.size());
       if (best != nullptr &&
           std::make_pair(reaches, found->second) >= std::make_pair(height, place.second)) {
         continue;
@@ -364,18 +367,67 @@ class Arranger::Work::Run {
 
   Work& work_;
   const std::vector<Piece>& pieces_;
-  long attempt_;
-  Chance chance_;
-  Angle turnedBy_;
-  bool byLowest_ = false;
+  const ArrangeOrder& order_;
+  std::vector<std::vector<Turned>> ways_;
   std::vector<std::size_t> left_;
   std::vector<Sheet> sheets_;
   Arrangement made_;
 };
 
-Arrangement Arranger::Work::run(long attempt, const Arrangement& kept) {
-  return Run(*this, attempt)(kept);
+/// The largest first.
+ArrangeOrder Arranger::Work::plainOrder() const {
+  std::vector<std::size_t> sorted(pieces_.size());
+  std::iota(sorted.begin(), sorted.end(), std::size_t{0});
+  std::stable_sort(sorted.begin(), sorted.end(),
+                   [&](std::size_t a, std::size_t b) { return areas_[a] > areas_[b]; });
+  ArrangeOrder order;
+  for (const std::size_t i : sorted) order.groups.push_back({i, pieces_[i].copies});
+  return order;
 }
+
+Arrangement Arranger::Work::run(const ArrangeOrder& order, const Arrangement& kept) {
+  cell_ = rules_.raster.mm() / (order.fine ? 2 : 1);
+  turns_ = rules_.turns * (order.fine ? 3 : 1);
+  return Run(*this, order)(kept);
+}
+
+namespace {
+
+/// A few groups elsewhere, some of them parted; now and then all turned otherwise, or more finely.
+ArrangeOrder changed(ArrangeOrder order, long attempt) {
+  order.fine = attempt % 6 == 1;
+  order.rows = static_cast<std::size_t>(attempt);
+  // The first time just more finely.
+  if (attempt == 1) return order;
+  Chance chance(attempt);
+  std::vector<ArrangeOrder::Group>& groups = order.groups;
+  const auto any = [&](std::size_t count) {
+    return std::min(static_cast<std::size_t>(chance() * static_cast<double>(count)), count - 1);
+  };
+  constexpr int mostChanges = 5;
+  const int changes = 1 + static_cast<int>(chance() * mostChanges);
+  for (int i = 0; i < changes && !groups.empty(); ++i) {
+    const std::size_t at = any(groups.size());
+    ArrangeOrder::Group moved = groups[at];
+    if (moved.copies > 1 && chance() < 0.5) {
+      moved.copies = 1 + static_cast<int>(any(static_cast<std::size_t>(moved.copies - 1)));
+      groups[at].copies -= moved.copies;
+    } else {
+      groups.erase(groups.begin() + static_cast<std::ptrdiff_t>(at));
+    }
+    // Not far: the largest still come first.
+    const double far = static_cast<double>(groups.size()) * 0.3;
+    const double to = static_cast<double>(at) + (2 * chance() - 1) * std::max(far, 2.0);
+    const auto place = static_cast<std::ptrdiff_t>(
+        std::clamp(to, 0.0, static_cast<double>(groups.size())));
+    groups.insert(groups.begin() + place, moved);
+  }
+  if (attempt % 4 == 0) order.turnedBy = Angle::turn() * chance();
+  if (attempt % 8 == 3) order.byLowest = !order.byLowest;
+  return order;
+}
+
+}  // namespace
 
 Arranger::Arranger(std::vector<Piece> pieces, std::vector<FilmPiece> films,
                    const ArrangeRules& rules)
@@ -384,9 +436,14 @@ Arranger::Arranger(Arranger&&) noexcept = default;
 Arranger& Arranger::operator=(Arranger&&) noexcept = default;
 Arranger::~Arranger() = default;
 
-Arrangement Arranger::operator()(long attempt, const Arrangement& kept) {
-  return work_->run(attempt, kept);
+Arrangement Arranger::operator()(const Arrangement& kept) {
+  return work_->run(work_->plainOrder(), kept);
 }
+
+Arrangement Arranger::operator()(long attempt, const ArrangeOrder& best, const Arrangement& kept) {
+  return work_->run(changed(best, attempt), kept);
+}
+
 const std::vector<Piece>& Arranger::pieces() const {
   return work_->pieces();
 }

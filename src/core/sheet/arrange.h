@@ -67,10 +67,24 @@ struct UsedSheet {
   Length reaches;        ///< up to here, by what lies highest on it
 };
 
+/// How an arrangement was gone about.
+struct ArrangeOrder {
+  struct Group {
+    std::size_t piece = 0;
+    int copies = 0;
+  };
+  std::vector<Group> groups;  ///< laid one after the other
+  Angle turnedBy;             ///< the turns that are tried begin here
+  bool byLowest = false;      ///< as low as it goes, not ending as low as it may
+  std::size_t rows = 0;       ///< which of the lattices is taken
+  bool fine = false;          ///< on a raster half as wide, in three times as many turns
+};
+
 struct Arrangement {
   std::vector<Laid> laid;
   std::vector<NotLaid> notLaid;
   std::vector<UsedSheet> sheets;
+  ArrangeOrder order;
 };
 
 /// Lays pieces on as little film as it finds room on.
@@ -78,8 +92,9 @@ struct Arrangement {
 /// The largest first, each as low and then as far left as it goes, in whichever of its turns that
 /// is lowest, on the first film with room for it; many of one shape in rows, where more of them go
 /// on a sheet so. Room is kept on a raster: a piece drawn out by half the gap takes every cell it
-/// touches, so no two come nearer than the gap, whatever the raster. Other attempts go about it in
-/// another order. The same pieces, films and attempt give the same arrangement.
+/// touches, so no two come nearer than the gap, whatever the raster. Further attempts go about it in
+/// another order, a little off that of the best so far. The same pieces, films, attempt and best
+/// give the same arrangement.
 class Arranger {
  public:
   /// `films` are used in their order.
@@ -88,9 +103,11 @@ class Arranger {
   Arranger& operator=(Arranger&&) noexcept;
   ~Arranger();
 
-  /// Attempt 0 is the plain one. What lies in `kept` stays on its sheets, which come first; the
-  /// others are laid round it.
-  Arrangement operator()(long attempt = 0, const Arrangement& kept = {});
+  /// The plain attempt. What lies in `kept` stays on its sheets, which come first; the others are
+  /// laid round it.
+  Arrangement operator()(const Arrangement& kept = {});
+  /// Another, from the order of the best so far; attempts are numbered from 1.
+  Arrangement operator()(long attempt, const ArrangeOrder& best, const Arrangement& kept = {});
 
   const std::vector<Piece>& pieces() const;
   const std::vector<FilmPiece>& films() const;

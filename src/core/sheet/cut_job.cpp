@@ -11,9 +11,10 @@ namespace {
 constexpr Length followed = Length::mm(0.005);
 /// Of a swing about the tip, in one straight move: the tip is off by 0.004 of the offset.
 const Angle swingStep = Angle::degrees(10);
-/// The cut that brings a trailing blade round: so long, so far from the sheet's edge and from all
-/// that is cut.
+/// The cut that brings a trailing blade round: first up, so that one that points against it comes
+/// round as well, then so far to the right; so far from the sheet's edge and from all that is cut.
 constexpr double leadIn = 3;
+constexpr double leadInUp = 1.5;
 constexpr double leadInFree = 0.5;
 
 Stroke strokeOf(const Path& path, Tool tool) {
@@ -125,9 +126,9 @@ std::optional<Point> leadInOf(const CutJob& job) {
     taken.push_back(box.grownBy(leadInFree));
   }
   constexpr double step = 2;
-  for (double y = leadInFree; y <= job.tall.mm() - leadInFree; y += step) {
+  for (double y = leadInFree; y + leadInUp <= job.tall.mm() - leadInFree; y += step) {
     for (double x = leadInFree; x + leadIn <= job.wide.mm() - leadInFree; x += step) {
-      const Box wanted{{x, y}, {x + leadIn, y}};
+      const Box wanted{{x, y}, {x + leadIn, y + leadInUp}};
       if (std::none_of(taken.begin(), taken.end(),
                        [&](const Box& box) { return box.meets(wanted); })) {
         return Point{x, y};
@@ -203,9 +204,12 @@ std::vector<Stroke> machinePath(const CutJob& job, const Cutter& cutter) {
     if (cut && !led) {
       led = true;
       if (const std::optional<Point> from = leadInOf(job)) {
-        // Dragged to the right from wherever it pointed, it comes round as it goes.
+        // Dragged from wherever it pointed, it comes round as it goes.
         const Point start = cutter.mirrored ? placed(*from) - Point{leadIn, 0} : *from;
-        path.push_back({Tool::blade, {start, start + Point{leadIn, 0}}, false});
+        path.push_back(
+            {Tool::blade,
+             {start, start + Point{0, leadInUp}, start + Point{leadIn, leadInUp}},
+             false});
       }
     }
     Stroke mirrored = stroke;

@@ -81,6 +81,15 @@ Raster rasterOf(const Polygon& shape, double cell, Point origin) {
       }
     }
   }
+  for (int row = 0; row < tall; ++row) {
+    int longest = 0;
+    for (const Raster::Run& run : raster.rows[static_cast<std::size_t>(row)]) {
+      longest = std::max(longest, run.to - run.from);
+    }
+    if (longest > 0) raster.widest.emplace_back(row, longest);
+  }
+  std::stable_sort(raster.widest.begin(), raster.widest.end(),
+                   [](const auto& a, const auto& b) { return a.second > b.second; });
   return raster;
 }
 
@@ -88,7 +97,8 @@ Room::Room(int wide, int tall)
     : wide_(wide),
       tall_(tall),
       words_(static_cast<std::size_t>((wide + wordBits - 1) / wordBits + 1)),
-      taken_(static_cast<std::size_t>(tall) * words_, 0) {}
+      taken_(static_cast<std::size_t>(tall) * words_, 0),
+      freest_(static_cast<std::size_t>(tall), wide) {}
 
 std::optional<std::pair<int, int>> Room::placeFor(const Raster& raster, int fromRow) const {
   const int last = tall_ - static_cast<int>(raster.rows.size());
@@ -97,17 +107,46 @@ std::optional<std::pair<int, int>> Room::placeFor(const Raster& raster, int from
   std::vector<std::uint64_t> barred(words_);
   std::vector<std::uint64_t> swept(words_);
   for (int row = fromRow; row <= last; ++row) {
+    // A run longer than any that is free has no room anywhere in its row.
+    const bool tooNarrow = std::any_of(
+        raster.widest.begin(), raster.widest.end(), [&](const std::pair<int, int>& one) {
+          return one.second > freest_[static_cast<std::size_t>(row + one.first)];
+        });
+    if (tooNarrow) continue;
     std::fill(barred.begin(), barred.end(), 0);
-    for (std::size_t r = 0; r < raster.rows.size(); ++r) {
-      const std::size_t at = static_cast<std::size_t>(row) + r;
-      if (static_cast<int>(at) >= top_) break;
-      const std::uint64_t* taken = &taken_[at * words_];
-      for (const Raster::Run& run : raster.rows[r]) bar(taken, run, swept, barred);
-      if (!firstFree(barred, right)) break;
+    bool room = true;
+    for (const auto& [r, longest] : raster.widest) {
+      const int at = row + r;
+      if (at >= top_) continue;
+      const std::uint64_t* taken = &taken_[static_cast<std::size_t>(at) * words_];
+      for (const Raster::Run& run : raster.rows[static_cast<std::size_t>(r)]) {
+        bar(taken, run, swept, barred);
+      }
+      room = firstFree(barred, right).has_value();
+      if (!room) break;
     }
+    if (!room) continue;
     if (const std::optional<int> column = firstFree(barred, right)) return {{row, *column}};
   }
   return std::nullopt;
+}
+
+int Room::longestFree(int row) const {
+  const std::uint64_t* taken = &taken_[static_cast<std::size_t>(row) * words_];
+  int longest = 0;
+  int from = 0;
+  for (int x = 0; x <= wide_; ++x) {
+    // Whole words at once where they are all free.
+    if (x % wordBits == 0 && x + wordBits <= wide_ && taken[x / wordBits] == 0) {
+      x += wordBits - 1;
+      continue;
+    }
+    const bool isTaken = x == wide_ || ((taken[x / wordBits] >> (x % wordBits)) & 1U) != 0;
+    if (!isTaken) continue;
+    longest = std::max(longest, x - from);
+    from = x + 1;
+  }
+  return longest;
 }
 
 void Room::take(const Raster& raster, int row, int column) {
@@ -121,7 +160,9 @@ void Room::take(const Raster& raster, int row, int column) {
         taken[x / wordBits] |= std::uint64_t{1} << (x % wordBits);
       }
     }
-    if (!raster.rows[r].empty()) top_ = std::max(top_, at + 1);
+    if (raster.rows[r].empty()) continue;
+    top_ = std::max(top_, at + 1);
+    freest_[static_cast<std::size_t>(at)] = longestFree(at);
   }
 }
 

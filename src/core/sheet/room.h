@@ -20,6 +20,9 @@ struct Raster {
   Point low;  ///< of the shape, at the lower left corner of its first cell
   int wide = 0;
   std::vector<std::vector<Run>> rows;
+  /// The rows by their longest run, the longest first, and how long it is: what is likeliest to
+  /// find no room is asked for first.
+  std::vector<std::pair<int, int>> widest;
 };
 
 /// Every cell that some of the shape lies in: what of its inside crosses the row, and its edges.
@@ -41,6 +44,7 @@ class Room {
   int top() const { return top_; }
 
  private:
+  int longestFree(int row) const;
   void addMoved(const std::uint64_t* from, int by, std::uint64_t* to) const;
   void bar(const std::uint64_t* taken, Raster::Run run, std::vector<std::uint64_t>& swept,
            std::vector<std::uint64_t>& barred) const;
@@ -50,6 +54,7 @@ class Room {
   int top_ = 0;
   std::size_t words_;
   std::vector<std::uint64_t> taken_;
+  std::vector<int> freest_;  ///< the longest run that is free, row by row
 };
 
 }  // namespace avrelt

@@ -224,9 +224,9 @@ TEST_CASE("Offcuts are used first, then sheets, then a roll, and none outside it
     Arranger arranger(pieces, films, {});
     Arrangement made = arranger();
     for (long attempt = 1; attempt < 4; ++attempt) {
-      const Arrangement again = arranger(attempt);
+      const Arrangement again = arranger(attempt, made.order);
       // The same attempt, the same answer.
-      const Arrangement same = Arranger(pieces, films, {})(attempt);
+      const Arrangement same = Arranger(pieces, films, {})(attempt, made.order);
       RC_ASSERT(again.laid == same.laid);
       if (isDenser(again, made, films)) made = again;
     }
@@ -263,7 +263,7 @@ TEST_CASE("What was laid by hand stays, and the others are laid round it", "[arr
   Arranger arranger(pieces, films, {});
   Arrangement kept = arranger();
   kept.laid = {{0, 4, 0, Angle::degrees(33), {70, 70}}, {1, 2, 0, Angle(), {90, 20}}};
-  const Arrangement made = arranger(0, kept);
+  const Arrangement made = arranger(kept);
   CHECK(leastBetween(pieces, made) >= Length::mm(1.5));
   std::map<std::pair<std::size_t, int>, int> laid;
   for (const Laid& one : made.laid) ++laid[{one.piece, one.copy}];
