@@ -120,8 +120,10 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   window.goToStation(avrelt::MainWindow::cut);
   window.cutStation().choose(avrelt::purpose::film);
   picture("cut");
-  window.cutStation().choose(avrelt::purpose::markingStrip);
-  picture("cut-strip");
+  window.cutStation().showSheets(true);
+  window.cutStation().bench().work().layNow();
+  picture("sheets");
+  window.cutStation().showSheets(false);
   window.goToStation(avrelt::MainWindow::gauge);
   window.order().choose(cups - 1);
   avrelt::useTheme(avrelt::Theme::dark());

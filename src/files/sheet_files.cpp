@@ -51,9 +51,8 @@ std::string listOf(const SheetPlan& sheets, const SheetOutput& output) {
       for (const auto& [piece, count] : copies) {
         const SheetPart& part = film.parts[piece];
         const Box box = part.part->bounds();
-        const std::string name = part.part->name.pattern.empty()
-                                     ? part.part->id
-                                     : inWords(part.part->name, output.unit);
+        const std::string name =
+            part.part->name.pattern.empty() ? part.part->id : inWords(part.part->name, output.unit);
         for (const std::string& text :
              {sheetName(film, i, output.order), sheets.plan->cups[part.cup].name, name,
               part.purpose, std::to_string(count), numberText(box.width(), 1),
@@ -131,20 +130,21 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
       Json extra = Json::array();
       for (const char* ending : {".dxf", ".plt", "-map.pdf"}) extra.push_back(id + ending);
       const FilmPiece& piece = film.from[film.arrangement.sheets[i].film];
-      root["sheets"].push_back({{"id", id},
-                                {"file", id + ".svg"},
-                                {"more_files", extra},
-                                {"material", materialName(film.wanted.kind)},
-                                {"film", film.wanted.colour.empty() ? Json() : Json(film.wanted.colour)},
-                                {"name", film.film ? Json(film.film->name) : Json()},
-                                {"from", film.isPlain(i) ? "plain" : shapeOf(piece)},
-                                {"size_mm", {rounded(size.wide.mm()), rounded(size.tall.mm())}},
-                                {"used", rounded(film.used[i])},
-                                {"mirrored", cutter.mirrored},
-                                {"cut_mm", rounded(figures.cut.mm())},
-                                {"minutes", rounded(figures.takes.minutes())},
-                                {"pieces", job.shapes().size()},
-                                {"placements", placements[i]}});
+      root["sheets"].push_back(
+          {{"id", id},
+           {"file", id + ".svg"},
+           {"more_files", extra},
+           {"material", materialName(film.wanted.kind)},
+           {"film", film.wanted.colour.empty() ? Json() : Json(film.wanted.colour)},
+           {"name", film.film ? Json(film.film->name) : Json()},
+           {"from", film.isPlain(i) ? "plain" : shapeOf(piece)},
+           {"size_mm", {rounded(size.wide.mm()), rounded(size.tall.mm())}},
+           {"used", rounded(film.used[i])},
+           {"mirrored", cutter.mirrored},
+           {"cut_mm", rounded(figures.cut.mm())},
+           {"minutes", rounded(figures.takes.minutes())},
+           {"pieces", job.shapes().size()},
+           {"placements", placements[i]}});
     }
     for (const NotLaid& one : film.arrangement.notLaid) {
       const SheetPart& part = film.parts[one.piece];
@@ -173,8 +173,8 @@ std::vector<std::string> sheetsListedIn(const std::string& sheetsJson) {
     if (!json.is_string()) return;
     const auto name = json.get<std::string>();
     // Never another folder's, nor a file of a kind that is not made here.
-    const bool ours = std::any_of(
-        kinds.begin(), kinds.end(), [&](std::string_view kind) { return name.ends_with(kind); });
+    const bool ours = std::any_of(kinds.begin(), kinds.end(),
+                                  [&](std::string_view kind) { return name.ends_with(kind); });
     if (ours && name.find('/') == std::string::npos) names.push_back(name);
   };
   for (const Json& sheet : root["sheets"]) {

@@ -18,8 +18,8 @@ struct SheetOutput {
   Cutter cutter;
 };
 
-/// For every sheet, at true size, its page the whole sheet: SVG, DXF, a plotter file for the cutter,
-/// and a PDF map on pages of paper with every part's name; a list of all parts as CSV; then
+/// For every sheet, at true size, its page the whole sheet: SVG, DXF, a plotter file for the
+/// cutter, and a PDF map on pages of paper with every part's name; a list of all parts as CSV; then
 /// `sheets.json`, which lists them and says what lies where (`docs/format.md`). Names say order,
 /// film and sheet. Refused in words: a map that cannot be printed.
 tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& sheets,

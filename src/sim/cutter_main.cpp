@@ -43,11 +43,16 @@ bool take(const std::string& fault, sim::Machine& machine, long& unpluggedAfter)
       !(number > 0 && number < 1e6)) {
     return false;
   }
-  if (name == "scale") machine.scale = number;
-  else if (name == "slip") machine.slipsAfter = Length::mm(number);
-  else if (name == "short") machine.filmTall = Length::mm(number);
-  else if (name == "unplugged") unpluggedAfter = static_cast<long>(number);
-  else return false;
+  if (name == "scale")
+    machine.scale = number;
+  else if (name == "slip")
+    machine.slipsAfter = Length::mm(number);
+  else if (name == "short")
+    machine.filmTall = Length::mm(number);
+  else if (name == "unplugged")
+    unpluggedAfter = static_cast<long>(number);
+  else
+    return false;
   return true;
 }
 
@@ -78,7 +83,8 @@ int run(const Options& options) {
   long unpluggedAfter = 0;
   for (const std::string& fault : options.faults) {
     if (!take(fault, machine, unpluggedAfter)) {
-      return complain("“" + fault + "” is no fault this stand-in has. Give scale=1.02, mirrored, "
+      return complain("“" + fault +
+                      "” is no fault this stand-in has. Give scale=1.02, mirrored, "
                       "slip=MM, short=MM or unplugged=COMMANDS.");
     }
   }

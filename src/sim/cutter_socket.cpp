@@ -36,8 +36,7 @@ class Descriptor {
 bool tell(int socket, const std::string& line) {
   std::size_t sent = 0;
   while (sent < line.size()) {
-    const ssize_t wrote =
-        ::send(socket, line.data() + sent, line.size() - sent, MSG_NOSIGNAL);
+    const ssize_t wrote = ::send(socket, line.data() + sent, line.size() - sent, MSG_NOSIGNAL);
     if (wrote < 0 && errno == EINTR) continue;
     if (wrote <= 0) return false;
     sent += static_cast<std::size_t>(wrote);

@@ -119,8 +119,8 @@ void FilmCutter::lift() {
       film_.drawn.push_back({stroke_, false});
     } else if (std::optional<std::vector<Point>> loop = loopOf(stroke_)) {
       // Gone round again, it is the same shape.
-      const auto same = std::find_if(
-          film_.shapes.rbegin(), film_.shapes.rend(), [&](const CutShape& shape) {
+      const auto same =
+          std::find_if(film_.shapes.rbegin(), film_.shapes.rend(), [&](const CutShape& shape) {
             Box a;
             Box b;
             for (const Point& p : shape.outline) a.add(p);
@@ -144,8 +144,7 @@ void FilmCutter::lift() {
 
 void FilmCutter::mark(Point tip) {
   const Point at = onFilm(tip);
-  const bool onIt =
-      machine_.filmTall <= Length() || (at.y >= 0 && at.y <= machine_.filmTall.mm());
+  const bool onIt = machine_.filmTall <= Length() || (at.y >= 0 && at.y <= machine_.filmTall.mm());
   if (!onIt) {
     // Off the end of the film: what is cut ends here, and another cut begins where it comes back.
     lift();

@@ -20,7 +20,7 @@ struct Machine {
   bool mirrored = false;  ///< across the film
   Length slipsAfter;      ///< once so much is cut, film slips; 0 for never
   Length slips = Length::mm(1.5);
-  Length filmTall;        ///< shorter film than the machine can take; 0 for long enough
+  Length filmTall;  ///< shorter film than the machine can take; 0 for long enough
 };
 
 /// Cuts simulated film as it is told to: a blade on a pivot, which trails behind it as a wheel on a

@@ -118,8 +118,8 @@ void PlotterReader::complain(const std::string& command, const char* why) {
   for (const char c : command.substr(0, 24)) {
     shown += c >= 0x20 && c < 0x7f ? c : '?';
   }
-  complain_("Command " + std::to_string(count_) + ", “" + shown +
-            (command.size() > 24 ? "…" : "") + "”, " + why + ".");
+  complain_("Command " + std::to_string(count_) + ", “" + shown + (command.size() > 24 ? "…" : "") +
+            "”, " + why + ".");
 }
 
 }  // namespace avrelt::sim

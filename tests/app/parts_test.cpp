@@ -295,4 +295,3 @@ TEST_CASE("a warning about a cut part leads to its tick where the Cut station wa
   CHECK(open.tick("Film, zone B is cut")->hasFocus());
   CHECK(open.cutting().purpose() == purpose::film);
 }
-

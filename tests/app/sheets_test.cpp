@@ -56,8 +56,10 @@ TEST_CASE("the parts of an order are laid on sheets in the flat's place, and sav
   CHECK(open.bench().parts().count() == static_cast<int>(open.film().parts.size()));
   CHECK(open.bench().words().text().contains(QStringLiteral("Plain sheets")));
   CHECK(open.bench().canvas().wordsAt({1, 1}).isEmpty());
-  CHECK(open.bench().canvas().wordsAt(open.bench().canvas().placeOf(0)).contains(
-      QStringLiteral("Cup 1: ")));
+  CHECK(open.bench()
+            .canvas()
+            .wordsAt(open.bench().canvas().placeOf(0))
+            .contains(QStringLiteral("Cup 1: ")));
   const QTemporaryDir folder;
   QString said;
   QObject::connect(&open.bench(), &SheetsBench::said, [&](const QString& words) { said = words; });
@@ -101,7 +103,8 @@ TEST_CASE("the parts of an order are laid on sheets in the flat's place, and sav
   CHECK(open.bench().list().count() == 0);
 }
 
-TEST_CASE("a part is laid elsewhere by mouse and by keys, and springs back from where it may not lie") {
+TEST_CASE(
+    "a part is laid elsewhere by mouse and by keys, and springs back from where it may not lie") {
   SheetsWindow open;
   SheetsCanvas& canvas = open.bench().canvas();
   QString said;
@@ -111,9 +114,8 @@ TEST_CASE("a part is laid elsewhere by mouse and by keys, and springs back from 
   const auto areaOf = [&](const Laid& laid) {
     return signedArea(open.film().pieces()[laid.piece].shape);
   };
-  const auto least =
-      std::min_element(all.begin(), all.end(),
-                       [&](const Laid& a, const Laid& b) { return areaOf(a) < areaOf(b); });
+  const auto least = std::min_element(
+      all.begin(), all.end(), [&](const Laid& a, const Laid& b) { return areaOf(a) < areaOf(b); });
   const auto index = static_cast<std::size_t>(least - all.begin());
   canvas.choose(index);
   CHECK(canvas.accessibleDescription().contains(QStringLiteral("Cup 1")));
@@ -305,8 +307,7 @@ TEST_CASE("the cutter's figures are kept, and refused ones are not") {
   Cutter wrong = dialog.cutter();
   wrong.bladeOffset = Length::mm(30);
   QString said;
-  QObject::connect(&open.window.shelf(), &Shelf::said,
-                   [&](const QString& words) { said = words; });
+  QObject::connect(&open.window.shelf(), &Shelf::said, [&](const QString& words) { said = words; });
   CHECK_FALSE(open.bench().work().set(wrong));
   CHECK(said.contains(QStringLiteral("up to 2 mm")));
   CHECK(open.window.shelf().cutter().bladeOffset.mm() == Approx(0.3));

@@ -124,8 +124,7 @@ TEST_CASE("sheets lays an order's parts on sheets, within the paper, and says wh
   CHECK_THAT(list, Catch::StartsWith("sheet,cup,part,for,copies,width_mm,height_mm,done\r\n"));
   CHECK(std::count(list.begin(), list.end(), '\n') == 3);
   // The very shapes, by the plotter file alone: whole numbers of 1/40 mm.
-  const std::string plotter =
-      *readFile(bench.folder / "out" / "order-permanent-film-1-of-1.plt");
+  const std::string plotter = *readFile(bench.folder / "out" / "order-permanent-film-1-of-1.plt");
   CHECK_THAT(plotter, Catch::StartsWith("IN;\nPA;\nVS50;\nSP1;\nPU"));
   CHECK_THAT(plotter, Catch::EndsWith("PU0,0;\nSP0;\n"));
 

@@ -1,4 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/dxf.h"
+
 #include <array>
 #include <catch2/catch.hpp>
 #include <cmath>
@@ -6,7 +8,6 @@
 #include <sstream>
 
 #include "files/disk.h"
-#include "files/dxf.h"
 #include "files/temporary_folder.h"
 
 // Our DXF as ezdxf, an independent reader, sees it.

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Films and the cutter on the shelf: kept, refused, used up, and what a hand spoils in the file.
+#include <sqlite3.h>
+
 #include <catch2/catch.hpp>
 #include <filesystem>
-#include <sqlite3.h>
 
 #include "files/temporary_folder.h"
 #include "shop/shop.h"

@@ -110,8 +110,8 @@ TEST_CASE("The program cuts a file and writes what lies on the film", "[cutter-p
   CHECK(readCutFilm(*readFile(out))->shapes.size() < 4);
   // Refused, and nothing written.
   fs::remove(out);
-  for (const char* wrong : {"--fault warp=2", "--fault scale=0", "--bed 0 100", "--speed fast",
-                            "--socket x"}) {
+  for (const char* wrong :
+       {"--fault warp=2", "--fault scale=0", "--bed 0 100", "--speed fast", "--socket x"}) {
     CAPTURE(wrong);
     CHECK(run(file.string() + " " + wrong + " --out " + out.string() + " 2>/dev/null >/dev/null") !=
           0);
@@ -196,7 +196,8 @@ TEST_CASE("What a cutter answers is read back as it was, and nonsense is refused
   for (const char* wrong :
        {"", "[]", "{}", R"({"shapes":3})", R"({"shapes":[{}]})",
         R"({"shapes":[{"outline_mm":[[1,2],[3,4]]}]})", R"({"shapes":[{"outline_mm":[1,2,3]}]})",
-        R"({"shapes":[{"outline_mm":[[1,2],[3,4],[1e9,0]]}]})", R"({"shapes":[],"open_mm":[[1]]})"}) {
+        R"({"shapes":[{"outline_mm":[[1,2],[3,4],[1e9,0]]}]})",
+        R"({"shapes":[],"open_mm":[[1]]})"}) {
     CAPTURE(wrong);
     CHECK_FALSE(readCutFilm(wrong));
   }

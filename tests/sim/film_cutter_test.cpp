@@ -52,7 +52,8 @@ CutJob sheet(double wide = 200, double tall = 160) {
     set.parts.push_back(partOf(closedPath(rosette)));
     set.parts.push_back(partOf(closedPath(star)));
     const Point centre{at.x, 85};
-    Part ring = partOf({centre - Point{15, 0}, {{centre + Point{15, 0}, 1}, {centre - Point{15, 0}, 1}}});
+    Part ring =
+        partOf({centre - Point{15, 0}, {{centre + Point{15, 0}, 1}, {centre - Point{15, 0}, 1}}});
     ring.holes.push_back(
         {centre - Point{6, 0}, {{centre + Point{6, 0}, -1}, {centre - Point{6, 0}, -1}}});
     set.parts.push_back(ring);

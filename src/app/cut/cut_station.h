@@ -28,8 +28,8 @@ class CutStation : public QWidget {
 
  public:
   /// The actions are those of the menu; the buttons here only bring them near.
-  CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
-             SheetsBench* bench, QWidget* parent = nullptr);
+  CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll, SheetsBench* bench,
+             QWidget* parent = nullptr);
 
   /// Shows the order's sheets in place of the cup's parts, or these again.
   void showSheets(bool sheets);

@@ -24,7 +24,8 @@ CutterLink::CutterLink(QObject* parent) : QObject(parent) {
   connect(&socket_, &QLocalSocket::disconnected, this, [this] {
     read();
     if (running_) {
-      end(tr("The cutter does not answer any more after %1 of %2 commands. Look at its cable and its "
+      end(tr("The cutter does not answer any more after %1 of %2 commands. Look at its cable and "
+             "its "
              "film, then send the sheet again.")
               .arg(done_)
               .arg(all()));
@@ -52,9 +53,9 @@ CutterLink::~CutterLink() {
 
 QString CutterLink::program() {
   const QString here = QCoreApplication::applicationDirPath();
-  for (const QString& path : {here + QStringLiteral("/avrelt-cutter"),
-                              here + QStringLiteral("/../sim/avrelt-cutter"),
-                              here + QStringLiteral("/../../src/sim/avrelt-cutter")}) {
+  for (const QString& path :
+       {here + QStringLiteral("/avrelt-cutter"), here + QStringLiteral("/../sim/avrelt-cutter"),
+        here + QStringLiteral("/../../src/sim/avrelt-cutter")}) {
     if (QFileInfo(path).isExecutable()) return QFileInfo(path).canonicalFilePath();
   }
   return {};
@@ -81,8 +82,8 @@ void CutterLink::send(const std::string& plotterFile, const QStringList& argumen
     cutter_.waitForFinished(2000);
   }
   cutter_.setStandardOutputFile(QProcess::nullDevice());
-  cutter_.start(path, QStringList{QStringLiteral("--once"), QStringLiteral("--socket"), at_} +
-                          arguments);
+  cutter_.start(path,
+                QStringList{QStringLiteral("--once"), QStringLiteral("--socket"), at_} + arguments);
   connectNow();
   emit progressed();
 }

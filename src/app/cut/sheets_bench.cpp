@@ -46,16 +46,18 @@ SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> fo
     std::size_t sheet = 0;
     const FilmSheets* film = inHand(sheet);
     if (!laid || film == nullptr || *laid >= film->arrangement.laid.size()) return;
-    const auto found = std::find(partRows_.begin(), partRows_.end(),
-                                 film->arrangement.laid[*laid].piece);
+    const auto found =
+        std::find(partRows_.begin(), partRows_.end(), film->arrangement.laid[*laid].piece);
     if (found == partRows_.end()) return;
     const QSignalBlocker quiet(parts_);
     parts_->setCurrentRow(static_cast<int>(found - partRows_.begin()));
+    // The round shows the cup it is for.
+    const std::size_t cup = film->parts[film->arrangement.laid[*laid].piece].cup;
+    if (static_cast<int>(cup) != order_.currentIndex()) order_.choose(static_cast<int>(cup));
   });
   connect(&link_, &CutterLink::progressed, this, &SheetsBench::refreshCutting);
   connect(&link_, &CutterLink::finished, this, &SheetsBench::judge);
-  connect(&link_, &CutterLink::failed, this,
-          [this](const QString& words) { verdict_->setText(words); });
+  connect(&link_, &CutterLink::failed, this, [this](const QString& words) { tell(words); });
   refresh();
 }
 
@@ -163,22 +165,23 @@ QWidget* SheetsBench::cutCard() {
   verdict_ = new QLabel;
   verdict_->setWordWrap(true);
   verdict_->setAccessibleName(tr("What was cut"));
+  verdict_->hide();
   column->addWidget(verdict_);
   book_ = new QPushButton(tr("Take it off the shelf"));
   book_->setToolTip(
       tr("Once it is cut: a sheet less, a roll shorter, an offcut gone; what is left of it in one "
          "piece is kept as an offcut"));
   column->addWidget(book_);
-  words_ = new QLabel;
-  words_->setWordWrap(true);
-  words_->setProperty("role", "label");
-  column->addWidget(words_);
   auto* caution = new QLabel(
       tr("Cut a square first and measure it. Blades and hooks are sharp; cut away from your hand. "
          "What film and cutter makers say goes before anything shown here."));
   caution->setProperty("role", "caution");
   caution->setWordWrap(true);
   column->addWidget(caution);
+  words_ = new QLabel;
+  words_->setWordWrap(true);
+  words_->setProperty("role", "label");
+  column->addWidget(words_);
   column->addStretch();
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard(tr("Cut it"), body);
@@ -262,7 +265,7 @@ void SheetsBench::refresh() {
         plain = plain || film.isPlain(k);
         const SheetSize size = film.sizeOf(k);
         const FilmPiece& piece = film.from[film.arrangement.sheets[k].film];
-        const QString what = piece.roll               ? tr("%1 of roll").arg(onTape(size.tall, unit).mark)
+        const QString what = piece.roll ? tr("%1 of roll").arg(onTape(size.tall, unit).mark)
                              : !piece.outline.empty() ? tr("an offcut")
                              : count == 1             ? tr("1 sheet")
                                                       : tr("sheet %1 of %2").arg(k + 1).arg(count);
@@ -290,7 +293,8 @@ void SheetsBench::refresh() {
     one->show(work_.choice(key.c_str()), unit);
     one->setFault({});
     for (const Fault& fault : work_.faults()) {
-      if (one->field() == QString::fromStdString(fault.field)) one->setFault(say(fault.sentence, unit));
+      if (one->field() == QString::fromStdString(fault.field))
+        one->setFault(say(fault.sentence, unit));
     }
   }
   for (const Fault& fault : work_.faults()) {
@@ -407,9 +411,14 @@ void SheetsBench::refreshCutting() {
   pause_->setVisible(running);
   pause_->setText(link_.paused() ? tr("Go on") : tr("Pause"));
   if (running) {
-    verdict_->setText(tr("%1 of %2 commands done.").arg(link_.done()).arg(link_.all()));
+    tell(tr("%1 of %2 commands done.").arg(link_.done()).arg(link_.all()));
   }
   book_->setEnabled(film != nullptr && !running && film->film.has_value());
+}
+
+void SheetsBench::tell(const QString& words) {
+  verdict_->setText(words);
+  verdict_->setVisible(!words.isEmpty());
 }
 
 void SheetsBench::cutNow() {
@@ -419,12 +428,12 @@ void SheetsBench::cutNow() {
   work_.stop();
   film = inHand(sheet);
   if (const std::optional<Sentence> fault = tooNear(*work_.sheets())) {
-    return verdict_->setText(say(*fault, order_.unit()));
+    return tell(say(*fault, order_.unit()));
   }
   sentTo_ = cutterFor(work_.cutter(), *film);
   sent_ = jobOf(*film, sheet, sheetName(*film, sheet, name_().toStdString()));
   if (const std::optional<Sentence> fault = cannotCut(sent_, sentTo_)) {
-    return verdict_->setText(say(*fault, order_.unit()));
+    return tell(say(*fault, order_.unit()));
   }
   canvas_->showCut(nullptr);
   const auto number = [](double value) { return QString::number(value, 'f', 3); };
@@ -433,8 +442,8 @@ void SheetsBench::cutNow() {
   link_.send(plotterFile(machinePath(sent_, sentTo_), sentTo_),
              {QStringLiteral("--bed"), number(sent_.wide.mm()), number(sent_.tall.mm()),
               QStringLiteral("--blade-offset"), number(sentTo_.bladeOffset.mm()),
-              QStringLiteral("--speed"), number(sentTo_.perSecond.mm()),
-              QStringLiteral("--faster"), number(faster)});
+              QStringLiteral("--speed"), number(sentTo_.perSecond.mm()), QStringLiteral("--faster"),
+              number(faster)});
 }
 
 void SheetsBench::judge(const CutFilm& film) {
@@ -442,7 +451,7 @@ void SheetsBench::judge(const CutFilm& film) {
   QStringList words;
   for (const Sentence& sentence : wordsOf(proof)) words << say(sentence, order_.unit());
   for (const std::string& one : film.said) words << QString::fromStdString(one);
-  verdict_->setText(words.join(QLatin1Char(' ')));
+  tell(words.join(QLatin1Char(' ')));
   canvas_->showCut(std::make_shared<const CutFilm>(film));
 }
 
@@ -460,11 +469,10 @@ void SheetsBench::bookSheet() {
     offcut->name = tr("left of %1").arg(name_()).toStdString();
   }
   const UsedSheet& used = film->arrangement.sheets[sheet];
-  const QString kept =
-      offcut ? tr("An offcut of %1 × %2 is kept.")
-                   .arg(onTape(offcut->wide, order_.unit()).mark,
-                        onTape(offcut->tall, order_.unit()).mark)
-             : tr("Nothing of it is worth keeping.");
+  const QString kept = offcut ? tr("An offcut of %1 × %2 is kept.")
+                                    .arg(onTape(offcut->wide, order_.unit()).mark,
+                                         onTape(offcut->tall, order_.unit()).mark)
+                              : tr("Nothing of it is worth keeping.");
   if (!shelf_.use(film->stock[used.film], film->sizeOf(sheet).tall, offcut)) return;
   emit said(tr("It is off the shelf. %1 Tick its parts as cut, or they are laid again.").arg(kept));
 }

@@ -78,6 +78,7 @@ class SheetsBench : public QWidget {
   void refreshSearch();
   void refreshCutting();
   const FilmSheets* inHand(std::size_t& sheet) const;
+  void tell(const QString& words);
   void judge(const CutFilm& film);
   QString titleOf(const FilmSheets& film) const;
 

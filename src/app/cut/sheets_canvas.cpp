@@ -62,8 +62,8 @@ Transform SheetsCanvas::shown() const {
 
 Fit SheetsCanvas::fit() const {
   const SheetSize size = film()->sizeOf(sheet_);
-  const Point far = lies() ? Point{size.tall.mm(), size.wide.mm()}
-                           : Point{size.wide.mm(), size.tall.mm()};
+  const Point far =
+      lies() ? Point{size.tall.mm(), size.wide.mm()} : Point{size.wide.mm(), size.tall.mm()};
   return {Box{{0, 0}, far}, QRectF(rect()).adjusted(14, 14, -14, -14)};
 }
 
@@ -140,9 +140,8 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
     for (const Point& p : points) line << fit(shown(p));
     return line;
   };
-  const QColor colour = film->wanted.colour.empty()
-                            ? t.film
-                            : QColor(QString::fromStdString(film->wanted.colour));
+  const QColor colour =
+      film->wanted.colour.empty() ? t.film : QColor(QString::fromStdString(film->wanted.colour));
   painter.setPen(QPen(t.ink, 1.2));
   painter.setBrush(t.panel);
   if (piece.outline.empty()) {
@@ -162,10 +161,10 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
     const QPainterPath path =
         painterPath(mapped(shapeAt(film->pieces()[laid.piece], laid), shown), fit);
     const bool bad = dragged && !drag_->free;
-    painter.setPen(bad                ? QPen(t.stop, 2, Qt::DashLine)
-                   : chosen_ == i     ? QPen(t.brass, 2.5)
-                   : cut_ != nullptr  ? QPen(t.muted, 1)
-                                      : QPen(t.ink, 1));
+    painter.setPen(bad               ? QPen(t.stop, 2, Qt::DashLine)
+                   : chosen_ == i    ? QPen(t.brass, 2.5)
+                   : cut_ != nullptr ? QPen(t.muted, 1)
+                                     : QPen(t.ink, 1));
     painter.setBrush(colour);
     painter.drawPath(path);
     // What is cut within it and stays in its place.
@@ -199,8 +198,9 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
       painter.drawRect(place);
       painter.setFont(face(12));
       painter.setPen(t.ink);
-      const QString measures = tr("%1 × %2").arg(onTape(Length::mm(left->width()), order_.unit()).mark,
-                                              onTape(Length::mm(left->height()), order_.unit()).mark);
+      const QString measures =
+          tr("%1 × %2").arg(onTape(Length::mm(left->width()), order_.unit()).mark,
+                            onTape(Length::mm(left->height()), order_.unit()).mark);
       // As much as there is room for, along it or up it.
       for (const QString& words : {tr("offcut %1").arg(measures), measures}) {
         const double length = QFontMetricsF(painter.font()).horizontalAdvance(words) + 6;
@@ -251,8 +251,9 @@ void SheetsCanvas::put(const Laid& to) {
   if (film() == nullptr || !chosen_) return;
   const std::size_t laid = *chosen_;
   if (!work_.move(film_, laid, to)) {
-    emit said(tr("There it would lie off the film or nearer to another than the gap. It stays where "
-                 "it was."));
+    emit said(
+        tr("There it would lie off the film or nearer to another than the gap. It stays where "
+           "it was."));
     return;
   }
   choose(laid);

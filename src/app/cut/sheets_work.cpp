@@ -43,7 +43,7 @@ SheetsWork::SheetsWork(Order& order, Shelf& shelf, QObject* parent)
   connect(&later_, &QTimer::timeout, this, &SheetsWork::start);
   poll_.setInterval(30);
   connect(&poll_, &QTimer::timeout, this, &SheetsWork::poll);
-  connect(&order, &Order::changed, this, &SheetsWork::later);
+  connect(&order, &Order::changed, this, &SheetsWork::orderChanged);
   connect(&shelf, &Shelf::filmsChanged, this, &SheetsWork::later);
 }
 
@@ -62,6 +62,13 @@ void SheetsWork::later() {
   stale_ = true;
   stop();
   if (seen_) later_.start();
+}
+
+/// Another cup in hand, say, changes nothing of it.
+void SheetsWork::orderChanged() {
+  const bool same =
+      sheets_ != nullptr && !stale_ && order_.document() == document_ && order_.stock() == stock_;
+  if (!same) later();
 }
 
 Length& SheetsWork::lengthOf(const char* key) {
@@ -114,14 +121,15 @@ void SheetsWork::start() {
   stop();
   stale_ = false;
   if (sheets_ == nullptr || choicesFor_ != order_.unit()) readChoices();
+  document_ = order_.document();
+  stock_ = order_.stock();
   films_ = shelf_.films();
   cutter_ = shelf_.cutter();
   dropped_ = std::make_shared<std::atomic<bool>>(false);
   auto promise = std::make_shared<std::promise<Result>>();
   laying_ = promise->get_future();
-  QThreadPool::globalInstance()->start([promise, dropped = dropped_, document = order_.document(),
-                                        stock = order_.stock(), films = films_,
-                                        choices = choices_] {
+  QThreadPool::globalInstance()->start([promise, dropped = dropped_, document = document_,
+                                        stock = stock_, films = films_, choices = choices_] {
     try {
       CheckedAll<Plan> plan = planDocument(document, stock);
       if (!plan) {
@@ -131,8 +139,8 @@ void SheetsWork::start() {
       promise->set_value(sheetsOf(std::make_shared<const Plan>(std::move(*plan)), films, choices,
                                   [&](std::size_t, std::size_t) { return !*dropped; }));
     } catch (const std::exception& fallen) {
-      promise->set_value(tl::unexpected(Faults{
-          {"sheet", {"The parts cannot be laid (%1).", {std::string(fallen.what())}}}}));
+      promise->set_value(tl::unexpected(
+          Faults{{"sheet", {"The parts cannot be laid (%1).", {std::string(fallen.what())}}}}));
     }
   });
   poll_.start();
@@ -173,25 +181,25 @@ void SheetsWork::search() {
   before_ = takenBy(*sheets_);
   std::vector<Arrangement> kept;
   for (std::size_t i = 0; i < sheets_->films.size(); ++i) kept.push_back(keptOf(i));
-  QThreadPool::globalInstance()->start([search = search_, films = sheets_->films,
-                                        kept = std::move(kept)]() mutable {
-    try {
-      for (long round = 0; round < mostTries && !search->stopped; ++round) {
-        for (std::size_t i = 0; i < films.size() && !search->stopped; ++i) {
-          if (improve(films[i], kept[i])) {
-            const std::lock_guard<std::mutex> lock(search->guard);
-            search->found[i] = films[i];
-            search->better = true;
+  QThreadPool::globalInstance()->start(
+      [search = search_, films = sheets_->films, kept = std::move(kept)]() mutable {
+        try {
+          for (long round = 0; round < mostTries && !search->stopped; ++round) {
+            for (std::size_t i = 0; i < films.size() && !search->stopped; ++i) {
+              if (improve(films[i], kept[i])) {
+                const std::lock_guard<std::mutex> lock(search->guard);
+                search->found[i] = films[i];
+                search->better = true;
+              }
+            }
+            search->tries = round + 1;
           }
+        } catch (const std::exception&) {
+          // Memory ran out: the best so far stands.
+          search->stopped = true;
         }
-        search->tries = round + 1;
-      }
-    } catch (const std::exception&) {
-      // Memory ran out: the best so far stands.
-      search->stopped = true;
-    }
-    search->over = true;
-  });
+        search->over = true;
+      });
   poll_.start();
   emit progressed();
 }

@@ -6,9 +6,9 @@
 #include <memory>
 #include <mutex>
 #include <optional>
-#include <set>
 #include <QObject>
 #include <QTimer>
+#include <set>
 
 #include "app/order/order.h"
 #include "app/shelf/shelf.h"
@@ -69,6 +69,7 @@ class SheetsWork : public QObject {
   Length& lengthOf(const char* key);
   void readChoices();
   void later();
+  void orderChanged();
   void start();
   void poll();
   void takeFound();
@@ -80,6 +81,9 @@ class SheetsWork : public QObject {
   Unit choicesFor_ = Unit::inch;
   FilmShelf films_;
   Cutter cutter_;
+  /// What was laid last.
+  Document document_;
+  Stock stock_;
   std::shared_ptr<const SheetPlan> sheets_;
   Faults faults_;
   bool seen_ = false;

@@ -191,8 +191,8 @@ void FilmsDialog::read() {
 void FilmsDialog::showFilm() {
   const ShelfFilm* film = filmInHand();
   showing_ = true;
-  const std::initializer_list<QWidget*> fields{name_,       kind_,  colour_, keepsDirection_,
-                                               faceDown_,   price_, stock_,  removeFilm_};
+  const std::initializer_list<QWidget*> fields{name_,     kind_,  colour_, keepsDirection_,
+                                               faceDown_, price_, stock_,  removeFilm_};
   for (QWidget* field : fields) field->setEnabled(film != nullptr);
   name_->setText(film != nullptr ? QString::fromStdString(film->name) : QString());
   if (film != nullptr) {
@@ -332,7 +332,7 @@ void FilmsDialog::addStock(StockShape shape) {
   stock.film = film->key;
   stock.shape = shape;
   stock.wide = inches ? Length::inches(12) : Length::mm(300);
-  stock.tall = shape == StockShape::roll  ? (inches ? Length::inches(120) : Length::mm(3000))
+  stock.tall = shape == StockShape::roll     ? (inches ? Length::inches(120) : Length::mm(3000))
                : shape == StockShape::offcut ? (inches ? Length::inches(6) : Length::mm(150))
                                              : (inches ? Length::inches(12) : Length::mm(300));
   words_->clear();

@@ -58,6 +58,8 @@ KeysDialog::KeysDialog(const QMenuBar& menus, QWidget* parent) : QDialog(parent)
                            row(tr("Ctrl+R"), tr("Fill: roll the colours again")) +
                            row(tr("Click"), tr("Fill: give a cell the colour in hand")) +
                            row(tr("Page Up, Down"), tr("Dress: a set on the flat; raise a layer")) +
+                           row(tr("Page Up, Down"), tr("Sheets: take a part; arrows move it")) +
+                           row(tr("R"), tr("Sheets: turn the part, Shift the other way")) +
                            row(tr("Shift+click"), tr("Fill: keep that colour off a cell")) +
                            row(tr("Esc"), tr("take back what makes no sense yet")));
   auto* page = new QWidget;

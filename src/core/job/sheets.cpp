@@ -134,8 +134,7 @@ void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& cho
   };
   std::vector<Ranked> all;
   for (const FilmStock& stock : shelf.stock) {
-    if (!film.film || stock.film != film.film->key || stock.count < 1 ||
-        !faultsOf(stock).empty()) {
+    if (!film.film || stock.film != film.film->key || stock.count < 1 || !faultsOf(stock).empty()) {
       continue;
     }
     FilmPiece piece;
@@ -150,7 +149,7 @@ void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& cho
         piece.outline = {{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
       }
     }
-    const int rank = stock.shape == StockShape::offcut ? 0
+    const int rank = stock.shape == StockShape::offcut  ? 0
                      : stock.shape == StockShape::sheet ? 1
                                                         : 2;
     all.push_back({rank, stock.wide.mm() * stock.tall.mm(), std::move(piece), stock.key});
@@ -215,15 +214,14 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
     FilmSheets& film = sheets.films[i];
     const auto chosen = choices.films.find(film.wanted);
     const ShelfFilm* of = chosen != choices.films.end()
-                         ? shelf.filmOf(chosen->second)
-                         : shelf.likeliest(film.wanted.kind, film.wanted.colour);
+                              ? shelf.filmOf(chosen->second)
+                              : shelf.likeliest(film.wanted.kind, film.wanted.colour);
     if (of != nullptr) film.film = *of;
     if (film.film && film.film->keepsDirection) {
       for (Piece& piece : pieces[i]) piece.mayTurn = MayTurn::no;
     }
     takeStock(film, shelf, choices);
-    film.arranger =
-        std::make_shared<Arranger>(std::move(pieces[i]), film.from, choices.rules);
+    film.arranger = std::make_shared<Arranger>(std::move(pieces[i]), film.from, choices.rules);
     if (going && !going(done, all)) continue;
     film.arrangement = (*film.arranger)();
     film.attempts = 1;

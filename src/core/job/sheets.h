@@ -46,8 +46,8 @@ struct FilmSheets {
   FilmWanted wanted;
   std::optional<ShelfFilm> film;  ///< the shelf's; plain sheets are assumed where it has none
   std::vector<SheetPart> parts;
-  std::vector<FilmPiece> from;     ///< what there is to lay them on, offcuts first
-  std::vector<long long> stock;    ///< the shelf's keys of these; 0 for the plain sheets assumed
+  std::vector<FilmPiece> from;   ///< what there is to lay them on, offcuts first
+  std::vector<long long> stock;  ///< the shelf's keys of these; 0 for the plain sheets assumed
   std::shared_ptr<Arranger> arranger;  ///< holds the pieces, of each part
   long attempts = 0;
   Arrangement arrangement;

@@ -120,8 +120,8 @@ class Convolution {
     }
   }
 
-  /// Tells `take` of every side whose rank lies between those of the sides at a corner of the other,
-  /// the way it turns.
+  /// Tells `take` of every side whose rank lies between those of the sides at a corner of the
+  /// other, the way it turns.
   template <typename Take>
   static void sweep(const std::vector<long>& sides, const std::vector<long>& around,
                     const WholePath& other, const Take& take) {
@@ -129,8 +129,10 @@ class Convolution {
     for (std::size_t i = 0; i < sides.size(); ++i) sorted.emplace_back(sides[i], i);
     std::sort(sorted.begin(), sorted.end());
     const auto between = [&](long from, long to, std::size_t corner, bool forth) {
-      const auto begin = std::lower_bound(sorted.begin(), sorted.end(), std::pair(from, std::size_t{0}));
-      const auto end = std::lower_bound(sorted.begin(), sorted.end(), std::pair(to, std::size_t{0}));
+      const auto begin =
+          std::lower_bound(sorted.begin(), sorted.end(), std::pair(from, std::size_t{0}));
+      const auto end =
+          std::lower_bound(sorted.begin(), sorted.end(), std::pair(to, std::size_t{0}));
       for (auto it = begin; it < end; ++it) take(it->second, corner, forth);
     };
     const long all = static_cast<long>(2 * (sides.size() + around.size()) + 2);
@@ -166,9 +168,10 @@ std::vector<Point> slideRound(const std::vector<Point>& fixed, const std::vector
   std::vector<Point> outline;
   if (a.size() < 3 || b.size() < 3) return outline;
   const WholePaths sum = combined(Convolution(a, b).cycles(), {}, Combine::either, 0);
-  const auto edge = std::max_element(sum.begin(), sum.end(), [](const auto& one, const auto& other) {
-    return ClipperLib::Area(one) < ClipperLib::Area(other);
-  });
+  const auto edge =
+      std::max_element(sum.begin(), sum.end(), [](const auto& one, const auto& other) {
+        return ClipperLib::Area(one) < ClipperLib::Area(other);
+      });
   if (edge == sum.end()) return outline;
   for (const WholePoint& p : *edge) {
     outline.push_back({static_cast<double>(p.X) / perMm, static_cast<double>(p.Y) / perMm});

@@ -92,9 +92,7 @@ class Arranger::Work {
 
   double cell() const { return cell_; }
   /// Pieces drawn out by half the gap may reach that far into the margin.
-  double inset(std::size_t film) const {
-    return (films_[film].size.margin - rules_.gap / 2).mm();
-  }
+  double inset(std::size_t film) const { return (films_[film].size.margin - rules_.gap / 2).mm(); }
   double free(std::size_t film, Length side) const {
     return (side - films_[film].size.margin * 2 + rules_.gap).mm();
   }
@@ -113,8 +111,8 @@ class Arranger::Work {
     const Length in = piece.size.margin - rules_.gap / 2;
     const Polygon usable = offsetBy(piece.outline, in * -1 - tolerance, Corners::round);
     const double low = inset(film);
-    const Polygon outside = movedBy(mapped(all, {1.2, 0, 0, 1.2, -0.1 * wide, -0.1 * tall}) - usable,
-                                    Point{-low, -low});
+    const Polygon outside = movedBy(
+        mapped(all, {1.2, 0, 0, 1.2, -0.1 * wide, -0.1 * tall}) - usable, Point{-low, -low});
     const Point origin{std::floor(boundsOf(outside).low.x / cell()) * cell(),
                        std::floor(boundsOf(outside).low.y / cell()) * cell()};
     room.take(rasterOf(outside, cell(), origin), static_cast<int>(std::lround(origin.y / cell())),
@@ -175,15 +173,15 @@ class Arranger::Work {
   std::vector<Polygon> grown_;
   std::vector<double> areas_;
   std::vector<std::unique_ptr<std::vector<Lattice>>> lattices_;
-  std::map<std::tuple<std::size_t, std::size_t, std::size_t>, std::vector<std::vector<LatticePlace>>>
+  std::map<std::tuple<std::size_t, std::size_t, std::size_t>,
+           std::vector<std::vector<LatticePlace>>>
       rows_;
 };
 
 /// One attempt.
 class Arranger::Work::Run {
  public:
-  Run(Work& work, const ArrangeOrder& order)
-      : work_(work), pieces_(work.pieces_), order_(order) {}
+  Run(Work& work, const ArrangeOrder& order) : work_(work), pieces_(work.pieces_), order_(order) {}
 
   Arrangement operator()(const Arrangement& kept) {
     left_.assign(work_.films_.size(), 0);
@@ -418,8 +416,8 @@ ArrangeOrder changed(ArrangeOrder order, long attempt) {
     // Not far: the largest still come first.
     const double far = static_cast<double>(groups.size()) * 0.3;
     const double to = static_cast<double>(at) + (2 * chance() - 1) * std::max(far, 2.0);
-    const auto place = static_cast<std::ptrdiff_t>(
-        std::clamp(to, 0.0, static_cast<double>(groups.size())));
+    const auto place =
+        static_cast<std::ptrdiff_t>(std::clamp(to, 0.0, static_cast<double>(groups.size())));
     groups.insert(groups.begin() + place, moved);
   }
   if (attempt % 4 == 0) order.turnedBy = Angle::turn() * chance();

@@ -29,10 +29,10 @@ struct SheetSize {
 struct FilmPiece {
   static constexpr std::size_t many = 1'000'000;
 
-  SheetSize size;        ///< of an offcut, what it lies in
+  SheetSize size;  ///< of an offcut, what it lies in
   std::size_t count = many;
-  bool roll = false;     ///< it costs only the length that is used
-  Polygon outline;       ///< of an offcut that is no rectangle, its lower left at 0
+  bool roll = false;  ///< it costs only the length that is used
+  Polygon outline;    ///< of an offcut that is no rectangle, its lower left at 0
 };
 
 struct ArrangeRules {
@@ -92,8 +92,8 @@ struct Arrangement {
 /// The largest first, each as low and then as far left as it goes, in whichever of its turns that
 /// is lowest, on the first film with room for it; many of one shape in rows, where more of them go
 /// on a sheet so. Room is kept on a raster: a piece drawn out by half the gap takes every cell it
-/// touches, so no two come nearer than the gap, whatever the raster. Further attempts go about it in
-/// another order, a little off that of the best so far. The same pieces, films, attempt and best
+/// touches, so no two come nearer than the gap, whatever the raster. Further attempts go about it
+/// in another order, a little off that of the best so far. The same pieces, films, attempt and best
 /// give the same arrangement.
 class Arranger {
  public:

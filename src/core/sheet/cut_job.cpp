@@ -37,10 +37,10 @@ class Ordering {
     std::vector<const Part*> left;
     for (const Part& part : set.parts) left.push_back(&part);
     while (!left.empty()) {
-      const auto next = std::min_element(left.begin(), left.end(), [&](const Part* a,
-                                                                       const Part* b) {
-        return norm(a->outline.start - at_) < norm(b->outline.start - at_);
-      });
+      const auto next =
+          std::min_element(left.begin(), left.end(), [&](const Part* a, const Part* b) {
+            return norm(a->outline.start - at_) < norm(b->outline.start - at_);
+          });
       const Part& part = **next;
       left.erase(next);
       std::vector<Stroke> inner;
@@ -69,15 +69,14 @@ class Ordering {
                   strokes.end());
     while (!strokes.empty()) {
       const auto next =
-          std::min_element(strokes.begin(), strokes.end(), [&](const Stroke& a, const Stroke& b) {
-            return away(a) < away(b);
-          });
+          std::min_element(strokes.begin(), strokes.end(),
+                           [&](const Stroke& a, const Stroke& b) { return away(a) < away(b); });
       Stroke stroke = std::move(*next);
       strokes.erase(next);
       if (stroke.closed) {
-        const auto start = std::min_element(
-            stroke.points.begin(), stroke.points.end(),
-            [&](Point a, Point b) { return norm(a - at_) < norm(b - at_); });
+        const auto start =
+            std::min_element(stroke.points.begin(), stroke.points.end(),
+                             [&](Point a, Point b) { return norm(a - at_) < norm(b - at_); });
         std::rotate(stroke.points.begin(), start, stroke.points.end());
         at_ = stroke.points.front();
       } else {
@@ -196,7 +195,9 @@ std::vector<Stroke> machinePath(const CutJob& job, const Cutter& cutter) {
   std::vector<Stroke> path;
   Leading lead(cutter.bladeOffset);
   const bool trails = cutter.bladeOffset > Length();
-  const auto placed = [&](Point p) { return cutter.mirrored ? Point{job.wide.mm() - p.x, p.y} : p; };
+  const auto placed = [&](Point p) {
+    return cutter.mirrored ? Point{job.wide.mm() - p.x, p.y} : p;
+  };
   bool led = !trails;
   for (const Stroke& stroke : job.strokes) {
     if (stroke.tool == Tool::pen && !cutter.pen) continue;
@@ -206,10 +207,9 @@ std::vector<Stroke> machinePath(const CutJob& job, const Cutter& cutter) {
       if (const std::optional<Point> from = leadInOf(job)) {
         // Dragged from wherever it pointed, it comes round as it goes.
         const Point start = cutter.mirrored ? placed(*from) - Point{leadIn, 0} : *from;
-        path.push_back(
-            {Tool::blade,
-             {start, start + Point{0, leadInUp}, start + Point{leadIn, leadInUp}},
-             false});
+        path.push_back({Tool::blade,
+                        {start, start + Point{0, leadInUp}, start + Point{leadIn, leadInUp}},
+                        false});
       }
     }
     Stroke mirrored = stroke;

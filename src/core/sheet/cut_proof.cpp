@@ -40,8 +40,8 @@ class Line {
       const double dy = std::max({box.low.y - p.y, p.y - box.high.y, 0.0});
       if (dx * dx + dy * dy >= least) continue;
       for (std::size_t i = b * run; i < std::min((b + 1) * run, outline_.size()); ++i) {
-        least = std::min(least,
-                         squareDistance(p, outline_[i], outline_[(i + 1) % outline_.size()]));
+        least =
+            std::min(least, squareDistance(p, outline_[i], outline_[(i + 1) % outline_.size()]));
       }
     }
     return std::sqrt(least);
@@ -61,7 +61,8 @@ double farthest(const Outline& from, const Outline& to) {
     const Point a = from[i];
     const Point b = from[(i + 1) % from.size()];
     const int parts = std::max(1, static_cast<int>(std::ceil(norm(b - a) / step)));
-    for (int k = 0; k < parts; ++k) most = std::max(most, line.away(a + (b - a) * (1.0 * k / parts)));
+    for (int k = 0; k < parts; ++k)
+      most = std::max(most, line.away(a + (b - a) * (1.0 * k / parts)));
   }
   return most;
 }
@@ -114,10 +115,9 @@ Match matched(const std::vector<Known>& planned, const std::vector<Known>& cut) 
     for (std::size_t k = 0; k < cut.size(); ++k) {
       if (taken[k]) continue;
       const Box& other = cut[k].box;
-      const double corners = std::max({std::abs(box.low.x - other.low.x),
-                                       std::abs(box.low.y - other.low.y),
-                                       std::abs(box.high.x - other.high.x),
-                                       std::abs(box.high.y - other.high.y)});
+      const double corners =
+          std::max({std::abs(box.low.x - other.low.x), std::abs(box.low.y - other.low.y),
+                    std::abs(box.high.x - other.high.x), std::abs(box.high.y - other.high.y)});
       if (corners >= std::min(near, match.off[i])) continue;
       match.off[i] = std::min(match.off[i], apart(planned[i].outline, cut[k].outline));
       if (match.off[i] < near) match.cut[i] = k;
@@ -316,8 +316,7 @@ CutProof proofOf(const CutJob& job, const Cutter& cutter, const CutFilm& film) {
     areaPlanned += planned[i].area;
     areaCut += cut[k].area;
     if (film.shapes[k].passes < cutter.passes) ++proof.thin;
-    const double asItLies =
-        proof.wrong ? apart(planned[i].outline, cut[k].outline) : best.off[i];
+    const double asItLies = proof.wrong ? apart(planned[i].outline, cut[k].outline) : best.off[i];
     proof.worst = std::max(proof.worst, Length::mm(asItLies));
     proof.worstOfSetRight = std::max(proof.worstOfSetRight, Length::mm(best.off[i]));
   }
@@ -347,34 +346,40 @@ std::vector<Sentence> wordsOf(const CutProof& proof) {
   if (proof.wrong) {
     const CutProof::Wrong& wrong = *proof.wrong;
     if (wrong.mirrored) {
-      words.push_back({"The film came out mirrored. Turn mirroring off at the cutter, or tick “fed "
-                       "face down” here if that is how it is fed.",
-                       {}});
+      words.push_back(
+          {"The film came out mirrored. Turn mirroring off at the cutter, or tick “fed "
+           "face down” here if that is how it is fed.",
+           {}});
     }
     if (wrong.upsideDown) {
-      words.push_back({"The film came out turned by half. Feed it the other way round, or set the "
-                       "cutter to no turn.",
-                       {}});
+      words.push_back(
+          {"The film came out turned by half. Feed it the other way round, or set the "
+           "cutter to no turn.",
+           {}});
     }
     if (std::abs(wrong.wide - wrong.tall) < sameScale && std::abs(wrong.wide - 1) >= sameScale) {
-      words.push_back({"Everything came out %1 times as large as planned. Set the cutter’s scale "
-                       "to %2 % of what it is now.",
-                       {numberText(wrong.wide, 4), numberText(100 / wrong.wide, 2)}});
+      words.push_back(
+          {"Everything came out %1 times as large as planned. Set the cutter’s scale "
+           "to %2 % of what it is now.",
+           {numberText(wrong.wide, 4), numberText(100 / wrong.wide, 2)}});
     } else if (std::abs(wrong.wide - 1) >= sameScale || std::abs(wrong.tall - 1) >= sameScale) {
-      words.push_back({"Everything came out %1 times as wide and %2 times as tall as planned. Set "
-                       "the cutter’s scale to %3 % across and %4 % along of what it is now.",
-                       {numberText(wrong.wide, 4), numberText(wrong.tall, 4),
-                        numberText(100 / wrong.wide, 2), numberText(100 / wrong.tall, 2)}});
+      words.push_back(
+          {"Everything came out %1 times as wide and %2 times as tall as planned. Set "
+           "the cutter’s scale to %3 % across and %4 % along of what it is now.",
+           {numberText(wrong.wide, 4), numberText(wrong.tall, 4), numberText(100 / wrong.wide, 2),
+            numberText(100 / wrong.tall, 2)}});
     } else if (!wrong.mirrored && !wrong.upsideDown) {
-      words.push_back({"Everything lies %1 across and %2 along from where it was planned. The "
-                       "shapes are good where they lie on film.",
-                       {Length::mm(std::abs(wrong.moved.x)), Length::mm(std::abs(wrong.moved.y))}});
+      words.push_back(
+          {"Everything lies %1 across and %2 along from where it was planned. The "
+           "shapes are good where they lie on film.",
+           {Length::mm(std::abs(wrong.moved.x)), Length::mm(std::abs(wrong.moved.y))}});
     }
   }
   if (proof.slipped) {
-    words.push_back({"From shape %1 on everything lies %2 off: the film slipped. Press the rollers "
-                     "down on both edges, cut slower, and cut the rest again.",
-                     {count(proof.slipped->from + 1), Length::mm(norm(proof.slipped->by))}});
+    words.push_back(
+        {"From shape %1 on everything lies %2 off: the film slipped. Press the rollers "
+         "down on both edges, cut slower, and cut the rest again.",
+         {count(proof.slipped->from + 1), Length::mm(norm(proof.slipped->by))}});
   }
   if (!proof.missing.empty() && proof.found > 0) {
     words.push_back({one(proof.missing.size(),
@@ -393,15 +398,16 @@ std::vector<Sentence> wordsOf(const CutProof& proof) {
                      {count(proof.thin)}});
   }
   if (proof.others > 0) {
-    words.push_back({one(proof.others,
-                         "%1 closed shape lies on the film that is not of this sheet.",
-                         "%1 closed shapes lie on the film that are not of this sheet."),
-                     {count(proof.others)}});
+    words.push_back(
+        {one(proof.others, "%1 closed shape lies on the film that is not of this sheet.",
+             "%1 closed shapes lie on the film that are not of this sheet."),
+         {count(proof.others)}});
   }
   if (words.empty() || proof.worstOfSetRight > CutProof::tolerance) {
-    words.push_back({"%1 of %2 shapes, but up to %3 off. Try a slower cut, a fresh blade and the "
-                     "blade’s offset on a test piece.",
-                     {count(proof.found), count(proof.planned), proof.worstOfSetRight}});
+    words.push_back(
+        {"%1 of %2 shapes, but up to %3 off. Try a slower cut, a fresh blade and the "
+         "blade’s offset on a test piece.",
+         {count(proof.found), count(proof.planned), proof.worstOfSetRight}});
   }
   return words;
 }

@@ -15,8 +15,8 @@ struct Cutter {
   Length longest = Length::mm(3000);  ///< along the film it feeds
   /// How far the blade's tip trails the middle it turns about; 0 for one that is steered.
   Length bladeOffset;
-  Length overcut = Length::mm(1);         ///< past where a closed line began
-  Length perSecond = Length::mm(50);      ///< while it cuts
+  Length overcut = Length::mm(1);     ///< past where a closed line began
+  Length perSecond = Length::mm(50);  ///< while it cuts
   Length liftedPerSecond = Length::mm(150);
   int passes = 1;
   bool mirrored = false;  ///< films are fed face down

@@ -21,8 +21,8 @@ const char* shapeName(StockShape shape) {
 }
 
 const ShelfFilm* FilmShelf::filmOf(long long key) const {
-  const auto found =
-      std::find_if(films.begin(), films.end(), [key](const ShelfFilm& film) { return film.key == key; });
+  const auto found = std::find_if(films.begin(), films.end(),
+                                  [key](const ShelfFilm& film) { return film.key == key; });
   return found == films.end() ? nullptr : &*found;
 }
 

@@ -16,7 +16,7 @@ struct ShelfFilm {
   long long key = 0;  ///< the shop's
   std::string name;
   PartMaterial kind = PartMaterial::permanent;
-  std::string colour;         ///< #RRGGBB; empty where it has none, or it is of no matter
+  std::string colour;           ///< #RRGGBB; empty where it has none, or it is of no matter
   bool keepsDirection = false;  ///< its parts are not turned
   bool faceDown = false;        ///< the blade sees its back
   double pricePerM2 = 0;        ///< in the shop's own money; 0 where it is not known

@@ -78,7 +78,8 @@ class Heights {
     for (int j = 0; j < divisions_; ++j) {
       double top = none;
       // Every copy along, at this place of its own.
-      for (int k = j; k < first_ + static_cast<int>(tops_.size()); k += divisions_) top = at(k, top);
+      for (int k = j; k < first_ + static_cast<int>(tops_.size()); k += divisions_)
+        top = at(k, top);
       for (int k = j - divisions_; k >= first_; k -= divisions_) top = at(k, top);
       if (top > none && top < least.first) least = {top, j * step_};
     }
@@ -178,8 +179,8 @@ void search(const Barred& barred, const std::vector<Lattice::Member>& members, i
     if (!std::isfinite(rise) || rise <= 0) continue;
     const Point across = unit * shift + turnedLeft(unit) * (rise + spared);
     if (!isClear(barred, along, across)) continue;
-    found.push_back({{along, across, members}, norm(along) * (rise + spared) /
-                                                   static_cast<double>(members.size())});
+    found.push_back({{along, across, members},
+                     norm(along) * (rise + spared) / static_cast<double>(members.size())});
   }
 }
 
@@ -231,7 +232,8 @@ Outline coarse(const Outline& outline) {
 }  // namespace
 
 double Lattice::areaEach() const {
-  return std::abs(cross(along, across)) / static_cast<double>(std::max<std::size_t>(members.size(), 1));
+  return std::abs(cross(along, across)) /
+         static_cast<double>(std::max<std::size_t>(members.size(), 1));
 }
 
 std::vector<Lattice> denseLattices(const std::vector<Point>& outline, std::size_t most) {
@@ -263,8 +265,8 @@ std::vector<Lattice> denseLattices(const std::vector<Point>& outline, std::size_
   std::vector<Tried> tried;
   for (const Point& second : alongEdge(other, pairsTried)) {
     std::vector<Found> pairs;
-    search(pairBarred(coarseSelf, coarseOther, second), {{Angle(), {}}, {Angle::halfTurn(), second}},
-           triedDirections, triedDivisions, pairs);
+    search(pairBarred(coarseSelf, coarseOther, second),
+           {{Angle(), {}}, {Angle::halfTurn(), second}}, triedDirections, triedDivisions, pairs);
     keepDensest(pairs, 1);
     if (!pairs.empty()) tried.push_back({second, pairs.front().area});
   }
@@ -312,8 +314,8 @@ class Laying {
     std::vector<Limits> members;
     for (const Lattice::Member& member : lattice.members) {
       const Box box = boxOf(turn + member.turn);
-      members.push_back({turned(member.at, turn), Point{} - box.low,
-                         {wide_ - box.high.x, tall_ - box.high.y}});
+      members.push_back(
+          {turned(member.at, turn), Point{} - box.low, {wide_ - box.high.x, tall_ - box.high.y}});
       if (box.width() > wide_ || box.height() > tall_) return 0;
     }
     std::size_t most = 0;
@@ -402,9 +404,10 @@ class Laying {
     const std::size_t count = std::min(places.size(), wanted_);
     if (count == 0 || count < best_.size()) return;
     if (count == best_.size() && count < wanted_) return;  // a whole sheet ends where it ends
-    std::stable_sort(places.begin(), places.end(), [](const LatticePlace& a, const LatticePlace& b) {
-      return std::pair(a.at.y, a.at.x) < std::pair(b.at.y, b.at.x);
-    });
+    std::stable_sort(places.begin(), places.end(),
+                     [](const LatticePlace& a, const LatticePlace& b) {
+                       return std::pair(a.at.y, a.at.x) < std::pair(b.at.y, b.at.x);
+                     });
     places.resize(count);
     const double top = places.back().at.y;
     if (count == best_.size() && top >= top_ - 1e-9) return;

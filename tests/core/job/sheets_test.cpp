@@ -45,7 +45,8 @@ Document order() {
 SheetPlan sheetsFor(const Document& document, const SheetChoices& choices) {
   CheckedAll<Plan> plan = planDocument(document);
   REQUIRE(plan);
-  CheckedAll<SheetPlan> sheets = sheetsOf(std::make_shared<const Plan>(std::move(*plan)), FilmShelf(), choices);
+  CheckedAll<SheetPlan> sheets =
+      sheetsOf(std::make_shared<const Plan>(std::move(*plan)), FilmShelf(), choices);
   REQUIRE(sheets);
   return std::move(*sheets);
 }
@@ -136,8 +137,8 @@ TEST_CASE("Sheets that cannot be are refused in words, and what fits none is tol
   for (const FilmSheets& film : small->films) left += film.arrangement.notLaid.size();
   CHECK(left >= 2);
   // Stopped at once, nothing is laid.
-  const CheckedAll<SheetPlan> stopped =
-      sheetsOf(shared, FilmShelf(), usualSheets(Unit::inch), [](std::size_t, std::size_t) { return false; });
+  const CheckedAll<SheetPlan> stopped = sheetsOf(shared, FilmShelf(), usualSheets(Unit::inch),
+                                                 [](std::size_t, std::size_t) { return false; });
   REQUIRE(stopped);
   CHECK(stopped->sheets() == 0);
 }

@@ -49,7 +49,8 @@ TEST_CASE("Outlines slid round each other touch, and lie on each other only insi
     ClipperLib::Paths sum;
     ClipperLib::MinkowskiSum(b, a, sum, true);
     double most = 0;
-    for (const ClipperLib::Path& path : sum) most = std::max(most, std::abs(ClipperLib::Area(path)));
+    for (const ClipperLib::Path& path : sum)
+      most = std::max(most, std::abs(ClipperLib::Area(path)));
     RC_ASSERT(std::abs(signedArea(round) - most / 1e8) < 1e-5 * most / 1e8);
 
     for (std::size_t i = 0; i < round.size(); i += 1 + round.size() / 8) {

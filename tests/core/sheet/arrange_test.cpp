@@ -97,7 +97,9 @@ TEST_CASE("Rectangles that tile a sheet without waste are laid on it alone", "[a
   CHECK(made.sheets.size() == 1);
   CHECK(made.laid.size() == 24);
   // One more needs another sheet.
-  CHECK(arrange({{rectangle(49.4, 29.4), 25, MayTurn::no}}, sheetOf(200, 180), rules).sheets.size() == 2);
+  CHECK(
+      arrange({{rectangle(49.4, 29.4), 25, MayTurn::no}}, sheetOf(200, 180), rules).sheets.size() ==
+      2);
 }
 
 TEST_CASE("A piece lies in another's opening, and one too large is told", "[arrange]") {
@@ -248,7 +250,8 @@ TEST_CASE("Offcuts are used first, then sheets, then a roll, and none outside it
       RC_ASSERT(Length::mm(box.high.y) <= sheet.reaches + Length::mm(1e-6));
       if (sheet.film != 0) continue;
       double outside = 0;
-      for (const std::vector<Point>& part : shape - offsetBy(ell, Length::mm(-margin), Corners::round)) {
+      for (const std::vector<Point>& part :
+           shape - offsetBy(ell, Length::mm(-margin), Corners::round)) {
         outside += signedArea(part);
       }
       RC_ASSERT(std::abs(outside) < 0.01);

@@ -79,8 +79,9 @@ TEST_CASE("Openings and slits are cut before the edge that frees a part", "[cut-
   CHECK(slit < edge);
 }
 
-TEST_CASE("A blade that is steered goes along the very lines, over their start and as often as asked",
-          "[cut-job]") {
+TEST_CASE(
+    "A blade that is steered goes along the very lines, over their start and as often as asked",
+    "[cut-job]") {
   const CutJob job = cutJobOf(someSet(), Length::mm(150), Length::mm(120), "sheet");
   Cutter cutter;
   cutter.overcut = Length::mm(2);
@@ -290,8 +291,7 @@ TEST_CASE("Missing shapes, thin ones, a slip and strangers are told", "[cut-proo
 
   film = filmOf(job);
   film.shapes.resize(11);
-  CHECK(words(proofOf(job, Cutter(), film)).find("1 of 12 shapes is missing") !=
-        std::string::npos);
+  CHECK(words(proofOf(job, Cutter(), film)).find("1 of 12 shapes is missing") != std::string::npos);
 
   film = filmOf(job);
   film.shapes.push_back({{{180, 150}, {190, 150}, {190, 160}}, 1});

@@ -20,12 +20,11 @@ ShelfFilm film(long long key, PartMaterial kind, const std::string& colour) {
 }  // namespace
 
 TEST_CASE("The film taken is of the kind and looks most like what is wanted", "[film-shelf]") {
-  const FilmShelf shelf{{film(1, PartMaterial::permanent, "#E8B64A"),
-                         film(2, PartMaterial::permanent, "#E9C46A"),
-                         film(3, PartMaterial::stencil, ""),
-                         film(4, PartMaterial::printed, "#E9C46A"),
-                         film(5, PartMaterial::permanent, "")},
-                        {}};
+  const FilmShelf shelf{
+      {film(1, PartMaterial::permanent, "#E8B64A"), film(2, PartMaterial::permanent, "#E9C46A"),
+       film(3, PartMaterial::stencil, ""), film(4, PartMaterial::printed, "#E9C46A"),
+       film(5, PartMaterial::permanent, "")},
+      {}};
   const auto keyOf = [&](PartMaterial kind, const std::string& colour) {
     const ShelfFilm* found = shelf.likeliest(kind, colour);
     return found == nullptr ? 0 : found->key;
