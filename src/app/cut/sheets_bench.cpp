@@ -239,7 +239,7 @@ const FilmSheets* SheetsBench::inHand(std::size_t& sheet) const {
 
 QString SheetsBench::titleOf(const FilmSheets& film) const {
   if (film.film) return QString::fromStdString(film.film->name);
-  const QString name = say(materialTitle(film.wanted.kind), order_.unit());
+  QString name = say(materialTitle(film.wanted.kind), order_.unit());
   if (film.wanted.colour.empty()) return name;
   return tr("%1, %2").arg(name, QString::fromStdString(colourInWords(film.wanted.colour)));
 }

@@ -321,7 +321,8 @@ class Laying {
     std::size_t most = 0;
     std::vector<LatticePlace> places;
     for (int i = 0; i < shifts * shifts; ++i) {
-      Point origin = along * (1.0 * (i % shifts) / shifts) + across * (1.0 * (i / shifts) / shifts);
+      const int row = i / shifts;
+      Point origin = along * (1.0 * (i % shifts) / shifts) + across * (1.0 * row / shifts);
       for (int round = 0; round < 2; ++round) {
         places.clear();
         Point least{1e9, 1e9};
@@ -330,8 +331,8 @@ class Laying {
           const Point first = origin + limits.off;
           // All whole multiples whose sum lies within, row by row.
           const auto [lowRow, highRow] = rowsOf(along, across, first, limits.low, limits.high);
-          for (int row = lowRow; row <= highRow; ++row) {
-            const Point start = first + across * row;
+          for (int k = lowRow; k <= highRow; ++k) {
+            const Point start = first + across * k;
             const auto [from, to] = withinOf(along, start, limits.low, limits.high);
             for (int n = from; n <= to; ++n) {
               const Point at = start + along * n;

@@ -110,7 +110,8 @@ std::optional<std::pair<int, int>> Room::placeFor(const Raster& raster, int from
     // A run longer than any that is free has no room anywhere in its row.
     const bool tooNarrow = std::any_of(
         raster.widest.begin(), raster.widest.end(), [&](const std::pair<int, int>& one) {
-          return one.second > freest_[static_cast<std::size_t>(row + one.first)];
+          return one.second >
+                 freest_[static_cast<std::size_t>(row) + static_cast<std::size_t>(one.first)];
         });
     if (tooNarrow) continue;
     std::fill(barred.begin(), barred.end(), 0);
