@@ -2,14 +2,17 @@
 #include <benchmark/benchmark.h>
 #include <geos_c.h>
 
+#include <algorithm>
 #include <array>
 #include <boost/graph/adjacency_list.hpp>
 #include <boost/graph/sequential_vertex_coloring.hpp>
 #include <cmath>
 #include <cstdlib>
 #include <iostream>
+#include <map>
 #include <polyclipping/clipper.hpp>
 #include <pugixml.hpp>
+#include <random>
 #include <vector>
 
 #include "decal/shapes.h"
@@ -21,6 +24,7 @@
 #include "job/plan.h"
 #include "shape/clearance.h"
 #include "shape/tracing.h"
+#include "sheet/arrange.h"
 
 // Each bar stands beside its reference in the same run; the ratio is printed at the end.
 
@@ -519,6 +523,88 @@ BENCHMARK(clearanceOfFiveThousand)->Unit(benchmark::kMicrosecond)->MinTime(1);
 BENCHMARK(traceFourMegapixels)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
 /// Prints as usual and keeps the times for the ratios.
+// Rosettes r = 12 (0.75 + 0.25 cos 5t) and petals r = 12 (0.6 + 0.4 |cos 2t|) on 6.75 x 9.25 in.
+Polygon flower(bool petals) {
+  std::vector<Point> outline;
+  constexpr int corners = 240;
+  for (int i = 0; i < corners; ++i) {
+    const double t = 2 * M_PI * i / corners;
+    const double r = petals ? 12 * (0.6 + 0.4 * std::abs(std::cos(2 * t)))
+                            : 12 * (0.75 + 0.25 * std::cos(5 * t));
+    outline.push_back({r * std::cos(t), r * std::sin(t)});
+  }
+  return {outline};
+}
+
+std::map<std::string, long> onFirstSheet;
+
+void layFlowers(benchmark::State& state, const char* name, bool petals, bool rows) {
+  const SheetSize sheet{Length::inches(6.75), Length::inches(9.25), Length()};
+  ArrangeRules rules;
+  rules.lattices = rows;
+  const std::vector<Piece> pieces{{flower(petals), 120, MayTurn::any}};
+  for ([[maybe_unused]] auto _ : state) {
+    const Arrangement made = arrange(pieces, sheet, rules);
+    onFirstSheet[name] = std::count_if(made.laid.begin(), made.laid.end(),
+                                       [](const Laid& one) { return one.sheet == 0; });
+  }
+}
+void rosettesByRaster(benchmark::State& state) {
+  layFlowers(state, "rosettesByRaster", false, false);
+}
+void rosettesInRows(benchmark::State& state) {
+  layFlowers(state, "rosettesInRows", false, true);
+}
+void petalsInRows(benchmark::State& state) {
+  layFlowers(state, "petalsInRows", true, true);
+}
+BENCHMARK(rosettesByRaster)->MinTime(1);
+BENCHMARK(rosettesInRows)->MinTime(1);
+BENCHMARK(petalsInRows)->MinTime(1);
+
+// 300 parts of 40 shapes on a roll; the first answer, and one attempt more.
+std::vector<Piece> fortyShapes() {
+  std::vector<Piece> pieces;
+  std::mt19937 chance(3);
+  const auto share = [&] { return static_cast<double>(chance()) / 4294967296.0; };
+  for (int i = 0; i < 40; ++i) {
+    const int lobes = 2 + i % 5;
+    const double size = 8 + share() * 22;
+    const double depth = 0.1 + 0.35 * share();
+    const double wide = 0.5 + share();
+    std::vector<Point> outline;
+    for (int k = 0; k < 120; ++k) {
+      const double t = 2 * M_PI * k / 120;
+      const double r = size * (1 - depth + depth * std::cos(lobes * t));
+      outline.push_back({r * std::cos(t) * wide, r * std::sin(t)});
+    }
+    pieces.push_back({{outline}, 7 + i % 2, MayTurn::any});
+  }
+  return pieces;
+}
+
+double shorterBy = 0;
+
+void layOnRoll(benchmark::State& state, bool once) {
+  const std::vector<FilmPiece> roll{
+      {{Length::mm(305), Length::mm(20000), Length::mm(6)}, 1, true, {}}};
+  for ([[maybe_unused]] auto _ : state) {
+    Arranger arranger(fortyShapes(), roll, {});
+    const Arrangement first = arranger();
+    if (once) continue;
+    const Arrangement next = arranger(1, first.order);
+    shorterBy = 1 - next.sheets.front().reaches / first.sheets.front().reaches;
+  }
+}
+void rollFirst(benchmark::State& state) {
+  layOnRoll(state, true);
+}
+void rollDenser(benchmark::State& state) {
+  layOnRoll(state, false);
+}
+BENCHMARK(rollFirst)->MinTime(1);
+BENCHMARK(rollDenser)->MinTime(1);
+
 class Ratios : public benchmark::ConsoleReporter {
  public:
   void ReportRuns(const std::vector<Run>& runs) override {
@@ -566,7 +652,14 @@ class Ratios : public benchmark::ConsoleReporter {
               << " times that offset\n"
               << "5 MB of line art imported: " << of("importFiveMegabytes") / 1e6
               << " s (under 1 wanted), " << of("importFiveMegabytes") / of("parseFiveMegabytes")
-              << " times the parsing of its XML\n";
+              << " times the parsing of its XML\n"
+              << "rosettes and petals in rows: " << onFirstSheet["rosettesInRows"] << " and "
+              << onFirstSheet["petalsInRows"] << " on a sheet (86 and 84 wanted; by raster "
+              << onFirstSheet["rosettesByRaster"] << "), in " << of("rosettesInRows") / 1e6
+              << " s, " << of("rosettesInRows") / of("rosettesByRaster") << " times the raster\n"
+              << "300 parts of 40 shapes on a roll: " << of("rollFirst") / 1e6
+              << " s (under 2 wanted); " << 100 * shorterBy << " % shorter (3 wanted) after "
+              << of("rollDenser") / of("rollFirst") << " times as long\n";
   }
 
  private:

@@ -11,15 +11,11 @@
 namespace avrelt {
 namespace {
 
-constexpr std::array kinds{PartMaterial::permanent,   PartMaterial::printed,
-                           PartMaterial::clear,       PartMaterial::printable,
-                           PartMaterial::heatApplied, PartMaterial::stencil,
-                           PartMaterial::removable,   PartMaterial::doubleSided};
-
 const PartMaterial* kindCalled(const std::string& name) {
-  const auto* const found = std::find_if(
-      kinds.begin(), kinds.end(), [&](PartMaterial kind) { return name == materialName(kind); });
-  return found == kinds.end() ? nullptr : found;
+  const auto* const found =
+      std::find_if(filmKinds.begin(), filmKinds.end(),
+                   [&](PartMaterial kind) { return name == materialName(kind); });
+  return found == filmKinds.end() ? nullptr : found;
 }
 
 std::optional<StockShape> shapeCalled(const std::string& name) {

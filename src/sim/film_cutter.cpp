@@ -34,17 +34,13 @@ std::optional<std::vector<Point>> loopOf(const std::vector<Point>& cut) {
     double nearest = bridge;
     std::size_t end = 0;
     for (std::size_t i = from + 1; i < cut.size(); ++i) {
-      const bool far = norm(cut[i] - start) > gone;
-      if (away) {
-        const double apart = std::sqrt(squareDistance(start, cut[i - 1], cut[i]));
-        if (apart < nearest) {
-          nearest = apart;
-          end = i;
-        } else if (end > 0 && far) {
-          break;
-        }
+      // Where it comes nearest of all: it may pass close by on the other side of a thin spike.
+      const double apart = std::sqrt(squareDistance(start, cut[i - 1], cut[i]));
+      if (away && apart < nearest) {
+        nearest = apart;
+        end = i;
       }
-      away = away || far;
+      away = away || norm(cut[i] - start) > gone;
     }
     if (end > 0) {
       return std::vector<Point>(cut.begin() + static_cast<std::ptrdiff_t>(from),

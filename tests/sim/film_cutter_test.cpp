@@ -99,6 +99,23 @@ TEST_CASE("Shapes cut by a blade that trails, mirrored or not, lie within 0.05 m
   });
 }
 
+TEST_CASE("A spike thinner than film holds stays part of its shape, wherever the cut begins",
+          "[cutter]") {
+  // A square of 20 mm with a spike of 0.04 mm on top of it, its sides divided.
+  std::vector<Point> outline{{10, 10}, {30, 10}, {30, 30}, {20.02, 30}};
+  for (const double y : {30.2, 30.4, 30.6}) outline.push_back({20.02, y});
+  for (const double y : {30.6, 30.4, 30.2}) outline.push_back({19.98, y});
+  outline.push_back({19.98, 30});
+  outline.push_back({10, 30});
+  for (std::size_t i = 0; i < outline.size(); ++i) {
+    std::rotate(outline.begin(), outline.begin() + 1, outline.end());
+    CutJob job{"spike", Length::mm(60), Length::mm(60), {{Tool::blade, outline, true}}};
+    const CutProof proof = proofOf(job, Cutter(), cut(job, Cutter(), Machine()));
+    CHECK(proof.good());
+    CHECK(proof.worst < Length::mm(0.03));
+  }
+}
+
 TEST_CASE("A trailing blade that is not led rounds every corner, and that is found", "[cutter]") {
   const CutJob job = sheet();
   Machine machine;

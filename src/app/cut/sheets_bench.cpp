@@ -7,6 +7,7 @@
 #include <QAbstractItemView>
 #include <QFileDialog>
 #include <QHBoxLayout>
+#include <QLocale>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
@@ -24,6 +25,19 @@
 #include "sheet/cut_proof.h"
 
 namespace avrelt {
+namespace {
+
+/// "12.5 m", "41.1 ft": what nobody measures by a tape.
+QString longWay(Length length, Unit unit) {
+  constexpr double inchesInFoot = 12;
+  constexpr double mmInMetre = 1000;
+  return unit == Unit::inch
+             ? SheetsBench::tr("%1 ft").arg(
+                   QLocale().toString(length.inches() / inchesInFoot, 'f', 1))
+             : SheetsBench::tr("%1 m").arg(QLocale().toString(length.mm() / mmInMetre, 'f', 1));
+}
+
+}  // namespace
 
 SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> folder,
                          std::function<QString()> name, QWidget* parent)
@@ -77,7 +91,10 @@ QWidget* SheetsBench::filmsCard() {
   list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   list_->setWordWrap(true);
   body->addWidget(list_, 1);
-  connect(list_, &QListWidget::currentRowChanged, this, &SheetsBench::refreshParts);
+  connect(list_, &QListWidget::currentRowChanged, this, [this] {
+    refreshParts();
+    refreshSearch();
+  });
   auto* row = new QHBoxLayout;
   filmChoice_ = new QComboBox;
   filmChoice_->setAccessibleName(tr("The shelf's film it is cut from"));
@@ -391,7 +408,7 @@ void SheetsBench::refreshSearch() {
       const CutFigures figures = figuresOf(machinePath(job, cutter), cutter);
       const auto pieces = static_cast<int>(job.shapes().size());
       words = tr("%1 of cutting, about %2 min, %3.")
-                  .arg(say(figures.cut, order_.unit()))
+                  .arg(longWay(figures.cut, order_.unit()))
                   .arg(std::max(1L, std::lround(figures.takes.minutes())))
                   .arg(pieces == 1 ? tr("1 piece to weed") : tr("%1 pieces to weed").arg(pieces));
       if (const std::optional<double> price = film->price()) {

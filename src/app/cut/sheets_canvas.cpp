@@ -120,8 +120,10 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
     painter.setPen(t.muted);
     painter.setFont(face(13));
     drawWords(painter, rect().center(),
-              work_.working() || !work_.faults().empty() ? tr("The parts are being laid.")
-                                                         : tr("There is nothing to cut."));
+              work_.working() ? tr("The parts are being laid.")
+              : !work_.faults().empty()
+                  ? tr("The parts cannot be laid. Put right what is said below.")
+                  : tr("There is nothing on sheets."));
     drawFocus(painter);
     return;
   }

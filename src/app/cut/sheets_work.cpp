@@ -6,6 +6,7 @@
 #include <QSettings>
 #include <QThreadPool>
 #include <string_view>
+#include <thread>
 
 namespace avrelt {
 namespace {
@@ -42,6 +43,7 @@ SheetsWork::SheetsWork(Order& order, Shelf& shelf, QObject* parent)
   later_.setInterval(350);
   connect(&later_, &QTimer::timeout, this, &SheetsWork::start);
   poll_.setInterval(30);
+  readChoices();
   connect(&poll_, &QTimer::timeout, this, &SheetsWork::poll);
   connect(&order, &Order::changed, this, &SheetsWork::orderChanged);
   connect(&shelf, &Shelf::filmsChanged, this, &SheetsWork::later);
@@ -181,25 +183,27 @@ void SheetsWork::search() {
   before_ = takenBy(*sheets_);
   std::vector<Arrangement> kept;
   for (std::size_t i = 0; i < sheets_->films.size(); ++i) kept.push_back(keptOf(i));
-  QThreadPool::globalInstance()->start(
-      [search = search_, films = sheets_->films, kept = std::move(kept)]() mutable {
-        try {
-          for (long round = 0; round < mostTries && !search->stopped; ++round) {
-            for (std::size_t i = 0; i < films.size() && !search->stopped; ++i) {
-              if (improve(films[i], kept[i])) {
-                const std::lock_guard<std::mutex> lock(search->guard);
-                search->found[i] = films[i];
-                search->better = true;
-              }
-            }
-            search->tries = round + 1;
+  QThreadPool::globalInstance()->start([search = search_, before = ending_, films = sheets_->films,
+                                        kept = std::move(kept)]() mutable {
+    // Arrangers are one thread's at a time.
+    while (before && !before->over) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    try {
+      for (long round = 0; round < mostTries && !search->stopped; ++round) {
+        for (std::size_t i = 0; i < films.size() && !search->stopped; ++i) {
+          if (improve(films[i], kept[i])) {
+            const std::lock_guard<std::mutex> lock(search->guard);
+            search->found[i] = films[i];
+            search->better = true;
           }
-        } catch (const std::exception&) {
-          // Memory ran out: the best so far stands.
-          search->stopped = true;
         }
-        search->over = true;
-      });
+        search->tries = round + 1;
+      }
+    } catch (const std::exception&) {
+      // Memory ran out: the best so far stands.
+      search->stopped = true;
+    }
+    search->over = true;
+  });
   poll_.start();
   emit progressed();
 }
@@ -223,6 +227,7 @@ void SheetsWork::takeFound() {
 void SheetsWork::stop() {
   if (!search_) return;
   search_->stopped = true;
+  ending_ = search_;
   takeFound();
   search_.reset();
   emit progressed();

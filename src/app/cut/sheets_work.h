@@ -93,6 +93,8 @@ class SheetsWork : public QObject {
   std::future<Result> laying_;
   std::shared_ptr<std::atomic<bool>> dropped_;
   std::shared_ptr<Search> search_;
+  /// The one before, which may still be ending an attempt.
+  std::shared_ptr<Search> ending_;
   double before_ = 0;
   /// By film, piece and copy.
   std::set<std::tuple<std::size_t, std::size_t, int>> kept_;

@@ -30,7 +30,7 @@ class Swatches : public Canvas {
   void take(int pot);
 
   QString colour_;
-  int at_ = 0;
+  int at_ = static_cast<int>(colours().size());
 };
 
 }  // namespace avrelt

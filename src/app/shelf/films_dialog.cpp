@@ -13,15 +13,6 @@
 #include "app/order/phrases.h"
 
 namespace avrelt {
-namespace {
-
-constexpr std::array kinds{PartMaterial::permanent,   PartMaterial::printed,
-                           PartMaterial::clear,       PartMaterial::printable,
-                           PartMaterial::heatApplied, PartMaterial::stencil,
-                           PartMaterial::removable,   PartMaterial::doubleSided};
-
-}  // namespace
-
 FilmsDialog::FilmsDialog(Shelf& shelf, Unit unit, QWidget* parent)
     : QDialog(parent), shelf_(shelf), unit_(unit) {
   setWindowTitle(tr("Films on the shelf"));
@@ -48,7 +39,7 @@ FilmsDialog::FilmsDialog(Shelf& shelf, Unit unit, QWidget* parent)
   name_->setMaxLength(100);
   middle->addWidget(labelled(tr("Name"), name_));
   kind_ = new QComboBox;
-  for (const PartMaterial kind : kinds) kind_->addItem(say(materialTitle(kind), unit));
+  for (const PartMaterial kind : filmKinds) kind_->addItem(say(materialTitle(kind), unit));
   middle->addWidget(labelled(tr("Kind"), kind_));
   colour_ = new Swatches;
   colour_->setFixedHeight(64);
@@ -196,8 +187,8 @@ void FilmsDialog::showFilm() {
   for (QWidget* field : fields) field->setEnabled(film != nullptr);
   name_->setText(film != nullptr ? QString::fromStdString(film->name) : QString());
   if (film != nullptr) {
-    kind_->setCurrentIndex(
-        static_cast<int>(std::find(kinds.begin(), kinds.end(), film->kind) - kinds.begin()));
+    kind_->setCurrentIndex(static_cast<int>(
+        std::find(filmKinds.begin(), filmKinds.end(), film->kind) - filmKinds.begin()));
     colour_->show(QString::fromStdString(film->colour));
     keepsDirection_->setChecked(film->keepsDirection);
     faceDown_->setChecked(film->faceDown);
@@ -253,7 +244,7 @@ void FilmsDialog::keepFilm() {
   if (showing_ || film == nullptr) return;
   ShelfFilm next = *film;
   next.name = name_->text().trimmed().toStdString();
-  next.kind = kinds[static_cast<std::size_t>(std::max(kind_->currentIndex(), 0))];
+  next.kind = filmKinds[static_cast<std::size_t>(std::max(kind_->currentIndex(), 0))];
   next.keepsDirection = keepsDirection_->isChecked();
   next.faceDown = faceDown_->isChecked();
   next.pricePerM2 = price_->value();

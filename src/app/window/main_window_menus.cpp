@@ -128,7 +128,7 @@ void MainWindow::makeSheetsMenu() {
   menu->addSeparator();
   add(menu, tr("&Films on the shelf…"), QKeySequence(tr("Ctrl+Shift+F")),
       [this] { cut_->bench().showFilms(); });
-  add(menu, tr("The c&utter…"), QKeySequence(tr("Ctrl+Shift+U")),
+  add(menu, tr("The c&utter…"), QKeySequence(tr("Ctrl+Shift+K")),
       [this] { cut_->bench().showCutter(); });
 }
 

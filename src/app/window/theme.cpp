@@ -75,6 +75,9 @@ QString styleSheet(const Theme& t) {
     QDoubleSpinBox, QSpinBox { background: @field; border: 1px solid @rule; border-radius: 6px;
         padding: 3px 6px; }
     QDoubleSpinBox:focus, QSpinBox:focus { border: 2px solid @brass; padding: 2px 5px; }
+    QCheckBox::indicator:unchecked { width: 13px; height: 13px; border: 1px solid @muted;
+        border-radius: 3px; background: @field; }
+    QCheckBox::indicator:unchecked:disabled { border: 1px solid @rule; }
     QFrame#notice { background: @panel; border: 1px solid @warn; border-radius: 6px; }
   )");
   const auto put = [&sheet](const char* name, const QColor& colour) {

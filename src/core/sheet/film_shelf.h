@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <array>
 #include <string>
 #include <vector>
 
@@ -10,6 +11,12 @@
 #include "shape/polygon.h"
 
 namespace avrelt {
+
+/// The kinds of film a shop has: all that parts are cut from but paper.
+inline constexpr std::array filmKinds{PartMaterial::permanent,   PartMaterial::printed,
+                                      PartMaterial::clear,       PartMaterial::printable,
+                                      PartMaterial::heatApplied, PartMaterial::stencil,
+                                      PartMaterial::removable,   PartMaterial::doubleSided};
 
 /// A film the shop has, or had.
 struct ShelfFilm {
