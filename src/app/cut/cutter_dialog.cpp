@@ -65,6 +65,7 @@ CutterDialog::CutterDialog(const Cutter& cutter, Unit unit, QWidget* parent)
   for (QPushButton* button : findChildren<QPushButton*>()) {
     button->setAutoDefault(false);
     button->setDefault(false);
+    button->setIcon({});
   }
 }
 
