@@ -106,7 +106,7 @@ void CutterLink::sendMore() {
 }
 
 void CutterLink::read() {
-  heard_ += socket_.readAll();
+  if (socket_.isOpen()) heard_ += socket_.readAll();
   for (qsizetype end = heard_.indexOf('\n'); end >= 0; end = heard_.indexOf('\n')) {
     const QByteArray line = heard_.left(end);
     heard_.remove(0, end + 1);
