@@ -558,9 +558,9 @@ void rosettesInRows(benchmark::State& state) {
 void petalsInRows(benchmark::State& state) {
   layFlowers(state, "petalsInRows", true, true);
 }
-BENCHMARK(rosettesByRaster)->MinTime(1);
-BENCHMARK(rosettesInRows)->MinTime(1);
-BENCHMARK(petalsInRows)->MinTime(1);
+BENCHMARK(rosettesByRaster)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(rosettesInRows)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(petalsInRows)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
 // 300 parts of 40 shapes on a roll; the first answer, and one attempt more.
 std::vector<Piece> fortyShapes() {
@@ -602,8 +602,8 @@ void rollFirst(benchmark::State& state) {
 void rollDenser(benchmark::State& state) {
   layOnRoll(state, false);
 }
-BENCHMARK(rollFirst)->MinTime(1);
-BENCHMARK(rollDenser)->MinTime(1);
+BENCHMARK(rollFirst)->Unit(benchmark::kMicrosecond)->MinTime(1);
+BENCHMARK(rollDenser)->Unit(benchmark::kMicrosecond)->MinTime(1);
 
 class Ratios : public benchmark::ConsoleReporter {
  public:
