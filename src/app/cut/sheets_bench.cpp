@@ -53,6 +53,8 @@ SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> fo
   row->addWidget(partsCard(), 38);
   row->addWidget(cutCard(), 28);
   connect(&work_, &SheetsWork::changed, this, &SheetsBench::refresh);
+  // What was cut is of the sheets before.
+  connect(&work_, &SheetsWork::changed, canvas_, [this] { canvas_->showCut(nullptr); });
   connect(&work_, &SheetsWork::progressed, this, &SheetsBench::refreshSearch);
   connect(canvas_, &SheetsCanvas::said, this, &SheetsBench::said);
   connect(canvas_, &SheetsCanvas::chosenNow, this, [this] {
@@ -92,6 +94,7 @@ QWidget* SheetsBench::filmsCard() {
   list_->setWordWrap(true);
   body->addWidget(list_, 1);
   connect(list_, &QListWidget::currentRowChanged, this, [this] {
+    if (!link_.running()) tell({});
     refreshParts();
     refreshSearch();
   });
@@ -111,7 +114,10 @@ QWidget* SheetsBench::filmsCard() {
   connect(filmChoice_, &QComboBox::activated, this, [this](int index) {
     std::size_t sheet = 0;
     const FilmSheets* film = inHand(sheet);
-    if (film != nullptr) work_.take(film->wanted, filmChoice_->itemData(index).toLongLong());
+    if (film == nullptr) return;
+    const long long key = filmChoice_->itemData(index).toLongLong();
+    for (const FilmWanted& too : film->wantedToo) work_.take(too, key);
+    work_.take(film->wanted, key);
   });
   return card;
 }
@@ -438,12 +444,26 @@ void SheetsBench::tell(const QString& words) {
   verdict_->setVisible(!words.isEmpty());
 }
 
+bool SheetsBench::ready() {
+  if (!work_.faults().empty()) {
+    emit said(tr("The parts cannot be laid. Put right what is said below."));
+  } else if (!work_.holds()) {
+    emit said(tr("The parts are still being laid. Do it again when they lie there."));
+  } else if (rows_.empty()) {
+    emit said(
+        tr("Nothing lies on sheets. Take larger ones, or take back the ticks of what is cut."));
+  } else {
+    return true;
+  }
+  return false;
+}
+
 void SheetsBench::cutNow() {
+  if (link_.running() || !ready()) return;
+  work_.stop();
   std::size_t sheet = 0;
   const FilmSheets* film = inHand(sheet);
-  if (film == nullptr || link_.running()) return;
-  work_.stop();
-  film = inHand(sheet);
+  if (film == nullptr) return;
   if (const std::optional<Sentence> fault = tooNear(*work_.sheets())) {
     return tell(say(*fault, order_.unit()));
   }
@@ -469,13 +489,24 @@ void SheetsBench::judge(const CutFilm& film) {
   for (const Sentence& sentence : wordsOf(proof)) words << say(sentence, order_.unit());
   for (const std::string& one : film.said) words << QString::fromStdString(one);
   tell(words.join(QLatin1Char(' ')));
-  canvas_->showCut(std::make_shared<const CutFilm>(film));
+  // Over the plan while it is the one that was sent.
+  std::size_t sheet = 0;
+  const FilmSheets* now = inHand(sheet);
+  if (now != nullptr && jobOf(*now, sheet, sent_.name).strokes == sent_.strokes) {
+    canvas_->showCut(std::make_shared<const CutFilm>(seenFromFace(film, sent_, sentTo_)));
+  }
 }
 
 void SheetsBench::bookSheet() {
+  // Pressed again before all is laid anew, it would take another.
+  if (!ready()) return;
   std::size_t sheet = 0;
   const FilmSheets* film = inHand(sheet);
-  if (film == nullptr || !film->film) return;
+  if (film == nullptr) return;
+  if (!film->film) {
+    emit said(tr("This is a plain sheet, of no film of the shelf."));
+    return;
+  }
   std::optional<FilmStock> offcut;
   if (const std::optional<Box> left = offcutOf(*work_.sheets(), *film, sheet)) {
     offcut = FilmStock{};
@@ -497,7 +528,7 @@ void SheetsBench::bookSheet() {
 void SheetsBench::searchOrKeep() {
   if (work_.searching()) {
     work_.stop();
-  } else {
+  } else if (ready()) {
     work_.search();
   }
 }
@@ -505,6 +536,7 @@ void SheetsBench::searchOrKeep() {
 std::optional<QString> SheetsBench::saveInto(const QString& folder) {
   const std::shared_ptr<const SheetPlan> sheets = work_.sheets();
   if (!sheets) return tr("There is nothing to save. Put the marked fields right.");
+  if (!work_.holds()) return tr("The parts are still being laid. Save again when they lie there.");
   work_.stop();
   const SheetOutput output{name_().toStdString(), order_.unit(), order_.document().printPaper(),
                            work_.cutter()};
@@ -523,7 +555,7 @@ std::optional<QString> SheetsBench::saveInto(const QString& folder) {
 }
 
 void SheetsBench::askAndSave() {
-  if (!work_.sheets()) return;
+  if (!ready()) return;
   const QString folder =
       QFileDialog::getExistingDirectory(this, tr("Save the sheets into"), folder_());
   if (folder.isEmpty()) return;

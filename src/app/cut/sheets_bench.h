@@ -79,6 +79,8 @@ class SheetsBench : public QWidget {
   void refreshCutting();
   const FilmSheets* inHand(std::size_t& sheet) const;
   void tell(const QString& words);
+  /// Whether the sheets are of the order as it is; says what to do where not.
+  bool ready();
   void judge(const CutFilm& film);
   QString titleOf(const FilmSheets& film) const;
 

@@ -34,6 +34,8 @@ class SheetsWork : public QObject {
   const SheetChoices& choices() const { return choices_; }
   /// Whether parts are being laid just now.
   bool working() const { return laying_.valid(); }
+  /// Whether what is laid is of the order, the shelf and the choices as they are now.
+  bool holds() const { return sheets_ != nullptr && !stale_ && !working(); }
 
   /// What is wanted of the sheets is asked for only while somebody looks.
   void setSeen(bool seen);

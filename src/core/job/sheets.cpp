@@ -184,7 +184,13 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
   check(choices, faults);
   if (!faults.empty()) return tl::unexpected(std::move(faults));
   SheetPlan sheets{plan, choices, {}};
+  const auto chosenFor = [&](const FilmWanted& wanted) -> const ShelfFilm* {
+    const auto chosen = choices.films.find(wanted);
+    return chosen != choices.films.end() ? shelf.filmOf(chosen->second)
+                                         : shelf.likeliest(wanted.kind, wanted.colour);
+  };
   std::map<FilmWanted, std::size_t> known;
+  std::map<long long, std::size_t> ofShelf;
   std::vector<std::vector<Piece>> pieces;
   std::size_t all = 0;
   for (std::size_t i = 0; i < plan->cups.size(); ++i) {
@@ -195,9 +201,17 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
         for (const Part* part : entry.parts) {
           if (part->material == PartMaterial::paper) continue;
           const FilmWanted wanted{part->material, filmOf(cup, purpose.id, *part)};
-          const auto [found, isNew] = known.try_emplace(wanted, known.size());
-          if (isNew) {
-            sheets.films.emplace_back().wanted = wanted;
+          const auto [found, isNew] = known.try_emplace(wanted, sheets.films.size());
+          const ShelfFilm* of = isNew ? chosenFor(wanted) : nullptr;
+          if (of != nullptr) {
+            found->second = ofShelf.try_emplace(of->key, sheets.films.size()).first->second;
+          }
+          if (isNew && found->second < sheets.films.size()) {
+            sheets.films[found->second].wantedToo.push_back(wanted);
+          } else if (isNew) {
+            FilmSheets& film = sheets.films.emplace_back();
+            film.wanted = wanted;
+            if (of != nullptr) film.film = *of;
             pieces.emplace_back();
           }
           sheets.films[found->second].parts.push_back(
@@ -212,11 +226,6 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
   std::size_t done = 0;
   for (std::size_t i = 0; i < sheets.films.size(); ++i) {
     FilmSheets& film = sheets.films[i];
-    const auto chosen = choices.films.find(film.wanted);
-    const ShelfFilm* of = chosen != choices.films.end()
-                              ? shelf.filmOf(chosen->second)
-                              : shelf.likeliest(film.wanted.kind, film.wanted.colour);
-    if (of != nullptr) film.film = *of;
     if (film.film && film.film->keepsDirection) {
       for (Piece& piece : pieces[i]) piece.mayTurn = MayTurn::no;
     }

@@ -41,10 +41,11 @@ struct SheetPart {
   bool several = false;        ///< one of those that are made for the same thing
 };
 
-/// All that is cut from one film, across cups.
+/// All that is cut from one film, across cups: what there is of it is used up once.
 struct FilmSheets {
-  FilmWanted wanted;
-  std::optional<ShelfFilm> film;  ///< the shelf's; plain sheets are assumed where it has none
+  FilmWanted wanted;                  ///< by the first of its parts
+  std::vector<FilmWanted> wantedToo;  ///< what else is cut from the same film of the shelf
+  std::optional<ShelfFilm> film;      ///< the shelf's; plain sheets are assumed where it has none
   std::vector<SheetPart> parts;
   std::vector<FilmPiece> from;   ///< what there is to lay them on, offcuts first
   std::vector<long long> stock;  ///< the shelf's keys of these; 0 for the plain sheets assumed

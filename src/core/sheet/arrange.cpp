@@ -79,7 +79,6 @@ class Arranger::Work {
   struct Sheet {
     std::size_t film = 0;
     Room room;
-    bool used = false;
   };
   /// One way a piece may be turned.
   struct Turned {
@@ -130,18 +129,22 @@ class Arranger::Work {
     room.take(rasterOf(shape, cell(), {column * cell(), row * cell()}), row, column);
   }
 
+  /// The edge of a piece drawn out, without its openings.
+  const std::vector<Point>& outerOf(std::size_t piece) const {
+    return *std::max_element(
+        grown_[piece].begin(), grown_[piece].end(),
+        [](const auto& a, const auto& b) { return signedArea(a) < signedArea(b); });
+  }
+
   const std::vector<Lattice>& latticesOf(std::size_t piece) {
     std::unique_ptr<std::vector<Lattice>>& made = lattices_[piece];
     if (!made) {
-      const auto outer = std::max_element(
-          grown_[piece].begin(), grown_[piece].end(),
-          [](const auto& a, const auto& b) { return signedArea(a) < signedArea(b); });
       made = std::make_unique<std::vector<Lattice>>();
       // One outline round all of it; several that keep their places are no rows' work.
       const auto outlines = std::count_if(grown_[piece].begin(), grown_[piece].end(),
                                           [](const auto& one) { return signedArea(one) > 0; });
       if (outlines == 1) {
-        *made = denseLattices(simplified(*outer, tolerance / 2), latticesTried);
+        *made = denseLattices(simplified(outerOf(piece), tolerance / 2), latticesTried);
       }
     }
     return *made;
@@ -152,11 +155,8 @@ class Arranger::Work {
                                                        std::size_t wanted) {
     const auto [found, isNew] = rows_.try_emplace({piece, film, wanted});
     if (isNew && !latticesOf(piece).empty()) {
-      const auto outer = std::max_element(
-          grown_[piece].begin(), grown_[piece].end(),
-          [](const auto& a, const auto& b) { return signedArea(a) < signedArea(b); });
       const SheetSize& size = films_[film].size;
-      found->second = latticesOn(*outer, latticesOf(piece), free(film, size.wide),
+      found->second = latticesOn(outerOf(piece), latticesOf(piece), free(film, size.wide),
                                  free(film, size.tall), pieces_[piece].mayTurn, wanted, rowsKept);
       for (std::vector<LatticePlace>& places : found->second) {
         for (LatticePlace& place : places) place.at = place.at + Point{inset(film), inset(film)};
@@ -191,7 +191,6 @@ class Arranger::Work::Run {
     for (const Laid& laid : kept.laid) {
       Sheet& sheet = sheets_[laid.sheet];
       work_.takeAt(sheet.room, sheet.film, laid.piece, laid.turn, laid.at);
-      sheet.used = true;
       made_.laid.push_back(laid);
       std::vector<bool>& copies = done[laid.piece];
       copies.resize(static_cast<std::size_t>(std::max(pieces_[laid.piece].copies, laid.copy + 1)));
@@ -224,7 +223,7 @@ class Arranger::Work::Run {
   bool open(std::size_t film) {
     if (left_[film] == 0 || sheets_.size() >= work_.rules_.mostSheets) return false;
     --left_[film];
-    sheets_.push_back({film, work_.emptyRoom(film), false});
+    sheets_.push_back({film, work_.emptyRoom(film)});
     return true;
   }
 
@@ -339,7 +338,6 @@ class Arranger::Work::Run {
     }
     if (best == nullptr) return false;
     sheet.room.take(best->raster, place.first, place.second);
-    sheet.used = true;
     const double inset = work_.inset(sheet.film);
     const Point corner{inset + place.second * work_.cell(), inset + place.first * work_.cell()};
     made_.laid.push_back({index, copy, at, best->turn, corner - best->raster.low});

@@ -257,16 +257,24 @@ bool CutProof::good() const {
   return missing.empty() && others == 0 && thin == 0 && !wrong && !slipped && worst <= tolerance;
 }
 
+CutFilm seenFromFace(CutFilm film, const CutJob& job, const Cutter& cutter) {
+  if (!cutter.mirrored) return film;
+  const auto back = [&](std::vector<Point>& points) {
+    for (Point& p : points) p.x = job.wide.mm() - p.x;
+  };
+  for (CutShape& shape : film.shapes) back(shape.outline);
+  for (std::vector<Polyline>* lines : {&film.open, &film.drawn}) {
+    for (Polyline& line : *lines) back(line.points);
+  }
+  return film;
+}
+
 CutProof proofOf(const CutJob& job, const Cutter& cutter, const CutFilm& film) {
   CutProof proof;
   std::vector<Outline> outlines;
-  // What was cut face down is looked at from its face.
-  for (const CutShape& shape : film.shapes) {
-    Outline outline = shape.outline;
-    if (cutter.mirrored) {
-      for (Point& p : outline) p.x = job.wide.mm() - p.x;
-    }
-    outlines.push_back(std::move(outline));
+  CutFilm seen = seenFromFace(film, job, cutter);
+  for (CutShape& shape : seen.shapes) {
+    outlines.push_back(std::move(shape.outline));
   }
   const std::vector<Known> planned = known(job.shapes());
   const std::vector<Known> cut = known(std::move(outlines));

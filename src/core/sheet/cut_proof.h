@@ -45,6 +45,9 @@ struct CutProof {
   static constexpr Length tolerance = Length::mm(0.05);
 };
 
+/// Cut film as it is looked at from its face: film that was fed face down, mirrored back.
+CutFilm seenFromFace(CutFilm film, const CutJob& job, const Cutter& cutter);
+
 /// Compares what was to be cut with what was. `mirrored` says that the job was sent mirrored, for
 /// films fed face down: its film is looked at from the back.
 CutProof proofOf(const CutJob& job, const Cutter& cutter, const CutFilm& film);

@@ -142,3 +142,47 @@ TEST_CASE("Sheets that cannot be are refused in words, and what fits none is tol
   REQUIRE(stopped);
   CHECK(stopped->sheets() == 0);
 }
+
+TEST_CASE("What two colours want of one film of the shelf is laid from its stock once",
+          "[sheets]") {
+  CheckedAll<Plan> plan = planDocument(order());
+  REQUIRE(plan);
+  const auto shared = std::make_shared<const Plan>(std::move(*plan));
+  // One film for all that stays, chosen by hand, of which there is one roll.
+  const CheckedAll<SheetPlan> plain = sheetsOf(shared, FilmShelf(), usualSheets(Unit::mm));
+  REQUIRE(plain);
+  FilmShelf shelf;
+  ShelfFilm film;
+  film.key = 7;
+  film.name = "Any colour";
+  shelf.films = {film};
+  FilmStock roll;
+  roll.key = 3;
+  roll.film = 7;
+  roll.shape = StockShape::roll;
+  roll.wide = Length::mm(300);
+  roll.tall = Length::mm(5000);
+  shelf.stock = {roll};
+  SheetChoices choices = usualSheets(Unit::mm);
+  std::size_t kinds = 0;
+  std::size_t parts = 0;
+  for (const FilmSheets& one : plain->films) {
+    if (one.wanted.kind != PartMaterial::permanent) continue;
+    choices.films[one.wanted] = 7;
+    ++kinds;
+    parts += one.parts.size();
+  }
+  REQUIRE(kinds >= 2);
+  const CheckedAll<SheetPlan> made = sheetsOf(shared, shelf, choices);
+  REQUIRE(made);
+  std::size_t ofFilm = 0;
+  for (const FilmSheets& one : made->films) {
+    if (!one.film) continue;
+    ++ofFilm;
+    CHECK(one.wantedToo.size() + 1 == kinds);
+    CHECK(one.parts.size() == parts);
+    CHECK(one.arrangement.sheets.size() == 1);
+    CHECK_FALSE(one.isPlain(0));
+  }
+  CHECK(ofFilm == 1);
+}
