@@ -281,6 +281,10 @@ TEST_CASE("films on the shelf are laid on, offcuts first, and taken off it once 
   CHECK(bench.bookButton().isEnabled());
   QTest::mouseClick(&bench.bookButton(), Qt::LeftButton);
   CHECK(said.contains(QStringLiteral("off the shelf")));
+  // Pressed again at once it takes no more, nor is anything old saved.
+  bench.bookSheet();
+  CHECK(said.contains(QStringLiteral("still being laid")));
+  CHECK(bench.saveInto(QDir::tempPath()).has_value());
   const FilmShelf after = shelf.films();
   REQUIRE_FALSE(after.stock.empty());
   CHECK(after.stock.front().tall.mm() == Approx(before - used));
