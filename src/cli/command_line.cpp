@@ -189,6 +189,9 @@ int runSheets(const SheetOptions& options) {
     if (!cutter) return complain(inWords(cutter.error(), unit));
     shelf = *films;
     output.cutter = *cutter;
+    const auto printer = (*shop)->printer();
+    if (!printer) return complain(inWords(printer.error(), unit));
+    if (*printer) choices.printer = **printer;
   }
   CheckedAll<SheetPlan> sheets = sheetsOf(plan, shelf, choices);
   if (!sheets) {

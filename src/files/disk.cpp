@@ -113,8 +113,8 @@ tl::expected<std::string, Sentence> readFile(const fs::path& path, std::size_t m
     bytes.append(block, 0, static_cast<std::size_t>(count));
     if (bytes.size() > most) {
       return tl::unexpected(
-          Sentence{"“%1” is larger than %2 MB; an order takes a few kilobytes. Is it another kind "
-                   "of file?",
+          Sentence{"“%1” is larger than %2 MB, which no order is with all its pictures. Is it "
+                   "another kind of file?",
                    {path.string(), static_cast<long>(most >> 20U)}});
     }
   }

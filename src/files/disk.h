@@ -15,7 +15,7 @@ namespace avrelt {
 /// Reads a file whole. Refused in words: one that is not there, may not be read, is a folder, or
 /// is larger than `most` bytes.
 tl::expected<std::string, Sentence> readFile(const std::filesystem::path& path,
-                                             std::size_t most = 16U << 20U);
+                                             std::size_t most = 32U << 20U);
 
 /// Puts `bytes` where `path` says so that at every moment, power cut included, the file there is
 /// whole: the old one or the new one. Written under a temporary name in the same folder, forced to

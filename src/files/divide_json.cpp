@@ -252,6 +252,36 @@ const char* edgeName(FilmEdge edge) {
   return names[static_cast<std::size_t>(edge)];
 }
 
+ZonePicture pictureMembers(ObjectReader object, Unit unit) {
+  ZonePicture picture;
+  object.text("picture", picture.id);
+  object.choice("repeat",
+                {{"tile", PictureRepeat::tile},
+                 {"round", PictureRepeat::round},
+                 {"once", PictureRepeat::once}},
+                picture.repeat);
+  object.truth("bent", picture.bent);
+  object.length("wide", unit, picture.wide);
+  object.degrees("at", -360, 360, picture.at);
+  picture.up = object.lengthIfGiven("up", unit);
+  object.degrees("turn", -360, 360, picture.turn);
+  picture.kept = object.kept();
+  return picture;
+}
+
+Json written(const ZonePicture& picture) {
+  static constexpr const char* repeats[] = {"tile", "round", "once"};
+  Json object = {{"picture", picture.id},
+                 {"repeat", repeats[static_cast<std::size_t>(picture.repeat)]}};
+  if (!picture.bent) object["bent"] = false;
+  object["wide"] = written(picture.wide);
+  if (picture.at != Angle()) object["at"] = number(degreesOf(picture.at));
+  if (picture.up) object["up"] = written(*picture.up);
+  if (picture.turn != Angle()) object["turn"] = number(degreesOf(picture.turn));
+  addKept(object, picture.kept);
+  return object;
+}
+
 }  // namespace
 
 Finish finishMembers(ObjectReader object, Unit unit) {
@@ -281,6 +311,9 @@ Finish finishMembers(ObjectReader object, Unit unit) {
       finish.grain);
   object.truth("opaque", finish.opaque);
   object.truth("printed", finish.printed);
+  if (const Json* picture = object.find("print")) {
+    finish.picture = pictureMembers(object.on(*picture, object.pathOf("print")), unit);
+  }
   edgeChoice(object, finish.edge);
   object.length("edge_by", unit, finish.edgeBy);
   object.list("edges", [&](const Json& item, const std::string& path) {
@@ -352,6 +385,9 @@ Json written(const Finish& finish) {
   }
   if (!finish.opaque) object["opaque"] = false;
   if (finish.printed) object["printed"] = true;
+  if (!(finish.picture.id.empty() && finish.picture.kept.empty())) {
+    object["print"] = written(finish.picture);
+  }
   if (finish.edge != FilmEdge::stripes) object["edge"] = edgeName(finish.edge);
   if (!(finish.edgeBy == Finish().edgeBy)) object["edge_by"] = written(finish.edgeBy);
   for (const LineEdge& one : finish.edges) {

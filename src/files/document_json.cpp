@@ -4,11 +4,13 @@
 #include <algorithm>
 #include <map>
 
+#include "files/base64.h"
 #include "files/blank_json.h"
 #include "files/decal_json.h"
 #include "files/divide_json.h"
 #include "files/fill_json.h"
 #include "files/json_writing.h"
+#include "files/picture_file.h"
 #include "job/ids.h"
 #include "job/purpose.h"
 
@@ -62,9 +64,18 @@ class DocumentReader {
                             {static_cast<long>(Document::mostArtworks)}});
       }
     });
+    object.list("pictures", [&](const Json& item, const std::string& path) {
+      if (document_.pictures.size() < Document::mostPictures) {
+        readPicture(item, path);
+      } else {
+        object.fault(path, {"An order takes up to %1 pictures.",
+                            {static_cast<long>(Document::mostPictures)}});
+      }
+    });
     object.wholeNumber("ids", mostIds, document_.ids);
     nameArtworks(object);
-    referToArt(document_);
+    namePictures(object);
+    referToAll(document_);
     document_.kept = object.kept();
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
     if (version_ == 1) {
@@ -74,6 +85,58 @@ class DocumentReader {
   }
 
  private:
+  void readPicture(const Json& item, const std::string& path) {
+    ObjectReader object = on(item, path);
+    KeptPicture picture;
+    object.id(picture.id);
+    object.text("name", picture.name);
+    const Json* data = object.find("data");
+    std::optional<std::string> bytes;
+    if (data != nullptr && data->is_string()) {
+      bytes = fromBase64(data->get_ref<const std::string&>());
+    }
+    if (!bytes) {
+      object.fault(object.pathOf("data"),
+                   {"Here a picture file is wanted, PNG or JPEG, as base64 text.", {}});
+      return;
+    }
+    const auto head = pictureHead(*bytes);
+    if (!head) {
+      object.fault(object.pathOf("data"), head.error());
+      return;
+    }
+    if (bytes->size() > KeptPicture::mostBytes) {
+      object.fault(object.pathOf("data"),
+                   {"A picture in an order takes up to %1 MB. Make it smaller.",
+                    {static_cast<long>(KeptPicture::mostBytes / 1'000'000)}});
+      return;
+    }
+    picture.type = head->type;
+    picture.wide = head->wide;
+    picture.tall = head->tall;
+    picture.bytes = std::move(*bytes);
+    picture.kept = object.kept();
+    document_.pictures.emplace_back(std::move(picture));
+  }
+
+  void namePictures(ObjectReader& object) {
+    std::map<std::string, std::size_t> first;
+    for (std::size_t i = 0; i < document_.pictures.size(); ++i) {
+      const std::string& id = document_.pictures[i]->id;
+      if (id.empty()) {
+        KeptPicture named = *document_.pictures[i];
+        named.id = newPictureId(document_);
+        document_.pictures[i] = SharedPicture(std::move(named));
+        continue;
+      }
+      const auto [at, isNew] = first.try_emplace(id, i);
+      if (isNew) continue;
+      object.fault("pictures[" + std::to_string(i) + "].id",
+                   {"The id “%1” belongs to %2 already. Give this one its own.",
+                    {id, "pictures[" + std::to_string(at->second) + "].id"}});
+    }
+  }
+
   /// Each has an id of its own.
   void nameArtworks(ObjectReader& object) {
     std::map<std::string, std::size_t> first;
@@ -535,6 +598,11 @@ std::string writeDocument(const Document& document) {
     for (const SharedArt& artwork : document.artworks) {
       root["artworks"].push_back(written(*artwork));
     }
+  }
+  for (const SharedPicture& picture : document.pictures) {
+    Json item = {{"id", picture->id}, {"name", picture->name}, {"data", base64Of(picture->bytes)}};
+    addKept(item, picture->kept);
+    root["pictures"].push_back(std::move(item));
   }
   if (document.ids > 0) root["ids"] = document.ids;
   addKept(root, document.kept);

@@ -151,10 +151,10 @@ class Layer {
 };
 
 /// Draws in mm, y up, on the pages of one document.
-class Printer {
+class PagePrinter {
  public:
-  Printer(const PartSet& set, const Tiling& tiling, Unit unit, const std::string& title,
-          std::string& bytes)
+  PagePrinter(const PartSet& set, const Tiling& tiling, Unit unit, const std::string& title,
+              std::string& bytes)
       : tiling_(tiling), title_(title) {
     const Layer layer(tiling, unit);
     for (const Part& part : set.parts) parts_.push_back(layer(part));
@@ -168,9 +168,9 @@ class Printer {
     context_ = cairo_create(surface_);
     cairo_set_font_face(context_, Face::shipped().cairo());
   }
-  Printer(const Printer&) = delete;
-  Printer& operator=(const Printer&) = delete;
-  ~Printer() {
+  PagePrinter(const PagePrinter&) = delete;
+  PagePrinter& operator=(const PagePrinter&) = delete;
+  ~PagePrinter() {
     cairo_destroy(context_);
     cairo_surface_destroy(surface_);
   }
@@ -370,7 +370,7 @@ tl::expected<std::string, Sentence> pdfOf(const PartSet& set, const Tiling& tili
   }
   std::string bytes;
   {
-    Printer printer(set, tiling, unit, title, bytes);
+    PagePrinter printer(set, tiling, unit, title, bytes);
     printer.print();
     if (printer.failed()) {
       return tl::unexpected(Sentence{"The print could not be made; memory may have run out.", {}});

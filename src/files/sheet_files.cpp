@@ -10,15 +10,17 @@
 #include "files/dxf.h"
 #include "files/generation.h"
 #include "files/pdf.h"
+#include "files/picture_file.h"
 #include "files/plan_figures.h"
 #include "files/plotter_file.h"
+#include "files/print_files.h"
 #include "files/svg.h"
 
 namespace avrelt {
 namespace {
 
 /// Endings of what is written here.
-constexpr std::array<std::string_view, 5> kinds{".svg", ".dxf", ".plt", ".pdf", ".csv"};
+constexpr std::array<std::string_view, 6> kinds{".svg", ".dxf", ".plt", ".pdf", ".csv", ".png"};
 
 Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid) {
   const SheetPart& one = film.parts[laid.piece];
@@ -66,6 +68,19 @@ std::string listOf(const SheetPlan& sheets, const SheetOutput& output) {
   return list;
 }
 
+Json printJson(const Printer& printer, const SheetSize& size, const std::string& id) {
+  Json print = {{"file", id + "-print.png"},
+                {"dots_per_inch", rounded(printer.dotsPerInch)},
+                {"bleed_mm", rounded(printer.bleed.mm())},
+                {"marks_mm", Json::array()}};
+  if (printer.marks) {
+    for (const Point at : markPlaces(printer, size.wide, size.tall)) {
+      print["marks_mm"].push_back({rounded(at.x), rounded(at.y)});
+    }
+  }
+  return print;
+}
+
 const char* shapeOf(const FilmPiece& piece) {
   if (piece.roll) return shapeName(StockShape::roll);
   return shapeName(piece.outline.empty() ? StockShape::sheet : StockShape::offcut);
@@ -82,9 +97,16 @@ std::string sheetName(const FilmSheets& film, std::size_t sheet, const std::stri
          std::to_string(film.arrangement.sheets.size());
 }
 
-CutJob jobOf(const FilmSheets& film, std::size_t sheet, const std::string& name) {
+CutJob jobOf(const FilmSheets& film, std::size_t sheet, const std::string& name,
+             const PrintShift& printed) {
   const SheetSize size = film.sizeOf(sheet);
-  return cutJobOf(onSheet(film, sheet), size.wide, size.tall, name);
+  CutJob job = cutJobOf(onSheet(film, sheet), size.wide, size.tall, name);
+  const Transform map = transformOf(printed);
+  if (map == Transform()) return job;
+  for (Stroke& stroke : job.strokes) {
+    for (Point& p : stroke.points) p = map(p);
+  }
+  return job;
 }
 
 Cutter cutterFor(const Cutter& cutter, const FilmSheets& film) {
@@ -103,6 +125,7 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
   root["sheets"] = Json::array();
   root["unplaced"] = Json::array();
   std::set<std::string> names;
+  PictureDots dots;
   for (const FilmSheets& film : sheets.films) {
     std::vector<Json> placements(film.arrangement.sheets.size(), Json::array());
     for (const Laid& laid : film.arrangement.laid) {
@@ -123,12 +146,32 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
       const CutFigures figures = figuresOf(path, cutter);
       const auto map = pdfOf(mapOf(sheets, film, i), tileOver(page, output.paper), output.unit, id);
       if (!map) return tl::unexpected(map.error());
-      files.push_back({id + ".svg", svgOf(set, output.unit, id, page)});
+      Json print;
+      if (film.prints()) {
+        const auto printed = printOfSheet(
+            sheets, film, i, [&dots](const SharedPicture& picture) { return dots(picture); });
+        if (!printed) return tl::unexpected(printed.error());
+        const Printer& printer = sheets.choices.printer;
+        files.push_back({id + "-print.png", pngOf(*printed, printer.dotsPerInch)});
+        files.push_back({id + "-print.pdf", printPdf(*printed, size.wide, size.tall, id)});
+        if (files.back().bytes.empty() || files[files.size() - 2].bytes.empty()) {
+          return tl::unexpected(
+              Sentence{"There is too little memory for a print of so many dots. Print fewer to the "
+                       "inch.",
+                       {}});
+        }
+        print = printJson(printer, size, id);
+      }
+      files.push_back({id + ".svg", svgOf(set, output.unit, id, page,
+                                          film.prints() ? id + "-print.png" : std::string())});
       files.push_back({id + ".dxf", dxfOf(set, output.unit)});
       files.push_back({id + ".plt", plotterFile(path, cutter)});
       files.push_back({id + "-map.pdf", *map});
       Json extra = Json::array();
       for (const char* ending : {".dxf", ".plt", "-map.pdf"}) extra.push_back(id + ending);
+      if (film.prints()) {
+        for (const char* ending : {"-print.png", "-print.pdf"}) extra.push_back(id + ending);
+      }
       const FilmPiece& piece = film.from[film.arrangement.sheets[i].film];
       root["sheets"].push_back(
           {{"id", id},
@@ -145,6 +188,7 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
            {"minutes", rounded(figures.takes.minutes())},
            {"pieces", job.shapes().size()},
            {"placements", placements[i]}});
+      if (!print.is_null()) root["sheets"].back()["print"] = std::move(print);
     }
     for (const NotLaid& one : film.arrangement.notLaid) {
       const SheetPart& part = film.parts[one.piece];

@@ -19,14 +19,17 @@ struct SheetOutput {
 };
 
 /// For every sheet, at true size, its page the whole sheet: SVG, DXF, a plotter file for the
-/// cutter, and a PDF map on pages of paper with every part's name; a list of all parts as CSV; then
-/// `sheets.json`, which lists them and says what lies where (`docs/format.md`). Names say order,
-/// film and sheet. Refused in words: a map that cannot be printed.
+/// cutter, and a PDF map on pages of paper with every part's name; of film that is printed first
+/// the print as PNG and PDF; a list of all parts as CSV; then `sheets.json`, which lists them and
+/// says what lies where (`docs/format.md`). Names say order, film and sheet. Refused in words: a
+/// map that cannot be printed, a picture that cannot be read.
 tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& sheets,
                                                            const SheetOutput& output);
 
-/// What goes to the cutter for one sheet.
-CutJob jobOf(const FilmSheets& film, std::size_t sheet, const std::string& name);
+/// What goes to the cutter for one sheet; of a sheet that was printed a little off, where its print
+/// is.
+CutJob jobOf(const FilmSheets& film, std::size_t sheet, const std::string& name,
+             const PrintShift& printed = {});
 /// The cutter as it is set for a film: mirrored where the film's back is cut.
 Cutter cutterFor(const Cutter& cutter, const FilmSheets& film);
 /// What a sheet's files are called, without an ending: "open-night-permanent-film-e8b64a-2-of-3".

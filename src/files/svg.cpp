@@ -109,19 +109,26 @@ std::string svgOf(const PartSet& set, Unit unit, const std::string& title) {
   return svgOf(set, unit, title, set.bounds());
 }
 
-std::string svgOf(const PartSet& set, Unit unit, const std::string& title, const Box& page) {
+std::string svgOf(const PartSet& set, Unit unit, const std::string& title, const Box& page,
+                  const std::string& print) {
   const PageFrame frame{page};
   const std::string width = digits(frame.box.width());
   const std::string height = digits(frame.box.height());
 
   std::string svg = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n";
-  svg += "<svg xmlns=\"http://www.w3.org/2000/svg\" version=\"1.1\" width=\"" + width +
-         "mm\" height=\"" + height + "mm\" viewBox=\"0 0 " + width + " " + height + "\">\n";
+  svg += "<svg xmlns=\"http://www.w3.org/2000/svg\"" +
+         std::string(print.empty() ? "" : " xmlns:xlink=\"http://www.w3.org/1999/xlink\"") +
+         " version=\"1.1\" width=\"" + width + "mm\" height=\"" + height + "mm\" viewBox=\"0 0 " +
+         width + " " + height + "\">\n";
   svg += "  <title>" + escaped(title) + "</title>\n";
   svg +=
       "  <desc>True size: one user unit is one millimetre. Layer \"cut\" is cut, layer "
       "\"guide\" is drawn.</desc>\n";
 
+  if (!print.empty()) {
+    svg += "  <g id=\"print\"><image x=\"0\" y=\"0\" width=\"" + width + "\" height=\"" + height +
+           "\" preserveAspectRatio=\"none\" xlink:href=\"" + escaped(print) + "\"/></g>\n";
+  }
   svg += "  <g id=\"cut\" fill=\"none\" stroke=\"" + std::string(ink::edge) +
          "\" stroke-width=\"0.1\">\n";
   for (const Part& part : set.parts) {

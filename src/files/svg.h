@@ -14,7 +14,9 @@ namespace avrelt {
 /// cut, lettering included. Stretches that stand off their chord by under a nanometre are written
 /// as lines, since a radius of kilometres loses the place in other people's readers.
 std::string svgOf(const PartSet& set, Unit unit, const std::string& title);
-/// The same on a page of its own size, which holds them.
-std::string svgOf(const PartSet& set, Unit unit, const std::string& title, const Box& page);
+/// The same on a page of its own size, which holds them. Where a print lies below, a third layer,
+/// `print`, shows the picture of this file name over the whole page.
+std::string svgOf(const PartSet& set, Unit unit, const std::string& title, const Box& page,
+                  const std::string& print = {});
 
 }  // namespace avrelt

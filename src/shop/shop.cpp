@@ -37,7 +37,9 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     " film INTEGER NOT NULL REFERENCES films ON DELETE CASCADE, shape TEXT NOT NULL,"
     " wide_mm REAL NOT NULL, tall_mm REAL NOT NULL, count INTEGER NOT NULL, outline TEXT NOT NULL,"
     " name TEXT NOT NULL, place TEXT NOT NULL);"
-    "CREATE TABLE cutter (name TEXT PRIMARY KEY, value REAL NOT NULL);"};
+    "CREATE TABLE cutter (name TEXT PRIMARY KEY, value REAL NOT NULL);",
+    // 6: the printer
+    "CREATE TABLE printer (name TEXT PRIMARY KEY, value REAL NOT NULL);"};
 
 constexpr const char* glitterRate = "glitter_g_per_cm2";
 constexpr const char* paintRate = "paint_ml_per_cm2";

@@ -13,6 +13,7 @@
 #include "pattern/fill.h"
 #include "sheet/cutter.h"
 #include "sheet/film_shelf.h"
+#include "sheet/printer.h"
 #include "shop/shelf_blank.h"
 
 namespace avrelt {
@@ -26,14 +27,15 @@ struct KeptShape {
 };
 
 /// What the workshop keeps between orders, in one SQLite file: the shelf of blanks, the log of what
-/// they measured under coats, what patterns take, films and the cutter.
+/// they measured under coats, what patterns take, films, the cutter
+/// and the printer.
 ///
 /// The file carries its version (`PRAGMA user_version`). An older one is brought up step by step
 /// when it is opened, all steps or none; a newer one is left alone. Every change is one
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 5;
+  static constexpr int currentVersion = 6;
 
   /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
   /// version or its tables, is refused and not touched.
@@ -87,6 +89,10 @@ class Shop {
   tl::expected<Cutter, Sentence> cutter();
   /// Refused: figures no cutter has.
   std::optional<Sentence> put(const Cutter& cutter);
+  /// The printer, as it was last put; nothing until then.
+  tl::expected<std::optional<Printer>, Sentence> printer();
+  /// Refused where `faultsOf` says why.
+  std::optional<Sentence> put(const Printer& printer);
   /// All that was ever logged, for calibrating growth.
   tl::expected<std::vector<GrowthRecord>, Sentence> growthRecords();
 

@@ -229,69 +229,129 @@ std::optional<Sentence> Shop::use(long long stock, Length ofRoll,
 
 namespace {
 
-struct CutterFigure {
+/// A number that is kept of a machine, by its name.
+template <typename Machine>
+struct Figure {
   const char* name;
   double least;
   double most;
-  double (*get)(const Cutter&);
-  void (*set)(Cutter&, double);
+  double (*get)(const Machine&);
+  void (*set)(Machine&, double);
 };
 
 constexpr std::array cutterFigures{
-    CutterFigure{"widest_mm", 50, 3000, [](const Cutter& c) { return c.widest.mm(); },
-                 [](Cutter& c, double v) { c.widest = Length::mm(v); }},
-    CutterFigure{"longest_mm", 50, 100000, [](const Cutter& c) { return c.longest.mm(); },
-                 [](Cutter& c, double v) { c.longest = Length::mm(v); }},
-    CutterFigure{"blade_offset_mm", 0, 2, [](const Cutter& c) { return c.bladeOffset.mm(); },
-                 [](Cutter& c, double v) { c.bladeOffset = Length::mm(v); }},
-    CutterFigure{"overcut_mm", 0, 5, [](const Cutter& c) { return c.overcut.mm(); },
-                 [](Cutter& c, double v) { c.overcut = Length::mm(v); }},
-    CutterFigure{"mm_per_second", 1, 1000, [](const Cutter& c) { return c.perSecond.mm(); },
-                 [](Cutter& c, double v) { c.perSecond = Length::mm(v); }},
-    CutterFigure{"passes", 1, 9, [](const Cutter& c) { return static_cast<double>(c.passes); },
-                 [](Cutter& c, double v) { c.passes = static_cast<int>(std::lround(v)); }},
-    CutterFigure{"mirrored", 0, 1, [](const Cutter& c) { return c.mirrored ? 1.0 : 0.0; },
-                 [](Cutter& c, double v) { c.mirrored = v > 0.5; }},
-    CutterFigure{"pen", 0, 1, [](const Cutter& c) { return c.pen ? 1.0 : 0.0; },
-                 [](Cutter& c, double v) { c.pen = v > 0.5; }}};
+    Figure<Cutter>{"widest_mm", 50, 3000, [](const Cutter& c) { return c.widest.mm(); },
+                   [](Cutter& c, double v) { c.widest = Length::mm(v); }},
+    Figure<Cutter>{"longest_mm", 50, 100000, [](const Cutter& c) { return c.longest.mm(); },
+                   [](Cutter& c, double v) { c.longest = Length::mm(v); }},
+    Figure<Cutter>{"blade_offset_mm", 0, 2, [](const Cutter& c) { return c.bladeOffset.mm(); },
+                   [](Cutter& c, double v) { c.bladeOffset = Length::mm(v); }},
+    Figure<Cutter>{"overcut_mm", 0, 5, [](const Cutter& c) { return c.overcut.mm(); },
+                   [](Cutter& c, double v) { c.overcut = Length::mm(v); }},
+    Figure<Cutter>{"mm_per_second", 1, 1000, [](const Cutter& c) { return c.perSecond.mm(); },
+                   [](Cutter& c, double v) { c.perSecond = Length::mm(v); }},
+    Figure<Cutter>{"passes", 1, 9, [](const Cutter& c) { return static_cast<double>(c.passes); },
+                   [](Cutter& c, double v) { c.passes = static_cast<int>(std::lround(v)); }},
+    Figure<Cutter>{"mirrored", 0, 1, [](const Cutter& c) { return c.mirrored ? 1.0 : 0.0; },
+                   [](Cutter& c, double v) { c.mirrored = v > 0.5; }},
+    Figure<Cutter>{"pen", 0, 1, [](const Cutter& c) { return c.pen ? 1.0 : 0.0; },
+                   [](Cutter& c, double v) { c.pen = v > 0.5; }}};
+
+constexpr std::array printerFigures{
+    Figure<Printer>{"wide_mm", 50, 1200, [](const Printer& p) { return p.wide.mm(); },
+                    [](Printer& p, double v) { p.wide = Length::mm(v); }},
+    Figure<Printer>{"tall_mm", 50, 1200, [](const Printer& p) { return p.tall.mm(); },
+                    [](Printer& p, double v) { p.tall = Length::mm(v); }},
+    Figure<Printer>{"left_mm", 0, 600, [](const Printer& p) { return p.left.mm(); },
+                    [](Printer& p, double v) { p.left = Length::mm(v); }},
+    Figure<Printer>{"right_mm", 0, 600, [](const Printer& p) { return p.right.mm(); },
+                    [](Printer& p, double v) { p.right = Length::mm(v); }},
+    Figure<Printer>{"top_mm", 0, 600, [](const Printer& p) { return p.top.mm(); },
+                    [](Printer& p, double v) { p.top = Length::mm(v); }},
+    Figure<Printer>{"bottom_mm", 0, 600, [](const Printer& p) { return p.bottom.mm(); },
+                    [](Printer& p, double v) { p.bottom = Length::mm(v); }},
+    Figure<Printer>{"dots_per_inch", 72, 600, [](const Printer& p) { return p.dotsPerInch; },
+                    [](Printer& p, double v) { p.dotsPerInch = v; }},
+    Figure<Printer>{"bleed_mm", 0, 5, [](const Printer& p) { return p.bleed.mm(); },
+                    [](Printer& p, double v) { p.bleed = Length::mm(v); }},
+    Figure<Printer>{"marks", 0, 1, [](const Printer& p) { return p.marks ? 1.0 : 0.0; },
+                    [](Printer& p, double v) { p.marks = v > 0.5; }}};
+
+/// A machine by what is kept of it, the usual figures for the rest; nothing where none is.
+template <typename Machine, std::size_t count>
+std::optional<Machine> machineOf(Database& database, const char* query,
+                                 const std::array<Figure<Machine>, count>& figures) {
+  Machine machine;
+  Statement rows(database, query);
+  bool any = false;
+  while (rows.step()) {
+    any = true;
+    for (const Figure<Machine>& figure : figures) {
+      const double value = rows.number(1);
+      if (rows.text(0) == figure.name && value >= figure.least && value <= figure.most) {
+        figure.set(machine, value);
+      }
+    }
+  }
+  return any ? std::optional(machine) : std::nullopt;
+}
+
+template <typename Machine, std::size_t count>
+bool isLawful(const Machine& machine, const std::array<Figure<Machine>, count>& figures) {
+  return std::all_of(figures.begin(), figures.end(), [&](const Figure<Machine>& figure) {
+    const double value = figure.get(machine);
+    return value >= figure.least && value <= figure.most;
+  });
+}
+
+template <typename Machine, std::size_t count>
+std::optional<Sentence> putMachine(Database& database, const char* query, const Machine& machine,
+                                   const std::array<Figure<Machine>, count>& figures) {
+  database.begin();
+  for (const Figure<Machine>& figure : figures) {
+    Statement put(database, query);
+    put.bind(figure.name).bind(figure.get(machine)).step();
+  }
+  return database.end();
+}
 
 }  // namespace
 
 tl::expected<Cutter, Sentence> Shop::cutter() {
-  Cutter cutter;
-  {
-    Statement rows(*database_, "SELECT name, value FROM cutter");
-    while (rows.step()) {
-      for (const CutterFigure& figure : cutterFigures) {
-        const double value = rows.number(1);
-        if (rows.text(0) == figure.name && value >= figure.least && value <= figure.most) {
-          figure.set(cutter, value);
-        }
-      }
-    }
-  }
+  const auto cutter =
+      machineOf<Cutter>(*database_, "SELECT name, value FROM cutter", cutterFigures);
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
-  return cutter;
+  return cutter.value_or(Cutter());
 }
 
 std::optional<Sentence> Shop::put(const Cutter& cutter) {
-  for (const CutterFigure& figure : cutterFigures) {
-    const double value = figure.get(cutter);
-    if (!(value >= figure.least && value <= figure.most)) {
-      return Sentence{
-          "A cutter takes 50 mm to 3 m of width and up to 100 m of length, its blade trails up to "
-          "2 mm and overlaps up to 5 mm, it goes 1 to 1000 mm a second, 1 to 9 times round.",
-          {}};
-    }
+  if (!isLawful(cutter, cutterFigures)) {
+    return Sentence{
+        "A cutter takes 50 mm to 3 m of width and up to 100 m of length, its blade trails up to "
+        "2 mm and overlaps up to 5 mm, it goes 1 to 1000 mm a second, 1 to 9 times round.",
+        {}};
   }
-  database_->begin();
-  for (const CutterFigure& figure : cutterFigures) {
-    Statement put(*database_,
-                  "INSERT INTO cutter (name, value) VALUES (?, ?)"
-                  " ON CONFLICT (name) DO UPDATE SET value = excluded.value");
-    put.bind(figure.name).bind(figure.get(cutter)).step();
-  }
-  return database_->end();
+  return putMachine(*database_,
+                    "INSERT INTO cutter (name, value) VALUES (?, ?)"
+                    " ON CONFLICT (name) DO UPDATE SET value = excluded.value",
+                    cutter, cutterFigures);
+}
+
+tl::expected<std::optional<Printer>, Sentence> Shop::printer() {
+  std::optional<Printer> printer =
+      machineOf<Printer>(*database_, "SELECT name, value FROM printer", printerFigures);
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  // Figures that were lawful one by one may still leave nothing to print on.
+  if (printer && !faultsOf(*printer).empty()) printer.reset();
+  return printer;
+}
+
+std::optional<Sentence> Shop::put(const Printer& printer) {
+  if (const Faults faults = faultsOf(printer); !faults.empty()) return faults.front().sentence;
+  return putMachine(*database_,
+                    "INSERT INTO printer (name, value) VALUES (?, ?)"
+                    " ON CONFLICT (name) DO UPDATE SET value = excluded.value",
+                    printer, printerFigures);
 }
 
 }  // namespace avrelt

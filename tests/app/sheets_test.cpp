@@ -140,7 +140,7 @@ TEST_CASE(
   CHECK(open.film().arrangement.laid[index] == moved);
   CHECK(said.contains(QStringLiteral("It stays where it was")));
   // Into the free corner it may: the offcut is free.
-  const auto left = offcutOf(*open.bench().work().sheets(), open.film(), 0);
+  const auto left = offcutOf(open.film(), 0);
   REQUIRE(left);
   Laid to = moved;
   const Box box = boundsOf(shapeAt(open.film().pieces()[moved.piece], moved));

@@ -1,15 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/cut/cutter_dialog.h"
 
-#include <algorithm>
 #include <QDialogButtonBox>
 #include <QGridLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include "app/fields/kept_length.h"
 #include "app/fields/labelled.h"
-#include "measure/tape.h"
 
 namespace avrelt {
 
@@ -71,16 +70,7 @@ CutterDialog::CutterDialog(const Cutter& cutter, Unit unit, QWidget* parent)
 
 LengthField* CutterDialog::field(const QString& label, const char* name, Length& length,
                                  Unit unit) {
-  auto* made = new LengthField(label, QStringLiteral("cutter.") + QString::fromLatin1(name));
-  made->show(length, unit);
-  connect(made, &LengthField::typed, this,
-          [&length](const WrittenLength& typed) { length = typed.length; });
-  connect(made, &LengthField::stepped, this, [made, unit, &length](int marks) {
-    const Graduation graduation = usualGraduation(unit);
-    length = std::max(nearestMark(length, graduation) + step(graduation) * marks, Length());
-    made->show(length, unit);
-  });
-  return made;
+  return keptLength(label, QStringLiteral("cutter.") + QString::fromLatin1(name), length, unit);
 }
 
 }  // namespace avrelt

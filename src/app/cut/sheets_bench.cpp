@@ -46,7 +46,8 @@ SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> fo
       shelf_(shelf),
       folder_(std::move(folder)),
       name_(std::move(name)),
-      work_(order, shelf) {
+      work_(order, shelf),
+      printing_(work_, name_, this) {
   canvas_ = new SheetsCanvas(work_, order);
   QHBoxLayout* row = makeDrawer(this);
   row->addWidget(filmsCard(), 34);
@@ -71,6 +72,8 @@ SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> fo
     const std::size_t cup = film->parts[film->arrangement.laid[*laid].piece].cup;
     if (static_cast<int>(cup) != order_.currentIndex()) order_.choose(static_cast<int>(cup));
   });
+  connect(&printing_, &SheetPrinting::said, this, &SheetsBench::said);
+  connect(&printing_, &SheetPrinting::changed, this, &SheetsBench::refreshCutting);
   connect(&link_, &CutterLink::progressed, this, &SheetsBench::refreshCutting);
   connect(&link_, &CutterLink::finished, this, &SheetsBench::judge);
   connect(&link_, &CutterLink::failed, this, [this](const QString& words) { tell(words); });
@@ -185,6 +188,17 @@ QWidget* SheetsBench::cutCard() {
   second->addWidget(save_, 1);
   second->addWidget(cutter);
   column->addLayout(second);
+  auto* third = new QHBoxLayout;
+  print_ = new QPushButton(tr("Print…"));
+  print_->setToolTip(tr("Prints the sheet at true size, before it is cut (Ctrl+Shift+I)"));
+  found_ = new QPushButton(tr("It came out…"));
+  found_->setToolTip(
+      tr("Where the marks of the printed sheet are: it is cut where the print is (Ctrl+Shift+M)"));
+  third->addWidget(print_, 1);
+  third->addWidget(found_, 1);
+  column->addLayout(third);
+  connect(print_, &QPushButton::clicked, this, &SheetsBench::printNow);
+  connect(found_, &QPushButton::clicked, this, &SheetsBench::showFound);
   verdict_ = new QLabel;
   verdict_->setWordWrap(true);
   verdict_->setAccessibleName(tr("What was cut"));
@@ -429,13 +443,22 @@ void SheetsBench::refreshCutting() {
   std::size_t sheet = 0;
   const FilmSheets* film = inHand(sheet);
   const bool running = link_.running();
+  const bool prints = film != nullptr && film->prints();
   cut_->setText(running ? tr("Stop") : tr("Cut this sheet"));
   cut_->setEnabled(running || film != nullptr);
   pause_->setVisible(running);
   pause_->setText(link_.paused() ? tr("Go on") : tr("Pause"));
+  if (!running && prints) {
+    const auto row = static_cast<std::size_t>(list_->currentRow());
+    const bool off = !(transformOf(printing_.shiftOf(rows_[row].film, sheet)) == Transform());
+    found_->setText(off ? tr("Cut by its marks") : tr("It came out…"));
+  }
   if (running) {
     tell(tr("%1 of %2 commands done.").arg(link_.done()).arg(link_.all()));
   }
+  print_->setVisible(prints);
+  found_->setVisible(prints);
+  found_->setEnabled(prints && work_.sheets()->choices.printer.marks);
   book_->setEnabled(film != nullptr && !running && film->film.has_value());
 }
 
@@ -468,7 +491,9 @@ void SheetsBench::cutNow() {
     return tell(say(*fault, order_.unit()));
   }
   sentTo_ = cutterFor(work_.cutter(), *film);
-  sent_ = jobOf(*film, sheet, sheetName(*film, sheet, name_().toStdString()));
+  const auto row = static_cast<std::size_t>(list_->currentRow());
+  sentBy_ = film->prints() ? printing_.shiftOf(rows_[row].film, sheet) : PrintShift();
+  sent_ = jobOf(*film, sheet, sheetName(*film, sheet, name_().toStdString()), sentBy_);
   if (const std::optional<Sentence> fault = cannotCut(sent_, sentTo_)) {
     return tell(say(*fault, order_.unit()));
   }
@@ -492,7 +517,7 @@ void SheetsBench::judge(const CutFilm& film) {
   // Over the plan while it is the one that was sent.
   std::size_t sheet = 0;
   const FilmSheets* now = inHand(sheet);
-  if (now != nullptr && jobOf(*now, sheet, sent_.name).strokes == sent_.strokes) {
+  if (now != nullptr && jobOf(*now, sheet, sent_.name, sentBy_).strokes == sent_.strokes) {
     canvas_->showCut(std::make_shared<const CutFilm>(seenFromFace(film, sent_, sentTo_)));
   }
 }
@@ -508,7 +533,7 @@ void SheetsBench::bookSheet() {
     return;
   }
   std::optional<FilmStock> offcut;
-  if (const std::optional<Box> left = offcutOf(*work_.sheets(), *film, sheet)) {
+  if (const std::optional<Box> left = offcutOf(*film, sheet)) {
     offcut = FilmStock{};
     offcut->film = film->film->key;
     offcut->shape = StockShape::offcut;
@@ -564,6 +589,37 @@ void SheetsBench::askAndSave() {
 
 void SheetsBench::showFilms() {
   FilmsDialog(shelf_, order_.unit(), this).exec();
+}
+
+std::optional<std::pair<std::size_t, std::size_t>> SheetsBench::printedInHand() {
+  if (!ready()) return std::nullopt;
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  if (film == nullptr || !film->prints()) {
+    emit said(
+        tr("This sheet is not printed. Take one of printable film: give a zone film to print in "
+           "Divide."));
+    return std::nullopt;
+  }
+  return std::pair(rows_[static_cast<std::size_t>(list_->currentRow())].film, sheet);
+}
+
+void SheetsBench::printNow() {
+  if (const auto place = printedInHand()) printing_.ask(place->first, place->second);
+}
+
+void SheetsBench::showFound() {
+  const auto place = printedInHand();
+  if (!place) return;
+  if (!work_.sheets()->choices.printer.marks) {
+    emit said(tr("The sheet is printed without marks. Turn them on in the printer’s figures."));
+    return;
+  }
+  printing_.askFound(place->first, place->second);
+}
+
+void SheetsBench::showPrinter() {
+  printing_.askFigures();
 }
 
 void SheetsBench::showCutter() {

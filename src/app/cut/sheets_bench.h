@@ -9,6 +9,7 @@
 #include <QWidget>
 
 #include "app/cut/cutter_link.h"
+#include "app/cut/sheet_printing.h"
 #include "app/cut/sheets_canvas.h"
 #include "app/fields/length_field.h"
 #include "app/fields/segments.h"
@@ -43,6 +44,11 @@ class SheetsBench : public QWidget {
   void askAndSave();
   void showFilms();
   void showCutter();
+  /// The sheet in hand, where it is printed first.
+  void printNow();
+  void showFound();
+  void showPrinter();
+  SheetPrinting& printing() { return printing_; }
   void searchOrKeep();
 
   QListWidget& list() { return *list_; }
@@ -54,6 +60,8 @@ class SheetsBench : public QWidget {
   QPushButton& cutButton() { return *cut_; }
   QPushButton& searchButton() { return *search_; }
   QPushButton& bookButton() { return *book_; }
+  QPushButton& printButton() { return *print_; }
+  QPushButton& foundButton() { return *found_; }
   QComboBox& filmChoice() { return *filmChoice_; }
 
  signals:
@@ -81,6 +89,8 @@ class SheetsBench : public QWidget {
   void tell(const QString& words);
   /// Whether the sheets are of the order as it is; says what to do where not.
   bool ready();
+  /// The same of a sheet that is printed first: which of which film.
+  std::optional<std::pair<std::size_t, std::size_t>> printedInHand();
   void judge(const CutFilm& film);
   QString titleOf(const FilmSheets& film) const;
 
@@ -89,6 +99,7 @@ class SheetsBench : public QWidget {
   std::function<QString()> folder_;
   std::function<QString()> name_;
   SheetsWork work_;
+  SheetPrinting printing_;
   CutterLink link_;
   SheetsCanvas* canvas_ = nullptr;
   std::vector<Place> rows_;
@@ -96,6 +107,7 @@ class SheetsBench : public QWidget {
   /// What is being cut: its job, as it was sent.
   CutJob sent_;
   Cutter sentTo_;
+  PrintShift sentBy_;
   Segments* pages_ = nullptr;
   QListWidget* list_ = nullptr;
   QListWidget* parts_ = nullptr;
@@ -110,6 +122,8 @@ class SheetsBench : public QWidget {
   QPushButton* cut_ = nullptr;
   QPushButton* pause_ = nullptr;
   QPushButton* save_ = nullptr;
+  QPushButton* print_ = nullptr;
+  QPushButton* found_ = nullptr;
   QPushButton* book_ = nullptr;
   QLabel* verdict_ = nullptr;
 };

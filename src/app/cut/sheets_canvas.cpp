@@ -155,6 +155,7 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
   painter.setPen(QPen(t.muted, 1, Qt::DashLine));
   if (size.margin > Length() && piece.outline.empty()) painter.drawRect(frame(size.margin.mm()));
 
+  if (film->prints()) paintPrint(painter, *film);
   const std::vector<Laid>& all = film->arrangement.laid;
   for (std::size_t i = 0; i < all.size(); ++i) {
     const bool dragged = drag_ && chosen_ == i;
@@ -167,7 +168,8 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
                    : chosen_ == i    ? QPen(t.brass, 2.5)
                    : cut_ != nullptr ? QPen(t.muted, 1)
                                      : QPen(t.ink, 1));
-    painter.setBrush(colour);
+    // What is printed shows its print.
+    painter.setBrush(film->prints() && !dragged ? QBrush(Qt::NoBrush) : QBrush(colour));
     painter.drawPath(path);
     // What is cut within it and stays in its place.
     painter.setBrush(Qt::NoBrush);
@@ -194,7 +196,7 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
     painter.setPen(QPen(t.stop, 2));
     for (const Polyline& line : cut_->open) painter.drawPolyline(lineOf(line.points));
   } else if (!drag_) {
-    if (const std::optional<Box> left = offcutOf(*work_.sheets(), *film, sheet_)) {
+    if (const std::optional<Box> left = offcutOf(*film, sheet_)) {
       const QRectF place = room(*left);
       painter.setPen(QPen(t.brass, 1.5, Qt::DashLine));
       painter.drawRect(place);
@@ -213,6 +215,31 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
     }
   }
   drawFocus(painter);
+}
+
+/// The prints of the parts on the sheet, with their bleed, and the marks.
+void SheetsCanvas::paintPrint(QPainter& painter, const FilmSheets& film) {
+  const Fit fit = this->fit();
+  const Transform shown = this->shown();
+  const Printer& printer = work_.sheets()->choices.printer;
+  prints_.begin();
+  const std::vector<Laid>& all = film.arrangement.laid;
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    if (all[i].sheet != sheet_ || (drag_ && chosen_ == i)) continue;
+    const Part part = laidOut(*film.parts[all[i].piece].part, all[i].turn, all[i].at);
+    if (!part.print) continue;
+    const QPainterPath shape = painterPath(mapped(printedOf(part, printer.bleed), shown), fit);
+    if (part.print->picture) {
+      prints_.draw(painter, shape, part.print->picture, part.print->mesh, transformOf(fit) * shown);
+    } else {
+      painter.fillPath(shape, QColor(QString::fromStdString(part.print->colour)));
+    }
+  }
+  if (!printer.marks) return;
+  const SheetSize size = film.sizeOf(sheet_);
+  for (const Point at : markPlaces(printer, size.wide, size.tall)) {
+    painter.fillPath(painterPath(mapped(movedBy(markShape(), at), shown), fit), Qt::black);
+  }
 }
 
 void SheetsCanvas::mousePressEvent(QMouseEvent* event) {
@@ -236,7 +263,7 @@ void SheetsCanvas::mouseMoveEvent(QMouseEvent* event) {
   if (film() == nullptr || !chosen_) return drag_.reset();
   drag_->now = drag_->before;
   drag_->now.at = drag_->before.at + (onSheet(event->position()) - drag_->from);
-  drag_->free = mayLie(*work_.sheets(), *film(), drag_->before, drag_->now);
+  drag_->free = mayLie(*film(), drag_->before, drag_->now);
   update();
 }
 

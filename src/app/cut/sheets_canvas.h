@@ -3,6 +3,7 @@
 
 #include "app/cut/sheets_work.h"
 #include "app/views/painting.h"
+#include "app/views/print_paint.h"
 #include "sheet/cut_film.h"
 
 namespace avrelt {
@@ -39,6 +40,7 @@ class SheetsCanvas : public Canvas {
   void keyPressEvent(QKeyEvent* event) override;
 
  private:
+  void paintPrint(QPainter& painter, const FilmSheets& film);
   const FilmSheets* film() const;
   /// A sheet that is taller than wide is shown lying, its upper end to the right.
   bool lies() const;
@@ -64,6 +66,7 @@ class SheetsCanvas : public Canvas {
     bool free = true;
   };
   std::optional<Drag> drag_;
+  PrintPaint prints_;
 };
 
 }  // namespace avrelt

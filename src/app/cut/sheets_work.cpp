@@ -116,6 +116,12 @@ bool SheetsWork::set(const Cutter& cutter) {
   return true;
 }
 
+bool SheetsWork::set(const Printer& printer) {
+  if (!shelf_.put(printer)) return false;
+  later();
+  return true;
+}
+
 void SheetsWork::start() {
   later_.stop();
   // What changes while parts are being laid is laid after that.
@@ -127,6 +133,7 @@ void SheetsWork::start() {
   stock_ = order_.stock();
   films_ = shelf_.films();
   cutter_ = shelf_.cutter();
+  choices_.printer = shelf_.printer().value_or(usualPrinter(usualPaper(order_.unit())));
   dropped_ = std::make_shared<std::atomic<bool>>(false);
   auto promise = std::make_shared<std::promise<Result>>();
   laying_ = promise->get_future();
@@ -259,7 +266,7 @@ bool SheetsWork::move(std::size_t film, std::size_t laid, const Laid& to) {
   stop();
   if (!sheets_ || film >= sheets_->films.size()) return false;
   auto next = std::make_shared<SheetPlan>(*sheets_);
-  if (!moveTo(*sheets_, next->films[film], laid, to)) return false;
+  if (!moveTo(next->films[film], laid, to)) return false;
   kept_.insert({film, to.piece, to.copy});
   sheets_ = std::move(next);
   emit changed();

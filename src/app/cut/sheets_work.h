@@ -32,6 +32,7 @@ class SheetsWork : public QObject {
   const FilmShelf& films() const { return films_; }
   const Cutter& cutter() const { return cutter_; }
   const SheetChoices& choices() const { return choices_; }
+  Unit unit() const { return order_.unit(); }
   /// Whether parts are being laid just now.
   bool working() const { return laying_.valid(); }
   /// Whether what is laid is of the order, the shelf and the choices as they are now.
@@ -44,6 +45,7 @@ class SheetsWork : public QObject {
   Length choice(const char* key) const;
   void take(const FilmWanted& wanted, long long film);
   bool set(const Cutter& cutter);
+  bool set(const Printer& printer);
   /// Lays all anew and waits for it, up to a minute.
   void layNow();
 

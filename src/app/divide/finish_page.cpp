@@ -7,7 +7,9 @@
 #include <QVBoxLayout>
 
 #include "app/order/phrases.h"
+#include "app/order/picture_edits.h"
 #include "app/order/zone_edits.h"
+#include "app/print/print_dialog.h"
 #include "divide/underlap.h"
 
 namespace avrelt {
@@ -48,6 +50,10 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   named->setSpacing(8);
   named->addWidget(nameLabel_);
   named->addWidget(name_, 1);
+  picturesOf_ = new QPushButton(tr("Picture…"));
+  picturesOf_->setToolTip(tr("The picture it is printed with, and how it lies"));
+  named->addWidget(picturesOf_);
+  connect(picturesOf_, &QPushButton::clicked, this, &FinishPage::askForPicture);
   column->addLayout(named);
   swatches_ = new Swatches;
   column->addWidget(swatches_);
@@ -66,7 +72,9 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   way_->setAccessibleName(tr("How the paint goes on"));
   way_->addItems({tr("brushed or sprayed"), tr("ink, dripped and tilted"), tr("dipped")});
   for (QComboBox* box : {grain_, way_}) box->view()->setAccessibleName(box->accessibleName());
-  opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear"), tr("Printed")});
+  opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear"), tr("Printed"), tr("To print")});
+  opaque_->button(2)->setToolTip(tr("Film that is bought with a print, which has a direction"));
+  opaque_->button(3)->setToolTip(tr("Film that is printed with a picture first, then cut"));
   auto* stuck = new QHBoxLayout;
   stuck->setSpacing(6);
   stuck->addWidget(stickLabel_);
@@ -135,12 +143,14 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(onAll_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 1); });
   connect(onSecond_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 2); });
   connect(opaque_, &Segments::picked, this, [this](int i) {
+    if (i == 3) return askForPicture();
     const QString words = i == 0   ? tr("Take opaque film")
                           : i == 1 ? tr("Take clear film")
                                    : tr("Take printed film");
     editFinish(order_, words, {}, [i](Finish& finish) {
       finish.opaque = i != 1;
       finish.printed = i == 2;
+      finish.picture = {};
     });
   });
   connect(edgeAt_, &QComboBox::activated, this, [this] {
@@ -202,6 +212,15 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   });
   connect(&order, &Order::changed, this, &FinishPage::refresh);
   connect(&order, &Order::gaugeLinePicked, this, &FinishPage::refresh);
+}
+
+void FinishPage::askForPicture() {
+  const Zone* zone = zoneInHand(order_);
+  const CupPlan* plan = order_.plan();
+  if (zone == nullptr || plan == nullptr) return;
+  PrintDialog dialog(order_.document(), plan->wall, *zone, zone->finish, this);
+  if (dialog.exec() == QDialog::Accepted) printZone(order_, dialog.choice());
+  refresh();
 }
 
 std::optional<LineEdge> FinishPage::lineInHand() const {
@@ -285,7 +304,9 @@ void FinishPage::refresh() {
   patch_->setCurrentIndex(static_cast<int>(finish.patch));
   patchAcross_->setVisible(film && finish.patch != PatchShape::none);
   patchAcross_->show(finish.patchAcross.length, order_.unit());
-  opaque_->show(finish.printed ? 2 : finish.opaque ? 0 : 1);
+  const bool toPrint = !finish.picture.id.empty();
+  opaque_->show(toPrint ? 3 : finish.printed ? 2 : finish.opaque ? 0 : 1);
+  picturesOf_->setVisible(film && toPrint);
   // Film has more to choose than the card has room for beside that.
   size_->setVisible(!film);
   const int parts = siblingsOf(order_);

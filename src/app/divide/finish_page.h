@@ -32,6 +32,10 @@ class FinishPage : public QWidget {
   QComboBox& edge() { return *edge_; }
   QComboBox& edgeAt() { return *edgeAt_; }
   QComboBox& patch() { return *patch_; }
+  QPushButton& pictureButton() { return *picturesOf_; }
+
+  /// Asks for the picture the film of the zone in hand is printed with.
+  void askForPicture();
 
  private:
   void refresh();
@@ -49,10 +53,11 @@ class FinishPage : public QWidget {
   QLabel* stickLabel_ = nullptr;
   QComboBox* stick_ = nullptr;
   QComboBox* grain_ = nullptr;
-  QComboBox* way_ = nullptr;     ///< of paint: painted, ink, dip
-  Segments* opaque_ = nullptr;   ///< of film
-  QComboBox* edgeAt_ = nullptr;  ///< of film: at all its lines, or at one
-  QComboBox* edge_ = nullptr;    ///< how far it goes there
+  QComboBox* way_ = nullptr;           ///< of paint: painted, ink, dip
+  Segments* opaque_ = nullptr;         ///< of film
+  QPushButton* picturesOf_ = nullptr;  ///< the picture it is printed with
+  QComboBox* edgeAt_ = nullptr;        ///< of film: at all its lines, or at one
+  QComboBox* edge_ = nullptr;          ///< how far it goes there
   LengthField* edgeBy_ = nullptr;
   QComboBox* patch_ = nullptr;  ///< of film, for a V's point or a seam
   LengthField* patchAcross_ = nullptr;

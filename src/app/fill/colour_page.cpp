@@ -11,6 +11,8 @@
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
+#include "app/order/picture_edits.h"
+#include "app/print/print_dialog.h"
 #include "sheet/fill_parts.h"
 
 namespace avrelt {
@@ -48,7 +50,15 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   left->addLayout(buttons);
 
   kind_ = new Segments(tr("Finish"), {tr("Paint"), tr("Glitter"), tr("Film")});
-  right->addWidget(kind_, 0, Qt::AlignLeft);
+  picture_ = new QPushButton(tr("Picture…"));
+  picture_->setToolTip(tr("Cells of film are printed with a picture first, then cut"));
+  auto* made = new QHBoxLayout;
+  made->setSpacing(6);
+  made->addWidget(kind_);
+  made->addWidget(picture_);
+  made->addStretch();
+  right->addLayout(made);
+  connect(picture_, &QPushButton::clicked, this, &ColourPage::askForPicture);
   auto* named = new QHBoxLayout;
   named->setSpacing(6);
   name_ = new QLineEdit;
@@ -165,8 +175,11 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   connect(kind_, &Segments::picked, this, [this](int i) {
     static constexpr FinishKind kinds[] = {FinishKind::paint, FinishKind::glitter,
                                            FinishKind::film};
-    change(tr("Choose what a colour is made of"), {},
-           [i](CellColour& colour) { colour.finish.kind = kinds[i]; });
+    change(tr("Choose what a colour is made of"), {}, [i](CellColour& colour) {
+      colour.finish.kind = kinds[i];
+      // Chosen again, film is bought as it is.
+      colour.finish.picture = {};
+    });
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
     change(tr("Call it %1").arg(text), QStringLiteral("name"),
@@ -211,6 +224,23 @@ void ColourPage::change(const QString& text, const QString& key,
       change(fill.colours[static_cast<std::size_t>(index)]);
     }
   });
+}
+
+void ColourPage::askForPicture() {
+  const Fill* fill = fillInHand(order_);
+  const CupPlan* plan = order_.plan();
+  const int index = list_->currentRow();
+  if (fill == nullptr || plan == nullptr || index < 0 ||
+      index >= static_cast<int>(fill->colours.size())) {
+    return;
+  }
+  for (const Zone& zone : plan->divided.zones) {
+    if (zone.id != fill->zone) continue;
+    PrintDialog dialog(order_.document(), plan->wall, zone,
+                       fill->colours[static_cast<std::size_t>(index)].finish, this);
+    if (dialog.exec() == QDialog::Accepted) printColour(order_, index, dialog.choice());
+    return;
+  }
 }
 
 void ColourPage::pinTyped(bool bar) {
@@ -259,6 +289,7 @@ void ColourPage::refresh() {
     kind_->show(colour.finish.kind == FinishKind::paint  ? 0
                 : colour.finish.kind == FinishKind::film ? 2
                                                          : 1);
+    picture_->setVisible(colour.finish.kind == FinishKind::film);
     if (!name_->hasFocus()) name_->setText(QString::fromStdString(colour.finish.name));
     swatches_->show(QString::fromStdString(colour.finish.colour));
     const QSignalBlocker quiet(share_);

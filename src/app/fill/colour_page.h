@@ -43,6 +43,7 @@ class ColourPage : public QWidget {
 
  private:
   void refresh();
+  void askForPicture();
   void pinTyped(bool bar);
   void change(const QString& text, const QString& key,
               const std::function<void(CellColour&)>& change);
@@ -55,6 +56,7 @@ class ColourPage : public QWidget {
   QLineEdit* name_ = nullptr;
   QDoubleSpinBox* share_ = nullptr;
   Segments* kind_ = nullptr;
+  QPushButton* picture_ = nullptr;  ///< what cells of film are printed with
   Swatches* swatches_ = nullptr;
   QComboBox* style_ = nullptr;
   QPushButton* roll_ = nullptr;

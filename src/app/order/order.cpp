@@ -166,7 +166,7 @@ bool Order::edit(const QString& text, const std::function<void(Document&)>& chan
 
 bool Order::push(const QString& text, Document next, int current, const QString& key) {
   for (Cup& cup : next.cups) giveIds(cup);
-  referToArt(next);
+  referToAll(next);
   if (const std::optional<Sentence> fault = sizeFault(next)) {
     emit refused(*fault);
     return false;

@@ -10,6 +10,7 @@ Snapshot::Snapshot(const Document& document, int current, const Snapshot& before
   rest_.units = document.units;
   rest_.paper = document.paper;
   rest_.artworks = document.artworks;
+  rest_.pictures = document.pictures;
   rest_.ids = document.ids;
   rest_.kept = document.kept;
   const auto& known = before.cups_;

@@ -152,13 +152,17 @@ void editCut(Order& order, const QString& text, const QString& key,
       QStringLiteral("cut ") + key);
 }
 
+Finish& finishOf(Cup& cup, const Zone& zone) {
+  return nodeOf(cup, zone).finish;
+}
+
 void editFinish(Order& order, const QString& text, const QString& key,
                 const std::function<void(Finish&)>& change) {
   const Zone* inHand = zoneInHand(order);
   if (inHand == nullptr) return;
   const Zone zone = *inHand;
   order.editCup(
-      text, [&](Cup& cup) { change(nodeOf(cup, zone).finish); },
+      text, [&](Cup& cup) { change(finishOf(cup, zone)); },
       key.isEmpty() ? key : QStringLiteral("finish ") + key);
 }
 

@@ -18,6 +18,8 @@ void uncutZone(Order& order);
 /// Changes the cut that made the zone in hand.
 void editCut(Order& order, const QString& text, const QString& key,
              const std::function<void(Cut&)>& change);
+/// The finish of a zone in a document, by the zone's id.
+Finish& finishOf(Cup& cup, const Zone& zone);
 void editFinish(Order& order, const QString& text, const QString& key,
                 const std::function<void(Finish&)>& change);
 /// Gives the finish of the zone in hand to the other uncut parts of its cut: all of them, or every

@@ -148,6 +148,14 @@ bool Shelf::put(const Cutter& cutter) {
   return open() && did(shop_->put(cutter));
 }
 
+std::optional<Printer> Shelf::printer() {
+  return open() ? given(shop_->printer()) : std::nullopt;
+}
+
+bool Shelf::put(const Printer& printer) {
+  return open() && did(shop_->put(printer));
+}
+
 bool Shelf::remove(const QString& name) {
   if (!open() || !did(shop_->remove(name.toStdString()))) return false;
   // Its log went with it.

@@ -45,7 +45,7 @@ class Shelf : public QObject {
   /// What patterns take here, for this order and all others.
   bool put(const FillRates& rates);
 
-  /// Films and the cutter; what is refused is said. Empty where it is not had.
+  /// Films, the cutter and the printer; what is refused is said. Empty where it is not had.
   FilmShelf films();
   std::optional<long long> put(const ShelfFilm& film);
   std::optional<long long> put(const FilmStock& stock);
@@ -54,6 +54,8 @@ class Shelf : public QObject {
   bool use(long long stock, Length ofRoll, const std::optional<FilmStock>& offcut);
   Cutter cutter();
   bool put(const Cutter& cutter);
+  std::optional<Printer> printer();
+  bool put(const Printer& printer);
 
   /// The sentence says what came of it.
   Sentence import(const QString& path);

@@ -7,6 +7,7 @@
 
 #include "app/order/order.h"
 #include "app/views/painting.h"
+#include "app/views/print_paint.h"
 #include "decal/place_snap.h"
 
 namespace avrelt {
@@ -91,6 +92,8 @@ class FlatView : public Canvas {
   std::vector<LinePlate> lineNumbers(const CupPlan& plan, WordRoom& room) const;
   void paintLetters(QPainter& painter, const CupPlan& plan, WordRoom& room) const;
   void paintCells(QPainter& painter, const CupPlan& plan) const;
+  void paintPrints(QPainter& painter, const CupPlan& plan, const FillPlan& fill, const Fill& chosen,
+                   const std::vector<QPainterPath>& shapes) const;
   WallPoint wallAt(QPointF p) const;
   void paintLaying(QPainter& painter, const CupPlan& plan) const;
   void paintStretchFigures(QPainter& painter, const CupPlan& plan) const;
@@ -111,6 +114,7 @@ class FlatView : public Canvas {
   std::string pulled_;  ///< being dragged
   WallPoint taken_;     ///< where it was taken
   bool stretchShown_ = true;
+  mutable PrintPaint prints_;  ///< kept while it is looked at
 };
 
 }  // namespace avrelt

@@ -14,6 +14,7 @@
 #include "app/views/zone_paint.h"
 #include "app/window/theme.h"
 #include "divide/flat_outline.h"
+#include "divide/picture_lie.h"
 
 // Zones, lines and cells on the flat: how they are painted, found under the mouse and moved by
 // keys.
@@ -98,6 +99,7 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Zone* inHand = zoneInHand(order_);
   const std::set<std::string> off = peeledOff(order_);
+  prints_.begin();
   for (const Zone& zone : plan.divided.zones) {
     QPainterPath shape;
     for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
@@ -105,7 +107,12 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
     painter.setPen(Qt::NoPen);
     painter.setBrush(look.colour);
     painter.drawPath(shape);
-    if (look.hatched) {
+    const std::optional<PictureLie> lie =
+        off.contains(zone.id) ? std::nullopt : lieOf(zone.finish, plan.wall, zone.region);
+    if (lie) {
+      prints_.draw(painter, shape, lie->picture(), lie->over(zone.region, plan.wall.flat),
+                   transformOf(fit_));
+    } else if (look.hatched) {
       QColor hatch = lettersOn(look.colour);
       hatch.setAlpha(70);
       painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
@@ -195,6 +202,21 @@ const QStaticText& laidOut(const std::string& label, const QFont& font) {
 
 }  // namespace
 
+/// The pictures on cells of film, by colour.
+void FlatView::paintPrints(QPainter& painter, const CupPlan& plan, const FillPlan& fill,
+                           const Fill& chosen, const std::vector<QPainterPath>& shapes) const {
+  for (std::size_t i = 0; i < shapes.size(); ++i) {
+    if (shapes[i].isEmpty()) continue;
+    for (const Zone& zone : plan.divided.zones) {
+      if (zone.id != fill.zone) continue;
+      const auto lie = lieOf(chosen.colours[i].finish, plan.wall, zone.region);
+      if (!lie) continue;
+      prints_.draw(painter, shapes[i], lie->picture(), lie->over(zone.region, plan.wall.flat),
+                   transformOf(fit_));
+    }
+  }
+}
+
 /// The cells of patterns in their colours; while a colour is lifted, the others stand back.
 void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
   const FillPlan* inHand = fillPlanInHand(order_);
@@ -205,6 +227,7 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
     std::vector<ZoneLook> looks;
     for (const CellColour& colour : chosen.colours) looks.push_back(lookOf(colour.finish));
+    std::vector<QPainterPath> printed(looks.size());
     painter.setPen(Qt::NoPen);
     for (const Cell& cell : fill.cells) {
       if (static_cast<std::size_t>(cell.colour) >= looks.size()) continue;
@@ -215,13 +238,17 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
       for (const WallLine& outline : cell.region.outlines()) shape.addPath(pathOf(outline, true));
       painter.setBrush(colour);
       painter.drawPath(shape);
-      if (look.hatched) {
+      const std::size_t index = static_cast<std::size_t>(cell.colour);
+      if (chosen.colours[index].finish.picture.picture) {
+        if (!lifting || cell.colour == order_.peel()) printed[index].addPath(shape);
+      } else if (look.hatched) {
         QColor hatch = lettersOn(look.colour);
         hatch.setAlpha(90);
         painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
         painter.drawPath(shape);
       }
     }
+    paintPrints(painter, plan, fill, chosen, printed);
     if (!cellsShown_) continue;
     painter.setFont(face(9, QFont::DemiBold));
     for (const Cell& cell : fill.cells) {

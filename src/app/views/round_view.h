@@ -5,6 +5,7 @@
 
 #include "app/order/order.h"
 #include "app/views/painting.h"
+#include "app/views/print_paint.h"
 
 namespace avrelt {
 
@@ -73,6 +74,8 @@ class RoundView : public Canvas {
   void paintZones(QPainter& painter, const CupPlan& plan) const;
   void paintMove(QPainter& painter, const CupPlan& plan, const TapeMove& move,
                  const QPainterPath& open) const;
+  void paintPrint(QPainter& painter, const CupPlan& plan, const Zone& zone, const Finish& finish,
+                  const QPainterPath& shape, const Sight& sight) const;
   void paintCuts(QPainter& painter, const CupPlan& plan) const;
   void paintNames(QPainter& painter, const CupPlan& plan) const;
   QPainterPath linePath(const CupPlan& plan, const DivideLine& line) const;
@@ -102,8 +105,9 @@ class RoundView : public Canvas {
   bool setsShown_ = false;
   bool setsMove_ = false;
   bool setPulled_ = false;
-  std::string pulled_;  ///< a cut line being dragged
-  WallPoint taken_;     ///< where it was taken
+  std::string pulled_;         ///< a cut line being dragged
+  WallPoint taken_;            ///< where it was taken
+  mutable PrintPaint prints_;  ///< kept while it is looked at
 };
 
 }  // namespace avrelt

@@ -11,6 +11,7 @@
 #include "app/views/round_view.h"
 #include "app/views/zone_paint.h"
 #include "app/window/theme.h"
+#include "divide/picture_lie.h"
 #include "divide/sight.h"
 
 // Zones, lines and cells on the cup in the round.
@@ -125,14 +126,22 @@ QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>&
   return path;
 }
 
+namespace {
+
+/// How light a round wall is at a share of its width, lit from the left.
+double lightAt(double across) {
+  return 0.72 + 0.28 * std::max(0.0, std::cos(std::asin(across * 2 - 1) + 0.5));
+}
+
+}  // namespace
+
 /// A finish's colour on a round wall, lit from the left.
 QLinearGradient RoundView::lightOn(const QColor& colour, double radius) const {
   QLinearGradient light(middle_.x() - radius, 0, middle_.x() + radius, 0);
   constexpr int stops = 12;
   for (int i = 0; i <= stops; ++i) {
     const double across = static_cast<double>(i) / stops;
-    const double turn = std::asin(across * 2 - 1) + 0.5;
-    light.setColorAt(across, shaded(colour, 0.72 + 0.28 * std::max(0.0, std::cos(turn))));
+    light.setColorAt(across, shaded(colour, lightAt(across)));
   }
   return light;
 }
@@ -141,6 +150,7 @@ QLinearGradient RoundView::lightOn(const QColor& colour, double radius) const {
 void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Sight sight = sightOf(plan);
+  prints_.begin();
   painter.setPen(Qt::NoPen);
   const double radius = plan.wall.body.widestRadius().mm() * scale_;
   const Zone* inHand = zoneInHand(order_);
@@ -159,6 +169,9 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     const ZoneLook look = peeled.contains(zone.id) ? bareLook() : lookOf(zone.finish);
     painter.setBrush(lightOn(look.colour, radius));
     painter.drawPath(shape);
+    if (!peeled.contains(zone.id)) {
+      paintPrint(painter, plan, zone, zone.finish, shape, sight);
+    }
     if (&zone == inHand) inHandShape = shape;
     if (move != nullptr &&
         std::find(move->zones.begin(), move->zones.end(), zone.letter) == move->zones.end()) {
@@ -183,6 +196,32 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     if (setsShown_ && item.set >= 0) paintLayer(painter, plan, item, sight);
   }
   finishZones(painter, plan.wall.body);
+}
+
+/// A film's picture on the near side, lit as the wall is.
+void RoundView::paintPrint(QPainter& painter, const CupPlan& plan, const Zone& zone,
+                           const Finish& finish, const QPainterPath& shape,
+                           const Sight& sight) const {
+  const std::optional<PictureLie> lie = lieOf(finish, plan.wall, zone.region);
+  if (!lie) return;
+  const Body& body = plan.wall.body;
+  const PictureMesh mesh = lie->over(sight.middle - sight.half, sight.middle + sight.half,
+                                     zone.region.lowest(), zone.region.highest(), [&](WallPoint p) {
+                                       const QPointF at =
+                                           project(body, plan.wall.onCup(p.theta), p.s);
+                                       return Point{at.x(), at.y()};
+                                     });
+  prints_.draw(painter, shape, lie->picture(), mesh, Transform());
+  const double radius = body.widestRadius().mm() * scale_;
+  QLinearGradient shade(middle_.x() - radius, 0, middle_.x() + radius, 0);
+  constexpr int stops = 12;
+  for (int i = 0; i <= stops; ++i) {
+    const double across = static_cast<double>(i) / stops;
+    shade.setColorAt(across, QColor(0, 0, 0, static_cast<int>(255 * (1 - lightAt(across)))));
+  }
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(shade);
+  painter.drawPath(shape);
 }
 
 /// The tape of the move being looked at, on its own side of the line.
@@ -260,6 +299,7 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
     if (peeled.contains(fill.id)) continue;
     const Fill& chosen = order_.drawnCup().fills.at(static_cast<std::size_t>(fill.fill));
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
+    std::vector<QPainterPath> printed(chosen.colours.size());
     std::vector<QColor> colours;
     for (const CellColour& colour : chosen.colours) {
       colours.push_back(lookOf(colour.finish).colour);
@@ -279,7 +319,18 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
       const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
         return std::all_of(outline.begin(), outline.end(), faces);
       });
-      painter.drawPath(pathOf(plan, near ? whole : seenOf(cell.region, sight), 5));
+      const QPainterPath shape = pathOf(plan, near ? whole : seenOf(cell.region, sight), 5);
+      painter.drawPath(shape);
+      const std::size_t index = static_cast<std::size_t>(cell.colour);
+      if (!chosen.colours[index].finish.picture.picture) continue;
+      if (!lifting || cell.colour == order_.peel()) printed[index].addPath(shape);
+    }
+    for (std::size_t i = 0; i < printed.size(); ++i) {
+      if (printed[i].isEmpty()) continue;
+      for (const Zone& zone : plan.divided.zones) {
+        if (zone.id != fill.zone) continue;
+        paintPrint(painter, plan, zone, chosen.colours[i].finish, printed[i], sight);
+      }
     }
   }
   painter.setBrush(Qt::NoBrush);

@@ -126,10 +126,16 @@ void MainWindow::makeSheetsMenu() {
   sheets(tr("&Take this sheet off the shelf"), "Ctrl+Shift+O",
          [](SheetsBench& bench) { bench.bookSheet(); });
   menu->addSeparator();
+  sheets(tr("&Print this sheet…"), "Ctrl+Shift+I", [](SheetsBench& bench) { bench.printNow(); });
+  sheets(tr("How the print came o&ut…"), "Ctrl+Shift+M",
+         [](SheetsBench& bench) { bench.showFound(); });
+  menu->addSeparator();
   add(menu, tr("&Films on the shelf…"), QKeySequence(tr("Ctrl+Shift+F")),
       [this] { cut_->bench().showFilms(); });
-  add(menu, tr("The c&utter…"), QKeySequence(tr("Ctrl+Shift+K")),
+  add(menu, tr("The cutte&r…"), QKeySequence(tr("Ctrl+Shift+K")),
       [this] { cut_->bench().showCutter(); });
+  add(menu, tr("Th&e printer…"), QKeySequence(tr("Ctrl+Shift+J")),
+      [this] { cut_->bench().showPrinter(); });
 }
 
 void MainWindow::makeArtMenu() {
@@ -142,6 +148,10 @@ void MainWindow::makeArtMenu() {
   };
   dress(tr("Take a &drawing…"), "Ctrl+Alt+G", [](DressStation& s) { s.askForDrawing(); });
   dress(tr("Trace a &picture…"), "Ctrl+Alt+P", [](DressStation& s) { s.askForPicture(); });
+  add(menu, tr("Print a zone’s &film…"), QKeySequence(QStringLiteral("Ctrl+Alt+F")), [this] {
+    goToStation(dividing);
+    divide_->finishPage().askForPicture();
+  });
   dress(tr("Set &words"), "Ctrl+Alt+W", [](DressStation& s) { s.beginWords(); });
   dress(tr("Take a &shape…"), "Ctrl+Alt+S", [](DressStation& s) { s.askForShape(); });
   menu->addSeparator();

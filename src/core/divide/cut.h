@@ -9,6 +9,7 @@
 #include <vector>
 
 #include "cup/growth_habits.h"
+#include "divide/picture_lay.h"
 #include "measure/angle.h"
 #include "measure/length_text.h"
 #include "measure/sentence.h"
@@ -151,8 +152,9 @@ struct Finish {
   std::string colour = "#9AA7AD";  ///< #RRGGBB
   Stick stick = Stick::resin;      ///< glitter
   GlitterCut grain = GlitterCut::fine;
-  bool opaque = true;    ///< film
-  bool printed = false;  ///< film
+  bool opaque = true;     ///< film
+  bool printed = false;   ///< film that is bought with a print
+  ZonePicture picture{};  ///< film that is printed first
   FilmEdge edge = FilmEdge::stripes;
   WrittenLength edgeBy{Length::mm(2), "2 mm"};  ///< under a line, or to be trimmed
   std::vector<LineEdge> edges{};                ///< lines where it is not so

@@ -50,23 +50,26 @@ std::vector<Part> wrapOf(const CupPlan& plan, bool paper) {
   const Cup& cup = *plan.of;
   if (!isWrapped(cup)) return {};
   const LaidStage& stage = plan.stageOf(wrapThing);
-  return at(stage, wrapParts({stage.wall.body, plan.laying(), stage.wrap, cup.base.overhang.length,
-                              cup.blank.features, plan.layings.runsOff, stageWords(plan, stage),
-                              plan.unit, cup.name, cup.division.body.id},
-                             paper));
+  WrapWork work{stage.wall.body,          plan.laying(),      stage.wrap,
+                cup.base.overhang.length, cup.blank.features, plan.layings.runsOff,
+                stageWords(plan, stage),  plan.unit,          cup.name,
+                cup.division.body.id};
+  if (cup.wrap.over == WrapOver::none) {
+    work.lie =
+        lieOf(cup.division.body.finish, stage.wall, Region::band(Length(), stage.wall.body.wall()));
+  }
+  return at(stage, wrapParts(work, paper));
 }
 
 /// How the wrap is to be cut, by what it is of.
 void asChosen(std::vector<Part>& parts, const Cup& cup) {
   const Finish& finish = cup.division.body.finish;
-  const bool over = cup.wrap.over != WrapOver::none;
-  const bool printed = over ? cup.wrap.over == WrapOver::printed : finish.printed;
-  const bool clear = over ? cup.wrap.over == WrapOver::clear : !finish.opaque;
+  const PartMaterial material = cup.wrap.over == WrapOver::printed ? PartMaterial::printed
+                                : cup.wrap.over == WrapOver::clear ? PartMaterial::clear
+                                                                   : materialOf(finish);
   for (Part& part : parts) {
-    part.material = printed ? PartMaterial::printed
-                    : clear ? PartMaterial::clear
-                            : PartMaterial::permanent;
-    if (printed) part.mayTurn = MayTurn::no;
+    part.material = material;
+    if (material == PartMaterial::printed) part.mayTurn = MayTurn::no;
   }
 }
 

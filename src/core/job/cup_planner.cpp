@@ -13,6 +13,7 @@
 #include "watch/laid_rules.h"
 #include "watch/laying_rules.h"
 #include "watch/peekaboo_rules.h"
+#include "watch/picture_rules.h"
 #include "watch/place_rules.h"
 #include "watch/set_rules.h"
 #include "watch/wrap_rules.h"
@@ -65,6 +66,7 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
     add(watchLaying(plan.stageOf(wrapThing).wall.body, plan.layings, cup.wrap, plan.laid,
                     cup.film));
   add(watchFilms(plan.divided, plan.stripes, body, plan.wrap, cup.blank.features, plan.wall));
+  add(watchPictures(plan.divided, cup.fills, plan.wall));
   add(watchMasks(cup.division.masks, plan.divided));
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
   add(watchFills(cup.fills, plan.fills, body));

@@ -2,6 +2,7 @@
 #include "job/document.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace avrelt {
 namespace {
@@ -69,6 +70,41 @@ void referToArt(Document& document) {
   }
 }
 
+namespace {
+
+void referOf(Finish& finish, const std::vector<SharedPicture>& pictures) {
+  ZonePicture& picture = finish.picture;
+  if (picture.id.empty()) {
+    picture.picture = SharedPicture();
+    return;
+  }
+  const auto found = std::find_if(pictures.begin(), pictures.end(),
+                                  [&](const SharedPicture& one) { return one->id == picture.id; });
+  picture.picture = found == pictures.end() ? SharedPicture() : *found;
+}
+
+// NOLINTNEXTLINE(misc-no-recursion): as deep as zones are cut, which reading limits.
+void referOf(ZoneNode& node, const std::vector<SharedPicture>& pictures) {
+  referOf(node.finish, pictures);
+  for (ZoneNode& part : node.parts) referOf(part, pictures);
+}
+
+}  // namespace
+
+void referToPictures(Document& document) {
+  for (Cup& cup : document.cups) {
+    referOf(cup.division.body, document.pictures);
+    for (Fill& fill : cup.fills) {
+      for (CellColour& colour : fill.colours) referOf(colour.finish, document.pictures);
+    }
+  }
+}
+
+void referToAll(Document& document) {
+  referToArt(document);
+  referToPictures(document);
+}
+
 std::optional<Sentence> sizeFault(const Document& document) {
   if (document.cups.size() > Document::mostCups) {
     return Sentence{
@@ -79,6 +115,21 @@ std::optional<Sentence> sizeFault(const Document& document) {
     return Sentence{
         "An order takes up to %2 artworks, and this has %1. Remove some.",
         {static_cast<long>(document.artworks.size()), static_cast<long>(Document::mostArtworks)}};
+  }
+  if (document.pictures.size() > Document::mostPictures) {
+    return Sentence{
+        "An order takes up to %2 pictures, and this has %1. Remove some.",
+        {static_cast<long>(document.pictures.size()), static_cast<long>(Document::mostPictures)}};
+  }
+  std::size_t bytes = 0;
+  for (const SharedPicture& picture : document.pictures) bytes += picture->bytes.size();
+  if (bytes > Document::mostPictureBytes) {
+    constexpr double million = 1e6;
+    return Sentence{
+        "The order's pictures take %1 MB; up to %2 MB can be saved. Make them smaller, "
+        "or make two orders of it.",
+        {static_cast<long>(std::ceil(static_cast<double>(bytes) / million)),
+         static_cast<long>(Document::mostPictureBytes / 1'000'000)}};
   }
   for (const Cup& cup : document.cups) {
     if (cup.sets.size() > Document::mostSets) {

@@ -70,6 +70,9 @@ struct Document {
   /// Of all artworks of an order: files are read up to 16 MB, and a point takes some 20 bytes.
   static constexpr std::size_t mostArtPoints = 500'000;
   static constexpr std::size_t mostArtworks = 500;
+  static constexpr std::size_t mostPictures = 50;
+  /// Of all pictures of an order: as text in a file they take a third more.
+  static constexpr std::size_t mostPictureBytes = 8'000'000;
   static constexpr std::size_t mostSets = 100;  ///< of a cup
   static constexpr std::size_t mostRows = 100;
   static constexpr std::size_t mostScatters = 20;
@@ -80,7 +83,9 @@ struct Document {
   std::vector<Cup> cups;
   /// Used on any of the cups.
   std::vector<SharedArt> artworks;
-  /// How many ids were made for artworks.
+  /// That films of zones and cells are printed with.
+  std::vector<SharedPicture> pictures;
+  /// How many ids were made for artworks and pictures.
   int ids = 0;
   std::string kept;
 
@@ -101,6 +106,10 @@ std::size_t artPointsOf(const Document& document);
 
 /// Gives every set of the order the artwork its id names, as it is now.
 void referToArt(Document& document);
+/// Gives every finish of the order the picture its id names, as it is now.
+void referToPictures(Document& document);
+/// The same for all that is kept in the order and used on cups.
+void referToAll(Document& document);
 /// The artwork of this id; nothing where there is none.
 const Artwork* artCalled(const Document& document, const std::string& id);
 

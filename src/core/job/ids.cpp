@@ -102,6 +102,12 @@ std::string newArtId(Document& document) {
   return newId(document.ids, used, "art");
 }
 
+std::string newPictureId(Document& document) {
+  std::set<std::string> used;
+  for (const SharedPicture& picture : document.pictures) used.insert(picture->id);
+  return newId(document.ids, used, "picture");
+}
+
 void giveIds(Cup& cup) {
   bool complete = true;
   eachId(cup, [&](const std::string& id, const std::string&, const char*) {

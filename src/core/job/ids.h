@@ -15,6 +15,7 @@ std::string newId(Cup& cup, const char* kind);
 
 /// The same for an artwork of the order: "art-3".
 std::string newArtId(Document& document);
+std::string newPictureId(Document& document);
 
 /// Gives an id to everything of a cup that has none: nodes and cuts of the division, stripes,
 /// fills, coats, sets, their layers and places, and rows. What has one keeps it.

@@ -45,7 +45,8 @@ std::string cellFilm(const CupPlan& cup, const Part& part) {
 /// Whether it matters which colour a film is.
 bool isSeen(PartMaterial material) {
   return material != PartMaterial::stencil && material != PartMaterial::removable &&
-         material != PartMaterial::clear && material != PartMaterial::doubleSided;
+         material != PartMaterial::clear && material != PartMaterial::doubleSided &&
+         material != PartMaterial::printable;
 }
 
 std::string filmOf(const CupPlan& cup, const std::string& purpose, const Part& part) {
@@ -92,6 +93,7 @@ SheetChoices usualSheets(Unit unit) {
   const bool inches = unit == Unit::inch;
   choices.size = inches ? SheetSize{Length::inches(12), Length::inches(24), Length::inches(0.25)}
                         : SheetSize{Length::mm(300), Length::mm(600), Length::mm(6)};
+  choices.printer = usualPrinter(usualPaper(unit));
   choices.rules.gap = inches ? Length::inches(1.0 / 16) : Length::mm(1.5);
   return choices;
 }
@@ -149,6 +151,17 @@ void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& cho
         piece.outline = {{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
       }
     }
+    if (film.prints()) {
+      // Neither rolls nor offcuts are fed to a printer.
+      const Printer& printer = choices.printer;
+      if (stock.shape != StockShape::sheet || stock.wide > printer.wide ||
+          stock.tall > printer.tall) {
+        continue;
+      }
+      piece.size.margin = {};
+      piece.room = printRoom(printer, stock.wide, stock.tall);
+      if (piece.room.empty()) continue;
+    }
     const int rank = stock.shape == StockShape::offcut  ? 0
                      : stock.shape == StockShape::sheet ? 1
                                                         : 2;
@@ -161,7 +174,16 @@ void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& cho
     film.from.push_back(std::move(one.piece));
     film.stock.push_back(one.key);
   }
-  film.from.push_back({choices.size, FilmPiece::many, false, {}});
+  if (film.prints()) {
+    const Printer& printer = choices.printer;
+    film.from.push_back({{printer.wide, printer.tall, {}},
+                         FilmPiece::many,
+                         false,
+                         {},
+                         printRoom(printer, printer.wide, printer.tall)});
+  } else {
+    film.from.push_back({choices.size, FilmPiece::many, false, {}});
+  }
   film.stock.push_back(0);
 }
 
@@ -223,6 +245,13 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
       }
     }
   }
+  const bool prints = std::any_of(sheets.films.begin(), sheets.films.end(),
+                                  [](const FilmSheets& film) { return film.prints(); });
+  if (prints) {
+    if (Faults wrong = faultsOf(choices.printer); !wrong.empty()) {
+      return tl::unexpected(std::move(wrong));
+    }
+  }
   std::size_t done = 0;
   for (std::size_t i = 0; i < sheets.films.size(); ++i) {
     FilmSheets& film = sheets.films[i];
@@ -230,7 +259,10 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
       for (Piece& piece : pieces[i]) piece.mayTurn = MayTurn::no;
     }
     takeStock(film, shelf, choices);
-    film.arranger = std::make_shared<Arranger>(std::move(pieces[i]), film.from, choices.rules);
+    ArrangeRules rules = choices.rules;
+    if (film.prints()) rules.gap = std::max(rules.gap, choices.printer.bleed * 2);
+    film.gap = rules.gap;
+    film.arranger = std::make_shared<Arranger>(std::move(pieces[i]), film.from, rules);
     if (going && !going(done, all)) continue;
     film.arrangement = (*film.arranger)();
     film.attempts = 1;
@@ -296,17 +328,16 @@ PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet
   return set;
 }
 
-std::optional<Box> offcutOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet) {
+std::optional<Box> offcutOf(const FilmSheets& film, std::size_t sheet) {
   std::vector<Polygon> shapes;
   for (const Laid& laid : film.arrangement.laid) {
     if (laid.sheet == sheet) shapes.push_back(shapeAt(film.pieces()[laid.piece], laid));
   }
   const UsedSheet& used = film.arrangement.sheets[sheet];
-  return largestOffcut(shapes, film.from[used.film], used.reaches, sheets.choices.rules.gap,
-                       Length::mm(50));
+  return largestOffcut(shapes, film.from[used.film], used.reaches, film.gap, Length::mm(50));
 }
 
-bool mayLie(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid, const Laid& to) {
+bool mayLie(const FilmSheets& film, const Laid& laid, const Laid& to) {
   const FilmPiece& piece = film.from[film.arrangement.sheets[to.sheet].film];
   const Polygon shape = shapeAt(film.pieces()[to.piece], to);
   const Box box = boundsOf(shape);
@@ -320,11 +351,15 @@ bool mayLie(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid, c
         offsetBy(piece.outline, piece.size.margin * -1 + Length::mm(0.001), Corners::round);
     if (!(shape - usable).empty()) return false;
   }
+  if (!piece.room.empty() &&
+      !(shape - offsetBy(piece.room, Length::mm(0.001), Corners::sharp)).empty()) {
+    return false;
+  }
   Arrangement two;
   two.sheets.resize(1);
   two.laid.push_back(to);
   two.laid.back().sheet = 0;
-  const Length reach = sheets.choices.rules.gap;
+  const Length reach = film.gap;
   for (const Laid& other : film.arrangement.laid) {
     if (other.sheet != to.sheet || (other.piece == laid.piece && other.copy == laid.copy)) continue;
     const Box there = boundsOf(shapeAt(film.pieces()[other.piece], other));
@@ -337,9 +372,9 @@ bool mayLie(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid, c
   return true;
 }
 
-bool moveTo(const SheetPlan& sheets, FilmSheets& film, std::size_t laid, const Laid& to) {
+bool moveTo(FilmSheets& film, std::size_t laid, const Laid& to) {
   Laid& one = film.arrangement.laid[laid];
-  if (to.sheet >= film.arrangement.sheets.size() || !mayLie(sheets, film, one, to)) return false;
+  if (to.sheet >= film.arrangement.sheets.size() || !mayLie(film, one, to)) return false;
   one = to;
   for (UsedSheet& sheet : film.arrangement.sheets) sheet.reaches = {};
   for (const Laid& each : film.arrangement.laid) {
@@ -354,11 +389,11 @@ bool moveTo(const SheetPlan& sheets, FilmSheets& film, std::size_t laid, const L
 std::optional<Sentence> tooNear(const SheetPlan& sheets) {
   for (const FilmSheets& film : sheets.films) {
     const Length least = leastBetween(film.pieces(), film.arrangement);
-    if (least < sheets.choices.rules.gap) {
+    if (least < film.gap) {
       return Sentence{
           "Two parts would lie %1 apart, nearer than %2. Nothing was written; arrange the "
           "sheets again with a wider gap.",
-          {least, sheets.choices.rules.gap}};
+          {least, film.gap}};
     }
   }
   return std::nullopt;

@@ -11,6 +11,7 @@
 #include "job/plan.h"
 #include "sheet/arrange.h"
 #include "sheet/film_shelf.h"
+#include "sheet/print_sheet.h"
 
 namespace avrelt {
 
@@ -28,6 +29,7 @@ struct SheetChoices {
   ArrangeRules rules;
   /// The shelf's film for what is wanted, by its key, where it is not the likeliest; 0 for none.
   std::map<FilmWanted, long long> films;
+  Printer printer{};  ///< of film that is printed first
 };
 /// Sheets of 12 by 24 in, or 300 by 600 mm, a quarter of an inch or 6 mm of margin, 1/16 in or
 /// 1.5 mm from part to part: what plain sheets are cut to, common practice.
@@ -49,6 +51,7 @@ struct FilmSheets {
   std::vector<SheetPart> parts;
   std::vector<FilmPiece> from;   ///< what there is to lay them on, offcuts first
   std::vector<long long> stock;  ///< the shelf's keys of these; 0 for the plain sheets assumed
+  Length gap;                    ///< the least between any two of its parts
   std::shared_ptr<Arranger> arranger;  ///< holds the pieces, of each part
   long attempts = 0;
   Arrangement arrangement;
@@ -57,6 +60,8 @@ struct FilmSheets {
   const std::vector<Piece>& pieces() const { return arranger->pieces(); }
   /// As large as a sheet is; of a roll, what is cut off it.
   SheetSize sizeOf(std::size_t sheet) const;
+  /// Whether its sheets are printed before they are cut.
+  bool prints() const { return wanted.kind == PartMaterial::printable; }
   bool isPlain(std::size_t sheet) const { return stock[arrangement.sheets[sheet].film] == 0; }
   double usedOfAll() const;
   /// By the shelf's price; nothing where it has none.
@@ -77,8 +82,9 @@ using SheetsGoing = std::function<bool(std::size_t done, std::size_t all)>;
 
 /// Lays every part of every cup that is cut and is not ticked as cut, paper left out, each with its
 /// copies and spares. What the shelf has of a film is used, its offcuts first, the smallest first,
-/// then sheets, then rolls; what it has none of, or not enough, goes on plain sheets. Faults name
-/// the choice: "sheet.wide", "sheet.gap".
+/// then sheets, then rolls; what it has none of, or not enough, goes on plain sheets. What is
+/// printed first goes on sheets that the printer takes, within what it can print, so far apart that
+/// no bleed meets another. Faults name the choice: "sheet.wide", "sheet.gap", "printer.left".
 CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
                                const SheetChoices& choices, const SheetsGoing& going = {});
 
@@ -94,15 +100,15 @@ PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet
 Sentence nameOf(const SheetPlan& sheets, const SheetPart& part);
 /// The largest rectangle left of a sheet, at least 50 mm both ways and as far from parts as they
 /// are from each other.
-std::optional<Box> offcutOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet);
+std::optional<Box> offcutOf(const FilmSheets& film, std::size_t sheet);
 
 /// Whether a part that is laid may lie there instead: on the film, and nowhere nearer to another
 /// than the gap. `laid` is one of the film's; `to` says where.
-bool mayLie(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid, const Laid& to);
+bool mayLie(const FilmSheets& film, const Laid& laid, const Laid& to);
 
 /// Lays one of a film's parts elsewhere, on another of its sheets if need be, where it may lie;
 /// whether it may.
-bool moveTo(const SheetPlan& sheets, FilmSheets& film, std::size_t laid, const Laid& to);
+bool moveTo(FilmSheets& film, std::size_t laid, const Laid& to);
 
 /// Why two parts that are laid come too near, in words, before anything is saved or sent.
 std::optional<Sentence> tooNear(const SheetPlan& sheets);

@@ -12,21 +12,30 @@ namespace {
 
 using std::numbers::pi;
 
-/// Red, green and blue of "#RRGGBB" as light, 0 to 1 (IEC 61966-2-1); nothing for other texts.
-std::optional<std::array<double, 3>> lightOf(const std::string& colour) {
+/// The parts of "#RRGGBB"; nothing for other texts.
+std::optional<std::array<int, 3>> partsOf(const std::string& colour) {
   if (colour.size() != 7 || colour[0] != '#') return std::nullopt;
-  std::array<double, 3> light{};
+  std::array<int, 3> parts{};
   for (std::size_t i = 0; i < 3; ++i) {
-    int value = 0;
     for (const char c : colour.substr(1 + 2 * i, 2)) {
       const int digit = c >= '0' && c <= '9'   ? c - '0'
                         : c >= 'a' && c <= 'f' ? c - 'a' + 10
                         : c >= 'A' && c <= 'F' ? c - 'A' + 10
                                                : -1;
       if (digit < 0) return std::nullopt;
-      value = value * 16 + digit;
+      parts[i] = parts[i] * 16 + digit;
     }
-    const double share = value / 255.0;
+  }
+  return parts;
+}
+
+/// Red, green and blue as light, 0 to 1 (IEC 61966-2-1); nothing for texts that are no colour.
+std::optional<std::array<double, 3>> lightOf(const std::string& colour) {
+  const std::optional<std::array<int, 3>> parts = partsOf(colour);
+  if (!parts) return std::nullopt;
+  std::array<double, 3> light{};
+  for (std::size_t i = 0; i < 3; ++i) {
+    const double share = (*parts)[i] / 255.0;
     light[i] = share <= 0.04045 ? share / 12.92 : std::pow((share + 0.055) / 1.055, 2.4);
   }
   return light;
@@ -43,6 +52,11 @@ double seventh(double x) {
 }
 
 }  // namespace
+
+Rgb rgbOf(const std::string& colour) {
+  const std::optional<std::array<int, 3>> parts = partsOf(colour);
+  return parts ? Rgb{(*parts)[0], (*parts)[1], (*parts)[2]} : Rgb();
+}
 
 std::string colourText(double red, double green, double blue) {
   static constexpr char digits[] = "0123456789ABCDEF";

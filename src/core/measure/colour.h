@@ -12,6 +12,15 @@ struct LabColour {
   double b = 0;
 };
 
+/// A colour by its parts, each 0 to 255.
+struct Rgb {
+  int red = 128;
+  int green = 128;
+  int blue = 128;
+};
+/// Of "#RRGGBB"; a middle grey for a text that is no colour.
+Rgb rgbOf(const std::string& colour);
+
 /// "#1F5E6B", of parts from 0 to 255, each rounded.
 std::string colourText(double red, double green, double blue);
 

@@ -1,22 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <cstdint>
 #include <functional>
 #include <string>
 #include <vector>
 
 #include "measure/fault.h"
+#include "shape/picture.h"
 #include "shape/polygon.h"
 
 namespace avrelt {
-
-/// A picture in dots: four bytes each, red, green, blue, opacity, rows from the top.
-struct Picture {
-  int wide = 0;
-  int tall = 0;
-  std::vector<std::uint8_t> rgba;
-};
 
 /// How a picture is traced.
 struct TraceSetting {

@@ -102,13 +102,17 @@ class Arranger::Work {
   Room emptyRoom(std::size_t film) {
     const FilmPiece& piece = films_[film];
     Room room(cells(film, piece.size.wide), cells(film, piece.size.tall));
-    if (piece.outline.empty()) return room;
+    if (piece.outline.empty() && piece.room.empty()) return room;
     // What is not film, or its margin, is taken.
     const double wide = piece.size.wide.mm();
     const double tall = piece.size.tall.mm();
     const Polygon all{{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
     const Length in = piece.size.margin - rules_.gap / 2;
-    const Polygon usable = offsetBy(piece.outline, in * -1 - tolerance, Corners::round);
+    Polygon usable =
+        piece.outline.empty() ? all : offsetBy(piece.outline, in * -1 - tolerance, Corners::round);
+    if (!piece.room.empty()) {
+      usable = usable & offsetBy(piece.room, rules_.gap / 2 - tolerance, Corners::sharp);
+    }
     const double low = inset(film);
     const Polygon outside = movedBy(
         mapped(all, {1.2, 0, 0, 1.2, -0.1 * wide, -0.1 * tall}) - usable, Point{-low, -low});
@@ -276,7 +280,7 @@ class Arranger::Work::Run {
     while (plain < wanted && putOn(at, index, copies[next + plain], ways)) ++plain;
     const std::size_t film = sheets_[at].film;
     if (!work_.rules_.lattices || static_cast<int>(wanted) < leastForRows || plain < 4 ||
-        !work_.films_[film].outline.empty()) {
+        !work_.films_[film].outline.empty() || !work_.films_[film].room.empty()) {
       return plain;
     }
     // As many as a sheet holds of them; fewer where it is the last.
@@ -521,6 +525,9 @@ Part laidOut(const Part& part, Angle turn, Point at) {
   }
   for (Tint& tint : laid.tints) {
     for (Path& edge : tint.edges) edge = turnedBy(edge, way);
+  }
+  if (laid.print) {
+    for (MeshNode& node : laid.print->mesh.nodes) node.at = way(node.at);
   }
   for (Guide& guide : laid.guides) guide.path = turnedBy(guide.path, way);
   for (Lettering& lettering : laid.letterings) {

@@ -33,6 +33,8 @@ struct FilmPiece {
   std::size_t count = many;
   bool roll = false;  ///< it costs only the length that is used
   Polygon outline;    ///< of an offcut that is no rectangle, its lower left at 0
+  /// Where pieces may lie, where that is not all of it less its margin: what can be printed.
+  Polygon room{};
 };
 
 struct ArrangeRules {

@@ -98,6 +98,7 @@ void addMake(std::vector<Part>& parts, const SetPlan& plan, std::size_t make, co
     part.kind = kindOf(chosen.kind);
     part.material = chosen.material;
     part.film = chosen.film;
+    if (chosen.material == PartMaterial::printable) part.print = PartPrint{{}, {}, chosen.film};
     part.of = {chosen.id};
     part.spares = chosen.spares;
     part.mayTurn = chosen.material == PartMaterial::printed ? MayTurn::no : MayTurn::any;

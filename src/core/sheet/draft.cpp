@@ -210,4 +210,13 @@ Draft onGore(const Gore& gore, Angle seamAt, int index) {
   return draft;
 }
 
+void printOn(Draft& draft, const PictureLie& lie, Angle left, Angle right, Angle middle) {
+  const Angle aside = lie.angleOf(printedBeyond);
+  PartPrint& print = draft.part.print.emplace();
+  print.picture = lie.picture();
+  print.mesh =
+      lie.over(left - aside, right + aside, draft.low - printedBeyond, draft.high + printedBeyond,
+               [&](WallPoint p) { return draft.place(p.theta - middle, p.s); });
+}
+
 }  // namespace avrelt

@@ -10,6 +10,7 @@
 #include "cup/laying.h"
 #include "cup/ring_fit.h"
 #include "cup/wrap.h"
+#include "divide/picture_lie.h"
 #include "divide/region.h"
 #include "sheet/part.h"
 
@@ -80,6 +81,9 @@ void slit(Draft& draft, const SlitRow& row, Angle from = -Angle::halfTurn(),
           Angle to = Angle::halfTurn());
 /// "2" in a ring's place: the number of a join, at an edge of the part.
 void numberJoin(Draft& draft, Angle theta, Length s, long number);
+/// What is printed on the draft's part, between two angles as its middle stands at `middle`, and as
+/// far round it as a print may be asked for.
+void printOn(Draft& draft, const PictureLie& lie, Angle left, Angle right, Angle middle);
 Draft onGore(const Gore& gore, Angle seamAt, int index);
 
 }  // namespace avrelt

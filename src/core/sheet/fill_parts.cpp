@@ -100,6 +100,10 @@ std::vector<Part> filmCells(const FillWork& work) {
       fill.colours.begin(), fill.colours.end(),
       [](const CellColour& colour) { return colour.finish.kind == FinishKind::film; });
   if (films == 0 || !hasFilm(work)) return parts;
+  std::vector<std::optional<PictureLie>> lies;
+  for (const CellColour& colour : fill.colours) {
+    lies.push_back(lieOf(colour.finish, work.wall, work.zone.region));
+  }
   // Each as it lies on its sheet, but never cut by the seam.
   const std::vector<TemplateSheet> sheets = sheetsOf(work);
   std::vector<std::pair<const TemplateSheet*, std::size_t>> places(plan.cells.size());
@@ -114,8 +118,14 @@ std::vector<Part> filmCells(const FillWork& work) {
       if (!isFilm(cell, fill)) continue;
       const auto& [sheet, place] = places[index];
       Part part = sheet->whole(place);
-      part.material = PartMaterial::printed;
-      part.mayTurn = MayTurn::no;
+      const auto colour = static_cast<std::size_t>(cell.colour);
+      if (const std::optional<PictureLie>& lie = lies[colour]) {
+        part.material = PartMaterial::printable;
+        part.print = sheet->printOf(place, *lie);
+      } else {
+        part.material = PartMaterial::printed;
+        part.mayTurn = MayTurn::no;
+      }
       part.of = {plan.id, plan.zone};
       part.zones = {plan.letter};
       part.id = "cell-" + cell.label;

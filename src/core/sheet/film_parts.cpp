@@ -47,19 +47,15 @@ Region hangingOver(const Region& film, Length low) {
   return hanging;
 }
 
-PartMaterial materialOf(const Finish& finish) {
-  if (finish.printed) return PartMaterial::printed;
-  return finish.opaque ? PartMaterial::permanent : PartMaterial::clear;
-}
-
 /// Something of a shape on the wall that is cut from film or paper.
 struct Sheet {
   Region region;
   std::string id;  ///< of its parts, before their numbers
   Part like;       ///< what all its parts are
   Sentence name;
-  std::size_t nameIsLong = 0;     ///< about so many letters
-  const Zone* trimmed = nullptr;  ///< whose lines are drawn on it, to be trimmed along
+  std::size_t nameIsLong = 0;       ///< about so many letters
+  const Zone* trimmed = nullptr;    ///< whose lines are drawn on it, to be trimmed along
+  std::optional<PictureLie> lie{};  ///< of the picture that is printed on it
 };
 
 /// Brings one onto the wall.
@@ -149,6 +145,7 @@ class SheetFilm {
       part.holes.push_back(draft.edge(opening, middle));
     }
     draft.part = std::move(part);
+    if (sheet_.lie) printOn(draft, *sheet_.lie, left, right, middle);
     // Gores fold as they are.
     if (draft.layout) snip(draft, work_.wall.body, -draft.low, left, right);
     for (const SlitRow& row : slits_) slit(draft, row, left, right);
@@ -331,11 +328,12 @@ std::vector<Part> filmParts(const Zone& zone, const FilmWork& work, bool paper) 
   sheet.like.material = paper ? PartMaterial::paper : materialOf(zone.finish);
   sheet.like.of = {zone.id};
   sheet.like.zones = {zone.letter};
-  sheet.like.mayTurn = !paper && zone.finish.printed ? MayTurn::no : MayTurn::any;
+  sheet.like.mayTurn = sheet.like.material == PartMaterial::printed ? MayTurn::no : MayTurn::any;
   sheet.name = paper ? Sentence{"%1, zone %2, paper", {work.cupName, zone.letter}}
                      : Sentence{"%1, zone %2", {work.cupName, zone.letter}};
   sheet.nameIsLong = work.cupName.size() + 16;
   sheet.trimmed = &zone;
+  if (!paper) sheet.lie = lieOf(zone.finish, work.wall, zone.region);
   return SheetFilm(sheet, work)();
 }
 
@@ -359,7 +357,7 @@ std::optional<Part> patchPart(const Zone& zone) {
   part.material = materialOf(finish);
   part.of = {zone.id};
   part.zones = {zone.letter};
-  part.mayTurn = finish.printed ? MayTurn::no : MayTurn::any;
+  part.mayTurn = part.material == PartMaterial::printed ? MayTurn::no : MayTurn::any;
   const double r = across.mm() / 2;
   if (finish.patch == PatchShape::disc) {
     part.outline = {{r, 0}, {{{-r, 0}, 1}, {{r, 0}, 1}}};

@@ -26,6 +26,12 @@ Area Part::area() const {
   return total;
 }
 
+PartMaterial materialOf(const Finish& finish) {
+  if (finish.picture.picture) return PartMaterial::printable;
+  if (finish.printed) return PartMaterial::printed;
+  return finish.opaque ? PartMaterial::permanent : PartMaterial::clear;
+}
+
 Part movedBy(const Part& part, Point offset) {
   Part moved = part;
   moved.outline = movedBy(part.outline, offset);
@@ -34,6 +40,9 @@ Part movedBy(const Part& part, Point offset) {
   for (Path& slit : moved.slits) slit = movedBy(slit, offset);
   for (Tint& tint : moved.tints) {
     for (Path& edge : tint.edges) edge = movedBy(edge, offset);
+  }
+  if (moved.print) {
+    for (MeshNode& node : moved.print->mesh.nodes) node.at = node.at + offset;
   }
   for (Guide& guide : moved.guides) guide.path = movedBy(guide.path, offset);
   for (Lettering& lettering : moved.letterings) lettering.at = lettering.at + offset;

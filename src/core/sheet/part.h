@@ -1,13 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
 #include <string>
 #include <vector>
 
 #include "cup/part_material.h"
+#include "divide/cut.h"
 #include "measure/angle.h"
 #include "measure/sentence.h"
 #include "shape/path.h"
+#include "shape/picture_mesh.h"
 
 namespace avrelt {
 
@@ -66,6 +69,14 @@ struct Lettering {
   Sentence words;
 };
 
+/// What is printed on a part before it is cut: a picture over it and well beyond its edge, or one
+/// colour.
+struct PartPrint {
+  SharedPicture picture{};
+  PictureMesh mesh{};
+  std::string colour{};  ///< #RRGGBB, where there is no picture
+};
+
 /// One thing to cut: its edge, and what is drawn inside. All in the flat, y up, in mm, with the
 /// front of the base edge near the origin.
 struct Part {
@@ -86,12 +97,19 @@ struct Part {
   std::vector<Path> holes;  ///< clockwise
   std::vector<Path> slits;  ///< cut like the edge, but open: the part stays whole
   std::vector<Tint> tints;
+  std::optional<PartPrint> print{};
   std::vector<Guide> guides;
   std::vector<Lettering> letterings;
 
   Box bounds() const;
   Area area() const;
 };
+
+/// What a zone's film is cut from.
+PartMaterial materialOf(const Finish& finish);
+
+/// So far beyond a part's edge its print is known: more than any bleed.
+inline constexpr Length printedBeyond = Length::mm(6);
 
 Part movedBy(const Part& part, Point offset);
 

@@ -204,11 +204,27 @@ void TemplateSheet::numberJoins(Part& part) const {
   if (strip_ < count || round) write({Angle::radians(most) - in, height}, strip_);
 }
 
+const Patch& TemplateSheet::patchOf(std::size_t i) const {
+  // On the whole zone's flat it lies as it was drawn, past the seam where it crosses it.
+  return flat_ != nullptr ? cell(i).drawn : cells_[i].spots.front();
+}
+
+PartPrint TemplateSheet::printOf(std::size_t i, const PictureLie& lie) const {
+  const Patch& patch = patchOf(i);
+  const auto [left, right] = spanOf(patch);
+  const auto [low, high] =
+      std::minmax_element(patch.outline.begin(), patch.outline.end(),
+                          [](const WallPoint& a, const WallPoint& b) { return a.s < b.s; });
+  const Angle aside = lie.angleOf(printedBeyond);
+  return {lie.picture(),
+          lie.over(left - aside, right + aside, low->s - printedBeyond, high->s + printedBeyond,
+                   place_),
+          {}};
+}
+
 Part TemplateSheet::whole(std::size_t i) const {
   Part part;
-  const Cell& one = cell(i);
-  // On the whole zone's flat it lies as it was drawn, past the seam where it crosses it.
-  const Patch& patch = flat_ != nullptr ? one.drawn : cells_[i].spots.front();
+  const Patch& patch = patchOf(i);
   part.outline = closedPath(drawn(patch.outline));
   for (const WallLine& opening : patch.openings) part.holes.push_back(closedPath(drawn(opening)));
   return part;

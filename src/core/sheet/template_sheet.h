@@ -4,6 +4,7 @@
 #include <string>
 #include <vector>
 
+#include "divide/picture_lie.h"
 #include "pattern/fill.h"
 #include "sheet/draft.h"
 #include "sheet/part.h"
@@ -38,6 +39,8 @@ class TemplateSheet {
   Part part(PartKind kind, PartMaterial material, const std::string& id) const;
   /// A cell as a part of its own, in one even where the seam cuts it.
   Part whole(std::size_t i) const;
+  /// What is printed on it.
+  PartPrint printOf(std::size_t i, const PictureLie& lie) const;
   /// Words in the middle of a part.
   static void label(Part& part, const Box& room, const std::string& words);
   /// Writes words on a cell, in every part of it that has room, and gives that room.
@@ -49,6 +52,7 @@ class TemplateSheet {
     std::vector<WallLine> lines;
     std::vector<Patch> spots;  ///< that a label stands in each of
   };
+  const Patch& patchOf(std::size_t i) const;
   std::vector<Point> drawn(const WallLine& line) const;
   void numberJoins(Part& part) const;
 

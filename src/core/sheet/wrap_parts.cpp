@@ -114,6 +114,15 @@ Draft wholeDraft(const WrapWork& work, bool paper) {
   return draft;
 }
 
+/// The picture over one of the drafts and its overlap.
+void print(Draft& draft, const WrapWork& work, std::size_t index) {
+  const bool gores = work.laying.kind == LayingKind::gores;
+  const Angle middle =
+      gores ? draft.half * (2.0 * static_cast<double>(index) + 1) - Angle::halfTurn() : Angle();
+  printOn(draft, *work.lie, middle - draft.half,
+          middle + draft.half + work.lie->angleOf(work.layout.overlap()), middle);
+}
+
 }  // namespace
 
 std::vector<Part> wrapParts(const WrapWork& work, bool paper) {
@@ -132,6 +141,7 @@ std::vector<Part> wrapParts(const WrapWork& work, bool paper) {
     draft.part.id = drafts.size() > 1 ? id + "-" + std::to_string(i + 1) : id;
     draft.part.kind = paper ? PartKind::paper : PartKind::film;
     draft.part.material = paper ? PartMaterial::paper : PartMaterial::permanent;
+    if (!paper && work.lie) print(draft, work, i);
     draft.part.of = {work.of};
     addDirections(draft, work.layout.seamAt());
     addFeatures(draft, work.features);

@@ -4,6 +4,7 @@
 #include "cup/base.h"
 #include "cup/laying.h"
 #include "cup/wrap.h"
+#include "divide/picture_lie.h"
 #include "sheet/part.h"
 
 namespace avrelt {
@@ -20,7 +21,8 @@ struct WrapWork {
   Sentence stage;  ///< which cup they are cut for, in words
   Unit unit;
   std::string cupName;
-  std::string of;  ///< the id of what is wrapped
+  std::string of;                   ///< the id of what is wrapped
+  std::optional<PictureLie> lie{};  ///< of the picture that is printed on it
 };
 
 /// The wrap as parts to cut in film, or the same outlines in paper to try first, which say what to

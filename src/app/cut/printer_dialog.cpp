@@ -1,0 +1,101 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/cut/printer_dialog.h"
+
+#include <cmath>
+#include <QCheckBox>
+#include <QDialogButtonBox>
+#include <QGridLayout>
+#include <QSpinBox>
+#include <QVBoxLayout>
+
+#include "app/fields/kept_length.h"
+#include "app/fields/labelled.h"
+#include "app/order/phrases.h"
+
+namespace avrelt {
+
+PrinterDialog::PrinterDialog(const Printer& printer, Unit unit, QWidget* parent)
+    : QDialog(parent), printer_(printer), unit_(unit) {
+  setWindowTitle(tr("The printer"));
+  auto* column = new QVBoxLayout(this);
+  column->setSpacing(10);
+  auto* grid = new QGridLayout;
+  grid->setHorizontalSpacing(12);
+  grid->setVerticalSpacing(6);
+  struct Row {
+    QString label;
+    const char* name;
+    Length& length;
+  };
+  const Row rows[] = {{tr("Its sheet is wide"), "wide", printer_.wide},
+                      {tr("and tall"), "tall", printer_.tall},
+                      {tr("Not printed, left"), "left", printer_.left},
+                      {tr("right"), "right", printer_.right},
+                      {tr("above"), "top", printer_.top},
+                      {tr("below"), "bottom", printer_.bottom},
+                      {tr("Print beyond the cut by"), "bleed", printer_.bleed}};
+  int at = 0;
+  for (const Row& row : rows) {
+    auto* field = keptLength(row.label, QStringLiteral("printer.") + QString::fromLatin1(row.name),
+                             row.length, unit, [this] { refresh(); });
+    fields_.push_back(field);
+    grid->addWidget(field, at / 2, at % 2);
+    ++at;
+  }
+  auto* dots = new QSpinBox;
+  dots->setRange(72, 600);
+  dots->setValue(static_cast<int>(std::lround(printer_.dotsPerInch)));
+  grid->addWidget(labelled(tr("Dots to the inch"), dots), at / 2, at % 2);
+  connect(dots, &QSpinBox::valueChanged, this, [this](int value) { printer_.dotsPerInch = value; });
+  column->addLayout(grid);
+  auto* marks = new QCheckBox(tr("Marks at three corners, to cut by"));
+  marks->setChecked(printer_.marks);
+  connect(marks, &QCheckBox::toggled, this, [this](bool on) {
+    printer_.marks = on;
+    refresh();
+  });
+  column->addWidget(marks);
+  words_ = new QLabel;
+  words_->setWordWrap(true);
+  words_->setProperty("role", "label");
+  column->addWidget(words_);
+  auto* caution = new QLabel(
+      tr("Which film the printer takes, and how long a print dries before it is cut or coated, its "
+         "maker and the film’s say. Most prints have to be sealed before resin."));
+  caution->setProperty("role", "caution");
+  caution->setWordWrap(true);
+  column->addWidget(caution);
+  auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+  take_ = buttons->button(QDialogButtonBox::Ok);
+  take_->setProperty("primary", true);
+  connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+  connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+  column->addWidget(buttons);
+  // Return keeps what is typed; it presses nothing.
+  for (QPushButton* button : findChildren<QPushButton*>()) {
+    button->setAutoDefault(false);
+    button->setDefault(false);
+    button->setIcon({});
+  }
+  refresh();
+}
+
+void PrinterDialog::refresh() {
+  const Faults faults = faultsOf(printer_);
+  for (LengthField* field : fields_) {
+    field->setFault({});
+    for (const Fault& fault : faults) {
+      if (QString::fromStdString(fault.field) == field->field()) {
+        field->setFault(say(fault.sentence, unit_));
+      }
+    }
+  }
+  take_->setEnabled(faults.empty());
+  if (!faults.empty()) return words_->setText(say(faults.front().sentence, unit_));
+  const Box room = boundsOf(printRoom(printer_, printer_.wide, printer_.tall));
+  words_->setText(
+      tr("Parts have %1 × %2 of the sheet, less the corners the marks take.")
+          .arg(say(Length::mm(room.width()), unit_), say(Length::mm(room.height()), unit_)));
+}
+
+}  // namespace avrelt
