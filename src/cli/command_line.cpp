@@ -113,6 +113,8 @@ struct SheetOptions {
   std::string size;
   std::string gap;
   std::string margin;
+  std::string lap;
+  bool weeding = false;
   int tries = 0;
 };
 
@@ -177,6 +179,8 @@ int runSheets(const SheetOptions& options) {
   if (const auto fault = take(options.margin, choices.size.margin)) {
     return complain("--margin: " + *fault);
   }
+  if (const auto fault = take(options.lap, choices.lap)) return complain("--lap: " + *fault);
+  choices.weeding = options.weeding;
   FilmShelf shelf;
   SheetOutput output{std::filesystem::path(options.plan.file).stem().string(), unit, plan->paper,
                      Cutter()};
@@ -322,6 +326,10 @@ int runCommandLine(int argc, const char* const* argv) {
   sheets->add_option("--sheet", sheetOptions.size, "The sheets' size: 12x24in, 300x600mm");
   sheets->add_option("--gap", sheetOptions.gap, "The least from part to part");
   sheets->add_option("--margin", sheetOptions.margin, "What is left free all round");
+  sheets->add_option("--lap", sheetOptions.lap,
+                     "How far pieces of a part lap that is longer than any sheet");
+  sheets->add_flag("--weeding", sheetOptions.weeding,
+                   "A box round the parts of each sheet, cuts across its large waste");
   sheets
       ->add_option("--tries", sheetOptions.tries,
                    "How many more ways to lay each film's parts are tried")

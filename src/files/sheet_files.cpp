@@ -24,7 +24,9 @@ constexpr std::array<std::string_view, 6> kinds{".svg", ".dxf", ".plt", ".pdf", 
 
 Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid) {
   const SheetPart& one = film.parts[laid.piece];
-  return {{"part", one.part->id},
+  return {{"part", one.whole->id},
+          {"piece", one.piece},
+          {"pieces", one.pieces},
           {"cup", sheets.plan->cups[one.cup].slug},
           {"for", one.purpose},
           {"copy", laid.copy + 1},

@@ -236,7 +236,7 @@ void FoundDialog::judge() {
     for (const BarePart& one : bare) deepest = std::max(deepest, one.deep);
     return (bare.size() == 1 ? tr("1 part shows bare film")
                              : tr("%1 parts show bare film").arg(bare.size())) +
-           tr(", up to %1 in from its edge").arg(say(deepest, unit_));
+           tr(", up to %1 deep").arg(say(deepest, unit_));
   };
   std::vector<Polygon> cuts;
   std::vector<BarePart> bare;

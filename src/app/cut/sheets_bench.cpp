@@ -58,6 +58,15 @@ SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> fo
   connect(&work_, &SheetsWork::changed, canvas_, [this] { canvas_->showCut(nullptr); });
   connect(&work_, &SheetsWork::progressed, this, &SheetsBench::refreshSearch);
   connect(canvas_, &SheetsCanvas::said, this, &SheetsBench::said);
+  connect(canvas_, &SheetsCanvas::dropped, this, [this](QPoint global) {
+    const QListWidgetItem* item = list_->itemAt(list_->viewport()->mapFromGlobal(global));
+    std::size_t sheet = 0;
+    if (item == nullptr || inHand(sheet) == nullptr) return;
+    const Place here = rows_[static_cast<std::size_t>(list_->currentRow())];
+    const Place there = rows_[static_cast<std::size_t>(list_->row(item))];
+    if (there.film == here.film) return canvas_->sendTo(there.sheet);
+    emit said(tr("That is a sheet of another film. A part is cut from its own."));
+  });
   connect(canvas_, &SheetsCanvas::chosenNow, this, [this] {
     const auto laid = canvas_->chosen();
     std::size_t sheet = 0;
@@ -152,6 +161,9 @@ QWidget* SheetsBench::partsCard() {
   gap_ = field(tr("Gap"), "gap");
   for (LengthField* one : {wide_, tall_, margin_, gap_}) fields->addWidget(one);
   body->addLayout(fields);
+  weeding_ = new QCheckBox(tr("Weeding box, and cuts across large waste"));
+  connect(weeding_, &QCheckBox::clicked, this, [this](bool on) { work_.setWeeding(on); });
+  body->addWidget(weeding_);
   auto* row = new QHBoxLayout;
   searchWords_ = new QLabel;
   searchWords_->setProperty("role", "label");
@@ -311,6 +323,16 @@ void SheetsBench::refresh() {
                      .arg(std::max(1L, std::lround(film.used[k] * 100)));
         rows_.push_back({i, k});
       }
+      for (const SheetPart& part : film.parts) {
+        if (part.piece != 1) continue;
+        SheetPart whole = part;
+        whole.piece = whole.pieces = 0;
+        whole.part = part.whole;
+        words << tr("%1 is longer than any sheet: it is cut in %2 pieces that lap by %3.")
+                     .arg(say(nameOf(*sheets, whole), unit))
+                     .arg(part.pieces)
+                     .arg(onTape(sheets->choices.lap, unit).mark);
+      }
       for (const NotLaid& one : film.arrangement.notLaid) {
         const SheetPart& part = film.parts[one.piece];
         const Box box = part.part->bounds();
@@ -340,6 +362,7 @@ void SheetsBench::refresh() {
                   : QString::fromStdString(
                         inWords(ReadFault{0, fault}, tr("This order").toStdString(), unit)));
   }
+  weeding_->setChecked(work_.weeding());
   words_->setText(words.join(QLatin1Char(' ')));
   const int row = std::max(0, list_->currentRow());
   {

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <functional>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
 #include <QListWidget>
@@ -60,6 +61,7 @@ class SheetsBench : public QWidget {
   QPushButton& cutButton() { return *cut_; }
   QPushButton& searchButton() { return *search_; }
   QPushButton& bookButton() { return *book_; }
+  QCheckBox& weeding() { return *weeding_; }
   QPushButton& printButton() { return *print_; }
   QPushButton& foundButton() { return *found_; }
   QComboBox& filmChoice() { return *filmChoice_; }
@@ -122,6 +124,7 @@ class SheetsBench : public QWidget {
   QPushButton* cut_ = nullptr;
   QPushButton* pause_ = nullptr;
   QPushButton* save_ = nullptr;
+  QCheckBox* weeding_ = nullptr;
   QPushButton* print_ = nullptr;
   QPushButton* found_ = nullptr;
   QPushButton* book_ = nullptr;

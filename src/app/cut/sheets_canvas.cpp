@@ -267,8 +267,14 @@ void SheetsCanvas::mouseMoveEvent(QMouseEvent* event) {
   update();
 }
 
-void SheetsCanvas::mouseReleaseEvent(QMouseEvent* /*event*/) {
+void SheetsCanvas::mouseReleaseEvent(QMouseEvent* event) {
   if (!drag_) return;
+  if (!rect().contains(event->position().toPoint())) {
+    drag_.reset();
+    update();
+    emit dropped(event->globalPosition().toPoint());
+    return;
+  }
   const Laid to = drag_->now;
   const bool moved = !(to == drag_->before);
   drag_.reset();
@@ -287,6 +293,22 @@ void SheetsCanvas::put(const Laid& to) {
   }
   choose(laid);
   emit said(tr("%1 stays where you laid it; a search lays the others round it.").arg(nameOf(laid)));
+}
+
+void SheetsCanvas::sendTo(std::size_t sheet) {
+  const FilmSheets* film = this->film();
+  if (film == nullptr || !chosen_) return;
+  const QString name = nameOf(*chosen_);
+  const std::size_t count = film->arrangement.sheets.size();
+  if (count < 2) {
+    emit said(tr("There is but one sheet of this film."));
+  } else if (sheet == sheet_) {
+    emit said(tr("%1 lies on this sheet already.").arg(name));
+  } else if (work_.send(film_, *chosen_, sheet)) {
+    emit said(tr("%1 lies on sheet %2 now, and stays there.").arg(name).arg(sheet + 1));
+  } else {
+    emit said(tr("%1 finds no room on sheet %2.").arg(name).arg(sheet + 1));
+  }
 }
 
 void SheetsCanvas::go(int by) {
@@ -345,6 +367,10 @@ void SheetsCanvas::keyPressEvent(QKeyEvent* event) {
       to.at = middle + Point{c * arm.x - s * arm.y, s * arm.x + c * arm.y};
       to.turn = (to.turn + turn).wrapped();
       break;
+    }
+    case Qt::Key_S: {
+      const std::size_t count = film()->arrangement.sheets.size();
+      return sendTo((sheet_ + (far ? count - 1 : 1)) % count);
     }
     case Qt::Key_Escape:
       return choose(std::nullopt);

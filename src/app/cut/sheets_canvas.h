@@ -27,8 +27,12 @@ class SheetsCanvas : public Canvas {
   /// The part that is chosen, by its number on the film.
   std::optional<std::size_t> chosen() const { return chosen_; }
   void choose(std::optional<std::size_t> laid);
+  /// Lays the part chosen on another of its film's sheets; says whether it found room.
+  void sendTo(std::size_t sheet);
 
  signals:
+  /// A part was let go off the sheet, here on the screen.
+  void dropped(QPoint global);
   void said(const QString& words);
   void chosenNow();
 

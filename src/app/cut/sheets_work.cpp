@@ -95,6 +95,8 @@ void SheetsWork::readChoices() {
     const double kept = QSettings().value(settingOf(key, unit), length.mm()).toDouble();
     if (std::isfinite(kept) && kept >= 0 && kept <= 3000) length = Length::mm(kept);
   }
+  choices_.lap = usual.lap;
+  choices_.weeding = QSettings().value(QStringLiteral("sheets/weeding"), false).toBool();
   choicesFor_ = unit;
 }
 
@@ -263,14 +265,34 @@ bool SheetsWork::isKept(std::size_t film, const Laid& laid) const {
 }
 
 bool SheetsWork::move(std::size_t film, std::size_t laid, const Laid& to) {
+  return change(film, laid, [&](FilmSheets& films) { return moveTo(films, laid, to); });
+}
+
+bool SheetsWork::send(std::size_t film, std::size_t laid, std::size_t sheet) {
+  return change(film, laid, [&](FilmSheets& films) {
+    // An arranger is one thread's at a time.
+    while (ending_ && !ending_->over) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    return sendTo(films, laid, sheet);
+  });
+}
+
+bool SheetsWork::change(std::size_t film, std::size_t laid,
+                        const std::function<bool(FilmSheets&)>& change) {
   stop();
   if (!sheets_ || film >= sheets_->films.size()) return false;
   auto next = std::make_shared<SheetPlan>(*sheets_);
-  if (!moveTo(next->films[film], laid, to)) return false;
-  kept_.insert({film, to.piece, to.copy});
+  if (!change(next->films[film])) return false;
+  const Laid& now = next->films[film].arrangement.laid[laid];
+  kept_.insert({film, now.piece, now.copy});
   sheets_ = std::move(next);
   emit changed();
   return true;
+}
+
+void SheetsWork::setWeeding(bool on) {
+  choices_.weeding = on;
+  QSettings().setValue(QStringLiteral("sheets/weeding"), on);
+  later();
 }
 
 }  // namespace avrelt

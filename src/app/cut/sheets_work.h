@@ -2,6 +2,7 @@
 #pragma once
 
 #include <atomic>
+#include <functional>
 #include <future>
 #include <memory>
 #include <mutex>
@@ -61,6 +62,10 @@ class SheetsWork : public QObject {
   /// A part laid elsewhere, which it then keeps; whether it may lie there.
   bool move(std::size_t film, std::size_t laid, const Laid& to);
   bool isKept(std::size_t film, const Laid& laid) const;
+  /// A part laid on another sheet of its film, where it finds room; whether it does.
+  bool send(std::size_t film, std::size_t laid, std::size_t sheet);
+  bool weeding() const { return choices_.weeding; }
+  void setWeeding(bool on);
 
  signals:
   void changed();
@@ -78,6 +83,7 @@ class SheetsWork : public QObject {
   void poll();
   void takeFound();
   Arrangement keptOf(std::size_t film) const;
+  bool change(std::size_t film, std::size_t laid, const std::function<bool(FilmSheets&)>& change);
 
   Order& order_;
   Shelf& shelf_;

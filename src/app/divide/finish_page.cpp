@@ -90,7 +90,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   auto* films = new QHBoxLayout;
   films->setSpacing(6);
   films->addWidget(opaque_);
-  films->addWidget(patch_, 1);
+  films->addStretch();
   column->addLayout(films);
   edgeAt_ = new QComboBox;
   edgeAt_->setAccessibleName(tr("Which lines of the film"));
@@ -112,13 +112,14 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   patchAcross_->setLabel({});
   auto* spread = new QHBoxLayout;
   spread->setSpacing(6);
-  onAll_ = new QPushButton(tr("On all parts"));
+  onAll_ = new QPushButton(tr("All parts"));
   onAll_->setToolTip(tr("Gives this finish to every part of the cut that made the zone"));
-  onSecond_ = new QPushButton(tr("On every second"));
+  onSecond_ = new QPushButton(tr("Every second"));
   onSecond_->setToolTip(tr("Gives this finish to every second part of the cut, from this one on"));
   spread->addWidget(onAll_);
   spread->addWidget(onSecond_);
   spread->addStretch();
+  spread->addWidget(patch_);
   spread->addWidget(patchAcross_);
   column->addLayout(spread);
   size_ = new QLabel;

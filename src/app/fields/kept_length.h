@@ -15,10 +15,12 @@ inline LengthField* keptLength(const QString& label, const QString& name, Length
                                const std::function<void()>& changed = {}) {
   auto* made = new LengthField(label, name);
   made->show(length, unit);
-  QObject::connect(made, &LengthField::typed, made, [&length, changed](const WrittenLength& typed) {
-    length = typed.length;
-    if (changed) changed();
-  });
+  QObject::connect(made, &LengthField::typed, made,
+                   [made, unit, &length, changed](const WrittenLength& typed) {
+                     length = typed.length;
+                     made->show(length, unit);
+                     if (changed) changed();
+                   });
   QObject::connect(made, &LengthField::stepped, made, [made, unit, &length, changed](int marks) {
     const Graduation graduation = usualGraduation(unit);
     length = std::max(nearestMark(length, graduation) + step(graduation) * marks, Length());

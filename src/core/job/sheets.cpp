@@ -5,6 +5,8 @@
 #include <cmath>
 
 #include "sheet/offcut.h"
+#include "sheet/split_part.h"
+#include "sheet/weeding.h"
 
 namespace avrelt {
 namespace {
@@ -82,6 +84,8 @@ void check(const SheetChoices& choices, Faults& faults) {
            "How tall is a sheet? Give 20 mm to 3 m.");
   refuseIf(size.margin < Length() || size.margin * 2 >= std::min(size.wide, size.tall),
            "sheet.margin", "The margins leave nothing of the sheet. Give less.");
+  refuseIf(choices.lap < Length() || choices.lap > Length::mm(50), "sheet.lap",
+           "How far do pieces of a long part lap? Give up to 50 mm.");
   refuseIf(choices.rules.gap < Length() || choices.rules.gap > Length::mm(50), "sheet.gap",
            "How far apart are parts to lie? Give up to 50 mm.");
 }
@@ -94,6 +98,7 @@ SheetChoices usualSheets(Unit unit) {
   choices.size = inches ? SheetSize{Length::inches(12), Length::inches(24), Length::inches(0.25)}
                         : SheetSize{Length::mm(300), Length::mm(600), Length::mm(6)};
   choices.printer = usualPrinter(usualPaper(unit));
+  if (inches) choices.lap = Length::inches(0.25);
   choices.rules.gap = inches ? Length::inches(1.0 / 16) : Length::mm(1.5);
   return choices;
 }
@@ -187,6 +192,66 @@ void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& cho
   film.stock.push_back(0);
 }
 
+/// What of a sheet parts may take, its sides.
+Box roomOf(const FilmPiece& piece) {
+  if (!piece.room.empty()) return boundsOf(piece.room);
+  const double margin = piece.size.margin.mm();
+  return {{margin, margin}, {piece.size.wide.mm() - margin, piece.size.tall.mm() - margin}};
+}
+
+/// A part in pieces that fit one of a film's sheets, as few as may be; none where that cannot be.
+std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap) {
+  std::vector<Part> best;
+  if (part.kind != PartKind::film && part.kind != PartKind::stencil &&
+      part.kind != PartKind::strip) {
+    return best;
+  }
+  for (const FilmPiece& from : film.from) {
+    const Box room = roomOf(from);
+    std::vector<Part> parted =
+        splitToFit(part, Length::mm(room.width()), Length::mm(room.height()), lap);
+    if (!parted.empty() && (best.empty() || parted.size() < best.size())) best = std::move(parted);
+  }
+  return best;
+}
+
+/// Parts what lies nowhere because no sheet is long enough; whether there was any such.
+bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap) {
+  bool any = false;
+  for (const NotLaid& one : film.arrangement.notLaid) {
+    if (one.why != NotLaid::Why::tooLarge) continue;
+    const SheetPart whole = film.parts[one.piece];
+    const Piece old = pieces[one.piece];
+    Part like = *whole.part;
+    like.mayTurn = old.mayTurn;
+    std::vector<Part> parted = partedFor(film, like, lap);
+    for (std::size_t i = 0; i < parted.size(); ++i) {
+      any = true;
+      film.split.push_back(std::make_shared<const Part>(std::move(parted[i])));
+      SheetPart part = whole;
+      part.part = film.split.back().get();
+      part.piece = static_cast<long>(i) + 1;
+      part.pieces = static_cast<long>(parted.size());
+      Piece piece{shapeOf(*part.part), old.copies, old.mayTurn};
+      for (const FilmPiece& from : film.from) {
+        const Box room = roomOf(from);
+        const auto turn = turnToFit(piece.shape, Length::mm(room.width()),
+                                    Length::mm(room.height()), old.mayTurn == MayTurn::any);
+        if (turn) piece.turnedFirst = *turn;
+      }
+      // The first takes the whole one's place.
+      if (i == 0) {
+        film.parts[one.piece] = part;
+        pieces[one.piece] = piece;
+      } else {
+        film.parts.push_back(part);
+        pieces.push_back(piece);
+      }
+    }
+  }
+  return any;
+}
+
 void measure(FilmSheets& film) {
   film.used.assign(film.arrangement.sheets.size(), 0);
   for (const Laid& laid : film.arrangement.laid) {
@@ -237,7 +302,7 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
             pieces.emplace_back();
           }
           sheets.films[found->second].parts.push_back(
-              {i, purpose.id, part, entry.parts.size() > 1});
+              {i, purpose.id, part, part, entry.parts.size() > 1});
           pieces[found->second].push_back(
               {shapeOf(*part), part->copies + part->spares, part->mayTurn});
           ++all;
@@ -262,9 +327,14 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
     ArrangeRules rules = choices.rules;
     if (film.prints()) rules.gap = std::max(rules.gap, choices.printer.bleed * 2);
     film.gap = rules.gap;
-    film.arranger = std::make_shared<Arranger>(std::move(pieces[i]), film.from, rules);
+    film.weeding = choices.weeding;
+    film.arranger = std::make_shared<Arranger>(pieces[i], film.from, rules);
     if (going && !going(done, all)) continue;
     film.arrangement = (*film.arranger)();
+    if (partLongOnes(film, pieces[i], choices.lap)) {
+      film.arranger = std::make_shared<Arranger>(std::move(pieces[i]), film.from, rules);
+      film.arrangement = (*film.arranger)();
+    }
     film.attempts = 1;
     measure(film);
     done += film.parts.size();
@@ -291,10 +361,25 @@ PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
     if (laid.copy > 0) part.id += "-copy-" + std::to_string(laid.copy + 1);
     set.parts.push_back(std::move(part));
   }
+  if (!film.weeding) return set;
+  std::vector<Polygon> shapes;
+  for (const Laid& laid : film.arrangement.laid) {
+    if (laid.sheet == sheet) shapes.push_back(shapeAt(film.pieces()[laid.piece], laid));
+  }
+  const SheetSize size = film.sizeOf(sheet);
+  if (std::optional<Part> weeding = weedingOf(shapes, size.wide, size.tall, film.gap)) {
+    set.parts.push_back(std::move(*weeding));
+  }
   return set;
 }
 
 Sentence nameOf(const SheetPlan& sheets, const SheetPart& part) {
+  if (part.pieces > 0) {
+    SheetPart whole = part;
+    whole.part = part.whole;
+    whole.piece = whole.pieces = 0;
+    return {"%1, piece %2 of %3", {Phrase(nameOf(sheets, whole)), part.piece, part.pieces}};
+  }
   const std::string& cup = sheets.plan->cups[part.cup].name;
   if (!part.part->name.pattern.empty()) return {"%1: %2", {cup, Phrase(part.part->name)}};
   const Sentence title = titleOf(PartEntry{part.purpose, part.part->of, {part.part}});
@@ -384,6 +469,13 @@ bool moveTo(FilmSheets& film, std::size_t laid, const Laid& to) {
   }
   measure(film);
   return true;
+}
+
+bool sendTo(FilmSheets& film, std::size_t laid, std::size_t sheet) {
+  if (sheet >= film.arrangement.sheets.size()) return false;
+  const Laid one = film.arrangement.laid[laid];
+  const std::optional<Laid> found = film.arranger->roomOn(film.arrangement, one, sheet);
+  return found && moveTo(film, laid, *found);
 }
 
 std::optional<Sentence> tooNear(const SheetPlan& sheets) {

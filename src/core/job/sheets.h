@@ -29,7 +29,9 @@ struct SheetChoices {
   ArrangeRules rules;
   /// The shelf's film for what is wanted, by its key, where it is not the likeliest; 0 for none.
   std::map<FilmWanted, long long> films;
-  Printer printer{};  ///< of film that is printed first
+  Printer printer{};           ///< of film that is printed first
+  Length lap = Length::mm(6);  ///< of pieces of parts that are longer than any sheet
+  bool weeding = false;        ///< boxes round the parts, cuts across their waste
 };
 /// Sheets of 12 by 24 in, or 300 by 600 mm, a quarter of an inch or 6 mm of margin, 1/16 in or
 /// 1.5 mm from part to part: what plain sheets are cut to, common practice.
@@ -39,8 +41,12 @@ SheetChoices usualSheets(Unit unit);
 struct SheetPart {
   std::size_t cup = 0;
   std::string purpose;
-  const Part* part = nullptr;  ///< of the plan
-  bool several = false;        ///< one of those that are made for the same thing
+  const Part* part = nullptr;   ///< of the plan, or a piece of one
+  const Part* whole = nullptr;  ///< of the plan
+  bool several = false;         ///< one of those that are made for the same thing
+  /// Which of how many pieces of a part that is longer than any sheet; 0 of one that is whole.
+  long piece = 0;
+  long pieces = 0;
 };
 
 /// All that is cut from one film, across cups: what there is of it is used up once.
@@ -51,7 +57,9 @@ struct FilmSheets {
   std::vector<SheetPart> parts;
   std::vector<FilmPiece> from;   ///< what there is to lay them on, offcuts first
   std::vector<long long> stock;  ///< the shelf's keys of these; 0 for the plain sheets assumed
-  Length gap;                    ///< the least between any two of its parts
+  std::vector<std::shared_ptr<const Part>> split;  ///< pieces of parts that fit no sheet whole
+  bool weeding = false;
+  Length gap;                          ///< the least between any two of its parts
   std::shared_ptr<Arranger> arranger;  ///< holds the pieces, of each part
   long attempts = 0;
   Arrangement arrangement;
@@ -84,7 +92,8 @@ using SheetsGoing = std::function<bool(std::size_t done, std::size_t all)>;
 /// copies and spares. What the shelf has of a film is used, its offcuts first, the smallest first,
 /// then sheets, then rolls; what it has none of, or not enough, goes on plain sheets. What is
 /// printed first goes on sheets that the printer takes, within what it can print, so far apart that
-/// no bleed meets another. Faults name the choice: "sheet.wide", "sheet.gap", "printer.left".
+/// no bleed meets another. Film, stencils and strips longer than any sheet are parted. Faults name
+/// the choice: "sheet.wide", "sheet.gap", "printer.left".
 CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
                                const SheetChoices& choices, const SheetsGoing& going = {});
 
@@ -92,7 +101,8 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
 /// stays where it lies.
 bool improve(FilmSheets& film, const Arrangement& kept = {});
 
-/// What lies on one sheet, each part where it lies, the sheet's lower left at 0.
+/// What lies on one sheet, each part where it lies, the sheet's lower left at 0; last what helps to
+/// weed it, where that is wanted.
 PartSet onSheet(const FilmSheets& film, std::size_t sheet);
 /// The same with what each part is called written on it, and the sheet's edge drawn.
 PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet);
@@ -109,6 +119,9 @@ bool mayLie(const FilmSheets& film, const Laid& laid, const Laid& to);
 /// Lays one of a film's parts elsewhere, on another of its sheets if need be, where it may lie;
 /// whether it may.
 bool moveTo(FilmSheets& film, std::size_t laid, const Laid& to);
+
+/// Lays one of a film's parts on another of its sheets, where it finds room there; whether it does.
+bool sendTo(FilmSheets& film, std::size_t laid, std::size_t sheet);
 
 /// Why two parts that are laid come too near, in words, before anything is saved or sent.
 std::optional<Sentence> tooNear(const SheetPlan& sheets);

@@ -3,6 +3,7 @@
 
 #include <cmath>
 
+#include "measure/angle.h"
 #include "shape/point.h"
 
 namespace avrelt {
@@ -31,5 +32,12 @@ struct Transform {
   }
   friend constexpr bool operator==(const Transform&, const Transform&) = default;
 };
+
+/// A turn to the left about the origin.
+inline Transform turning(Angle by) {
+  const double c = std::cos(by.radians());
+  const double s = std::sin(by.radians());
+  return {c, s, -s, c, 0, 0};
+}
 
 }  // namespace avrelt

@@ -23,12 +23,6 @@ constexpr int leastForRows = 8;
 constexpr std::size_t latticesTried = 24;
 constexpr std::size_t rowsKept = 64;
 
-Transform turning(Angle by) {
-  const double c = std::cos(by.radians());
-  const double s = std::sin(by.radians());
-  return {c, s, -s, c, 0, 0};
-}
-
 std::vector<Angle> turnsOf(MayTurn mayTurn, int turns, Angle from) {
   if (mayTurn == MayTurn::no) return {Angle()};
   if (mayTurn == MayTurn::half) return {Angle(), Angle::halfTurn()};
@@ -70,6 +64,7 @@ class Arranger::Work {
 
   ArrangeOrder plainOrder() const;
   Arrangement run(const ArrangeOrder& order, const Arrangement& kept);
+  std::optional<Laid> roomOn(const Arrangement& arrangement, const Laid& laid, std::size_t sheet);
 
   const std::vector<Piece>& pieces() const { return pieces_; }
   const std::vector<FilmPiece>& films() const { return films_; }
@@ -223,7 +218,32 @@ class Arranger::Work::Run {
     return std::move(made_);
   }
 
+  std::optional<Laid> roomOn(const Arrangement& arrangement, const Laid& laid, std::size_t sheet) {
+    const std::size_t film = arrangement.sheets[sheet].film;
+    sheets_.push_back({film, work_.emptyRoom(film)});
+    for (const Laid& other : arrangement.laid) {
+      if (other.sheet == sheet && !(other.piece == laid.piece && other.copy == laid.copy)) {
+        work_.takeAt(sheets_[0].room, film, other.piece, other.turn, other.at);
+      }
+    }
+    std::vector<Turned> ways = waysOf(laid.piece);
+    if (!putOn(0, laid.piece, laid.copy, ways)) return std::nullopt;
+    Laid found = made_.laid.front();
+    found.sheet = sheet;
+    return found;
+  }
+
  private:
+  std::vector<Turned> waysOf(std::size_t index) const {
+    std::vector<Turned> ways;
+    for (const Angle turn : turnsOf(pieces_[index].mayTurn, work_.turns_,
+                                    order_.turnedBy + pieces_[index].turnedFirst)) {
+      ways.push_back(
+          {turn, rasterOf(mapped(work_.grown_[index], turning(turn)), work_.cell()), {}});
+    }
+    return ways;
+  }
+
   bool open(std::size_t film) {
     if (left_[film] == 0 || sheets_.size() >= work_.rules_.mostSheets) return false;
     --left_[film];
@@ -235,12 +255,7 @@ class Arranger::Work::Run {
     const Piece& piece = pieces_[index];
     if (piece.shape.empty() || copies.empty()) return;
     std::vector<Turned>& ways = ways_[index];
-    if (ways.empty()) {
-      for (const Angle turn : turnsOf(piece.mayTurn, work_.turns_, order_.turnedBy)) {
-        ways.push_back(
-            {turn, rasterOf(mapped(work_.grown_[index], turning(turn)), work_.cell()), {}});
-      }
-    }
+    if (ways.empty()) ways = waysOf(index);
     std::size_t next = 0;
     while (next < copies.size() && putOnOpen(index, copies[next], ways)) ++next;
     bool fits = next > 0;
@@ -391,6 +406,14 @@ Arrangement Arranger::Work::run(const ArrangeOrder& order, const Arrangement& ke
   return Run(*this, order)(kept);
 }
 
+std::optional<Laid> Arranger::Work::roomOn(const Arrangement& arrangement, const Laid& laid,
+                                           std::size_t sheet) {
+  const ArrangeOrder order;
+  cell_ = rules_.raster.mm();
+  turns_ = rules_.turns;
+  return Run(*this, order).roomOn(arrangement, laid, sheet);
+}
+
 namespace {
 
 /// A few groups elsewhere, some of them parted; now and then all turned otherwise, or more finely.
@@ -442,6 +465,11 @@ Arrangement Arranger::operator()(const Arrangement& kept) {
 
 Arrangement Arranger::operator()(long attempt, const ArrangeOrder& best, const Arrangement& kept) {
   return work_->run(changed(best, attempt), kept);
+}
+
+std::optional<Laid> Arranger::roomOn(const Arrangement& arrangement, const Laid& laid,
+                                     std::size_t sheet) {
+  return work_->roomOn(arrangement, laid, sheet);
 }
 
 const std::vector<Piece>& Arranger::pieces() const {

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <memory>
+#include <optional>
 #include <vector>
 
 #include "shape/polygon.h"
@@ -14,6 +15,7 @@ struct Piece {
   Polygon shape;  ///< mm
   int copies = 1;
   MayTurn mayTurn = MayTurn::any;
+  Angle turnedFirst{};  ///< the turns that are tried begin here, where it may turn freely
 };
 
 /// Sheets of one size.
@@ -110,6 +112,10 @@ class Arranger {
   Arrangement operator()(const Arrangement& kept = {});
   /// Another, from the order of the best so far; attempts are numbered from 1.
   Arrangement operator()(long attempt, const ArrangeOrder& best, const Arrangement& kept = {});
+
+  /// Where one that is laid finds room on another sheet, as low as it goes; nothing where it finds
+  /// none.
+  std::optional<Laid> roomOn(const Arrangement& arrangement, const Laid& laid, std::size_t sheet);
 
   const std::vector<Piece>& pieces() const;
   const std::vector<FilmPiece>& films() const;

@@ -186,3 +186,81 @@ TEST_CASE("What two colours want of one film of the shelf is laid from its stock
   }
   CHECK(ofFilm == 1);
 }
+
+TEST_CASE("Parts longer than any sheet lie there in pieces, each copy, and that is told",
+          "[sheets]") {
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.size = {Length::mm(130), Length::mm(130), Length::mm(5)};
+  const SheetPlan sheets = sheetsFor(order(), choices);
+  std::map<std::string, std::set<long>> pieces;
+  std::map<std::string, long> of;
+  for (const FilmSheets& film : sheets.films) {
+    CHECK(leastBetween(film.pieces(), film.arrangement) >= film.gap);
+    for (const Laid& laid : film.arrangement.laid) {
+      const SheetPart& part = film.parts[laid.piece];
+      if (part.piece == 0) {
+        CHECK(part.part == part.whole);
+        continue;
+      }
+      CHECK(part.part != part.whole);
+      const std::string name = std::to_string(part.cup) + part.whole->id;
+      pieces[name].insert(part.piece);
+      of[name] = part.pieces;
+      const std::string words = inWords(nameOf(sheets, part), Unit::mm);
+      CHECK(words.find("piece " + std::to_string(part.piece) + " of ") != std::string::npos);
+    }
+    for (const NotLaid& one : film.arrangement.notLaid) {
+      // Decals are never parted.
+      CHECK(film.parts[one.piece].part->kind == PartKind::decal);
+    }
+  }
+  CHECK_FALSE(pieces.empty());
+  for (const auto& [name, numbers] : pieces) {
+    CHECK(static_cast<long>(numbers.size()) == of[name]);
+  }
+  CHECK_FALSE(tooNear(sheets));
+}
+
+TEST_CASE("A part sent to another sheet finds room there, or stays", "[sheets]") {
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.size = {Length::mm(100), Length::mm(100), Length::mm(5)};
+  Document document = order();
+  document.cups[0].sets[0].layers[0].spares = 40;  // stars of 20 mm, on several sheets
+  SheetPlan sheets = sheetsFor(document, choices);
+  int sent = 0;
+  for (FilmSheets& film : sheets.films) {
+    const std::size_t count = film.arrangement.sheets.size();
+    if (count < 2) continue;
+    for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
+      const Laid before = film.arrangement.laid[i];
+      const std::size_t to = (before.sheet + 1) % count;
+      if (sendTo(film, i, to)) {
+        ++sent;
+        CHECK(film.arrangement.laid[i].sheet == to);
+        CHECK(film.arrangement.laid[i].copy == before.copy);
+      } else {
+        CHECK(film.arrangement.laid[i] == before);
+      }
+      CHECK(leastBetween(film.pieces(), film.arrangement) >= film.gap);
+    }
+    CHECK_FALSE(sendTo(film, 0, count));
+  }
+  CHECK(sent > 0);
+}
+
+TEST_CASE("With weeding aids the last on every sheet is a box round all parts", "[sheets]") {
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.weeding = true;
+  const SheetPlan sheets = sheetsFor(order(), choices);
+  for (const FilmSheets& film : sheets.films) {
+    for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
+      const PartSet set = onSheet(film, i);
+      REQUIRE(set.parts.back().id == "weeding");
+      const Box box = set.parts.back().bounds();
+      for (const Part& part : set.parts) {
+        CHECK(box.contains(part.bounds().low));
+        CHECK(box.contains(part.bounds().high));
+      }
+    }
+  }
+}
