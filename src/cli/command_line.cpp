@@ -2,8 +2,10 @@
 #include "cli/command_line.h"
 
 #include <CLI/CLI.hpp>
+#include <cmath>
 #include <filesystem>
 #include <iostream>
+#include <sstream>
 #include <string>
 #include <string_view>
 
@@ -14,6 +16,7 @@
 #include "files/sheet_files.h"
 #include "files/svg_drawing.h"
 #include "job/ids.h"
+#include "job/steps.h"
 #include "shop/shop.h"
 #include "version/version.h"
 
@@ -105,6 +108,64 @@ int runPlan(const PlanOptions& options) {
                 << inWords(watch.sentence, unit) << '\n';
     }
   }
+  return 0;
+}
+
+/// "12 min", "5 h", "5 h 30 min".
+std::string timeText(Duration duration) {
+  const auto minutes = std::lround(duration.minutes());
+  if (minutes < 60) return std::to_string(minutes) + " min";
+  const std::string hours = std::to_string(minutes / 60) + " h";
+  return minutes % 60 == 0 ? hours : hours + " " + std::to_string(minutes % 60) + " min";
+}
+
+/// "part A 11 ml, 12.2 g; part B 11 ml, 11.1 g".
+std::string mixText(const Mix& mix) {
+  std::string text;
+  for (const MixPart& part : mix.parts) {
+    text += text.empty() ? "" : "; ";
+    text += part.name == "part_a" ? "part A" : part.name == "part_b" ? "part B" : part.name;
+    if (!part.of.empty()) text += " “" + part.of + "”";
+    std::ostringstream amounts;
+    amounts.precision(3);
+    if (part.volume) amounts << ", " << part.volume->ml() << " ml";
+    if (part.mass) amounts << ", " << part.mass->grams() << " g";
+    text += amounts.str();
+  }
+  return text;
+}
+
+int runSteps(const PlanOptions& options) {
+  const std::optional<Plan> plan = planFrom(options);
+  if (!plan) return refused;
+  for (const CupPlan& cup : plan->cups) {
+    const std::vector<Step> steps = stepsOf(cup);
+    std::cout << cup.name << ": " << steps.size() << " steps, " << timeText(handsOn(steps))
+              << " of work, " << timeText(atLeast(steps)) << " at the least.\n";
+    int number = 0;
+    for (const Step& step : steps) {
+      std::cout << "  " << ++number << ". " << inWords(step.words, plan->units) << " ("
+                << timeText(step.handsOn) << ")\n";
+      for (const Caution caution : step.cautions) {
+        std::cout << "     ! " << inWords(cautionWords(caution), plan->units) << '\n';
+      }
+      if (!step.mix.empty()) std::cout << "     takes: " << mixText(step.mix) << '\n';
+      if (step.wait.least > Duration() || step.wait.most) {
+        std::cout << "     then";
+        if (step.wait.least > Duration()) {
+          std::cout << " wait " << timeText(step.wait.least) << " at least";
+        }
+        if (step.wait.most) {
+          std::cout << (step.wait.least > Duration() ? "," : " go on within")
+                    << (step.wait.least > Duration() ? " at most " : " ")
+                    << timeText(*step.wait.most);
+        }
+        std::cout << '\n';
+      }
+    }
+  }
+  std::cout << "Times and waits are guesses of common practice; what the makers’ data sheets say "
+               "goes first.\n";
   return 0;
 }
 
@@ -276,7 +337,7 @@ int runArt(const ArtOptions& options) {
 Asked askedFor(int argc, const char* const* argv) {
   if (argc < 2) return Asked::window;
   const std::string_view word = argv[1];
-  for (const std::string_view known : {"plan", "sheets", "art", "--help", "-h", "--version"}) {
+  for (const std::string_view known : {"plan", "sheets", "steps", "art", "--help", "-h", "--version"}) {
     if (word == known) return Asked::commandLine;
   }
   return Asked::window;
@@ -310,6 +371,15 @@ int runCommandLine(int argc, const char* const* argv) {
       "--shop", options.shop,
       "A shop.sqlite whose log predicts what coats add; without it the cautious guess");
 
+  PlanOptions stepOptions;
+  CLI::App* steps = app.add_subcommand(
+      "steps",
+      "Prints what each cup of an order takes at the bench, step by step: what to do, how long, "
+      "what\n"
+      "to mix, how long to wait at least and at most, and what to take care of.\n\n"
+      "Exit code 0; 2 when the order was refused.");
+  steps->add_option("ORDER", stepOptions.file, "The order, *.avrelt")->required();
+  steps->add_option("--shop", stepOptions.shop, "A shop.sqlite, whose log predicts what coats add");
   SheetOptions sheetOptions;
   CLI::App* sheets = app.add_subcommand(
       "sheets",
@@ -356,6 +426,7 @@ int runCommandLine(int argc, const char* const* argv) {
     return refused;
   }
   if (plan->parsed()) return runPlan(options);
+  if (steps->parsed()) return runSteps(stepOptions);
   if (sheets->parsed()) return runSheets(sheetOptions);
   if (art->parsed()) return runArt(artOptions);
   std::cout << app.help();

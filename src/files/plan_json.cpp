@@ -8,6 +8,7 @@
 #include "files/outputs.h"
 #include "files/plan_figures.h"
 #include "files/plan_sets_json.h"
+#include "job/steps.h"
 
 namespace avrelt {
 namespace {
@@ -373,6 +374,37 @@ Json watchJson(const Watch& watch, Unit unit) {
   return json;
 }
 
+void addSteps(Json& json, const CupPlan& cup, Unit unit) {
+  json["steps"] = Json::array();
+  json["mixes"] = Json::array();
+  for (const Step& step : stepsOf(cup)) {
+    Json item = {{"id", step.id},
+                 {"cup", cup.slug},
+                 {"kind", stepName(step.kind)},
+                 {"text", inWords(step.words, unit)},
+                 {"hands_on_min", rounded(step.handsOn.minutes())},
+                 {"wait_min",
+                  {{"least", rounded(step.wait.least.minutes())},
+                   {"most", step.wait.most ? Json(rounded(step.wait.most->minutes())) : Json()}}},
+                 {"after", step.after},
+                 {"for", step.of},
+                 {"cautions", Json::array()}};
+    for (const Caution caution : step.cautions) {
+      item["cautions"].push_back(inWords(cautionWords(caution), unit));
+    }
+    json["steps"].push_back(std::move(item));
+    if (step.mix.empty()) continue;
+    Json mix = {{"steps", {step.id}}, {"parts", Json::array()}};
+    for (const MixPart& part : step.mix.parts) {
+      mix["parts"].push_back({{"name", part.name},
+                              {"of", part.of},
+                              {"ml", part.volume ? Json(rounded(part.volume->ml())) : Json()},
+                              {"g", part.mass ? Json(rounded(part.mass->grams())) : Json()}});
+    }
+    json["mixes"].push_back(std::move(mix));
+  }
+}
+
 }  // namespace
 
 std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
@@ -413,6 +445,7 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
                               {"after", thing.after},
                               {"own_stage", thing.own}});
     }
+    addSteps(json, cup, plan.units);
     json["watches"] = Json::array();
     for (const Watch& watch : cup.watches) json["watches"].push_back(watchJson(watch, plan.units));
     root["cups"].push_back(std::move(json));

@@ -5,13 +5,17 @@
 #include <unistd.h>
 
 #include <catch2/catch.hpp>
+#include <cmath>
 #include <filesystem>
 #include <iostream>
+#include <set>
 #include <sstream>
 #include <vector>
 
+#include "files/base64.h"
 #include "files/disk.h"
 #include "files/json_reader.h"
+#include "files/picture_file.h"
 #include "shop/shop.h"
 
 using namespace avrelt;
@@ -146,6 +150,103 @@ TEST_CASE("sheets lays an order's parts on sheets, within the paper, and says wh
   CHECK(sheets({"--tries", "3"}).code == 0);
   CHECK(sheets({"--shop", "/nowhere/shop.sqlite"}).code == 2);
   CHECK(sheets({"--margin", "200 mm"}).code == 2);
+}
+
+TEST_CASE("steps prints what each cup takes, with waits, mixes and cautions") {
+  const Bench bench;
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",
+                          R"({"avrelt": 2, "units": "mm", "cups": [{"name": "A", "blank":
+{"stations": [{"at": 0, "around": 240}, {"at": 150, "around": 280}]},
+"build_up": {"coats": [{"kind": "resin", "mixed": 20}]},
+"divide": {"body": {"finish": {"kind": "glitter", "name": "dusk", "colour": "#203040"}}}}]})")
+                    .has_value());
+  const Run done = run({"steps", bench.file().c_str()});
+  CHECK(done.code == 0);
+  CHECK(done.errors.empty());
+  CHECK(done.out.find("A: ") == 0);
+  CHECK(done.out.find("1. Sand the cup") != std::string::npos);
+  CHECK(done.out.find("Shake “dusk”") != std::string::npos);
+  // Into wet resin at once; no tape is to be pulled, so then only the resin is waited for.
+  CHECK(done.out.find("go on within 10 min") != std::string::npos);
+  const auto shaken = done.out.find("Shake “dusk”");
+  CHECK(done.out.find("wait 5 h at least", shaken) < done.out.find("Seal", shaken));
+  CHECK(done.out.find("part A, 11.1 ml, 12.2 g; part B, 11.1 ml, 11.1 g") != std::string::npos);
+  const std::string gloves = "nitrile gloves";
+  const auto first = done.out.find(gloves);
+  REQUIRE(first != std::string::npos);
+  CHECK(done.out.find(gloves, first + 1) == std::string::npos);
+  CHECK(run({"steps", "/nowhere.avrelt"}).code == 2);
+}
+
+TEST_CASE("sheets prints what is to be printed, box, cross cuts and pieces on request") {
+  const Bench bench;
+  Picture red{40, 30, {}};
+  for (int i = 0; i < 40 * 30; ++i) {
+    for (const int part : {200, 60, 40, 255}) red.rgba.push_back(static_cast<std::uint8_t>(part));
+  }
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",
+                          R"({"avrelt": 2, "units": "mm", "cups": [{"name": "A", "blank":
+{"stations": [{"at": 0, "around": 330}, {"at": 90, "around": 330}]},
+"divide": {"body": {"finish": {"kind": "film", "print": {"picture": "p"}}}}}],
+"pictures": [{"id": "p", "name": "red", "data": ")" +
+                              base64Of(pngOf(red, 300)) + R"("}]})")
+                    .has_value());
+  const Run done = run({"sheets", bench.file().c_str(), "--out", bench.out().c_str(), "--weeding"});
+  INFO(done.errors);
+  REQUIRE(done.code == 0);
+  const auto text = readFile(fs::path(bench.out()) / "sheets.json");
+  REQUIRE(text);
+  const Json json = Json::parse(*text);
+  bool printed = false;
+  std::set<int> found;
+  for (const Json& sheet : json["sheets"]) {
+    if (sheet["material"] != "printable_film") continue;
+    printed = true;
+    // The wrap is longer than A4: in pieces, both there.
+    std::set<int> pieces;
+    for (const Json& placement : sheet["placements"]) {
+      CHECK(placement["part"] == "wrap");
+      CHECK(placement["pieces"] == 2);
+      pieces.insert(placement["piece"].get<int>());
+    }
+    found.insert(pieces.begin(), pieces.end());
+    CHECK(sheet["print"]["marks_mm"].size() == 3);
+    const fs::path file = fs::path(bench.out()) / sheet["print"]["file"].get<std::string>();
+    const auto bytes = readFile(file);
+    REQUIRE(bytes);
+    KeptPicture kept;
+    kept.bytes = *bytes;
+    const auto dots = dotsOf(kept);
+    REQUIRE(dots);
+    // 300 dots to the inch of the sheet, and its middle red where the wrap lies.
+    const double wide = sheet["size_mm"][0].get<double>();
+    CHECK(dots->wide == std::lround(wide / 25.4 * 300));
+    long inked = 0;
+    for (std::size_t i = 0; i < dots->rgba.size(); i += 4) {
+      if (dots->rgba[i] == 200 && dots->rgba[i + 3] == 255) ++inked;
+    }
+    const double share = static_cast<double>(inked) * 4 / static_cast<double>(dots->rgba.size());
+    CHECK(share > sheet["used"].get<double>());
+    CHECK(share < sheet["used"].get<double>() * 1.3);
+    const auto svg = readFile(fs::path(bench.out()) / sheet["file"].get<std::string>());
+    REQUIRE(svg);
+    CHECK(svg->find("<image") != std::string::npos);
+    CHECK(svg->find("id=\"weeding\"") != std::string::npos);
+    CHECK(fs::exists(fs::path(bench.out()) / (sheet["id"].get<std::string>() + "-print.pdf")));
+  }
+  CHECK(printed);
+  CHECK(found == std::set<int>{1, 2});
+  // Again without print: what it listed before is taken away.
+  const auto before = std::distance(fs::directory_iterator(bench.out()), fs::directory_iterator());
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",
+                          R"({"avrelt": 2, "units": "mm", "cups": [{"name": "A", "blank":
+{"stations": [{"at": 0, "around": 330}, {"at": 90, "around": 330}]}}]})")
+                    .has_value());
+  CHECK(run({"sheets", bench.file().c_str(), "--out", bench.out().c_str()}).code == 0);
+  CHECK(std::distance(fs::directory_iterator(bench.out()), fs::directory_iterator()) < before);
+  for (const auto& entry : fs::directory_iterator(bench.out())) {
+    CHECK(entry.path().extension() != ".png");
+  }
 }
 
 TEST_CASE("art takes a drawing into an order, or leaves the order as it was") {

@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "bench/mix.h"
+
+#include <algorithm>
+
+namespace avrelt {
+
+Mix resinMix(Volume onCup, const ResinMixing& mixing) {
+  const Volume all = onCup / (1 - mixing.lost);
+  const Volume a = all / (1 + mixing.partB);
+  const Volume b = a * mixing.partB;
+  return {{{"part_a", {}, a, Mass::grams(a.ml() * mixing.gramsPerMlA)},
+           {"part_b", {}, b, Mass::grams(b.ml() * mixing.gramsPerMlB)}}};
+}
+
+Volume resinToHold(Area area, GlitterCut grain) {
+  const double perCm2 = grain == GlitterCut::fine     ? 0.014
+                        : grain == GlitterCut::medium ? 0.018
+                                                      : 0.026;
+  constexpr double mm2InCm2 = 100;
+  return std::max(Volume::ml(1), Volume::ml(area.mm2() / mm2InCm2 * perCm2));
+}
+
+}  // namespace avrelt

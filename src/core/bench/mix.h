@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "cup/growth_habits.h"
+#include "measure/length.h"
+#include "measure/mass.h"
+#include "measure/volume.h"
+
+namespace avrelt {
+
+/// One thing that goes into a mix, or that is shaken or brushed on.
+struct MixPart {
+  std::string name;  ///< "part_a", "part_b", "glitter", "paint": as files write it
+  std::string of;    ///< which, as the maker calls it
+  std::optional<Volume> volume{};
+  std::optional<Mass> mass{};
+};
+
+/// What a step takes. Empty where it takes nothing that is measured out.
+struct Mix {
+  std::vector<MixPart> parts;
+
+  bool empty() const { return parts.empty(); }
+};
+
+/// How a resin is mixed: common practice, equal parts by volume, both about as heavy as water and a
+/// tenth; its maker's sheet goes first.
+struct ResinMixing {
+  double partB = 1;  ///< to one of A, by volume
+  double gramsPerMlA = 1.1;
+  double gramsPerMlB = 1.0;
+  double lost = 0.1;  ///< the share that stays in cup and brush
+};
+
+/// Both parts of so much resin on the cup.
+Mix resinMix(Volume onCup, const ResinMixing& mixing = {});
+
+/// Resin to hold glitter on an area: 1 to 5 ml a section, 5 to 10 ml a whole cup of some 480 cm²,
+/// more under chunky glitter; common practice, no published source.
+Volume resinToHold(Area area, GlitterCut grain);
+
+}  // namespace avrelt

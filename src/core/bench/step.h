@@ -1,0 +1,67 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "bench/method.h"
+#include "bench/mix.h"
+
+namespace avrelt {
+
+/// What is done in one step at the bench.
+enum class StepKind {
+  clean,
+  mark,
+  measure,
+  coat,
+  tape,
+  cover,
+  paint,
+  stick,
+  glitter,
+  pull,
+  seal,
+  pattern,
+  film,
+  stencil,
+  peel,
+  ring,
+  decal,
+  stripe,
+  wrap,
+  base,
+  rim,
+  cure,
+};
+/// "clean", "coat" …: as files write it.
+const char* stepName(StepKind kind);
+
+/// What can hurt somebody, told once at the first step it concerns.
+enum class Caution { dust, resin, spray, solvent, lamp, blade, lip };
+/// Whole, with whose word goes first.
+Sentence cautionWords(Caution caution);
+
+/// One thing to do at a cup.
+struct Step {
+  std::string id;  ///< lasting: of what it is for, so that it is the same when the design changes
+  StepKind kind = StepKind::clean;
+  Sentence words;
+  std::vector<std::string> of{};  ///< ids of what in the order it is for
+  Duration handsOn;
+  Wait wait{};                       ///< before the steps after it
+  std::vector<std::string> after{};  ///< ids of the steps that come before
+  std::vector<Caution> cautions{};
+  Mix mix{};
+};
+
+/// Gives every step the one before it as what it comes after, makes their ids differ, and tells
+/// each caution once, at the first step it concerns.
+void putInOrder(std::vector<Step>& steps);
+
+/// From the first step to the end of the last wait: what it takes with nobody waiting longer than
+/// they must.
+Duration atLeast(const std::vector<Step>& steps);
+Duration handsOn(const std::vector<Step>& steps);
+
+}  // namespace avrelt

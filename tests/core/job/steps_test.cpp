@@ -1,0 +1,300 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What a cup takes at the bench: everything on it once and in its place, tape off in its moment,
+// stencils lifted before resin, amounts as worked by hand. Figures F18 to F27 are common practice,
+// no published source.
+#include "job/steps.h"
+
+#include <catch2/catch.hpp>
+#include <map>
+#include <set>
+
+#include "core/decal_cups.h"
+#include "core/random_cups.h"
+
+using namespace avrelt;
+using namespace avrelt::cups;
+
+namespace {
+
+Coat coatOf(CoatKind kind, double ml = 20) {
+  Coat coat;
+  coat.kind = kind;
+  coat.mixed = Volume::ml(ml);
+  return coat;
+}
+
+Finish glitter(const std::string& colour, Stick stick) {
+  Finish finish;
+  finish.kind = FinishKind::glitter;
+  finish.name = colour;
+  finish.colour = colour;
+  finish.stick = stick;
+  return finish;
+}
+
+/// Three bands: two of glitter, one of film; stripes; a pattern; a peekaboo with its ring over a
+/// coat of paint; resin first and last.
+Cup full(Chance& chance) {
+  Cup cup = tapered();
+  cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+  cup.division.body.cut = RingCut{.count = 3};
+  cup.division.body.parts.assign(3, ZoneNode());
+  const auto stick = [&] { return static_cast<Stick>(chance.whole(0, 5)); };
+  cup.division.body.parts[0].finish = glitter("#F0E0B0", stick());
+  cup.division.body.parts[1].finish = glitter("#202848", stick());
+  cup.division.body.parts[2].finish.kind = FinishKind::film;
+  cup.buildUp.coats = {coatOf(CoatKind::resin, 25), coatOf(CoatKind::paint),
+                       coatOf(CoatKind::resin, 20)};
+  cup.buildUp.laidAfter = chance.whole(0, 1);
+  Layer stencil = layerOf(LayerKind::peekaboo);
+  stencil.material = PartMaterial::stencil;
+  Layer ring = layerOf(LayerKind::ring, 2, 0.5);
+  cup.sets = {setAt(named("star"), 20, {placeAt(chance.between(-90, 90), 60)}, {ring, stencil})};
+  giveIds(cup);
+  layAfter(cup.buildUp, cup.sets[0].layers[0].id, 2);
+  layAfter(cup.buildUp, cup.sets[0].layers[1].id, 1);
+  Stripe stripe;
+  stripe.of = cup.division.body.cut->id;
+  stripe.line = 0;
+  cup.division.stripes = {stripe};
+  return cup;
+}
+
+std::size_t whereIs(const std::vector<Step>& steps, StepKind kind, const std::string& of) {
+  for (std::size_t i = 0; i < steps.size(); ++i) {
+    const auto& all = steps[i].of;
+    if (steps[i].kind == kind && std::find(all.begin(), all.end(), of) != all.end()) return i;
+  }
+  FAIL("no step " << stepName(kind) << " of " << of);
+  return 0;
+}
+
+}  // namespace
+
+TEST_CASE("Steps come one after the other, each caution once, at the first it concerns",
+          "[steps]") {
+  Chance chance(41);
+  for (int round = 0; round < 20; ++round) {
+    const std::vector<Step> steps = stepsOf(planned(full(chance)));
+    std::set<std::string> ids;
+    std::map<Caution, int> told;
+    for (std::size_t i = 0; i < steps.size(); ++i) {
+      CHECK(ids.insert(steps[i].id).second);
+      CHECK(steps[i].handsOn > Duration());
+      if (steps[i].wait.most) CHECK(steps[i].wait.least <= *steps[i].wait.most);
+      if (i == 0) {
+        CHECK(steps[i].after.empty());
+      } else {
+        CHECK(steps[i].after == std::vector<std::string>{steps[i - 1].id});
+      }
+      for (const Caution caution : steps[i].cautions) ++told[caution];
+    }
+    for (const auto& [caution, count] : told) CHECK(count == 1);
+    // Gloves before any resin, the lip at the rim.
+    REQUIRE(told.contains(Caution::resin));
+    for (const Step& step : steps) {
+      const bool resin = std::any_of(step.mix.parts.begin(), step.mix.parts.end(),
+                                     [](const MixPart& part) { return part.name == "part_a"; });
+      if (!resin) continue;
+      CHECK(std::find(step.cautions.begin(), step.cautions.end(), Caution::resin) !=
+            step.cautions.end());
+      break;
+    }
+    CHECK(steps.front().kind == StepKind::clean);
+    CHECK(steps.back().kind == StepKind::cure);
+  }
+}
+
+TEST_CASE("Everything that lies on a cup has its step, after as many coats as it lies on",
+          "[steps]") {
+  Chance chance(42);
+  for (int round = 0; round < 30; ++round) {
+    const CupPlan plan = planned(full(chance));
+    const std::vector<Step> steps = stepsOf(plan);
+    const std::vector<Coat>& coats = plan.of->buildUp.coats;
+    // Counted anew from the steps: which coats lie below each.
+    const auto coatsBefore = [&](std::size_t at) {
+      int count = 0;
+      for (const Coat& coat : coats) {
+        if (whereIs(steps, StepKind::coat, coat.id) < at) ++count;
+      }
+      return count;
+    };
+    for (std::size_t i = 0; i + 1 < coats.size(); ++i) {
+      CHECK(whereIs(steps, StepKind::coat, coats[i].id) <
+            whereIs(steps, StepKind::coat, coats[i + 1].id));
+    }
+    for (const StackItem& item : plan.stack) {
+      if (item.kind != StackKind::laid || item.thing == LaidKind::mask) continue;
+      std::size_t first = steps.size();
+      for (std::size_t i = steps.size(); i-- > 0;) {
+        const bool its =
+            std::find(steps[i].of.begin(), steps[i].of.end(), item.id) != steps[i].of.end();
+        if (its && steps[i].kind != StepKind::peel) first = i;
+      }
+      INFO(item.id);
+      REQUIRE(first < steps.size());
+      CHECK(coatsBefore(first) == item.after);
+    }
+    // Measured again before the first that lies on a coat.
+    bool laidOnCoats = plan.laidAfter > 0;
+    for (const StackItem& item : plan.stack) {
+      laidOnCoats = laidOnCoats || (item.kind == StackKind::laid && item.after > 0);
+    }
+    CHECK(laidOnCoats == std::any_of(steps.begin(), steps.end(), [](const Step& step) {
+            return step.kind == StepKind::measure;
+          }));
+  }
+}
+
+TEST_CASE("Glitter is stuck, shaken, freed of its tape in its moment, and sealed, dark first",
+          "[steps]") {
+  Chance chance(43);
+  const Methods methods;
+  for (int round = 0; round < 30; ++round) {
+    const CupPlan plan = planned(full(chance));
+    const std::vector<Step> steps = stepsOf(plan);
+    std::vector<std::size_t> shaken;
+    for (const Zone& zone : plan.divided.zones) {
+      if (zone.finish.kind != FinishKind::glitter) continue;
+      const Method& method = methods.of(methodOf(zone.finish.stick));
+      const std::size_t stuck = whereIs(steps, StepKind::stick, zone.id);
+      const std::size_t glittered = whereIs(steps, StepKind::glitter, zone.id);
+      const std::size_t pulled = whereIs(steps, StepKind::pull, zone.id);
+      const std::size_t sealed = whereIs(steps, StepKind::seal, zone.id);
+      CHECK(stuck < glittered);
+      CHECK(glittered < pulled);
+      CHECK(pulled < sealed);
+      // Nothing between glitter and the pull but what the wait says.
+      CHECK(pulled == glittered + 1);
+      REQUIRE(steps[glittered].wait.most);
+      CHECK(*steps[glittered].wait.most == *method.pull.most);
+      CHECK(steps[pulled].wait.least == method.next.least);
+      shaken.push_back(glittered);
+    }
+    // The second band is the darker.
+    REQUIRE(shaken.size() == 2);
+    CHECK(shaken[1] < shaken[0]);
+  }
+}
+
+TEST_CASE("Stencils come off after the paint that hides them, before their ring and any resin",
+          "[steps]") {
+  Chance chance(44);
+  for (int round = 0; round < 20; ++round) {
+    Cup cup = full(chance);
+    const std::string ring = cup.sets[0].layers[0].id;
+    const std::string stencil = cup.sets[0].layers[1].id;
+    const std::vector<Step> steps = stepsOf(planned(cup));
+    const std::size_t laid = whereIs(steps, StepKind::stencil, stencil);
+    const std::size_t peeled = whereIs(steps, StepKind::peel, stencil);
+    const std::size_t ringed = whereIs(steps, StepKind::ring, ring);
+    CHECK(laid < peeled);
+    CHECK(peeled < ringed);
+    bool painted = false;
+    for (std::size_t i = laid; i < peeled; ++i) {
+      if (steps[i].kind != StepKind::coat) continue;
+      CHECK(steps[i].mix.parts.front().name == "paint");
+      painted = true;
+    }
+    CHECK(painted);
+    // Without a ring it still comes off before the last resin.
+    cup.sets[0].layers.erase(cup.sets[0].layers.begin());
+    const std::vector<Step> bare = stepsOf(planned(cup));
+    CHECK(whereIs(bare, StepKind::peel, stencil) <
+          whereIs(bare, StepKind::coat, cup.buildUp.coats.back().id));
+  }
+}
+
+TEST_CASE("Two coats more go over what lies on the order's last, the base disc below them",
+          "[steps]") {
+  Chance chance(46);
+  Cup cup = full(chance);
+  const auto count = [](const std::vector<Step>& steps, StepKind kind) {
+    return std::count_if(steps.begin(), steps.end(),
+                         [&](const Step& step) { return step.kind == kind; });
+  };
+  // The order's last resin lies over everything: it is the last.
+  const std::vector<Step> own = stepsOf(planned(cup));
+  CHECK(count(own, StepKind::coat) == 3);
+  CHECK(count(own, StepKind::base) == 1);
+  const std::size_t last = whereIs(own, StepKind::coat, cup.buildUp.coats.back().id);
+  CHECK(own[last - 1].kind == StepKind::base);
+  CHECK(own[last + 1].kind == StepKind::rim);
+  // With a ring laid on it, it is not.
+  layAfter(cup.buildUp, cup.sets[0].layers[0].id, 3);
+  const std::vector<Step> more = stepsOf(planned(cup));
+  CHECK(count(more, StepKind::coat) == 5);
+  CHECK(count(more, StepKind::base) == 1);
+  std::size_t ring = whereIs(more, StepKind::ring, cup.sets[0].layers[0].id);
+  for (const StepKind kind : {StepKind::base, StepKind::coat, StepKind::coat, StepKind::rim}) {
+    CHECK(more[++ring].kind == kind);
+  }
+}
+
+TEST_CASE("A step keeps its id when something else is added to the cup", "[steps]") {
+  Chance chance(45);
+  Cup cup = full(chance);
+  const std::vector<Step> before = stepsOf(planned(cup));
+  cup.sets.push_back(setAt(named("comet"), 20, {placeAt(150, 60)}, {layerOf(LayerKind::decal)}));
+  cup.division.stripes.clear();
+  std::set<std::string> after;
+  for (const Step& step : stepsOf(planned(cup))) after.insert(step.id);
+  for (const Step& step : before) {
+    if (step.kind == StepKind::stripe) continue;
+    INFO(step.id);
+    CHECK(after.contains(step.id));
+  }
+}
+
+TEST_CASE("Mixes, worked by hand", "[steps]") {
+  // 20 ml on the cup, a tenth lost, equal parts: 22.22 ml, 11.11 of each; 12.22 g and 11.11 g.
+  const Mix mix = resinMix(Volume::ml(20));
+  REQUIRE(mix.parts.size() == 2);
+  CHECK(mix.parts[0].volume->ml() == Approx(11.111).margin(0.001));
+  CHECK(mix.parts[1].volume->ml() == Approx(11.111).margin(0.001));
+  CHECK(mix.parts[0].mass->grams() == Approx(12.222).margin(0.001));
+  CHECK(mix.parts[1].mass->grams() == Approx(11.111).margin(0.001));
+  // Two to one.
+  const Mix other = resinMix(Volume::ml(30), {0.5, 1, 1, 0});
+  CHECK(other.parts[0].volume->ml() == Approx(20));
+  CHECK(other.parts[1].volume->ml() == Approx(10));
+  // F18: 5 to 10 ml hold glitter on a whole cup of 235 by 203 mm, 10 to 15 chunky, 1 to 5 a
+  // section.
+  const Area cup = Area::mm2(235 * 203);
+  CHECK(resinToHold(cup, GlitterCut::fine).ml() >= 5);
+  CHECK(resinToHold(cup, GlitterCut::fine).ml() <= 10);
+  CHECK(resinToHold(cup, GlitterCut::chunky).ml() >= 10);
+  CHECK(resinToHold(cup, GlitterCut::chunky).ml() <= 15);
+  CHECK(resinToHold(Area::mm2(235 * 40), GlitterCut::fine).ml() >= 1);
+  CHECK(resinToHold(Area::mm2(235 * 40), GlitterCut::fine).ml() <= 5);
+  CHECK(resinToHold(Area::mm2(100), GlitterCut::fine).ml() == Approx(1));
+}
+
+TEST_CASE("Waits are those of common practice until the shop knows better", "[steps]") {
+  const Methods methods;
+  const auto hours = [](const Duration duration) { return duration.minutes() / 60; };
+  // F20: ordinary resin 4 to 6 h to the next coat, 8 h to handle, 8 to 12 h in all; fast about 2 h.
+  CHECK(hours(methods.of(MethodKind::resin).next.least) >= 4);
+  CHECK(hours(methods.of(MethodKind::resin).next.least) <= 6);
+  CHECK(hours(methods.of(MethodKind::resin).handle) == 8);
+  CHECK(hours(methods.of(MethodKind::resin).cure) <= 12);
+  CHECK(hours(methods.of(MethodKind::fastResin).next.least) == 2);
+  CHECK_FALSE(methods.of(MethodKind::fastResin).mayBeLast);
+  // F22: sealer 30 to 60 min, 45 typical. F23: spray clear 15 to 30. F24: spray paint overnight.
+  CHECK(methods.of(MethodKind::sealer).next.least.minutes() == 45);
+  CHECK(methods.of(MethodKind::sprayClear).next.least.minutes() >= 15);
+  CHECK(methods.of(MethodKind::sprayClear).next.least.minutes() <= 30);
+  CHECK(hours(methods.of(MethodKind::sprayPaint).next.least) >= 8);
+  // F25: brush-on glue 1 to 2 h. F26: tacky glue clear after 10 to 20 min. F27: UV up to 5 min.
+  CHECK(hours(methods.of(MethodKind::brushGlue).next.least) >= 1);
+  CHECK(hours(methods.of(MethodKind::brushGlue).next.least) <= 2);
+  CHECK(methods.of(MethodKind::tackyGlue).open.least.minutes() <= 20);
+  CHECK(methods.of(MethodKind::uvResin).next.least.minutes() <= 5);
+  for (const Method& method : methods.all) {
+    CHECK(&methods.of(method.kind) == &method);
+    for (const Wait& wait : {method.open, method.pull, method.next}) {
+      if (wait.most) CHECK(wait.least <= *wait.most);
+    }
+  }
+}
