@@ -9,9 +9,11 @@
 #include <string>
 #include <string_view>
 
+#include "bench/civil_time.h"
 #include "files/disk.h"
 #include "files/disk_calls.h"
 #include "files/document_json.h"
+#include "files/json_reader.h"
 #include "files/outputs.h"
 #include "files/sheet_files.h"
 #include "files/svg_drawing.h"
@@ -166,6 +168,100 @@ int runSteps(const PlanOptions& options) {
   }
   std::cout << "Times and waits are guesses of common practice; what the makers’ data sheets say "
                "goes first.\n";
+  return 0;
+}
+
+struct ScheduleOptions {
+  PlanOptions plan;
+  std::string from;
+  std::string hours = "18:00-22:00";
+  std::vector<std::string> away;
+  int turners = 1;
+  std::string out;
+};
+
+/// What a schedule is, as JSON: which step of which cup, from when to when, whose hands, on which
+/// turner.
+std::string scheduleJson(const Schedule& schedule, const ScheduleProblem& problem, CivilTime from) {
+  const auto timeOf = [&](Duration at) {
+    return civilText(from + std::chrono::minutes(std::lround(at.minutes())));
+  };
+  Json root = {{"avrelt_schedule", 1}, {"schedule", Json::array()}};
+  for (const ScheduledTask& one : schedule.tasks) {
+    const TaskChain& chain = problem.chains[one.chain];
+    root["schedule"].push_back({{"cup", chain.name},
+                                {"step", chain.tasks[one.task].id},
+                                {"start", timeOf(one.start)},
+                                {"end", timeOf(one.end)},
+                                {"hand", 1},
+                                {"turner", one.turner > 0 ? Json(one.turner) : Json()}});
+  }
+  return root.dump(1) + "\n";
+}
+
+int runSchedule(const ScheduleOptions& options) {
+  const auto from = parseCivil(options.from);
+  if (!from) {
+    return complain("“" + options.from + "” is no time. Write it as 2026-12-01T18:00.");
+  }
+  auto hours = parseHours(options.hours);
+  if (!hours) {
+    return complain("“" + options.hours + "” are no hours. Write them as 18:00-22:00.");
+  }
+  for (const std::string& text : options.away) {
+    const auto day = parseCivil(text);
+    if (!day) return complain("“" + text + "” is no day. Write it as 2026-12-02.");
+    hours->away.push_back(*day);
+  }
+  const std::optional<Plan> plan = planFrom(options.plan);
+  if (!plan) return refused;
+  constexpr int days = 120;
+  ScheduleProblem problem;
+  problem.hours = {spansOf(*hours, *from, days)};
+  problem.turners = static_cast<std::size_t>(options.turners);
+  std::vector<std::vector<Step>> steps;
+  for (const CupPlan& cup : plan->cups) {
+    steps.push_back(stepsOf(cup));
+    problem.chains.push_back(chainOf(cup.name, steps.back()));
+  }
+  const auto schedule = quickSchedule(problem);
+  if (!schedule) {
+    const WaitMissed& missed = schedule.error();
+    const std::vector<Step>& of = steps[missed.chain];
+    const std::string step = inWords(of[missed.task].words, plan->units);
+    if (missed.by == Duration()) {
+      return complain(problem.chains[missed.chain].name + ": “" + step +
+                      "” finds no time within 120 days. Work longer hours, or on more turners.");
+    }
+    const std::string before =
+        missed.task > 0 ? inWords(of[missed.task - 1].words, plan->units) : std::string();
+    return complain(problem.chains[missed.chain].name + ": “" + step +
+                    "” has to follow soon after “" + before + "”, and your hours are " +
+                    timeText(missed.by) + " too short for it. Work longer in one go.");
+  }
+  std::string day;
+  for (const ScheduledTask& one : schedule->tasks) {
+    const auto at = [&](Duration time) {
+      return *from + std::chrono::minutes(std::lround(time.minutes()));
+    };
+    if (const std::string today = dayText(at(one.start)); today != day) {
+      day = today;
+      std::cout << day << '\n';
+    }
+    std::cout << "  " << civilText(at(one.start)).substr(11) << "–"
+              << civilText(at(one.end)).substr(11) << "  " << problem.chains[one.chain].name;
+    if (one.turner > 0) std::cout << ", turner " << one.turner;
+    std::cout << ": " << inWords(steps[one.chain][one.task].words, plan->units) << '\n';
+  }
+  const auto ends = *from + std::chrono::minutes(std::lround(schedule->ends.minutes()));
+  const auto least = *from + std::chrono::minutes(std::lround(endsAtLeast(problem).minutes()));
+  std::cout << "Done " << dayText(ends) << ", " << civilText(ends).substr(11)
+            << "; no order of work is done before " << dayText(least) << ", "
+            << civilText(least).substr(11) << ".\n";
+  if (options.out.empty()) return 0;
+  if (const auto fault = writeFile(options.out, scheduleJson(*schedule, problem, *from))) {
+    return complain(inWords(*fault, plan->units));
+  }
   return 0;
 }
 
@@ -337,7 +433,8 @@ int runArt(const ArtOptions& options) {
 Asked askedFor(int argc, const char* const* argv) {
   if (argc < 2) return Asked::window;
   const std::string_view word = argv[1];
-  for (const std::string_view known : {"plan", "sheets", "steps", "art", "--help", "-h", "--version"}) {
+  for (const std::string_view known :
+       {"plan", "sheets", "steps", "schedule", "art", "--help", "-h", "--version"}) {
     if (word == known) return Asked::commandLine;
   }
   return Asked::window;
@@ -380,6 +477,23 @@ int runCommandLine(int argc, const char* const* argv) {
       "Exit code 0; 2 when the order was refused.");
   steps->add_option("ORDER", stepOptions.file, "The order, *.avrelt")->required();
   steps->add_option("--shop", stepOptions.shop, "A shop.sqlite, whose log predicts what coats add");
+  ScheduleOptions scheduleOptions;
+  CLI::App* schedule = app.add_subcommand(
+      "schedule",
+      "Says when to do what over all cups of an order: one pair of hands, so many turners, within "
+      "the\n"
+      "hours there are; waits may cross the night.\n\n"
+      "Exit code 0; 2 when the order, a time or the hours were refused.");
+  schedule->add_option("ORDER", scheduleOptions.plan.file, "The order, *.avrelt")->required();
+  schedule->add_option("--from", scheduleOptions.from, "When work begins: 2026-12-01T18:00")
+      ->required();
+  schedule->add_option("--hours", scheduleOptions.hours, "The hours of each day: 18:00-22:00");
+  schedule->add_option("--away", scheduleOptions.away, "Days nobody works: 2026-12-02");
+  schedule->add_option("--turners", scheduleOptions.turners, "How many cups can turn at once")
+      ->check(CLI::Range(1, 100));
+  schedule->add_option("--out", scheduleOptions.out, "Writes it as JSON as well");
+  schedule->add_option("--shop", scheduleOptions.plan.shop,
+                       "A shop.sqlite, whose log predicts what coats add");
   SheetOptions sheetOptions;
   CLI::App* sheets = app.add_subcommand(
       "sheets",
@@ -426,6 +540,7 @@ int runCommandLine(int argc, const char* const* argv) {
     return refused;
   }
   if (plan->parsed()) return runPlan(options);
+  if (schedule->parsed()) return runSchedule(scheduleOptions);
   if (steps->parsed()) return runSteps(stepOptions);
   if (sheets->parsed()) return runSheets(sheetOptions);
   if (art->parsed()) return runArt(artOptions);

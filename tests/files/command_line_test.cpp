@@ -8,6 +8,7 @@
 #include <cmath>
 #include <filesystem>
 #include <iostream>
+#include <map>
 #include <set>
 #include <sstream>
 #include <vector>
@@ -176,6 +177,58 @@ TEST_CASE("steps prints what each cup takes, with waits, mixes and cautions") {
   REQUIRE(first != std::string::npos);
   CHECK(done.out.find(gloves, first + 1) == std::string::npos);
   CHECK(run({"steps", "/nowhere.avrelt"}).code == 2);
+}
+
+TEST_CASE("schedule says when, within the hours, and why it cannot") {
+  const Bench bench;
+  const std::string cup = R"(, "blank": {"stations": [{"at": 0, "around": 240},
+{"at": 150, "around": 280}]}, "build_up": {"coats": [{"kind": "glitter", "cut": "fine"},
+{"kind": "resin", "mixed": 20}]}})";
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",
+                          R"({"avrelt": 2, "units": "mm", "cups": [{"name": "A")" + cup +
+                              R"(, {"name": "B")" + cup + "]}")
+                    .has_value());
+  const std::string out = (bench.folder / "schedule.json").string();
+  const Run done = run({"schedule", bench.file().c_str(), "--from", "2026-12-01T18:00", "--turners",
+                        "2", "--away", "2026-12-02", "--out", out.c_str()});
+  INFO(done.errors);
+  REQUIRE(done.code == 0);
+  CHECK(done.out.find("Tue 1 Dec") == 0);
+  CHECK(done.out.find("Wed 2 Dec") == std::string::npos);
+  CHECK(done.out.find("no order of work is done before") != std::string::npos);
+  const Json json = Json::parse(*readFile(out));
+  CHECK(json["avrelt_schedule"] == 1);
+  std::map<std::string, int> steps;
+  std::string last;
+  for (const Json& one : json["schedule"]) {
+    ++steps[one["cup"].get<std::string>()];
+    const auto start = one["start"].get<std::string>();
+    const auto end = one["end"].get<std::string>();
+    CHECK(last <= start);
+    CHECK(start < end);
+    CHECK(start.substr(11) >= "18:00");
+    CHECK(end.substr(11) <= "22:00");
+    CHECK(start.substr(0, 10) != "2026-12-02");
+    // One pair of hands.
+    CHECK((last.empty() || last <= start));
+    last = end;
+  }
+  CHECK(steps["A"] == steps["B"]);
+  const auto refusedBy = [&](std::vector<const char*> more) {
+    std::vector<const char*> words{"schedule", bench.file().c_str()};
+    words.insert(words.end(), more.begin(), more.end());
+    const Run run_ = run(words);
+    CHECK(run_.code == 2);
+    return run_.errors;
+  };
+  CHECK(refusedBy({"--from", "tomorrow"}).find("is no time") != std::string::npos);
+  CHECK(refusedBy({"--from", "2026-12-01T18:00", "--hours", "22:00-18:00"}).find("are no hours") !=
+        std::string::npos);
+  CHECK(refusedBy({"--from", "2026-12-01T18:00", "--away", "Tuesday"}).find("is no day") !=
+        std::string::npos);
+  const std::string missed = refusedBy({"--from", "2026-12-01T18:00", "--hours", "18:00-18:20"});
+  CHECK(missed.find("has to follow soon after") != std::string::npos);
+  CHECK(missed.find("5 min too short") != std::string::npos);
 }
 
 TEST_CASE("sheets prints what is to be printed, box, cross cuts and pieces on request") {

@@ -73,16 +73,17 @@ void SheetsWork::orderChanged() {
   if (!same) later();
 }
 
-Length& SheetsWork::lengthOf(const char* key) {
+Length& SheetsWork::lengthOf(SheetChoices& choices, const char* key) {
   const std::string_view name = key;
-  if (name == "wide") return choices_.size.wide;
-  if (name == "tall") return choices_.size.tall;
-  if (name == "margin") return choices_.size.margin;
-  return choices_.rules.gap;
+  if (name == "wide") return choices.size.wide;
+  if (name == "tall") return choices.size.tall;
+  if (name == "margin") return choices.size.margin;
+  return choices.rules.gap;
 }
 
 Length SheetsWork::choice(const char* key) const {
-  return const_cast<SheetsWork*>(this)->lengthOf(key);  // NOLINT: it is only read
+  SheetChoices choices = choices_;
+  return lengthOf(choices, key);
 }
 
 void SheetsWork::readChoices() {
@@ -91,7 +92,7 @@ void SheetsWork::readChoices() {
   choices_.size = usual.size;
   choices_.rules = usual.rules;
   for (const char* key : keys) {
-    Length& length = lengthOf(key);
+    Length& length = lengthOf(choices_, key);
     const double kept = QSettings().value(settingOf(key, unit), length.mm()).toDouble();
     if (std::isfinite(kept) && kept >= 0 && kept <= 3000) length = Length::mm(kept);
   }
@@ -101,7 +102,7 @@ void SheetsWork::readChoices() {
 }
 
 void SheetsWork::set(const char* key, Length to) {
-  lengthOf(key) = to;
+  lengthOf(choices_, key) = to;
   QSettings().setValue(settingOf(key, order_.unit()), to.mm());
   later();
 }

@@ -75,7 +75,7 @@ class SheetsWork : public QObject {
   struct Search;
   using Result = CheckedAll<SheetPlan>;
 
-  Length& lengthOf(const char* key);
+  static Length& lengthOf(SheetChoices& choices, const char* key);
   void readChoices();
   void later();
   void orderChanged();

@@ -148,7 +148,7 @@ void MainWindow::makeArtMenu() {
   };
   dress(tr("Take a &drawing…"), "Ctrl+Alt+G", [](DressStation& s) { s.askForDrawing(); });
   dress(tr("Trace a &picture…"), "Ctrl+Alt+P", [](DressStation& s) { s.askForPicture(); });
-  add(menu, tr("Print a zone’s &film…"), QKeySequence(QStringLiteral("Ctrl+Alt+I")), [this] {
+  add(menu, tr("Print a zone’s &film…"), QKeySequence(QStringLiteral("Ctrl+Alt+V")), [this] {
     goToStation(dividing);
     divide_->finishPage().askForPicture();
   });

@@ -77,6 +77,14 @@ void putInOrder(std::vector<Step>& steps) {
   }
 }
 
+TaskChain chainOf(const std::string& cup, const std::vector<Step>& steps) {
+  TaskChain chain{cup, {}};
+  for (const Step& step : steps) {
+    chain.tasks.push_back({step.id, step.handsOn, step.wait, 0, step.onTurner});
+  }
+  return chain;
+}
+
 Duration atLeast(const std::vector<Step>& steps) {
   Duration sum;
   for (const Step& step : steps) sum = sum + step.handsOn + step.wait.least;

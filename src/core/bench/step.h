@@ -6,6 +6,7 @@
 
 #include "bench/method.h"
 #include "bench/mix.h"
+#include "bench/schedule.h"
 
 namespace avrelt {
 
@@ -53,11 +54,15 @@ struct Step {
   std::vector<std::string> after{};  ///< ids of the steps that come before
   std::vector<Caution> cautions{};
   Mix mix{};
+  Duration onTurner{};  ///< from its start, what is wet has to turn so long
 };
 
 /// Gives every step the one before it as what it comes after, makes their ids differ, and tells
 /// each caution once, at the first step it concerns.
 void putInOrder(std::vector<Step>& steps);
+
+/// The steps of a cup as what a schedule is made of, by one pair of hands.
+TaskChain chainOf(const std::string& cup, const std::vector<Step>& steps);
 
 /// From the first step to the end of the last wait: what it takes with nobody waiting longer than
 /// they must.

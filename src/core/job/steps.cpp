@@ -125,6 +125,7 @@ class Steps {
           resin.handsOn, {last ? resin.handle : resin.next.least, {}});
       step.cautions = {Caution::resin};
       step.mix = resinMix(finishing);
+      step.onTurner = step.handsOn + resin.next.least;
     }
     put(resin);
   }
@@ -146,6 +147,7 @@ class Steps {
       step.of = {coat.id};
       step.cautions = {Caution::resin};
       step.mix = resinMix(coat.mixed);
+      step.onTurner = step.handsOn + resin.next.least;
       put(resin);
     } else if (coat.kind == CoatKind::paint) {
       const Method& paint = methods_.of(MethodKind::paint);
