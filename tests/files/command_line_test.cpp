@@ -214,8 +214,9 @@ TEST_CASE("schedule says when, within the hours, and why it cannot") {
     last = end;
   }
   CHECK(steps["A"] == steps["B"]);
-  const auto refusedBy = [&](std::vector<const char*> more) {
-    std::vector<const char*> words{"schedule", bench.file().c_str()};
+  const std::string order = bench.file();
+  const auto refusedBy = [&](const std::vector<const char*>& more) {
+    std::vector<const char*> words{"schedule", order.c_str()};
     words.insert(words.end(), more.begin(), more.end());
     const Run run_ = run(words);
     CHECK(run_.code == 2);
