@@ -121,7 +121,12 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   window.cutStation().choose(avrelt::purpose::film);
   picture("cut");
   window.cutStation().showSheets(true);
-  window.cutStation().bench().work().layNow();
+  avrelt::SheetsBench& bench = window.cutStation().bench();
+  bench.work().layNow();
+  // One that is printed first, if there is any.
+  for (int row = bench.list().count(); row-- > 0 && !bench.printButton().isVisible();) {
+    bench.chooseSheet(row);
+  }
   picture("sheets");
   window.cutStation().showSheets(false);
   window.goToStation(avrelt::MainWindow::gauge);

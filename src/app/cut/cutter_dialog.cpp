@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/cut/cutter_dialog.h"
 
-#include <QDialogButtonBox>
 #include <QGridLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include "app/fields/dialog_close.h"
 #include "app/fields/kept_length.h"
 #include "app/fields/labelled.h"
 
@@ -55,17 +55,7 @@ CutterDialog::CutterDialog(const Cutter& cutter, Unit unit, QWidget* parent)
   caution->setProperty("role", "caution");
   caution->setWordWrap(true);
   column->addWidget(caution);
-  auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-  buttons->button(QDialogButtonBox::Ok)->setProperty("primary", true);
-  connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-  connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-  column->addWidget(buttons);
-  // Return keeps what is typed; it presses nothing.
-  for (QPushButton* button : findChildren<QPushButton*>()) {
-    button->setAutoDefault(false);
-    button->setDefault(false);
-    button->setIcon({});
-  }
+  closeBelow(*this, *column);
 }
 
 LengthField* CutterDialog::field(const QString& label, const char* name, Length& length,

@@ -4,13 +4,13 @@
 #include <algorithm>
 #include <cmath>
 #include <QCoreApplication>
-#include <QDialogButtonBox>
 #include <QFileInfo>
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QVBoxLayout>
 
+#include "app/fields/dialog_close.h"
 #include "app/fields/kept_length.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
@@ -110,18 +110,8 @@ FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer&
   words_->setAlignment(Qt::AlignTop);
   column->addWidget(words_);
   column->addStretch();
-  auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-  buttons->button(QDialogButtonBox::Ok)->setProperty("primary", true);
-  connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-  connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-  column->addWidget(buttons);
   row->addLayout(column);
-  // Return keeps what is typed; it presses nothing.
-  for (QPushButton* button : findChildren<QPushButton*>()) {
-    button->setAutoDefault(false);
-    button->setDefault(false);
-    button->setIcon({});
-  }
+  closeBelow(*this, *column);
   later_.setSingleShot(true);
   later_.setInterval(150);
   connect(&later_, &QTimer::timeout, this, &FoundDialog::send);

@@ -3,11 +3,11 @@
 
 #include <cmath>
 #include <QCheckBox>
-#include <QDialogButtonBox>
 #include <QGridLayout>
 #include <QSpinBox>
 #include <QVBoxLayout>
 
+#include "app/fields/dialog_close.h"
 #include "app/fields/kept_length.h"
 #include "app/fields/labelled.h"
 #include "app/order/phrases.h"
@@ -65,18 +65,7 @@ PrinterDialog::PrinterDialog(const Printer& printer, Unit unit, QWidget* parent)
   caution->setProperty("role", "caution");
   caution->setWordWrap(true);
   column->addWidget(caution);
-  auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-  take_ = buttons->button(QDialogButtonBox::Ok);
-  take_->setProperty("primary", true);
-  connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-  connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-  column->addWidget(buttons);
-  // Return keeps what is typed; it presses nothing.
-  for (QPushButton* button : findChildren<QPushButton*>()) {
-    button->setAutoDefault(false);
-    button->setDefault(false);
-    button->setIcon({});
-  }
+  take_ = closeBelow(*this, *column);
   refresh();
 }
 

@@ -30,6 +30,15 @@ void SheetsCanvas::show(std::size_t film, std::size_t sheet) {
   }
   film_ = film;
   sheet_ = sheet;
+  weeding_.clear();
+  if (this->film() != nullptr) {
+    if (const std::optional<Part> weeding = weedingOn(*this->film(), sheet)) {
+      std::vector<Point> box = flattened(weeding->outline, Length::mm(0.1));
+      box.push_back(box.front());
+      weeding_.push_back(std::move(box));
+      for (const Path& cut : weeding->slits) weeding_.push_back(flattened(cut, Length::mm(0.1)));
+    }
+  }
   const FilmSheets* now = this->film();
   if (chosen_ && (now == nullptr || *chosen_ >= now->arrangement.laid.size() ||
                   now->arrangement.laid[*chosen_].sheet != sheet_)) {
@@ -156,6 +165,10 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
   if (size.margin > Length() && piece.outline.empty()) painter.drawRect(frame(size.margin.mm()));
 
   if (film->prints()) paintPrint(painter, *film);
+  if (!drag_ && cut_ == nullptr) {
+    painter.setPen(QPen(t.petrol, 1));
+    for (const std::vector<Point>& line : weeding_) painter.drawPolyline(lineOf(line));
+  }
   const std::vector<Laid>& all = film->arrangement.laid;
   for (std::size_t i = 0; i < all.size(); ++i) {
     const bool dragged = drag_ && chosen_ == i;
@@ -193,7 +206,8 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
     for (const CutShape& shape : cut_->shapes) {
       painter.drawPolygon(lineOf(shape.outline));
     }
-    painter.setPen(QPen(t.stop, 2));
+    // Cuts across waste are meant to be open.
+    if (weeding_.empty()) painter.setPen(QPen(t.stop, 2));
     for (const Polyline& line : cut_->open) painter.drawPolyline(lineOf(line.points));
   } else if (!drag_) {
     if (const std::optional<Box> left = offcutOf(*film, sheet_)) {

@@ -71,6 +71,7 @@ class SheetsCanvas : public Canvas {
   };
   std::optional<Drag> drag_;
   PrintPaint prints_;
+  std::vector<std::vector<Point>> weeding_;  ///< its box and its cuts, mm
 };
 
 }  // namespace avrelt

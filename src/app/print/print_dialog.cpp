@@ -3,7 +3,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <QDialogButtonBox>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QHBoxLayout>
@@ -11,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/beside.h"
+#include "app/fields/dialog_close.h"
 #include "app/order/phrases.h"
 #include "files/disk.h"
 #include "files/picture_file.h"
@@ -115,19 +115,7 @@ PrintDialog::PrintDialog(const Document& document, const Wall& wall, const Zone&
   right->addWidget(words_);
   row->addLayout(right, 1);
 
-  auto* closing = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-  take_ = closing->button(QDialogButtonBox::Ok);
-  take_->setText(tr("Print it so"));
-  take_->setProperty("primary", true);
-  column->addWidget(closing);
-  connect(closing, &QDialogButtonBox::accepted, this, &QDialog::accept);
-  connect(closing, &QDialogButtonBox::rejected, this, &QDialog::reject);
-  // Return keeps what is typed; it presses nothing.
-  for (QPushButton* button : findChildren<QPushButton*>()) {
-    button->setAutoDefault(false);
-    button->setDefault(false);
-    button->setIcon({});
-  }
+  take_ = closeBelow(*this, *column, tr("Print it so"));
 
   connect(add, &QPushButton::clicked, this, &PrintDialog::askForPicture);
   connect(remove_, &QPushButton::clicked, this, &PrintDialog::removePicture);

@@ -350,6 +350,16 @@ bool improve(FilmSheets& film, const Arrangement& kept) {
   return true;
 }
 
+std::optional<Part> weedingOn(const FilmSheets& film, std::size_t sheet) {
+  if (!film.weeding) return std::nullopt;
+  std::vector<Polygon> shapes;
+  for (const Laid& laid : film.arrangement.laid) {
+    if (laid.sheet == sheet) shapes.push_back(shapeAt(film.pieces()[laid.piece], laid));
+  }
+  const SheetSize size = film.sizeOf(sheet);
+  return weedingOf(shapes, size.wide, size.tall, film.gap);
+}
+
 PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
   PartSet set;
   for (const Laid& laid : film.arrangement.laid) {
@@ -361,13 +371,7 @@ PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
     if (laid.copy > 0) part.id += "-copy-" + std::to_string(laid.copy + 1);
     set.parts.push_back(std::move(part));
   }
-  if (!film.weeding) return set;
-  std::vector<Polygon> shapes;
-  for (const Laid& laid : film.arrangement.laid) {
-    if (laid.sheet == sheet) shapes.push_back(shapeAt(film.pieces()[laid.piece], laid));
-  }
-  const SheetSize size = film.sizeOf(sheet);
-  if (std::optional<Part> weeding = weedingOf(shapes, size.wide, size.tall, film.gap)) {
+  if (std::optional<Part> weeding = weedingOn(film, sheet)) {
     set.parts.push_back(std::move(*weeding));
   }
   return set;

@@ -106,6 +106,8 @@ bool improve(FilmSheets& film, const Arrangement& kept = {});
 PartSet onSheet(const FilmSheets& film, std::size_t sheet);
 /// The same with what each part is called written on it, and the sheet's edge drawn.
 PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet);
+/// What helps to weed a sheet; nothing where that is not wanted, or has no room.
+std::optional<Part> weedingOn(const FilmSheets& film, std::size_t sheet);
 /// What a part is called among others: "Comet, zone A".
 Sentence nameOf(const SheetPlan& sheets, const SheetPart& part);
 /// The largest rectangle left of a sheet, at least 50 mm both ways and as far from parts as they
