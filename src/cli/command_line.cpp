@@ -2,95 +2,24 @@
 #include "cli/command_line.h"
 
 #include <CLI/CLI.hpp>
-#include <cmath>
 #include <filesystem>
 #include <iostream>
-#include <sstream>
 #include <string>
 #include <string_view>
 
-#include "bench/civil_time.h"
+#include "cli/bench_commands.h"
+#include "cli/order_plan.h"
 #include "files/disk.h"
-#include "files/disk_calls.h"
 #include "files/document_json.h"
-#include "files/json_reader.h"
 #include "files/outputs.h"
 #include "files/sheet_files.h"
 #include "files/svg_drawing.h"
 #include "job/ids.h"
-#include "job/steps.h"
 #include "shop/shop.h"
 #include "version/version.h"
 
 namespace avrelt {
 namespace {
-
-constexpr int refused = 2;
-
-struct PlanOptions {
-  std::string file;
-  std::string folder;
-  std::string shop;
-};
-
-int complain(const std::string& sentence) {
-  std::cerr << sentence << '\n';
-  return refused;
-}
-
-std::nullopt_t none(const std::string& sentence) {
-  complain(sentence);
-  return std::nullopt;
-}
-
-/// The shop that is named, or none; nothing where it cannot be opened, which is complained of.
-std::optional<std::optional<Shop>> shopFrom(const std::string& file, Unit unit) {
-  if (file.empty()) return std::optional<Shop>();
-  std::error_code error;
-  const auto type = std::filesystem::status(file, error).type();
-  if (type == std::filesystem::file_type::not_found) {
-    return none("There is no shop at " + file + ". Leave --shop out to plan without.");
-  }
-  // What cannot even be looked for, in a folder that may not be read or by too long a name.
-  if (error) return none(inWords(whyNot(error.value(), file), unit));
-  tl::expected<Shop, Sentence> shop = Shop::open(file);
-  if (!shop) return none(inWords(shop.error(), unit));
-  return std::optional<Shop>(std::move(*shop));
-}
-
-/// An order's plan by what a shop knows; complained of where there is none.
-std::optional<Plan> planFrom(const PlanOptions& options) {
-  const tl::expected<std::string, Sentence> text = readFile(options.file);
-  if (!text) return none(inWords(text.error(), Unit::mm));
-
-  const tl::expected<ReadDocument, ReadFaults> read = readDocument(*text);
-  if (!read) {
-    for (const ReadFault& fault : read.error()) {
-      complain(inWords(fault, options.file, Unit::mm));
-    }
-    return std::nullopt;
-  }
-  const Unit unit = read->document.units;
-  Stock stock;
-  std::optional<std::optional<Shop>> opened = shopFrom(options.shop, unit);
-  if (!opened) return std::nullopt;
-  if (std::optional<Shop>& shop = *opened) {
-    const auto records = shop->growthRecords();
-    if (!records) return none(inWords(records.error(), unit));
-    stock.growth = habitsFrom(*records);
-    const auto rates = shop->fillRates();
-    if (!rates) return none(inWords(rates.error(), unit));
-    stock.filling = *rates;
-  }
-  const CheckedAll<Plan> plan = planDocument(read->document, stock);
-  if (!plan) {
-    for (const Fault& fault : plan.error()) {
-      complain(inWords(ReadFault{read->lines.lineOf(fault.field), fault}, options.file, unit));
-    }
-    return std::nullopt;
-  }
-  return *plan;
-}
 
 int runPlan(const PlanOptions& options) {
   const std::optional<Plan> plan = planFrom(options);
@@ -109,158 +38,6 @@ int runPlan(const PlanOptions& options) {
       std::cout << cup.name << ", " << levelName(watch.level) << ": "
                 << inWords(watch.sentence, unit) << '\n';
     }
-  }
-  return 0;
-}
-
-/// "12 min", "5 h", "5 h 30 min".
-std::string timeText(Duration duration) {
-  const auto minutes = std::lround(duration.minutes());
-  if (minutes < 60) return std::to_string(minutes) + " min";
-  const std::string hours = std::to_string(minutes / 60) + " h";
-  return minutes % 60 == 0 ? hours : hours + " " + std::to_string(minutes % 60) + " min";
-}
-
-/// "part A 11 ml, 12.2 g; part B 11 ml, 11.1 g".
-std::string mixText(const Mix& mix) {
-  std::string text;
-  for (const MixPart& part : mix.parts) {
-    text += text.empty() ? "" : "; ";
-    text += part.name == "part_a" ? "part A" : part.name == "part_b" ? "part B" : part.name;
-    if (!part.of.empty()) text += " “" + part.of + "”";
-    std::ostringstream amounts;
-    amounts.precision(3);
-    if (part.volume) amounts << ", " << part.volume->ml() << " ml";
-    if (part.mass) amounts << ", " << part.mass->grams() << " g";
-    text += amounts.str();
-  }
-  return text;
-}
-
-int runSteps(const PlanOptions& options) {
-  const std::optional<Plan> plan = planFrom(options);
-  if (!plan) return refused;
-  for (const CupPlan& cup : plan->cups) {
-    const std::vector<Step> steps = stepsOf(cup);
-    std::cout << cup.name << ": " << steps.size() << " steps, " << timeText(handsOn(steps))
-              << " of work, " << timeText(atLeast(steps)) << " at the least.\n";
-    int number = 0;
-    for (const Step& step : steps) {
-      std::cout << "  " << ++number << ". " << inWords(step.words, plan->units) << " ("
-                << timeText(step.handsOn) << ")\n";
-      for (const Caution caution : step.cautions) {
-        std::cout << "     ! " << inWords(cautionWords(caution), plan->units) << '\n';
-      }
-      if (!step.mix.empty()) std::cout << "     takes: " << mixText(step.mix) << '\n';
-      if (step.wait.least > Duration() || step.wait.most) {
-        std::cout << "     then";
-        if (step.wait.least > Duration()) {
-          std::cout << " wait " << timeText(step.wait.least) << " at least";
-        }
-        if (step.wait.most) {
-          std::cout << (step.wait.least > Duration() ? "," : " go on within")
-                    << (step.wait.least > Duration() ? " at most " : " ")
-                    << timeText(*step.wait.most);
-        }
-        std::cout << '\n';
-      }
-    }
-  }
-  std::cout << "Times and waits are guesses of common practice; what the makers’ data sheets say "
-               "goes first.\n";
-  return 0;
-}
-
-struct ScheduleOptions {
-  PlanOptions plan;
-  std::string from;
-  std::string hours = "18:00-22:00";
-  std::vector<std::string> away;
-  int turners = 1;
-  std::string out;
-};
-
-/// What a schedule is, as JSON: which step of which cup, from when to when, whose hands, on which
-/// turner.
-std::string scheduleJson(const Schedule& schedule, const ScheduleProblem& problem, CivilTime from) {
-  const auto timeOf = [&](Duration at) {
-    return civilText(from + std::chrono::minutes(std::lround(at.minutes())));
-  };
-  Json root = {{"avrelt_schedule", 1}, {"schedule", Json::array()}};
-  for (const ScheduledTask& one : schedule.tasks) {
-    const TaskChain& chain = problem.chains[one.chain];
-    root["schedule"].push_back({{"cup", chain.name},
-                                {"step", chain.tasks[one.task].id},
-                                {"start", timeOf(one.start)},
-                                {"end", timeOf(one.end)},
-                                {"hand", 1},
-                                {"turner", one.turner > 0 ? Json(one.turner) : Json()}});
-  }
-  return root.dump(1) + "\n";
-}
-
-int runSchedule(const ScheduleOptions& options) {
-  const auto from = parseCivil(options.from);
-  if (!from) {
-    return complain("“" + options.from + "” is no time. Write it as 2026-12-01T18:00.");
-  }
-  auto hours = parseHours(options.hours);
-  if (!hours) {
-    return complain("“" + options.hours + "” are no hours. Write them as 18:00-22:00.");
-  }
-  for (const std::string& text : options.away) {
-    const auto day = parseCivil(text);
-    if (!day) return complain("“" + text + "” is no day. Write it as 2026-12-02.");
-    hours->away.push_back(*day);
-  }
-  const std::optional<Plan> plan = planFrom(options.plan);
-  if (!plan) return refused;
-  constexpr int days = 120;
-  ScheduleProblem problem;
-  problem.hours = {spansOf(*hours, *from, days)};
-  problem.turners = static_cast<std::size_t>(options.turners);
-  std::vector<std::vector<Step>> steps;
-  for (const CupPlan& cup : plan->cups) {
-    steps.push_back(stepsOf(cup));
-    problem.chains.push_back(chainOf(cup.name, steps.back()));
-  }
-  const auto schedule = quickSchedule(problem);
-  if (!schedule) {
-    const WaitMissed& missed = schedule.error();
-    const std::vector<Step>& of = steps[missed.chain];
-    const std::string step = inWords(of[missed.task].words, plan->units);
-    if (missed.by == Duration()) {
-      return complain(problem.chains[missed.chain].name + ": “" + step +
-                      "” finds no time within 120 days. Work longer hours, or on more turners.");
-    }
-    const std::string before =
-        missed.task > 0 ? inWords(of[missed.task - 1].words, plan->units) : std::string();
-    return complain(problem.chains[missed.chain].name + ": “" + step +
-                    "” has to follow soon after “" + before + "”, and your hours are " +
-                    timeText(missed.by) + " too short for it. Work longer in one go.");
-  }
-  std::string day;
-  for (const ScheduledTask& one : schedule->tasks) {
-    const auto at = [&](Duration time) {
-      return *from + std::chrono::minutes(std::lround(time.minutes()));
-    };
-    if (const std::string today = dayText(at(one.start)); today != day) {
-      day = today;
-      std::cout << day << '\n';
-    }
-    std::cout << "  " << civilText(at(one.start)).substr(11) << "–"
-              << civilText(at(one.end)).substr(11) << "  " << problem.chains[one.chain].name;
-    if (one.turner > 0) std::cout << ", turner " << one.turner;
-    std::cout << ": " << inWords(steps[one.chain][one.task].words, plan->units) << '\n';
-  }
-  const auto ends = *from + std::chrono::minutes(std::lround(schedule->ends.minutes()));
-  const auto least = *from + std::chrono::minutes(std::lround(endsAtLeast(problem).minutes()));
-  std::cout << "Done " << dayText(ends) << ", " << civilText(ends).substr(11)
-            << "; no order of work is done before " << dayText(least) << ", "
-            << civilText(least).substr(11) << ".\n";
-  if (options.out.empty()) return 0;
-  if (const auto fault = writeFile(options.out, scheduleJson(*schedule, problem, *from))) {
-    return complain(inWords(*fault, plan->units));
   }
   return 0;
 }
@@ -468,32 +245,10 @@ int runCommandLine(int argc, const char* const* argv) {
       "--shop", options.shop,
       "A shop.sqlite whose log predicts what coats add; without it the cautious guess");
 
-  PlanOptions stepOptions;
-  CLI::App* steps = app.add_subcommand(
-      "steps",
-      "Prints what each cup of an order takes at the bench, step by step: what to do, how long, "
-      "what\n"
-      "to mix, how long to wait at least and at most, and what to take care of.\n\n"
-      "Exit code 0; 2 when the order was refused.");
-  steps->add_option("ORDER", stepOptions.file, "The order, *.avrelt")->required();
-  steps->add_option("--shop", stepOptions.shop, "A shop.sqlite, whose log predicts what coats add");
+  StepOptions stepOptions;
+  CLI::App* steps = addSteps(app, stepOptions);
   ScheduleOptions scheduleOptions;
-  CLI::App* schedule = app.add_subcommand(
-      "schedule",
-      "Says when to do what over all cups of an order: one pair of hands, so many turners, within "
-      "the\n"
-      "hours there are; waits may cross the night.\n\n"
-      "Exit code 0; 2 when the order, a time or the hours were refused.");
-  schedule->add_option("ORDER", scheduleOptions.plan.file, "The order, *.avrelt")->required();
-  schedule->add_option("--from", scheduleOptions.from, "When work begins: 2026-12-01T18:00")
-      ->required();
-  schedule->add_option("--hours", scheduleOptions.hours, "The hours of each day: 18:00-22:00");
-  schedule->add_option("--away", scheduleOptions.away, "Days nobody works: 2026-12-02");
-  schedule->add_option("--turners", scheduleOptions.turners, "How many cups can turn at once")
-      ->check(CLI::Range(1, 100));
-  schedule->add_option("--out", scheduleOptions.out, "Writes it as JSON as well");
-  schedule->add_option("--shop", scheduleOptions.plan.shop,
-                       "A shop.sqlite, whose log predicts what coats add");
+  CLI::App* schedule = addSchedule(app, scheduleOptions);
   SheetOptions sheetOptions;
   CLI::App* sheets = app.add_subcommand(
       "sheets",
