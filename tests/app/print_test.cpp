@@ -209,7 +209,8 @@ TEST_CASE("a printed sheet is printed at its size, and cut where its print came 
                                   [&](const SharedPicture& picture) { return dots(picture); });
   REQUIRE(print);
   const SheetSize size = films[printed].sizeOf(0);
-  FoundDialog found(onSheet(films[printed], 0), size.wide, size.tall, figures, *print, Unit::mm);
+  FoundDialog found(onSheet(films[printed], 0), size.wide, size.tall, figures, *print, Unit::mm,
+                    false);
   const auto wait = [&] {
     for (int i = 0; i < 400 && found.running(); ++i) QTest::qWait(25);
     REQUIRE_FALSE(found.running());
@@ -233,6 +234,17 @@ TEST_CASE("a printed sheet is printed at its size, and cut where its print came 
   found.follow().click();
   CHECK(found.shift().right == Length());
   found.follow().click();
+  // Fed face down, the blade finds them from the other side.
+  FoundDialog back(onSheet(films[printed], 0), size.wide, size.tall, figures, *print, Unit::mm,
+                   true);
+  for (std::size_t i = 0; i < 3; ++i) {
+    QLineEdit* edit = back.fields()[2 * i]->edit();
+    edit->setFocus();
+    edit->selectAll();
+    QTest::keyClicks(
+        edit, QString::number(size.wide.mm() - planned[i].x - 3, 'f', 3) + QStringLiteral(" mm"));
+  }
+  CHECK(back.shift().right.mm() == Approx(3).margin(0.01));
   open.bench().printing().set(printed, 0, found.shift());
   CHECK(open.bench().foundButton().text().contains(QStringLiteral("Cut by its marks")));
   QSignalSpy cut(&open.bench().link(), &CutterLink::finished);

@@ -63,13 +63,14 @@ class PrintedSheetView : public Canvas {
 };
 
 FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer& printer,
-                         Picture print, Unit unit, QWidget* parent)
+                         Picture print, Unit unit, bool mirrored, QWidget* parent)
     : QDialog(parent),
       parts_(std::move(parts)),
       wide_(wide),
       tall_(tall),
       figures_(printer),
       unit_(unit),
+      mirrored_(mirrored),
       planned_(markPlaces(printer, wide, tall)),
       found_(planned_) {
   setWindowTitle(tr("How the print came out"));
@@ -88,7 +89,7 @@ FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer&
   grid->setHorizontalSpacing(12);
   const QString names[] = {tr("Lower left"), tr("Lower right"), tr("Upper left")};
   for (std::size_t i = 0; i < 3; ++i) {
-    typed_[2 * i] = Length::mm(planned_[i].x);
+    typed_[2 * i] = seen(Length::mm(planned_[i].x));
     typed_[2 * i + 1] = Length::mm(planned_[i].y);
     const auto changed = [this] { refresh(); };
     fields_[2 * i] = keptLength(tr("%1 mark, right").arg(names[i]), QStringLiteral("found.right"),
@@ -167,7 +168,7 @@ PrintShift FoundDialog::shift() const {
 
 void FoundDialog::refresh() {
   for (std::size_t i = 0; i < 3; ++i) {
-    found_[i] = {typed_[2 * i].mm(), typed_[2 * i + 1].mm()};
+    found_[i] = {seen(typed_[2 * i]).mm(), typed_[2 * i + 1].mm()};
   }
   told_ = printFound(planned_, found_);
   later_.start();

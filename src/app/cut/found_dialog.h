@@ -25,7 +25,7 @@ class FoundDialog : public QDialog {
 
  public:
   FoundDialog(PartSet parts, Length wide, Length tall, const Printer& printer, Picture print,
-              Unit unit, QWidget* parent = nullptr);
+              Unit unit, bool mirrored, QWidget* parent = nullptr);
   ~FoundDialog() override;
 
   /// What to cut by: nothing off where it is to be cut as planned.
@@ -39,6 +39,8 @@ class FoundDialog : public QDialog {
   static QString program();
 
  private:
+  /// From the left as the blade sees it, and back.
+  Length seen(Length right) const { return mirrored_ ? wide_ - right : right; }
   void refresh();
   void send();
   void judge();
@@ -48,6 +50,8 @@ class FoundDialog : public QDialog {
   Length tall_;
   Printer figures_;
   Unit unit_;
+  bool mirrored_ =
+      false;  ///< the sheet is fed face down: the blade sees right and left change places
   MarkPlaces planned_;
   MarkPlaces found_;
   /// The fields' own.

@@ -36,7 +36,10 @@ SheetPrinting::SheetPrinting(SheetsWork& work, std::function<QString()> name, QW
 std::optional<Picture> SheetPrinting::printOf(std::size_t film, std::size_t sheet,
                                               double dotsPerInch) {
   const std::shared_ptr<const SheetPlan> sheets = work_.sheets();
-  if (!sheets || film >= sheets->films.size() || !sheets->films[film].prints()) return std::nullopt;
+  if (!sheets || film >= sheets->films.size() || !sheets->films[film].prints() ||
+      sheet >= sheets->films[film].arrangement.sheets.size()) {
+    return std::nullopt;
+  }
   SheetPlan plan = *sheets;
   plan.choices.printer.dotsPerInch = dotsPerInch;
   const auto made = beside(
@@ -58,10 +61,12 @@ std::optional<Picture> SheetPrinting::printOf(std::size_t film, std::size_t shee
 
 std::optional<QString> SheetPrinting::printOn(QPrinter& printer, std::size_t film,
                                               std::size_t sheet) {
-  const SheetPlan& sheets = *work_.sheets();
+  const std::shared_ptr<const SheetPlan> held = work_.sheets();
+  const auto print = held ? printOf(film, sheet, held->choices.printer.dotsPerInch) : std::nullopt;
+  // Laid anew while somebody chose a printer, it may not be there any more.
+  if (!print) return tr("The sheet is not there any more. Print it again.");
+  const SheetPlan& sheets = *held;
   setUp(printer, sheets.films[film].sizeOf(sheet));
-  const auto print = printOf(film, sheet, sheets.choices.printer.dotsPerInch);
-  if (!print) return tr("The print could not be made.");
   printer.setDocName(
       QString::fromStdString(sheetName(sheets.films[film], sheet, name_().toStdString())));
   QPainter painter;
@@ -97,7 +102,8 @@ void SheetPrinting::askFound(std::size_t film, std::size_t sheet) {
   printer.dotsPerInch = dots;
   const SheetSize size = sheets->films[film].sizeOf(sheet);
   FoundDialog dialog(onSheet(sheets->films[film], sheet), size.wide, size.tall, printer,
-                     std::move(*print), sheets->plan->units, window_);
+                     std::move(*print), sheets->plan->units,
+                     cutterFor(work_.cutter(), sheets->films[film]).mirrored, window_);
   if (dialog.exec() != QDialog::Accepted) return;
   set(film, sheet, dialog.shift());
 }

@@ -46,6 +46,10 @@ bool DivideStation::goTo(const QString& field) {
     finish_->patch().setFocus(Qt::OtherFocusReason);
     return true;
   }
+  if (field.startsWith(QLatin1String("divide.finish.picture"))) {
+    finish_->pictureButton().setFocus(Qt::OtherFocusReason);
+    return true;
+  }
   if (field.startsWith(QLatin1String("divide.masks")) && !fields_.goTo(field)) {
     work_->maskPage().list().setFocus(Qt::OtherFocusReason);
     return true;

@@ -73,7 +73,16 @@ std::vector<Part> furtherTemplates(Template which, const FillWork& work) {
       if (!cutting.filmWhole || !hasFilm(work)) break;
       for (const TemplateSheet& sheet : sheetsOf(work)) {
         parts.push_back(templateOf(sheet, PartKind::film, PartMaterial::printed, "film-template"));
-        parts.back().mayTurn = MayTurn::no;
+        Part& part = parts.back();
+        part.mayTurn = MayTurn::no;
+        // The whole is of one film: printed, where any of its colours is.
+        for (const CellColour& colour : work.fill.colours) {
+          const auto lie = lieOf(colour.finish, work.wall, work.zone.region);
+          if (!lie || part.print) continue;
+          part.material = PartMaterial::printable;
+          part.mayTurn = MayTurn::any;
+          part.print = sheet.printOf(*lie);
+        }
       }
       break;
     case Template::doubleSided:

@@ -369,6 +369,20 @@ std::optional<Part> patchPart(const Zone& zone) {
     const Point left{-right.x, right.y};
     part.outline = {{0, 2 * r}, {{left, 0}, {{0, -r}, third}, {right, third}, {{0, 2 * r}, 0}}};
   }
+  if (finish.picture.picture && faultsOf(finish.picture).empty()) {
+    // Some of the middle of the picture, as large as it is on the zone where its width is its own.
+    const double reach = 2 * r + printedBeyond.mm();
+    const double wide = finish.picture.wide.length.mm();
+    PartPrint& print = part.print.emplace();
+    print.picture = finish.picture.picture;
+    print.mesh.across = 2;
+    print.mesh.everyWide = print.mesh.everyTall = 1;
+    for (const Point at :
+         {Point{-reach, -reach}, {reach, -reach}, {-reach, reach}, {reach, reach}}) {
+      print.mesh.nodes.push_back(
+          {at, {0.5 + at.x / wide, 0.5 + at.y / wide * print.picture->proportion()}});
+    }
+  }
   const Length tall = letterHeight(8, Length::mm(r * 1.6), Length::mm(2.5));
   if (tall > Length()) {
     part.letterings.push_back({{0, 0}, tall, Angle(), {"zone %1", {zone.letter}}});

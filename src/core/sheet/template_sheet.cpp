@@ -222,6 +222,25 @@ PartPrint TemplateSheet::printOf(std::size_t i, const PictureLie& lie) const {
           {}};
 }
 
+PartPrint TemplateSheet::printOf(const PictureLie& lie) const {
+  Angle left = Angle::turn();
+  Angle right = -Angle::turn();
+  Length low = Length::mm(1e7);
+  Length high;
+  for (const WallLine& line : edge_) {
+    for (const WallPoint& p : line) {
+      left = std::min(left, p.theta);
+      right = std::max(right, p.theta);
+      low = std::min(low, p.s);
+      high = std::max(high, p.s);
+    }
+  }
+  const Angle aside = lie.angleOf(printedBeyond);
+  return {lie.picture(),
+          lie.over(left - aside, right + aside, low - printedBeyond, high + printedBeyond, place_),
+          {}};
+}
+
 Part TemplateSheet::whole(std::size_t i) const {
   Part part;
   const Patch& patch = patchOf(i);

@@ -41,6 +41,8 @@ class TemplateSheet {
   Part whole(std::size_t i) const;
   /// What is printed on it.
   PartPrint printOf(std::size_t i, const PictureLie& lie) const;
+  /// What is printed on all of the sheet.
+  PartPrint printOf(const PictureLie& lie) const;
   /// Words in the middle of a part.
   static void label(Part& part, const Box& room, const std::string& words);
   /// Writes words on a cell, in every part of it that has room, and gives that room.

@@ -313,6 +313,44 @@ TEST_CASE("Prints keep within what can be printed, off the marks, their bleeds a
   }
 }
 
+TEST_CASE("A patch and a whole template of film are printed over all of them", "[print]") {
+  Chance chance(25);
+  const PictureSizes sizes(dots());
+  for (int round = 0; round < 6; ++round) {
+    Cup cup = newCup("Cup", Unit::mm);
+    cup.blank = body(Length::mm(220), Length::mm(chance.between(220, 250)), Length::mm(120));
+    cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+    cup.division.body.cut = VeeCut{.at = Angle::degrees(chance.between(-90, 90))};
+    cup.division.body.parts.assign(2, ZoneNode());
+    Finish& finish = cup.division.body.parts[0].finish;
+    finish.kind = FinishKind::film;
+    finish.picture.id = "picture-1";
+    finish.patch = chance.one(2) ? PatchShape::disc : PatchShape::drop;
+    giveIds(cup);
+    Fill fill = usualFill(cup.division.body.parts[1].id, Unit::mm);
+    for (CellColour& colour : fill.colours) colour.finish.kind = FinishKind::glitter;
+    fill.colours[1].finish.kind = FinishKind::film;
+    fill.colours[1].finish.picture.id = "picture-1";
+    fill.cutting.filmWhole = true;
+    cup.fills = {fill};
+    giveIds(cup);
+    const SheetPlan sheets = sheetsOf(cup, choices());
+    const FilmSheets& film = printedFilm(sheets);
+    std::set<std::string> purposes;
+    for (const SheetPart& part : film.parts) purposes.insert(part.purpose);
+    CHECK(purposes.contains(purpose::patch));
+    CHECK(purposes.contains(purpose::filmWhole));
+    for (std::size_t sheet = 0; sheet < film.arrangement.sheets.size(); ++sheet) {
+      const PartSet parts = onSheet(film, sheet);
+      const SheetSize size = film.sizeOf(sheet);
+      const Picture print = printOf(parts, size.wide, size.tall, sheets.choices.printer,
+                                    [&](const SharedPicture&) { return &sizes; });
+      CHECK(barePartsOf(parts, print, size.tall, 127).empty());
+      for (const Part& part : parts.parts) CHECK(part.print.has_value());
+    }
+  }
+}
+
 TEST_CASE("Printers that leave nothing to print on are refused by their field", "[print]") {
   const auto fieldOf = [](const Printer& printer) {
     const Faults faults = faultsOf(printer);
