@@ -261,6 +261,9 @@ TEST_CASE("a printed sheet is printed at its size, and cut where its print came 
   CHECK(now.low.x - before.low.x == Approx(3).margin(0.06));
   CHECK(now.low.y == Approx(before.low.y).margin(0.06));
   CHECK(open.bench().verdict().text().contains(QStringLiteral("0.")));
+  // The cutter's figures are no matter.
+  open.bench().work().set(Cutter());
+  CHECK(open.bench().printing().shiftOf(printed, 0).right.mm() == Approx(3).margin(0.01));
   // Laid anew, it is not known any more how it came out.
   open.bench().weeding().click();
   open.bench().work().layNow();

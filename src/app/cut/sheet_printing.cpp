@@ -30,7 +30,15 @@ void setUp(QPrinter& printer, const SheetSize& size) {
 SheetPrinting::SheetPrinting(SheetsWork& work, std::function<QString()> name, QWidget* window)
     : QObject(window), work_(work), name_(std::move(name)), window_(window) {
   // How sheets came out is of those that were laid then.
-  connect(&work_, &SheetsWork::changed, this, [this] { shifts_.clear(); });
+  connect(&work_, &SheetsWork::changed, this, [this] {
+    if (work_.sheets() == of_) return;
+    of_ = work_.sheets();
+    if (shifts_.empty()) return;
+    shifts_.clear();
+    emit said(
+        tr("Parts lie elsewhere now than when the sheet was printed. Print it again, or take "
+           "back what moved them."));
+  });
 }
 
 std::optional<Picture> SheetPrinting::printOf(std::size_t film, std::size_t sheet,

@@ -42,6 +42,7 @@ class SheetPrinting : public QObject {
   SheetsWork& work_;
   std::function<QString()> name_;
   QWidget* window_;
+  std::shared_ptr<const SheetPlan> of_;
   std::map<std::pair<std::size_t, std::size_t>, PrintShift> shifts_;
 };
 

@@ -13,8 +13,14 @@ constexpr Length followed = Length::mm(0.005);
 const Angle swingStep = Angle::degrees(10);
 /// The cut that brings a trailing blade round: first up, so that one that points against it comes
 /// round as well, then so far to the right; so far from the sheet's edge and from all that is cut.
-constexpr double leadIn = 3;
-constexpr double leadInUp = 1.5;
+/// Along so many offsets all but what pointed straight against both is left over by under a
+/// thousandth.
+struct LeadIn {
+  explicit LeadIn(Length offset)
+      : right(std::max(3.0, 10 * offset.mm())), up(std::max(1.5, 4 * offset.mm())) {}
+  double right;
+  double up;
+};
 constexpr double leadInFree = 0.5;
 
 Stroke strokeOf(const Path& path, Tool tool) {
@@ -117,7 +123,7 @@ std::vector<Point> drawnOut(const Stroke& stroke, Length overcut) {
 
 /// Where a trailing blade may be brought round: a place along the sheet's lower or upper edge, or
 /// one above the other in between, from which it can be dragged to the right.
-std::optional<Point> leadInOf(const CutJob& job) {
+std::optional<Point> leadInOf(const CutJob& job, const LeadIn& leadIn) {
   std::vector<Box> taken;
   for (const Stroke& stroke : job.strokes) {
     Box box;
@@ -125,9 +131,9 @@ std::optional<Point> leadInOf(const CutJob& job) {
     taken.push_back(box.grownBy(leadInFree));
   }
   constexpr double step = 2;
-  for (double y = leadInFree; y + leadInUp <= job.tall.mm() - leadInFree; y += step) {
-    for (double x = leadInFree; x + leadIn <= job.wide.mm() - leadInFree; x += step) {
-      const Box wanted{{x, y}, {x + leadIn, y + leadInUp}};
+  for (double y = leadInFree; y + leadIn.up <= job.tall.mm() - leadInFree; y += step) {
+    for (double x = leadInFree; x + leadIn.right <= job.wide.mm() - leadInFree; x += step) {
+      const Box wanted{{x, y}, {x + leadIn.right, y + leadIn.up}};
       if (std::none_of(taken.begin(), taken.end(),
                        [&](const Box& box) { return box.meets(wanted); })) {
         return Point{x, y};
@@ -199,17 +205,19 @@ std::vector<Stroke> machinePath(const CutJob& job, const Cutter& cutter) {
     return cutter.mirrored ? Point{job.wide.mm() - p.x, p.y} : p;
   };
   bool led = !trails;
+  const LeadIn leadIn(cutter.bladeOffset);
   for (const Stroke& stroke : job.strokes) {
     if (stroke.tool == Tool::pen && !cutter.pen) continue;
     const bool cut = stroke.tool == Tool::blade;
     if (cut && !led) {
       led = true;
-      if (const std::optional<Point> from = leadInOf(job)) {
+      if (const std::optional<Point> from = leadInOf(job, leadIn)) {
         // Dragged from wherever it pointed, it comes round as it goes.
-        const Point start = cutter.mirrored ? placed(*from) - Point{leadIn, 0} : *from;
-        path.push_back({Tool::blade,
-                        {start, start + Point{0, leadInUp}, start + Point{leadIn, leadInUp}},
-                        false});
+        const Point start = cutter.mirrored ? placed(*from) - Point{leadIn.right, 0} : *from;
+        path.push_back(
+            {Tool::blade,
+             {start, start + Point{0, leadIn.up}, start + Point{leadIn.right, leadIn.up}},
+             false});
       }
     }
     Stroke mirrored = stroke;
@@ -251,11 +259,11 @@ std::optional<Sentence> cannotCut(const CutJob& job, const Cutter& cutter) {
     return Sentence{"The sheet is %1 long and the cutter takes %2. Choose a shorter sheet.",
                     {job.tall, cutter.longest}};
   }
-  if (cutter.bladeOffset > Length() && !leadInOf(job)) {
+  if (cutter.bladeOffset > Length() && !leadInOf(job, LeadIn(cutter.bladeOffset))) {
     return Sentence{
         "A blade that trails needs a free place of %1 on the sheet to come round. Give the sheet a "
         "wider margin.",
-        {Length::mm(leadIn + 2 * leadInFree)}};
+        {Length::mm(LeadIn(cutter.bladeOffset).right + 2 * leadInFree)}};
   }
   return std::nullopt;
 }
