@@ -204,6 +204,7 @@ class Steps {
                 "to the edges.",
                 {Phrase(item.name)}},
                min(12));
+          sealPrint(item);
           break;
         case LaidKind::stripe:
           laid(item, StepKind::stripe,
@@ -226,6 +227,25 @@ class Steps {
     Step& step = add(std::string(stepName(kind)) + "-" + item.id, kind, std::move(words), handsOn);
     step.of = {item.id};
     return step;
+  }
+
+  /// Ink under resin bubbles and runs where nothing lies between: one school always seals, one
+  /// never does.
+  void sealPrint(const StackItem& item) {
+    for (const Zone& zone : plan_.divided.zones) {
+      if (zone.id != item.id) continue;
+      const PartMaterial film = materialOf(zone.finish);
+      if (film != PartMaterial::printable && film != PartMaterial::printed) continue;
+      const Method& sealer = methods_.of(MethodKind::sealer);
+      Step& step =
+          add("seal-print-" + item.id, StepKind::seal,
+              {"Seal the print of zone %1 until it is clear, so that resin does not make it "
+               "bubble.",
+               {zone.letter}},
+              sealer.handsOn, sealer.next);
+      step.of = {item.id};
+      put(sealer);
+    }
   }
 
   const Zone* zoneOf(const std::string& letter) const {

@@ -232,6 +232,22 @@ TEST_CASE("Two coats more go over what lies on the order's last, the base disc b
   }
 }
 
+TEST_CASE("Printed film is sealed once it is laid, other film is not", "[steps]") {
+  Chance chance(47);
+  Cup cup = full(chance);
+  const std::string zone = cup.division.body.parts[2].id;
+  const auto seals = [&](const std::vector<Step>& steps) {
+    return std::count_if(steps.begin(), steps.end(), [&](const Step& step) {
+      return step.kind == StepKind::seal && step.of == std::vector<std::string>{zone};
+    });
+  };
+  CHECK(seals(stepsOf(planned(cup))) == 0);
+  cup.division.body.parts[2].finish.printed = true;
+  const std::vector<Step> steps = stepsOf(planned(cup));
+  CHECK(seals(steps) == 1);
+  CHECK(whereIs(steps, StepKind::seal, zone) == whereIs(steps, StepKind::film, zone) + 1);
+}
+
 TEST_CASE("A step keeps its id when something else is added to the cup", "[steps]") {
   Chance chance(45);
   Cup cup = full(chance);
