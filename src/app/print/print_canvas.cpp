@@ -53,7 +53,9 @@ void PrintCanvas::paintEvent(QPaintEvent* /*event*/) {
   painter.drawPath(shape);
   prints_.begin();
   if (lie_) {
-    prints_.draw(painter, shape, lie_->picture(), lie_->over(zone_, wall_.flat), transformOf(fit));
+    for (const PictureMesh& mesh : lie_->overFlat(zone_, wall_.flat)) {
+      prints_.draw(painter, shape, lie_->picture(), mesh, transformOf(fit));
+    }
     painter.setBrush(Qt::NoBrush);
     painter.drawPath(shape);
   } else {

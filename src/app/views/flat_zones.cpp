@@ -110,8 +110,9 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
     const std::optional<PictureLie> lie =
         off.contains(zone.id) ? std::nullopt : lieOf(zone.finish, plan.wall, zone.region);
     if (lie) {
-      prints_.draw(painter, shape, lie->picture(), lie->over(zone.region, plan.wall.flat),
-                   transformOf(fit_));
+      for (const PictureMesh& mesh : lie->overFlat(zone.region, plan.wall.flat)) {
+        prints_.draw(painter, shape, lie->picture(), mesh, transformOf(fit_));
+      }
     } else if (look.hatched) {
       QColor hatch = lettersOn(look.colour);
       hatch.setAlpha(70);
@@ -211,8 +212,9 @@ void FlatView::paintPrints(QPainter& painter, const CupPlan& plan, const FillPla
       if (zone.id != fill.zone) continue;
       const auto lie = lieOf(chosen.colours[i].finish, plan.wall, zone.region);
       if (!lie) continue;
-      prints_.draw(painter, shapes[i], lie->picture(), lie->over(zone.region, plan.wall.flat),
-                   transformOf(fit_));
+      for (const PictureMesh& mesh : lie->overFlat(zone.region, plan.wall.flat)) {
+        prints_.draw(painter, shapes[i], lie->picture(), mesh, transformOf(fit_));
+      }
     }
   }
 }

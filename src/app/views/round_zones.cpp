@@ -205,13 +205,14 @@ void RoundView::paintPrint(QPainter& painter, const CupPlan& plan, const Zone& z
   const std::optional<PictureLie> lie = lieOf(finish, plan.wall, zone.region);
   if (!lie) return;
   const Body& body = plan.wall.body;
-  const PictureMesh mesh = lie->over(sight.middle - sight.half, sight.middle + sight.half,
-                                     zone.region.lowest(), zone.region.highest(), [&](WallPoint p) {
-                                       const QPointF at =
-                                           project(body, plan.wall.onCup(p.theta), p.s);
-                                       return Point{at.x(), at.y()};
-                                     });
-  prints_.draw(painter, shape, lie->picture(), mesh, Transform());
+  const auto appears = [&](WallPoint p) {
+    const QPointF at = project(body, plan.wall.onCup(p.theta), p.s);
+    return Point{at.x(), at.y()};
+  };
+  for (const PictureMesh& mesh :
+       lie->overZone(zone.region, sight.middle - sight.half, sight.middle + sight.half, appears)) {
+    prints_.draw(painter, shape, lie->picture(), mesh, Transform());
+  }
   const double radius = body.widestRadius().mm() * scale_;
   QLinearGradient shade(middle_.x() - radius, 0, middle_.x() + radius, 0);
   constexpr int stops = 12;

@@ -19,15 +19,6 @@ Point shareOf(Point mm, double wide, double tall) {
   return {mm.x / wide + 0.5, mm.y / tall + 0.5};
 }
 
-/// The share of a repeat that lies within 0 and 1; as `drawMesh` takes it.
-bool isOn(Point on, double everyWide, double everyTall) {
-  const auto inOne = [](double at, double every) {
-    if (every > 0) at -= std::floor(at / every) * every;
-    return at >= 0 && at <= 1;
-  };
-  return inOne(on.x, everyWide) && inOne(on.y, everyTall);
-}
-
 }  // namespace
 
 Faults faultsOf(const ZonePicture& picture) {
@@ -48,10 +39,13 @@ PictureLie::PictureLie(const ZonePicture& picture, const Wall& wall, const Regio
       wall_(wall),
       straight_(!picture.bent && !wall.flat.isCylinder()),
       once_(picture.repeat == PictureRepeat::once),
-      at_(wall.inFrame(picture.at)),
       up_(picture.up ? picture.up->length : (zone.lowest() + zone.highest()) / 2),
       turn_(once_ ? picture.turn : Angle()),
       dots_(picture.picture->wide) {
+  // Its middle where the zone is, which may run on past the seam.
+  const auto [from, to] = zone.span();
+  const Angle middle = (from + to) / 2;
+  at_ = middle + (wall.inFrame(picture.at) - middle).wrapped();
   const Length on = std::clamp(up_, Length(), wall.body.wall());
   radius_ = wall.body.radius(on).mm();
   const double girth = 2 * pi * radius_;
@@ -65,16 +59,16 @@ PictureLie::PictureLie(const ZonePicture& picture, const Wall& wall, const Regio
   }
   tall_ = wide_ / picture.picture->proportion();
   everyTall_ = picture.repeat == PictureRepeat::tile ? 1 : 0;
-  const bool overSeam =
-      zone.allRound() || zone.span().second > Angle::halfTurn() + Angle::degrees(1e-6);
+  // What only crosses the seam is one part across it; what goes all round ends there twice.
+  if (!zone.allRound()) return;
   if (!once_) {
-    closes_ = !straight_ || !overSeam;
-  } else if (overSeam) {
-    // Level and bent it runs on behind the seam; else it must not reach there.
-    const double reach = std::hypot(wide_, tall_) / 2 / radius_;
-    const bool there = std::abs(at_.radians()) + reach > pi;
-    closes_ = !there || (!straight_ && turn_ == Angle() && wide_ <= girth + 1e-9);
+    closes_ = !straight_;
+    return;
   }
+  // Level and bent it runs on behind the seam; else it must not reach there.
+  const double reach = std::hypot(wide_, tall_) / 2 / radius_;
+  const bool there = std::abs(at_.radians()) + reach > pi;
+  closes_ = !there || (!straight_ && turn_ == Angle() && wide_ <= girth + 1e-9);
 }
 
 Point PictureLie::operator()(WallPoint p) const {
@@ -135,7 +129,8 @@ double PictureLie::bareOf(const Region& region) const {
       const WallPoint p{theta > Angle::halfTurn() ? theta - Angle::turn() : theta, Length::mm(up)};
       if (!region.contains(p)) continue;
       ++all;
-      if (!isOn((*this)(p), mesh.everyWide, mesh.everyTall)) ++bare;
+      const Point on = mesh.within((*this)({theta, p.s}));
+      if (on.x < 0 || on.x > 1 || on.y < 0 || on.y > 1) ++bare;
     }
   }
   return all == 0 ? 0 : static_cast<double>(bare) / static_cast<double>(all);

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <algorithm>
 #include <optional>
+#include <vector>
 
 #include "cup/wall.h"
 #include "divide/cut.h"
@@ -48,13 +50,27 @@ class PictureLie {
     return mesh;
   }
 
-  /// The same over all of a zone in the flat.
-  PictureMesh over(const Region& zone, const Development& flat) const {
-    const auto [from, to] = zone.span();
-    // In the frame: the flat ends at the seam, and what runs past it is at the other end.
-    const bool past = to > Angle::halfTurn();
-    return over(past ? -Angle::halfTurn() : from, past ? Angle::halfTurn() : to, zone.lowest(),
-                zone.highest(), [&flat](WallPoint p) { return flat.toFlat(p); });
+  /// The same over what of a zone lies between two angles, in as many pieces as it comes to lie
+  /// there: it begins at the zone's own left edge, however many times round that is.
+  template <typename At>
+  std::vector<PictureMesh> overZone(const Region& zone, Angle from, Angle to, const At& at) const {
+    std::vector<PictureMesh> meshes;
+    const auto [left, right] = zone.span();
+    for (const int turns : {-1, 0, 1}) {
+      const Angle by = Angle::turn() * turns;
+      const Angle low = std::max(left + by, from);
+      const Angle high = std::min(right + by, to);
+      if (low >= high) continue;
+      meshes.push_back(over(low - by, high - by, zone.lowest(), zone.highest(), [&](WallPoint p) {
+        return at(WallPoint{p.theta + by, p.s});
+      }));
+    }
+    return meshes;
+  }
+  /// All of a zone in the flat, which ends at the seam.
+  std::vector<PictureMesh> overFlat(const Region& zone, const Development& flat) const {
+    return overZone(zone, -Angle::halfTurn(), Angle::halfTurn(),
+                    [&flat](WallPoint p) { return flat.toFlat(p); });
   }
 
   Length wide() const { return Length::mm(wide_); }  ///< of one, at its middle

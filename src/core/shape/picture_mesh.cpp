@@ -10,13 +10,6 @@
 namespace avrelt {
 namespace {
 
-/// Where a repeated picture is at a place; below 0 or above 1 where it is not.
-double within(double at, double every) {
-  if (every <= 0) return at;
-  // The first copy's own span comes first: what lies beside the next copy belongs to that.
-  return at - std::floor(at / every) * every;
-}
-
 void blend(std::uint8_t* onto, const PictureSizes::Dot& dot) {
   const double over = dot.opacity / 255;
   const double under = onto[3] / 255.0 * (1 - over);
@@ -107,9 +100,7 @@ class MeshDrawing {
   void row(int y, int left, int right, const OnAt& onAt, double dots) {
     const auto draw = [&](int from, int to) {
       for (int x = from; x < to; ++x) {
-        const Point on = onAt(x);
-        blend(dotOf(onto_, x, y),
-              picture_.at({within(on.x, mesh_.everyWide), within(on.y, mesh_.everyTall)}, dots));
+        blend(dotOf(onto_, x, y), picture_.at(mesh_.within(onAt(x)), dots));
       }
     };
     if (!clipped_) return draw(left, right);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <cmath>
 #include <vector>
 
 #include "shape/picture.h"
@@ -25,6 +26,15 @@ struct PictureMesh {
   /// the next nothing is shown.
   double everyWide = 0;
   double everyTall = 0;
+
+  /// The place of the picture itself for one of any of its copies: off it, below 0 or above 1,
+  /// where nothing is shown.
+  Point within(Point on) const {
+    const auto once = [](double at, double every) {
+      return every > 0 ? at - std::floor(at / every) * every : at;
+    };
+    return {once(on.x, everyWide), once(on.y, everyTall)};
+  }
 
   friend bool operator==(const PictureMesh&, const PictureMesh&) = default;
 };

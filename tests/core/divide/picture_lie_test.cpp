@@ -119,7 +119,11 @@ TEST_CASE("A straight picture lies in the flat as it is, upright at its middle",
     }
     // Straight up from its middle the picture runs straight up.
     const Length up = picture.up ? picture.up->length : (zone.lowest() + zone.highest()) / 2;
-    const Angle at = wall.inFrame(picture.at);
+    // Where the zone is, which may run on past the seam: within half a turn of its middle.
+    const auto [from, to] = zone.span();
+    Angle at = wall.inFrame(picture.at);
+    while (at < (from + to) / 2 - Angle::halfTurn()) at = at + Angle::turn();
+    while (at > (from + to) / 2 + Angle::halfTurn()) at = at - Angle::turn();
     const Point above = (*lie)({at, up + Length::mm(10)});
     CHECK(above.x == Approx(0.5).margin(1e-6));
     CHECK((above.y - 0.5) * tall == Approx(10).epsilon(1e-6));
@@ -188,6 +192,48 @@ TEST_CASE("What a picture leaves bare is the zone less what it covers", "[pictur
     CHECK(lie->bareOf(zone) == Approx(1 - covered / (girth * tall)).margin(0.02));
     // Across the seam it goes on behind it.
     CHECK(lie->closes());
+  }
+}
+
+TEST_CASE("In a zone that crosses the seam a picture runs on across it, in every view of it",
+          "[picture]") {
+  Chance chance(16);
+  for (int round = 0; round < 60; ++round) {
+    const Wall wall = chance.wall(true);
+    // From somewhere left of the seam to somewhere right of it.
+    const Angle left = Angle::degrees(chance.between(60, 170));
+    const Angle right = Angle::degrees(chance.between(190, 300));
+    const Region zone = Region::between(left, right, Length(), wall.body.wall());
+    ZonePicture picture =
+        lay(chance, static_cast<PictureRepeat>(chance.whole(0, 2)), chance.one(2));
+    const std::optional<PictureLie> lie = lieOf(printed(picture), wall, zone);
+    REQUIRE(lie);
+    CHECK(lie->closes());
+    const double wide = lie->wide().mm();
+    const double tall = lie->tall().mm();
+    // Both sides of the seam as they lie on the part, a hair apart.
+    const Length s = wall.body.wall() * chance.between(0, 1);
+    const Angle hair = Angle::degrees(1e-6);
+    CHECK(away((*lie)({Angle::halfTurn() - hair, s}), (*lie)({Angle::halfTurn() + hair, s}), wide,
+               tall) < 1e-3);
+    // The flat shows just that, at both its ends; the round over the seam as well.
+    const auto meshes = lie->overFlat(zone, wall.flat);
+    REQUIRE(meshes.size() == 2);
+    for (const PictureMesh& mesh : meshes) {
+      for (const MeshNode& node : mesh.nodes) {
+        const WallPoint p = wall.flat.toWall(node.at);
+        const Angle theta = p.theta < Angle() ? p.theta + Angle::turn() : p.theta;
+        CHECK(away((*lie)({theta, p.s}), node.on, wide, tall) < 1e-6);
+      }
+    }
+    double widest = 0;
+    const auto seen =
+        lie->overZone(zone, Angle::degrees(100), Angle::degrees(260), [](WallPoint p) {
+          return Point{p.theta.degrees(), p.s.mm()};
+        });
+    REQUIRE(seen.size() == 1);
+    for (const MeshNode& node : seen.front().nodes) widest = std::max(widest, node.at.x);
+    CHECK(widest <= 260 + 1e-9);
   }
 }
 

@@ -187,10 +187,12 @@ TEST_CASE("Every dot of a printed part has the colour of its place on the cup", 
         const double asked = finish.picture.wide.length.mm();
         const bool straight = !finish.picture.bent && !wall.flat.isCylinder();
         const double size = straight ? asked : girth / std::max(1.0, std::round(girth / asked));
-        const Angle middle = wall.inFrame(finish.picture.at);
+        const auto [from, to] = region.span();
+        Angle middle = wall.inFrame(finish.picture.at);
+        while (middle < (from + to) / 2 - Angle::halfTurn()) middle = middle + Angle::turn();
+        while (middle > (from + to) / 2 + Angle::halfTurn()) middle = middle - Angle::turn();
         const Polygon shape = shapeAt(film.pieces()[laid.piece], laid);
         for (int tries = 0; tries < 60; ++tries) {
-          const auto [from, to] = region.span();
           const WallPoint p{from + (to - from) * chance.between(0, 1),
                             wall.body.wall() * chance.between(0, 1)};
           const Point flat = wall.flat.toFlat(p);
