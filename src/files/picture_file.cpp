@@ -222,9 +222,13 @@ tl::expected<TakenPicture, Sentence> pictureToKeep(std::string bytes, const std:
   auto dots = dotsOf(*head);
   if (!dots) return tl::unexpected(dots.error());
   TakenPicture taken{std::move(*head), false};
-  if (taken.picture.bytes.size() <= KeptPicture::mostBytes) return taken;
+  const auto tooMany = [](const Picture& picture) {
+    return static_cast<long>(picture.wide) * picture.tall > mostKeptDots;
+  };
+  if (taken.picture.bytes.size() <= KeptPicture::mostBytes && !tooMany(*dots)) return taken;
   taken.smaller = true;
   const bool opaque = isOpaque(*dots);
+  while (tooMany(*dots)) *dots = halved(*dots);
   while (true) {
     taken.picture.type = opaque ? PictureType::jpeg : PictureType::png;
     taken.picture.bytes = opaque ? jpegOf(*dots, 90) : pngOf(*dots, 300);
@@ -267,20 +271,18 @@ std::string pngOf(const Picture& picture, double dotsPerInch) {
 
 const PictureSizes* PictureDots::operator()(const SharedPicture& picture) {
   if (!picture) return nullptr;
-  const auto [found, isNew] = read_.try_emplace(&*picture);
-  if (isNew) {
-    found->second.of = picture;
-    if (auto dots = dotsOf(*picture)) {
-      found->second.sizes = std::make_unique<PictureSizes>(std::move(*dots));
-    }
+  const auto known = std::find_if(read_.begin(), read_.end(),
+                                  [&](const Read& one) { return &*one.of == &*picture; });
+  if (known != read_.end()) {
+    read_.splice(read_.begin(), read_, known);
+    return read_.front().sizes.get();
   }
-  found->second.asked = true;
-  return found->second.sizes.get();
-}
-
-void PictureDots::sweep() {
-  std::erase_if(read_, [](const auto& one) { return !one.second.asked; });
-  for (auto& [key, one] : read_) one.asked = false;
+  if (read_.size() == most) read_.pop_back();
+  read_.push_front({picture, nullptr});
+  if (auto dots = dotsOf(*picture)) {
+    read_.front().sizes = std::make_unique<PictureSizes>(std::move(*dots));
+  }
+  return read_.front().sizes.get();
 }
 
 }  // namespace avrelt

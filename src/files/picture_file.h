@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <map>
+#include <list>
 #include <memory>
 #include <string>
 #include <string_view>
@@ -14,6 +14,8 @@ namespace avrelt {
 
 /// The most dots a picture file may have: a hundred million take half a gigabyte.
 inline constexpr long mostFileDots = 40'000'000;
+/// The most that are kept: a print of a whole cup at 300 to the inch has six million.
+inline constexpr long mostKeptDots = 12'000'000;
 
 /// What the head of a picture file says, without reading its dots: PNG or JPEG by content, its
 /// size. Refused in words: other files, no dots, too many.
@@ -33,21 +35,20 @@ tl::expected<Picture, Sentence> dotsOf(const KeptPicture& picture);
 /// A picture as PNG, with how many dots go on an inch; empty where there is no memory for it.
 std::string pngOf(const Picture& picture, double dotsPerInch);
 
-/// Pictures of an order, each read once and kept while it is asked for.
+/// Pictures read, the last few of them: what was asked for longest ago gives way. What it gives
+/// lasts until another is asked for.
 class PictureDots {
  public:
   /// Null where it cannot be read.
   const PictureSizes* operator()(const SharedPicture& picture);
-  /// Forgets those that were not asked for since this was last called.
-  void sweep();
 
  private:
+  static constexpr std::size_t most = 8;
   struct Read {
-    SharedPicture of;  ///< so that its address stays its own
+    SharedPicture of;
     std::unique_ptr<PictureSizes> sizes;
-    bool asked = true;
   };
-  std::map<const KeptPicture*, Read> read_;
+  std::list<Read> read_;  ///< the last asked for first
 };
 
 }  // namespace avrelt

@@ -234,6 +234,16 @@ TEST_CASE("a printed sheet is printed at its size, and cut where its print came 
   found.follow().click();
   CHECK(found.shift().right == Length());
   found.follow().click();
+  // Read in another unit they are not believed, and nothing is cut by them.
+  CHECK(found.takeButton().isEnabled());
+  FoundDialog wild(onSheet(films[printed], 0), size.wide, size.tall, figures, *print, Unit::mm,
+                   false);
+  QLineEdit* slip = wild.fields()[2]->edit();
+  slip->setFocus();
+  slip->selectAll();
+  QTest::keyClicks(slip, QString::number(planned[1].x / 25.4, 'f', 3) + QStringLiteral(" mm"));
+  CHECK_FALSE(wild.takeButton().isEnabled());
+  CHECK(wild.words().text().contains(QStringLiteral("Read the marks again")));
   // Fed face down, the blade finds them from the other side.
   FoundDialog back(onSheet(films[printed], 0), size.wide, size.tall, figures, *print, Unit::mm,
                    true);

@@ -220,6 +220,13 @@ TEST_CASE("A picture larger than an order keeps is made smaller, and that is tol
     CHECK(dots->wide == taken->picture.wide);
     CHECK(std::abs(taken->picture.proportion() - 1700.0 / 1300) < 0.01);
   }
+  // Few bytes, but more dots than anybody prints.
+  const auto plain =
+      pictureToKeep(pngOf({5000, 4000, std::vector<std::uint8_t>(80'000'000, 255)}, 300), "plain");
+  REQUIRE(plain);
+  CHECK(plain->smaller);
+  CHECK(plain->picture.wide == 2500);
+  CHECK(plain->picture.tall == 2000);
   const auto small = pictureToKeep(pngOf(some(20, 10), 300), "small");
   REQUIRE(small);
   CHECK_FALSE(small->smaller);

@@ -82,7 +82,7 @@ FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer&
   column->setSpacing(10);
   auto* how = new QLabel(tr(
       "Put the blade over the middle of each mark and type where the cutter says it is, from the "
-      "lower left of the sheet."));
+      "lower left of the sheet as it is fed. Marks are called by where they are on its face."));
   how->setWordWrap(true);
   column->addWidget(how);
   auto* grid = new QGridLayout;
@@ -96,6 +96,7 @@ FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer&
                                 typed_[2 * i], unit, changed);
     fields_[2 * i + 1] =
         keptLength(tr("up"), QStringLiteral("found.up"), typed_[2 * i + 1], unit, changed);
+    fields_[2 * i + 1]->edit()->setAccessibleName(tr("%1 mark, up").arg(names[i]));
     grid->addWidget(fields_[2 * i], static_cast<int>(i), 0);
     grid->addWidget(fields_[2 * i + 1], static_cast<int>(i), 1);
   }
@@ -112,7 +113,7 @@ FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer&
   column->addWidget(words_);
   column->addStretch();
   row->addLayout(column);
-  closeBelow(*this, *column);
+  take_ = closeBelow(*this, *column);
   later_.setSingleShot(true);
   later_.setInterval(150);
   connect(&later_, &QTimer::timeout, this, &FoundDialog::send);
@@ -171,6 +172,22 @@ void FoundDialog::refresh() {
     found_[i] = {seen(typed_[2 * i]).mm(), typed_[2 * i + 1].mm()};
   }
   told_ = printFound(planned_, found_);
+  // Further off than any printer prints: another mark, another unit, a slip of the hand.
+  const bool believed = std::abs(told_.shift.percent) <= 5 &&
+                        std::abs(told_.shift.turn.degrees()) <= 10 && told_.worst <= Length::mm(3);
+  take_->setEnabled(believed);
+  if (!believed) {
+    later_.stop();
+    words_->setText(
+        tr("No printer prints so far off: by these places the print would be %1 % larger and "
+           "turned "
+           "by %2°, and they disagree by %3. Read the marks again, or see which unit the cutter "
+           "tells.")
+            .arg(told_.shift.percent, 0, 'f', 0)
+            .arg(told_.shift.turn.degrees(), 0, 'f', 0)
+            .arg(say(told_.worst, unit_)));
+    return;
+  }
   later_.start();
   judge();
 }

@@ -34,6 +34,7 @@ class FoundDialog : public QDialog {
   std::array<LengthField*, 6>& fields() { return fields_; }
   QLabel& words() { return *words_; }
   QCheckBox& follow() { return *follow_; }
+  QPushButton& takeButton() { return *take_; }
   bool running() const { return printer_.state() != QProcess::NotRunning || later_.isActive(); }
   /// Where the stand-in's program is; empty where it is nowhere.
   static QString program();
@@ -50,8 +51,8 @@ class FoundDialog : public QDialog {
   Length tall_;
   Printer figures_;
   Unit unit_;
-  bool mirrored_ =
-      false;  ///< the sheet is fed face down: the blade sees right and left change places
+  /// The sheet is fed face down: to the blade right and left change places.
+  bool mirrored_ = false;
   MarkPlaces planned_;
   MarkPlaces found_;
   /// The fields' own.
@@ -67,6 +68,7 @@ class FoundDialog : public QDialog {
   PrintedSheetView* view_ = nullptr;
   QLabel* words_ = nullptr;
   QCheckBox* follow_ = nullptr;
+  QPushButton* take_ = nullptr;
 };
 
 }  // namespace avrelt

@@ -30,15 +30,7 @@ void SheetsCanvas::show(std::size_t film, std::size_t sheet) {
   }
   film_ = film;
   sheet_ = sheet;
-  weeding_.clear();
-  if (this->film() != nullptr) {
-    if (const std::optional<Part> weeding = weedingOn(*this->film(), sheet)) {
-      std::vector<Point> box = flattened(weeding->outline, Length::mm(0.1));
-      box.push_back(box.front());
-      weeding_.push_back(std::move(box));
-      for (const Path& cut : weeding->slits) weeding_.push_back(flattened(cut, Length::mm(0.1)));
-    }
-  }
+  workOut();
   const FilmSheets* now = this->film();
   if (chosen_ && (now == nullptr || *chosen_ >= now->arrangement.laid.size() ||
                   now->arrangement.laid[*chosen_].sheet != sheet_)) {
@@ -235,24 +227,44 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
 void SheetsCanvas::paintPrint(QPainter& painter, const FilmSheets& film) {
   const Fit fit = this->fit();
   const Transform shown = this->shown();
-  const Printer& printer = work_.sheets()->choices.printer;
   prints_.begin();
-  const std::vector<Laid>& all = film.arrangement.laid;
-  for (std::size_t i = 0; i < all.size(); ++i) {
-    if (all[i].sheet != sheet_ || (drag_ && chosen_ == i)) continue;
-    const Part part = laidOut(*film.parts[all[i].piece].part, all[i].turn, all[i].at);
-    if (!part.print) continue;
-    const QPainterPath shape = painterPath(mapped(printedOf(part, printer.bleed), shown), fit);
-    if (part.print->picture) {
-      prints_.draw(painter, shape, part.print->picture, part.print->mesh, transformOf(fit) * shown);
+  for (const Printed& one : printed_) {
+    if (drag_ && chosen_ == one.laid) continue;
+    const QPainterPath shape = painterPath(mapped(one.shape, shown), fit);
+    if (one.print.picture) {
+      prints_.draw(painter, shape, one.print.picture, one.print.mesh, transformOf(fit) * shown);
     } else {
-      painter.fillPath(shape, QColor(QString::fromStdString(part.print->colour)));
+      painter.fillPath(shape, QColor(QString::fromStdString(one.print.colour)));
     }
   }
+  const Printer& printer = work_.sheets()->choices.printer;
   if (!printer.marks) return;
   const SheetSize size = film.sizeOf(sheet_);
   for (const Point at : markPlaces(printer, size.wide, size.tall)) {
     painter.fillPath(painterPath(mapped(movedBy(markShape(), at), shown), fit), Qt::black);
+  }
+}
+
+/// What of the sheet is worked out once, not whenever it is painted.
+void SheetsCanvas::workOut() {
+  weeding_.clear();
+  printed_.clear();
+  const FilmSheets* film = this->film();
+  if (film == nullptr) return;
+  if (const std::optional<Part> weeding = weedingOn(*film, sheet_)) {
+    std::vector<Point> box = flattened(weeding->outline, Length::mm(0.1));
+    box.push_back(box.front());
+    weeding_.push_back(std::move(box));
+    for (const Path& cut : weeding->slits) weeding_.push_back(flattened(cut, Length::mm(0.1)));
+  }
+  if (!film->prints()) return;
+  const std::vector<Laid>& all = film->arrangement.laid;
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    if (all[i].sheet != sheet_) continue;
+    Part part = laidOut(*film->parts[all[i].piece].part, all[i].turn, all[i].at);
+    if (!part.print) continue;
+    printed_.push_back(
+        {i, printedOf(part, work_.sheets()->choices.printer.bleed), std::move(*part.print)});
   }
 }
 

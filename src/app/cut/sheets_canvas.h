@@ -45,6 +45,7 @@ class SheetsCanvas : public Canvas {
 
  private:
   void paintPrint(QPainter& painter, const FilmSheets& film);
+  void workOut();
   const FilmSheets* film() const;
   /// A sheet that is taller than wide is shown lying, its upper end to the right.
   bool lies() const;
@@ -70,6 +71,13 @@ class SheetsCanvas : public Canvas {
     bool free = true;
   };
   std::optional<Drag> drag_;
+  /// A part's print as it lies on the sheet, up to its bleed.
+  struct Printed {
+    std::size_t laid = 0;
+    Polygon shape;
+    PartPrint print;
+  };
+  std::vector<Printed> printed_;
   PrintPaint prints_;
   std::vector<std::vector<Point>> weeding_;  ///< its box and its cuts, mm
 };
