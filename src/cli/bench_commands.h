@@ -21,10 +21,13 @@ int runSteps(const StepOptions& options);
 struct ScheduleOptions {
   PlanOptions plan;
   std::string from;
-  std::string hours = "18:00-22:00";
+  std::string hours;
   std::vector<std::string> away;
-  int turners = 1;
+  int turners = 0;  ///< as many as the order has, as hands
+  int hands = 0;
+  int seconds = 0;
   std::string out;
+  std::string calendar;
 };
 
 CLI::App* addSchedule(CLI::App& app, ScheduleOptions& options);

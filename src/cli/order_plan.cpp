@@ -60,6 +60,9 @@ std::optional<Plan> planFrom(const PlanOptions& options) {
     const auto rates = shop->fillRates();
     if (!rates) return none(inWords(rates.error(), unit));
     stock.filling = *rates;
+    const auto methods = shop->methods();
+    if (!methods) return none(inWords(methods.error(), unit));
+    stock.methods = *methods;
   }
   const CheckedAll<Plan> plan = planDocument(read->document, stock);
   if (!plan) {

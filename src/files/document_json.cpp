@@ -5,6 +5,7 @@
 #include <map>
 
 #include "files/base64.h"
+#include "files/bench_json.h"
 #include "files/blank_json.h"
 #include "files/decal_json.h"
 #include "files/divide_json.h"
@@ -55,6 +56,9 @@ class DocumentReader {
     } else {
       object.fault("cups",
                    {"The list of cups is missing. An order has at least \"cups\": [ ].", {}});
+    }
+    if (const Json* bench = object.find("bench")) {
+      document_.bench = benchChoicesMembers(on(*bench, "bench"));
     }
     object.list("artworks", [&](const Json& item, const std::string& path) {
       if (document_.artworks.size() < Document::mostArtworks) {
@@ -250,6 +254,9 @@ class DocumentReader {
       record.purpose = purpose::wrap;
       record.after = cup.buildUp.laidAfter;
       cup.cuts.push_back(std::move(record));
+    }
+    if (const Json* bench = object.find("bench")) {
+      cup.bench = cupBenchMembers(on(*bench, object.pathOf("bench")));
     }
     object.wholeNumber("ids", mostIds, cup.ids);
     cup.kept = object.kept();
@@ -571,6 +578,7 @@ Json written(const Cup& cup) {
       object["cuts"].push_back(written(cut, cup.buildUp.coats));
     }
   }
+  if (!(cup.bench == CupBench())) object["bench"] = written(cup.bench);
   if (cup.ids > 0) object["ids"] = cup.ids;
   addKept(object, cup.kept);
   return object;
@@ -604,6 +612,7 @@ std::string writeDocument(const Document& document) {
     addKept(item, picture->kept);
     root["pictures"].push_back(std::move(item));
   }
+  if (!(document.bench == BenchChoices())) root["bench"] = written(document.bench);
   if (document.ids > 0) root["ids"] = document.ids;
   addKept(root, document.kept);
   return root.dump(2) + "\n";

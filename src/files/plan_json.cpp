@@ -8,7 +8,7 @@
 #include "files/outputs.h"
 #include "files/plan_figures.h"
 #include "files/plan_sets_json.h"
-#include "job/steps.h"
+#include "job/bench_plan.h"
 
 namespace avrelt {
 namespace {
@@ -374,10 +374,11 @@ Json watchJson(const Watch& watch, Unit unit) {
   return json;
 }
 
-void addSteps(Json& json, const CupPlan& cup, Unit unit) {
+void addSteps(Json& json, const CupPlan& cup, const Plan& plan) {
+  const Unit unit = plan.units;
   json["steps"] = Json::array();
   json["mixes"] = Json::array();
-  for (const Step& step : stepsOf(cup)) {
+  for (const Step& step : benchSteps(cup, plan.bench, plan.stock).steps) {
     Json item = {{"id", step.id},
                  {"cup", cup.slug},
                  {"kind", stepName(step.kind)},
@@ -445,7 +446,7 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
                               {"after", thing.after},
                               {"own_stage", thing.own}});
     }
-    addSteps(json, cup, plan.units);
+    addSteps(json, cup, plan);
     json["watches"] = Json::array();
     for (const Watch& watch : cup.watches) json["watches"].push_back(watchJson(watch, plan.units));
     root["cups"].push_back(std::move(json));

@@ -39,7 +39,10 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     " name TEXT NOT NULL, place TEXT NOT NULL);"
     "CREATE TABLE cutter (name TEXT PRIMARY KEY, value REAL NOT NULL);",
     // 6: the printer
-    "CREATE TABLE printer (name TEXT PRIMARY KEY, value REAL NOT NULL);"};
+    "CREATE TABLE printer (name TEXT PRIMARY KEY, value REAL NOT NULL);",
+    // 7: methods
+    "CREATE TABLE methods (kind TEXT NOT NULL, name TEXT NOT NULL, value REAL NOT NULL,"
+    " PRIMARY KEY (kind, name));"};
 
 constexpr const char* glitterRate = "glitter_g_per_cm2";
 constexpr const char* paintRate = "paint_ml_per_cm2";
@@ -331,6 +334,44 @@ tl::expected<FillRates, Sentence> Shop::fillRates() {
   }
   if (std::optional<Sentence> fault = database_->trouble()) return tl::unexpected(*fault);
   return rates;
+}
+
+tl::expected<Methods, Sentence> Shop::methods() {
+  Methods methods;
+  {
+    Statement rows(*database_, "SELECT kind, name, value FROM methods");
+    while (rows.step()) {
+      for (Method& method : methods.all) {
+        if (rows.text(0) != methodName(method.kind)) continue;
+        for (const MethodFigure& figure : methodFigures()) {
+          if (rows.text(1) == figure.name) figure.set(method, rows.number(2));
+        }
+      }
+    }
+  }
+  if (std::optional<Sentence> fault = database_->trouble()) return tl::unexpected(*fault);
+  // What was spoilt by hand is as it comes.
+  const Methods usual;
+  for (std::size_t i = 0; i < methodKinds; ++i) {
+    if (faultOf(methods.all[i])) methods.all[i] = usual.all[i];
+  }
+  return methods;
+}
+
+std::optional<Sentence> Shop::put(const Methods& methods) {
+  for (const Method& method : methods.all) {
+    if (std::optional<Sentence> fault = faultOf(method)) return fault;
+  }
+  database_->begin();
+  for (const Method& method : methods.all) {
+    for (const MethodFigure& figure : methodFigures()) {
+      Statement put(*database_,
+                    "INSERT INTO methods (kind, name, value) VALUES (?, ?, ?)"
+                    " ON CONFLICT (kind, name) DO UPDATE SET value = excluded.value");
+      put.bind(methodName(method.kind)).bind(figure.name).bind(figure.get(method)).step();
+    }
+  }
+  return database_->end();
 }
 
 std::optional<Sentence> Shop::put(const FillRates& rates) {

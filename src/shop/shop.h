@@ -8,6 +8,7 @@
 #include <tl/expected.hpp>
 #include <vector>
 
+#include "bench/method.h"
 #include "decal/artwork.h"
 #include "measure/sentence.h"
 #include "pattern/fill.h"
@@ -35,7 +36,7 @@ struct KeptShape {
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 6;
+  static constexpr int currentVersion = 7;
 
   /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
   /// version or its tables, is refused and not touched.
@@ -65,6 +66,10 @@ class Shop {
   tl::expected<FillRates, Sentence> fillRates();
   /// Refused: amounts under 0 or over 1 g or ml for a cm², times over a day.
   std::optional<Sentence> put(const FillRates& rates);
+  /// How resins, glues and paints behave here; the cautious figures until something is put.
+  tl::expected<Methods, Sentence> methods();
+  /// Refused where `faultOf` says why.
+  std::optional<Sentence> put(const Methods& methods);
   /// Shapes kept for any order, by name. One whose text is damaged is left out.
   tl::expected<std::vector<KeptShape>, Sentence> shapes();
   /// Keeps an artwork; one kept under the same name gives way. Refused: one without a name.

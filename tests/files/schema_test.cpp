@@ -53,6 +53,16 @@ TEST_CASE("orders read and written fit the order schema") {
   cup.division.masks = {{"mask-1", MaskKind::window, {"zone-1"}, WrittenLength::mm(20), true, {}}};
   cup.cuts = {{purpose::wrap, {}, 3, {Length::mm(230), {}}, {Length::mm(230), {}}, {}}};
   giveIds(cup);
+  document.bench.from = parseCivil("2026-12-09T18:00");
+  document.bench.due = parseCivil("2026-12-12T12:00");
+  document.bench.hours.days[0] = *parseHours("");
+  document.bench.hours.away = {*parseCivil("2026-12-10")};
+  document.bench.warmth = Temperature::celsius(19);
+  StepChange change{"own-1", "Look for hairs."};
+  change.wait = Wait{Duration::minutes(4), Duration::minutes(9)};
+  change.notBefore = document.bench.from;
+  cup.bench.changes = {change};
+  cup.bench.done = {{"clean", *document.bench.from, Duration::minutes(12)}};
   CHECK(valid("order.schema.json", writeDocument(document)));
 }
 

@@ -181,6 +181,35 @@ TEST_CASE("a shop of the first version is brought up and loses nothing") {
   CHECK(*shop.photoOf("old") == "picture");
 }
 
+TEST_CASE("methods are kept, cautious until then, and refused where they mean nothing") {
+  const Folder folder;
+  Methods methods;
+  {
+    Shop shop = opened(folder.file());
+    CHECK(*shop.methods() == Methods());
+    methods.of(MethodKind::resin).next = {Duration::minutes(200), Duration::minutes(1000)};
+    methods.of(MethodKind::fastResin).mixing.partB = 0.5;
+    methods.of(MethodKind::fastResin).mayBeLast = true;
+    methods.of(MethodKind::sealer).next.most = Duration::minutes(500);
+    methods.of(MethodKind::resin).pull.most = std::nullopt;
+    CHECK_FALSE(shop.put(methods).has_value());
+  }
+  Shop shop = opened(folder.file());
+  CHECK(*shop.methods() == methods);
+  Methods wrong = methods;
+  wrong.of(MethodKind::dip).cure = Duration::minutes(-1);
+  CHECK(shop.put(wrong).has_value());
+  wrong = methods;
+  wrong.of(MethodKind::ink).pull = {Duration::minutes(20), Duration::minutes(10)};
+  CHECK(shop.put(wrong).has_value());
+  CHECK(*shop.methods() == methods);
+  // What was spoilt by hand is as it comes, the rest stays.
+  sql(folder.file(), "UPDATE methods SET value = -7 WHERE kind = 'sealer' AND name = 'cure'");
+  Shop again = opened(folder.file());
+  CHECK(again.methods()->of(MethodKind::sealer) == Methods().of(MethodKind::sealer));
+  CHECK(again.methods()->of(MethodKind::resin) == methods.of(MethodKind::resin));
+}
+
 TEST_CASE("a shop file from a newer version, damaged or no shop at all is left as it is") {
   const Folder folder;
   { Shop shop = opened(folder.file()); }

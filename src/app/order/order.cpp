@@ -207,6 +207,8 @@ bool Order::copyCup() {
   if (!hasCup()) return false;
   Cup copy = currentCup();
   copy.name = freeName(document_, copy.name);
+  // The other cup is made anew.
+  copy.bench.done.clear();
   Document next = document_;
   next.cups.insert(next.cups.begin() + current_ + 1, copy);
   return push(tr("Copy cup"), next, current_ + 1);

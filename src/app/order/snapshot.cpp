@@ -11,6 +11,7 @@ Snapshot::Snapshot(const Document& document, int current, const Snapshot& before
   rest_.paper = document.paper;
   rest_.artworks = document.artworks;
   rest_.pictures = document.pictures;
+  rest_.bench = document.bench;
   rest_.ids = document.ids;
   rest_.kept = document.kept;
   const auto& known = before.cups_;

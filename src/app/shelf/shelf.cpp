@@ -60,6 +60,7 @@ void Shelf::learn() {
   Stock stock = order_.stock();
   stock.growth = habitsFrom(given(shop_->growthRecords()));
   stock.filling = given(shop_->fillRates());
+  stock.methods = given(shop_->methods());
   order_.setStock(stock);
 }
 
@@ -96,6 +97,12 @@ bool Shelf::removeShape(long long key) {
 
 bool Shelf::put(const FillRates& rates) {
   const bool done = open() && did(shop_->put(rates));
+  learn();
+  return done;
+}
+
+bool Shelf::put(const Methods& methods) {
+  const bool done = open() && did(shop_->put(methods));
   learn();
   return done;
 }

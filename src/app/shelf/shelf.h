@@ -45,6 +45,9 @@ class Shelf : public QObject {
   /// What patterns take here, for this order and all others.
   bool put(const FillRates& rates);
 
+  /// How resins, glues and paints behave here.
+  bool put(const Methods& methods);
+
   /// Films, the cutter and the printer; what is refused is said. Empty where it is not had.
   FilmShelf films();
   std::optional<long long> put(const ShelfFilm& film);

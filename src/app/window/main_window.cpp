@@ -68,12 +68,12 @@ void MainWindow::openShelf() {
 }
 
 void MainWindow::makeBench() {
-  auto* bench = new QWidget;
-  setCentralWidget(bench);
-  auto* columns = new QHBoxLayout(bench);
+  auto* centre = new QWidget;
+  setCentralWidget(centre);
+  auto* columns = new QHBoxLayout(centre);
   columns->setContentsMargins(0, 0, 0, 0);
   columns->setSpacing(0);
-  rail_ = new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut")});
+  rail_ = new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut"), tr("Bench")});
   connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
   columns->addWidget(rail_);
 
@@ -128,6 +128,7 @@ void MainWindow::makeBench() {
   column->addWidget(notice_);
 
   auto* views = new QHBoxLayout;
+  views_ = views;
   views->setSpacing(0);
   flat_ = new FlatView(order_);
   round_ = new RoundView(order_);
@@ -137,6 +138,11 @@ void MainWindow::makeBench() {
       order_, *shelf_, [this] { return file_->folder(); }, [this] { return file_->name(); });
   sheets->canvas().hide();
   views->addWidget(&sheets->canvas(), 66);
+  bench_ = new BenchStation(
+      order_, *shelf_, [this] { return file_->folder(); }, [this] { return file_->name(); },
+      BenchClock::usualFile());
+  bench_->timeline().hide();
+  views->addWidget(&bench_->timeline(), 66);
   views->addWidget(round_, 34);
   column->addLayout(views, 1);
 
@@ -168,6 +174,8 @@ void MainWindow::makeBench() {
   connect(dress_, &DressStation::said, watch_, &WatchLine::say);
   stations_->addWidget(new Scrolled(dress_, leastDrawer));
   stations_->addWidget(new Scrolled(cut_, leastDrawer));
+  stations_->addWidget(new Scrolled(bench_, leastDrawer));
+  connect(bench_, &BenchStation::said, watch_, &WatchLine::say);
   column->addWidget(stations_);
   column->addWidget(watch_);
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
@@ -200,7 +208,10 @@ void MainWindow::goToStation(int station) {
 void MainWindow::setViews() {
   const int station = rail_->current();
   const bool sheets = station == cut && cut_->sheetsShown();
-  flat_->setVisible(!sheets);
+  flat_->setVisible(!sheets && station != bench);
+  bench_->timeline().setVisible(station == bench);
+  // The timeline takes both, and leaves the cup a corner.
+  views_->setStretchFactor(round_, station == bench ? 12 : 34);
   cut_->bench().canvas().setVisible(sheets);
   const bool strip = station == cut && cut_->purpose() == purpose::markingStrip;
   // What is cut for zones is seen among them.

@@ -6,6 +6,7 @@
 #include <QMainWindow>
 #include <QStackedWidget>
 
+#include "app/bench/bench_station.h"
 #include "app/cut/cut_station.h"
 #include "app/divide/divide_station.h"
 #include "app/dress/dress_station.h"
@@ -33,7 +34,7 @@ class MainWindow : public QMainWindow {
   explicit MainWindow(QWidget* parent = nullptr);
   ~MainWindow() override;
 
-  enum Station { gauge, dividing, filling, dressing, cut };
+  enum Station { gauge, dividing, filling, dressing, cut, bench };
 
   void goToStation(int station);
 
@@ -45,6 +46,7 @@ class MainWindow : public QMainWindow {
   FillStation& fillStation() { return *fill_; }
   DressStation& dressStation() { return *dress_; }
   CutStation& cutStation() { return *cut_; }
+  BenchStation& benchStation() { return *bench_; }
   WatchLine& watchLine() { return *watch_; }
   CupStrip& cupStrip() { return *cups_; }
   OrderFile& file() { return *file_; }
@@ -71,6 +73,7 @@ class MainWindow : public QMainWindow {
   void makeCupMenu();
   void makeArtMenu();
   void makeSheetsMenu();
+  void makeBenchMenu();
   void makeViewMenu();
   void makeBench();
   void setViews();
@@ -109,6 +112,8 @@ class MainWindow : public QMainWindow {
   FillStation* fill_ = nullptr;
   DressStation* dress_ = nullptr;
   CutStation* cut_ = nullptr;
+  BenchStation* bench_ = nullptr;
+  QHBoxLayout* views_ = nullptr;
   WatchLine* watch_ = nullptr;
 
   QMenu* recent_ = nullptr;

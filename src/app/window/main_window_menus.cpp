@@ -28,6 +28,7 @@ void MainWindow::makeActions() {
   makeCupMenu();
   makeArtMenu();
   makeSheetsMenu();
+  makeBenchMenu();
   makeViewMenu();
   QMenu* help = menuBar()->addMenu(tr("&Help"));
   add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
@@ -119,16 +120,16 @@ void MainWindow::makeSheetsMenu() {
   };
   sheets(tr("&Lay the parts on sheets"), "Ctrl+Shift+L", [](SheetsBench&) {});
   sheets(tr("Search for denser, or &keep it"), "Ctrl+Shift+H",
-         [](SheetsBench& bench) { bench.searchOrKeep(); });
+         [](SheetsBench& s) { s.searchOrKeep(); });
   menu->addSeparator();
-  sheets(tr("&Cut this sheet"), "Ctrl+Shift+X", [](SheetsBench& bench) { bench.cutNow(); });
-  sheets(tr("&Save sheets…"), "Ctrl+Shift+P", [](SheetsBench& bench) { bench.askAndSave(); });
+  sheets(tr("&Cut this sheet"), "Ctrl+Shift+X", [](SheetsBench& s) { s.cutNow(); });
+  sheets(tr("&Save sheets…"), "Ctrl+Shift+P", [](SheetsBench& s) { s.askAndSave(); });
   sheets(tr("&Take this sheet off the shelf"), "Ctrl+Shift+O",
-         [](SheetsBench& bench) { bench.bookSheet(); });
+         [](SheetsBench& s) { s.bookSheet(); });
   menu->addSeparator();
-  sheets(tr("&Print this sheet…"), "Ctrl+Shift+I", [](SheetsBench& bench) { bench.printNow(); });
+  sheets(tr("&Print this sheet…"), "Ctrl+Shift+I", [](SheetsBench& s) { s.printNow(); });
   sheets(tr("How the print came o&ut…"), "Ctrl+Shift+M",
-         [](SheetsBench& bench) { bench.showFound(); });
+         [](SheetsBench& s) { s.showFound(); });
   menu->addSeparator();
   add(menu, tr("&Films on the shelf…"), QKeySequence(tr("Ctrl+Shift+F")),
       [this] { cut_->bench().showFilms(); });
@@ -136,6 +137,34 @@ void MainWindow::makeSheetsMenu() {
       [this] { cut_->bench().showCutter(); });
   add(menu, tr("Th&e printer…"), QKeySequence(tr("Ctrl+Shift+J")),
       [this] { cut_->bench().showPrinter(); });
+}
+
+void MainWindow::makeBenchMenu() {
+  QMenu* menu = menuBar()->addMenu(tr("&Bench"));
+  const auto at = [&](const QString& text, const char* key, const auto& act) {
+    add(menu, text, QKeySequence(QString::fromLatin1(key)), [this, act] {
+      goToStation(bench);
+      act(*bench_);
+    });
+  };
+  at(tr("&Done: tick the step off"), "Ctrl+Return", [](BenchStation& s) { s.doneNow(); });
+  at(tr("Take the last tick &back"), "Ctrl+Shift+Return", [](BenchStation& s) { s.undoLast(); });
+  at(tr("&Not right…"), "Ctrl+Shift+G", [](BenchStation& s) { s.lookNow(); });
+  at(tr("From t&wo metres"), "F11", [](BenchStation& s) { s.showFromAfar(); });
+  menu->addSeparator();
+  at(tr("&Open the step…"), "Ctrl+Shift+Y", [](BenchStation& s) { s.askAboutStep(); });
+  at(tr("&Add a step behind it…"), "Ctrl+Ins", [](BenchStation& s) { s.addStepBehind(); });
+  at(tr("Do it soone&r"), "Ctrl+Shift+Up", [](BenchStation& s) { s.moveStepBy(-1); });
+  at(tr("Do it &later"), "Ctrl+Shift+Down", [](BenchStation& s) { s.moveStepBy(1); });
+  at(tr("Dro&p the step"), "Ctrl+Shift+Backspace", [](BenchStation& s) { s.dropStep(); });
+  menu->addSeparator();
+  at(tr("&Times, hands and places…"), "Ctrl+Shift+W", [](BenchStation& s) { s.showTimes(); });
+  at(tr("Resins, &glues, paints…"), "Ctrl+Shift+R", [](BenchStation& s) { s.showMethods(); });
+  at(tr("&Shopping list…"), "Ctrl+Shift+Q", [](BenchStation& s) { s.showShopping(); });
+  at(tr("Save the &calendar…"), "Ctrl+Shift+C", [](BenchStation& s) { s.askAndSave(); });
+  at(tr("Plan &from now"), "Ctrl+Shift+V", [](BenchStation& s) { s.planAnew(); });
+  at(tr("Dr&y run, or its end"), "Ctrl+Alt+T", [](BenchStation& s) { s.dryRun(); });
+  at(tr("Go by t&he clock"), "Ctrl+Shift+F11", [](BenchStation& s) { s.goByTheWall(); });
 }
 
 void MainWindow::makeArtMenu() {
@@ -241,6 +270,7 @@ void MainWindow::makeViewMenu() {
   add(view, tr("&Fill"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(filling); });
   add(view, tr("D&ress"), QKeySequence(tr("Ctrl+4")), [this] { goToStation(dressing); });
   add(view, tr("&Cut"), QKeySequence(tr("Ctrl+5")), [this] { goToStation(cut); });
+  add(view, tr("&Bench"), QKeySequence(tr("Ctrl+6")), [this] { goToStation(bench); });
   view->addSeparator();
   add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
       [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });

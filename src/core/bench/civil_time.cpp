@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <array>
 #include <charconv>
+#include <cmath>
 
 namespace avrelt {
 namespace {
@@ -81,15 +82,38 @@ std::string dayText(CivilTime time) {
          months[static_cast<unsigned>(date.month()) - 1];
 }
 
-std::optional<WorkingHours> parseHours(std::string_view text) {
+std::string clockText(CivilTime time) {
+  return civilText(time).substr(11);
+}
+
+CivilTime dayOf(CivilTime time) {
+  return std::chrono::floor<days>(time);
+}
+
+CivilTime after(CivilTime time, Duration duration) {
+  return time + minutes(std::lround(duration.minutes()));
+}
+
+Duration between(CivilTime from, CivilTime to) {
+  return Duration::minutes(static_cast<double>((to - from).count()));
+}
+
+std::optional<DayHours> parseHours(std::string_view text) {
+  if (text.empty()) return DayHours{minutes(0), minutes(0)};
   if (text.size() != 11 || text[5] != '-') return std::nullopt;
   const auto from = parseClock(text.substr(0, 5));
   const auto to = parseClock(text.substr(6));
   if (!from || !to || *to <= *from) return std::nullopt;
-  WorkingHours hours;
-  hours.from = *from;
-  hours.to = *to;
-  return hours;
+  return DayHours{*from, *to};
+}
+
+std::string hoursText(const DayHours& hours) {
+  if (!hours.works()) return {};
+  const auto clock = [](minutes time) {
+    const auto count = static_cast<unsigned>(time.count());
+    return two(count / 60) + ":" + two(count % 60);
+  };
+  return clock(hours.from) + "-" + clock(hours.to);
 }
 
 std::vector<Span> spansOf(const WorkingHours& hours, CivilTime from, int count) {
@@ -97,12 +121,13 @@ std::vector<Span> spansOf(const WorkingHours& hours, CivilTime from, int count) 
   const sys_days first = std::chrono::floor<days>(from);
   for (int i = 0; i < count; ++i) {
     const sys_days day = first + days(i);
-    if (!hours.days[std::chrono::weekday(day).c_encoding()]) continue;
+    const DayHours& open = hours.days[std::chrono::weekday(day).c_encoding()];
+    if (!open.works()) continue;
     if (std::find(hours.away.begin(), hours.away.end(), CivilTime(day)) != hours.away.end()) {
       continue;
     }
-    const CivilTime begin = std::max(CivilTime(day) + hours.from, from);
-    const CivilTime end = CivilTime(day) + hours.to;
+    const CivilTime begin = std::max(CivilTime(day) + open.from, from);
+    const CivilTime end = CivilTime(day) + open.to;
     if (begin >= end) continue;
     spans.push_back({Duration::minutes(static_cast<double>((begin - from).count())),
                      Duration::minutes(static_cast<double>((end - from).count()))});

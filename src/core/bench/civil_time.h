@@ -8,7 +8,7 @@
 #include <string_view>
 #include <vector>
 
-#include "bench/schedule.h"
+#include "bench/wait.h"
 
 namespace avrelt {
 
@@ -23,17 +23,35 @@ std::optional<CivilTime> parseCivil(std::string_view text);
 std::string civilText(CivilTime time);
 /// "Tue 1 Dec", of a day.
 std::string dayText(CivilTime time);
+/// "18:00".
+std::string clockText(CivilTime time);
+/// The beginning of its day.
+CivilTime dayOf(CivilTime time);
+/// So long after a time, to the nearest minute; and how long after one another is.
+CivilTime after(CivilTime time, Duration duration);
+Duration between(CivilTime from, CivilTime to);
 
-/// When somebody works: from a time of the day to another, on some days of the week, but on some
-/// dates not.
-struct WorkingHours {
+/// From a time of the day to another; both the same where nobody works.
+struct DayHours {
   std::chrono::minutes from{18 * 60};
   std::chrono::minutes to{22 * 60};
-  std::array<bool, 7> days{true, true, true, true, true, true, true};  ///< from Sunday on
-  std::vector<CivilTime> away;                                         ///< days, as they begin
+
+  bool works() const { return from < to; }
+  friend bool operator==(const DayHours&, const DayHours&) = default;
 };
-/// Of "18:00-22:00"; nothing for other texts, and where the end is not after the start.
-std::optional<WorkingHours> parseHours(std::string_view text);
+
+/// When somebody works: hours of each day of the week, but on some dates none.
+struct WorkingHours {
+  std::array<DayHours, 7> days{};  ///< from Sunday on
+  std::vector<CivilTime> away;     ///< days, as they begin
+
+  friend bool operator==(const WorkingHours&, const WorkingHours&) = default;
+};
+/// Of "18:00-22:00", and of "" for none; nothing for other texts, and where the end is not after
+/// the start.
+std::optional<DayHours> parseHours(std::string_view text);
+/// "18:00-22:00", or "".
+std::string hoursText(const DayHours& hours);
 
 /// The hours of so many days from a time on, counted from it.
 std::vector<Span> spansOf(const WorkingHours& hours, CivilTime from, int days);

@@ -4,20 +4,16 @@
 #include <array>
 #include <optional>
 #include <string>
+#include <vector>
 
+#include "bench/mix.h"
+#include "bench/wait.h"
 #include "divide/cut.h"
 #include "measure/duration.h"
 #include "measure/sentence.h"
+#include "measure/temperature.h"
 
 namespace avrelt {
-
-/// How long to wait: no shorter than the first, no longer than the second, where there is one.
-struct Wait {
-  Duration least;
-  std::optional<Duration> most{};
-
-  friend bool operator==(const Wait&, const Wait&) = default;
-};
 
 /// Ways of putting something on a cup that set, dry or cure.
 enum class MethodKind {
@@ -49,6 +45,8 @@ struct Method {
   Duration cure;    ///< till it is done with
   bool mayBeLast = true;
   Duration handsOn;  ///< to put one coat of it on
+  Duration working{};   ///< once mixed, it is put on within this; 0 where it need not be mixed
+  ResinMixing mixing{};  ///< of a resin
 
   friend bool operator==(const Method&, const Method&) = default;
 };
@@ -63,6 +61,30 @@ struct Methods {
 
   friend bool operator==(const Methods&, const Methods&) = default;
 };
+
+/// One figure of a method that a maker may set, by the name files know it by. Times are minutes; a
+/// longest wait that is none is below 0.
+struct MethodFigure {
+  const char* name;
+  double least;
+  double most;
+  bool ofResin;  ///< means nothing for other methods
+  double (*get)(const Method&);
+  void (*set)(Method&, double);
+};
+const std::vector<MethodFigure>& methodFigures();
+/// Why a method cannot be so, if it cannot: a figure out of its range, a longest wait shorter than
+/// the least.
+std::optional<Sentence> faultOf(const Method& method);
+
+/// As they behave in a room so warm; nothing said, as they are. A rule of thumb, no published
+/// source: what cures by itself takes twice as long for each 10 °C below 21 °C, and half as long
+/// for each above. Kept cautious: where it is colder the least waits grow, where it is warmer only
+/// the most waits and working times shrink. What dries, or cures under a lamp, is left as it is.
+Methods methodsAt(const Methods& methods, std::optional<Temperature> warmth);
+
+/// Below this resin sets slowly and milky: 65 °F; common practice, no published source.
+inline constexpr Temperature coldForResin = Temperature::fahrenheit(65);
 
 /// The method glitter is stuck by.
 MethodKind methodOf(Stick stick);

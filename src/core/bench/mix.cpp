@@ -9,6 +9,9 @@ Mix resinMix(Volume onCup, const ResinMixing& mixing) {
   const Volume all = onCup / (1 - mixing.lost);
   const Volume a = all / (1 + mixing.partB);
   const Volume b = a * mixing.partB;
+  if (mixing.partB == 0) {
+    return {{{"resin", {}, a, Mass::grams(a.ml() * mixing.gramsPerMlA)}}};
+  }
   return {{{"part_a", {}, a, Mass::grams(a.ml() * mixing.gramsPerMlA)},
            {"part_b", {}, b, Mass::grams(b.ml() * mixing.gramsPerMlB)}}};
 }

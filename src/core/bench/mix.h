@@ -18,6 +18,8 @@ struct MixPart {
   std::string of;    ///< which, as the maker calls it
   std::optional<Volume> volume{};
   std::optional<Mass> mass{};
+
+  friend bool operator==(const MixPart&, const MixPart&) = default;
 };
 
 /// What a step takes. Empty where it takes nothing that is measured out.
@@ -25,15 +27,18 @@ struct Mix {
   std::vector<MixPart> parts;
 
   bool empty() const { return parts.empty(); }
+  friend bool operator==(const Mix&, const Mix&) = default;
 };
 
 /// How a resin is mixed: common practice, equal parts by volume, both about as heavy as water and a
 /// tenth; its maker's sheet goes first.
 struct ResinMixing {
-  double partB = 1;  ///< to one of A, by volume
+  double partB = 1;  ///< to one of A, by volume; 0 where it comes ready
   double gramsPerMlA = 1.1;
   double gramsPerMlB = 1.0;
   double lost = 0.1;  ///< the share that stays in cup and brush
+
+  friend bool operator==(const ResinMixing&, const ResinMixing&) = default;
 };
 
 /// Both parts of so much resin on the cup.

@@ -4,6 +4,8 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <tuple>
+#include <utility>
 
 namespace avrelt {
 namespace {
@@ -27,31 +29,89 @@ struct Busy {
   Minutes to = 0;
 };
 
-/// One pair of hands: when it works, and what it does by now.
-class Hand {
+/// What is done or spots somewhere by now, by its start; no two at once.
+class Line {
  public:
-  Hand() = default;
-  explicit Hand(const std::vector<Span>& hours) {
+  /// The first time not before `from` at which so long is free.
+  Minutes firstFor(Minutes from, Minutes takes) const {
+    const Minutes needs = std::max<Minutes>(takes, 1);
+    auto next = std::partition_point(busy_.begin(), busy_.end(),
+                                     [&](const Busy& one) { return one.to <= from; });
+    Minutes at = from;
+    for (; next != busy_.end() && next->from < at + needs; ++next) at = std::max(at, next->to);
+    return at;
+  }
+  bool isFree(Minutes from, Minutes takes) const { return firstFor(from, takes) == from; }
+  void take(Minutes from, Minutes takes) {
+    if (takes <= 0) return;
+    busy_.insert(std::partition_point(busy_.begin(), busy_.end(),
+                                      [&](const Busy& one) { return one.from < from; }),
+                 {from, from + takes});
+  }
+  void drop(Minutes from, Minutes takes) {
+    if (takes <= 0) return;
+    busy_.erase(std::find_if(busy_.begin(), busy_.end(), [&](const Busy& one) {
+      return one.from == from && one.to == from + takes;
+    }));
+  }
+
+ private:
+  std::vector<Busy> busy_;
+};
+
+/// Some of a kind, each busy by itself; none stand for as many as it takes.
+class Lines {
+ public:
+  Lines() = default;
+  explicit Lines(std::size_t count) : lines_(count) {}
+
+  Minutes firstFor(Minutes from, Minutes takes) const {
+    if (lines_.empty() || takes == 0) return from;
+    Minutes best = never;
+    for (const Line& line : lines_) best = std::min(best, line.firstFor(from, takes));
+    return best;
+  }
+  /// Which is free then, from 1; 0 where none is, or none is needed.
+  std::size_t take(Minutes from, Minutes takes) {
+    if (takes == 0) return 0;
+    for (std::size_t i = 0; i < lines_.size(); ++i) {
+      if (!lines_[i].isFree(from, takes)) continue;
+      lines_[i].take(from, takes);
+      return i + 1;
+    }
+    return 0;
+  }
+  void hold(std::size_t number, Minutes until) {
+    if (number >= 1 && number <= lines_.size()) lines_[number - 1].take(0, until);
+  }
+  void drop(std::size_t number, Minutes from, Minutes takes) {
+    if (number > 0) lines_[number - 1].drop(from, takes);
+  }
+
+ private:
+  std::vector<Line> lines_;
+};
+
+/// When a crew works.
+class Hours {
+ public:
+  Hours() = default;
+  explicit Hours(const std::vector<Span>& hours) {
     for (const Span& span : hours) hours_.push_back({up(span.from), down(span.to)});
   }
 
-  /// The first start not before `from` at which so long a task fits; `never` where none is.
+  /// The first start not before `from` from which so long is worked in one go; `never` where none.
   Minutes firstFor(Minutes from, Minutes takes) const {
-    Minutes at = from;
-    while (true) {
-      const Minutes open = inHours(at, takes);
-      if (open == never) return never;
-      at = open;
-      const auto clash = std::find_if(busy_.begin(), busy_.end(), [&](const Busy& one) {
-        return one.from < at + std::max<Minutes>(takes, 1) && at < one.to;
-      });
-      if (clash == busy_.end()) return at;
-      at = clash->to;
+    if (hours_.empty()) return from;
+    auto one = std::partition_point(hours_.begin(), hours_.end(),
+                                    [&](const Busy& span) { return span.to < from + takes; });
+    for (; one != hours_.end(); ++one) {
+      const Minutes at = std::max(one->from, from);
+      if (at + takes <= one->to) return at;
     }
+    return never;
   }
-  void take(Minutes from, Minutes takes) { busy_.push_back({from, from + takes}); }
-  void dropLast() { busy_.pop_back(); }
-  /// The longest stretch it works in one go.
+  /// The longest stretch worked in one go.
   Minutes longest() const {
     if (hours_.empty()) return never;
     Minutes most = 0;
@@ -71,107 +131,57 @@ class Hand {
   }
 
  private:
-  Minutes inHours(Minutes from, Minutes takes) const {
-    if (hours_.empty()) return from;
-    for (const Busy& one : hours_) {
-      const Minutes at = std::max(one.from, from);
-      if (at + takes <= one.to) return at;
-    }
-    return never;
-  }
-
   std::vector<Busy> hours_;
-  std::vector<Busy> busy_;
-};
-
-/// The turners, and what stands on each.
-class Turners {
- public:
-  explicit Turners(std::size_t count) : busy_(count) {}
-
-  /// The first time not before `from` at which one is free for so long.
-  Minutes firstFor(Minutes from, Minutes takes) const {
-    if (busy_.empty() || takes == 0) return from;
-    Minutes best = never;
-    for (const std::vector<Busy>& one : busy_) {
-      Minutes at = from;
-      bool moved = true;
-      while (moved) {
-        moved = false;
-        for (const Busy& busy : one) {
-          if (busy.from < at + takes && at < busy.to) {
-            at = busy.to;
-            moved = true;
-          }
-        }
-      }
-      best = std::min(best, at);
-    }
-    return best;
-  }
-  /// Which is free then, from 1.
-  std::size_t take(Minutes from, Minutes takes) {
-    if (takes == 0 || busy_.empty()) return 0;
-    for (std::size_t i = 0; i < busy_.size(); ++i) {
-      const bool free = std::none_of(busy_[i].begin(), busy_[i].end(), [&](const Busy& busy) {
-        return busy.from < from + takes && from < busy.to;
-      });
-      if (!free) continue;
-      busy_[i].push_back({from, from + takes});
-      return i + 1;
-    }
-    return 0;
-  }
-  /// Takes back the last that was put on it.
-  void dropLast(std::size_t turner) {
-    if (turner > 0) busy_[turner - 1].pop_back();
-  }
-
- private:
-  std::vector<std::vector<Busy>> busy_;
 };
 
 class Quick {
  public:
-  explicit Quick(const ScheduleProblem& problem)
+  Quick(const ScheduleProblem& problem, const Favours& favours)
       : problem_(problem),
-        turners_(problem.turners),
+        favours_(favours),
         next_(problem.chains.size(), 0),
-        from_(problem.chains.size(), 0) {
-    std::size_t hands = problem.hours.size();
-    for (const TaskChain& chain : problem.chains) {
-      for (const Task& task : chain.tasks) hands = std::max(hands, task.hand + 1);
+        found_(problem.chains.size()) {
+    for (std::size_t i = 0; i < problem.crewCount(); ++i) {
+      hours_.emplace_back(problem.crew(i).hours);
+      hands_.emplace_back(std::max<std::size_t>(1, problem.crew(i).pairs));
     }
-    hands_.resize(hands);
-    for (std::size_t i = 0; i < problem.hours.size(); ++i) {
-      if (!problem.hours[i].empty()) hands_[i] = Hand(problem.hours[i]);
-    }
-    for (const TaskChain& chain : problem.chains) {
+    for (std::size_t i = 0; i < spots; ++i) spots_[i] = Lines(problem.places[i]);
+    for (std::size_t i = 0; i < problem.chains.size(); ++i) {
+      const TaskChain& chain = problem.chains[i];
+      from_.push_back(up(chain.from));
+      if (chain.held) spotsOf(chain.held->spot).hold(chain.held->number, up(chain.held->until));
       std::vector<Minutes> left(chain.tasks.size() + 1, 0);
-      for (std::size_t i = chain.tasks.size(); i-- > 0;) {
-        left[i] = left[i + 1] + up(chain.tasks[i].takes) + up(chain.tasks[i].wait.least);
+      for (std::size_t k = chain.tasks.size(); k-- > 0;) {
+        left[k] = left[k + 1] + up(chain.tasks[k].takes) + up(chain.tasks[k].wait.least);
       }
       left_.push_back(std::move(left));
     }
   }
 
   tl::expected<Schedule, WaitMissed> operator()() {
+    // What has to begin by some time goes first, the most pressing at the front.
+    std::vector<std::size_t> pressing;
+    for (std::size_t i = 0; i < problem_.chains.size(); ++i) {
+      if (problem_.chains[i].by && !problem_.chains[i].tasks.empty()) pressing.push_back(i);
+    }
+    std::stable_sort(pressing.begin(), pressing.end(), [&](std::size_t a, std::size_t b) {
+      return *problem_.chains[a].by < *problem_.chains[b].by;
+    });
+    for (const std::size_t chain : pressing) {
+      if (!find(chain)) return tl::unexpected(missed(chain));
+      const Minutes late = found_[chain].front() - down(*problem_.chains[chain].by);
+      if (late > 0) return tl::unexpected(WaitMissed{chain, 0, minutes(late)});
+      put(chain);
+    }
     while (true) {
       std::optional<std::size_t> best;
-      std::vector<Minutes> starts;
       for (std::size_t chain = 0; chain < problem_.chains.size(); ++chain) {
         if (next_[chain] == problem_.chains[chain].tasks.size()) continue;
-        std::vector<Minutes> found = blockFor(chain);
-        if (found.empty()) return tl::unexpected(missed(chain));
-        const bool sooner = !best || found.front() < starts.front() ||
-                            (found.front() == starts.front() &&
-                             left_[chain][next_[chain]] > left_[*best][next_[*best]]);
-        if (!sooner) continue;
-        best = chain;
-        starts = std::move(found);
+        if (!find(chain)) return tl::unexpected(missed(chain));
+        if (!best || isSooner(chain, *best)) best = chain;
       }
       if (!best) break;
-      put(*best, starts);
+      put(*best);
     }
     std::stable_sort(
         made_.tasks.begin(), made_.tasks.end(), [](const ScheduledTask& a, const ScheduledTask& b) {
@@ -181,6 +191,20 @@ class Quick {
   }
 
  private:
+  Lines& spotsOf(Spot spot) { return spots_[static_cast<std::size_t>(spot)]; }
+
+  bool isSooner(std::size_t a, std::size_t b) const {
+    const auto key = [&](std::size_t chain) {
+      const Minutes left = left_[chain][next_[chain]];
+      Minutes favour = static_cast<Minutes>(favours_.ofLeft * static_cast<double>(left));
+      if (chain < favours_.of.size() && next_[chain] < favours_.of[chain].size()) {
+        favour += up(favours_.of[chain][next_[chain]]);
+      }
+      return std::pair(found_[chain].front() - favour, -left);
+    };
+    return key(a) < key(b);
+  }
+
   /// How many tasks from the next on have to follow each other within longest waits.
   std::size_t blockOf(std::size_t chain) const {
     const std::vector<Task>& tasks = problem_.chains[chain].tasks;
@@ -189,19 +213,58 @@ class Quick {
     return end - next_[chain] + 1;
   }
 
-  Minutes firstFor(const Task& task, Minutes from) const {
+  Minutes firstFor(const Task& task, Minutes from) {
     const Minutes takes = up(task.takes);
-    Minutes at = from;
+    Minutes at = std::max(from, up(task.notBefore));
     while (true) {
-      const Minutes byHand = hands_[task.hand].firstFor(at, takes);
-      if (byHand == never) return never;
-      const Minutes byTurner = turners_.firstFor(byHand, up(task.onTurner));
-      if (byTurner == byHand) return byHand;
-      at = byTurner;
+      const Minutes open = hours_[task.hand].firstFor(at, takes);
+      if (open == never) return never;
+      const Minutes byHand = hands_[task.hand].firstFor(open, takes);
+      const Minutes bySpot = spotsOf(task.spot).firstFor(byHand, up(task.holds));
+      if (bySpot == open) return open;
+      at = bySpot;
     }
   }
 
-  /// When each task of the next block may start; empty where that cannot be.
+  /// What one task takes while it is tried or done.
+  struct Taken {
+    std::size_t pair = 0;
+    std::size_t number = 0;
+  };
+  Taken take(const Task& task, Minutes start) {
+    return {hands_[task.hand].take(start, up(task.takes)),
+            spotsOf(task.spot).take(start, up(task.holds))};
+  }
+  void drop(const Task& task, Minutes start, const Taken& taken) {
+    hands_[task.hand].drop(taken.pair, start, up(task.takes));
+    spotsOf(task.spot).drop(taken.number, start, up(task.holds));
+  }
+
+  /// Whether the next block of a chain could still start as it was found: what others took since
+  /// can only have made it later.
+  bool stillFits(std::size_t chain) {
+    const std::vector<Task>& tasks = problem_.chains[chain].tasks;
+    const std::vector<Minutes>& starts = found_[chain];
+    std::vector<Taken> taken;
+    bool holds = true;
+    for (std::size_t i = 0; i < starts.size() && holds; ++i) {
+      const Task& task = tasks[next_[chain] + i];
+      holds = firstFor(task, starts[i]) == starts[i];
+      if (holds) taken.push_back(take(task, starts[i]));
+    }
+    for (std::size_t i = taken.size(); i-- > 0;) {
+      drop(tasks[next_[chain] + i], starts[i], taken[i]);
+    }
+    return holds;
+  }
+
+  /// When each task of the next block may start; false where that cannot be.
+  bool find(std::size_t chain) {
+    if (!found_[chain].empty() && stillFits(chain)) return true;
+    found_[chain] = blockFor(chain);
+    return !found_[chain].empty();
+  }
+
   std::vector<Minutes> blockFor(std::size_t chain) {
     const std::vector<Task>& tasks = problem_.chains[chain].tasks;
     const std::size_t first = next_[chain];
@@ -210,52 +273,53 @@ class Quick {
     constexpr int mostTries = 20000;
     for (int tries = 0; tries < mostTries; ++tries) {
       std::vector<Minutes> starts;
-      Minutes at = firstFor(tasks[first], from);
-      if (at == never) return {};
-      starts.push_back(at);
-      // The block's own tasks keep hands and turners from each other.
-      std::vector<std::size_t> turners;
-      const auto hold = [&](const Task& task, Minutes start) {
-        hands_[task.hand].take(start, up(task.takes));
-        turners.push_back(turners_.take(start, up(task.onTurner)));
-      };
-      hold(tasks[first], at);
+      // The block's own tasks keep hands and spots from each other.
+      std::vector<Taken> taken;
       Minutes later = never;
-      for (std::size_t i = 1; i < count; ++i) {
-        const Task& before = tasks[first + i - 1];
-        const Minutes end = starts.back() + up(before.takes);
-        const Minutes found = firstFor(tasks[first + i], end + up(before.wait.least));
-        if (found == never || found > end + down(*before.wait.most)) {
+      for (std::size_t i = 0; i < count; ++i) {
+        const Task& task = tasks[first + i];
+        Minutes soonest = from;
+        Minutes latest = never;
+        if (i > 0) {
+          const Task& before = tasks[first + i - 1];
+          const Minutes end = starts.back() + up(before.takes);
+          soonest = end + up(before.wait.least);
+          latest = end + down(*before.wait.most);
+        }
+        const Minutes found = firstFor(task, soonest);
+        if (found == never) {
+          if (i == 0) return {};
+          break;
+        }
+        if (found > latest) {
           // Begun so much later, it would have followed in time.
-          later = found == never ? never : found - down(*before.wait.most) - end;
+          later = found - latest;
           break;
         }
         starts.push_back(found);
-        hold(tasks[first + i], found);
+        taken.push_back(take(task, found));
       }
-      for (std::size_t i = turners.size(); i-- > 0;) {
-        hands_[tasks[first + i].hand].dropLast();
-        turners_.dropLast(turners[i]);
-      }
+      for (std::size_t i = taken.size(); i-- > 0;) drop(tasks[first + i], starts[i], taken[i]);
       if (starts.size() == count) return starts;
       if (later == never) return {};
-      from = at + std::max<Minutes>(later, 1);
+      from = starts.front() + std::max<Minutes>(later, 1);
     }
     return {};
   }
 
-  void put(std::size_t chain, const std::vector<Minutes>& starts) {
+  void put(std::size_t chain) {
     const std::vector<Task>& tasks = problem_.chains[chain].tasks;
-    for (const Minutes start : starts) {
+    for (const Minutes start : found_[chain]) {
       const std::size_t index = next_[chain]++;
       const Task& task = tasks[index];
       const Minutes end = start + up(task.takes);
-      hands_[task.hand].take(start, up(task.takes));
-      const std::size_t turner = turners_.take(start, up(task.onTurner));
-      made_.tasks.push_back({chain, index, minutes(start), minutes(end), turner});
+      const Taken taken = take(task, start);
+      made_.tasks.push_back({chain, index, minutes(start), minutes(end), taken.number,
+                             std::max<std::size_t>(1, taken.pair)});
       made_.ends = std::max(made_.ends, minutes(end));
       from_[chain] = end + up(task.wait.least);
     }
+    found_[chain].clear();
   }
 
   /// Why the next block has no place: the wait its hours are too short for, or hours that run out.
@@ -264,7 +328,7 @@ class Quick {
     const std::size_t first = next_[chain];
     const std::size_t count = blockOf(chain);
     Minutes work = up(tasks[first].takes);
-    const Minutes room = hands_[tasks[first].hand].longest();
+    const Minutes room = hours_[tasks[first].hand].longest();
     for (std::size_t i = 1; i < count; ++i) {
       // What has to follow soon takes one stretch with what it follows; a night between would be
       // longer than any such wait.
@@ -275,93 +339,223 @@ class Quick {
   }
 
   const ScheduleProblem& problem_;
-  std::vector<Hand> hands_;
-  Turners turners_;
+  const Favours& favours_;
+  std::vector<Hours> hours_;
+  std::vector<Lines> hands_;
+  std::array<Lines, spots> spots_;
   std::vector<std::size_t> next_;
+  std::vector<std::vector<Minutes>> found_;
   std::vector<Minutes> from_;
   std::vector<std::vector<Minutes>> left_;
   Schedule made_;
 };
 
+/// Whether so many at the most are wanted at any time.
+bool fits(std::vector<Busy> wanted, std::size_t places, std::vector<std::size_t*>& numbers,
+          const std::vector<std::pair<std::size_t, Minutes>>& held) {
+  std::vector<std::size_t> order(wanted.size());
+  for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
+  std::stable_sort(order.begin(), order.end(),
+                   [&](std::size_t a, std::size_t b) { return wanted[a].from < wanted[b].from; });
+  std::vector<Minutes> free(places, 0);
+  for (const auto& [number, until] : held) {
+    if (number >= 1 && number <= places) free[number - 1] = std::max(free[number - 1], until);
+  }
+  for (const std::size_t i : order) {
+    const auto one = std::find_if(free.begin(), free.end(),
+                                  [&](Minutes until) { return until <= wanted[i].from; });
+    if (one == free.end()) return false;
+    *one = wanted[i].to;
+    *numbers[i] = static_cast<std::size_t>(one - free.begin()) + 1;
+  }
+  return true;
+}
+
 }  // namespace
 
-tl::expected<Schedule, WaitMissed> quickSchedule(const ScheduleProblem& problem) {
-  return Quick(problem)();
+std::size_t ScheduleProblem::crewCount() const {
+  std::size_t count = crews.size();
+  for (const TaskChain& chain : chains) {
+    for (const Task& task : chain.tasks) count = std::max(count, task.hand + 1);
+  }
+  return count;
 }
+
+const Crew& ScheduleProblem::crew(std::size_t hand) const {
+  static const Crew always;
+  return hand < crews.size() ? crews[hand] : always;
+}
+
+tl::expected<Schedule, WaitMissed> quickSchedule(const ScheduleProblem& problem,
+                                                 const Favours& favours) {
+  return Quick(problem, favours)();
+}
+
+bool number(const ScheduleProblem& problem, Schedule& schedule) {
+  const auto taskOf = [&](const ScheduledTask& one) -> const Task& {
+    return problem.chains[one.chain].tasks[one.task];
+  };
+  for (std::size_t crew = 0; crew < problem.crewCount(); ++crew) {
+    std::vector<Busy> wanted;
+    std::vector<std::size_t*> numbers;
+    for (ScheduledTask& one : schedule.tasks) {
+      if (taskOf(one).hand != crew || taskOf(one).takes == Duration()) continue;
+      wanted.push_back({up(one.start), up(one.end)});
+      numbers.push_back(&one.pair);
+    }
+    if (!fits(wanted, std::max<std::size_t>(1, problem.crew(crew).pairs), numbers, {})) {
+      return false;
+    }
+  }
+  for (std::size_t spot = 0; spot < spots; ++spot) {
+    if (problem.places[spot] == 0) continue;
+    std::vector<Busy> wanted;
+    std::vector<std::size_t*> numbers;
+    for (ScheduledTask& one : schedule.tasks) {
+      const Task& task = taskOf(one);
+      if (static_cast<std::size_t>(task.spot) != spot || task.holds == Duration()) continue;
+      wanted.push_back({up(one.start), up(one.start) + up(task.holds)});
+      numbers.push_back(&one.number);
+    }
+    std::vector<std::pair<std::size_t, Minutes>> held;
+    for (const TaskChain& chain : problem.chains) {
+      if (chain.held && static_cast<std::size_t>(chain.held->spot) == spot) {
+        held.emplace_back(chain.held->number, up(chain.held->until));
+      }
+    }
+    if (!fits(wanted, problem.places[spot], numbers, held)) return false;
+  }
+  return true;
+}
+
+namespace {
+
+/// No schedule ends before this as a spot has only so many places: were each of its tasks as short
+/// as the shortest, the last of them could not start sooner.
+Minutes lastOn(const ScheduleProblem& problem, std::size_t spot, const std::vector<Hours>& hours,
+               const std::vector<std::vector<Minutes>>& heads) {
+  const std::size_t places = problem.places[spot];
+  if (places == 0) return 0;
+  std::size_t count = 0;
+  Minutes head = never;
+  Minutes tail = never;
+  Minutes takes = never;
+  Minutes holds = never;
+  std::optional<std::size_t> crew;
+  for (std::size_t c = 0; c < problem.chains.size(); ++c) {
+    const std::vector<Task>& tasks = problem.chains[c].tasks;
+    Minutes rest = 0;
+    for (std::size_t i = tasks.size(); i-- > 0;) {
+      const Task& task = tasks[i];
+      const Minutes own = up(task.takes);
+      if (static_cast<std::size_t>(task.spot) == spot && task.holds > Duration()) {
+        // Told only where one crew does all of it.
+        if (crew && *crew != task.hand) return 0;
+        crew = task.hand;
+        ++count;
+        head = std::min(head, heads[c][i]);
+        tail = std::min(tail, rest);
+        takes = std::min(takes, own);
+        holds = std::min(holds, up(task.holds));
+      }
+      rest += own + (i > 0 ? up(tasks[i - 1].wait.least) : 0);
+    }
+  }
+  if (!crew) return 0;
+  Minutes at = head;
+  for (std::size_t round = 0; round < (count + places - 1) / places; ++round) {
+    at = hours[*crew].firstFor(round == 0 ? head : at + holds, takes);
+    if (at == never) return never;
+  }
+  return at + takes + tail;
+}
+
+}  // namespace
 
 Duration endsAtLeast(const ScheduleProblem& problem) {
   Minutes most = 0;
-  std::size_t hands = problem.hours.size();
-  for (const TaskChain& chain : problem.chains) {
-    for (const Task& task : chain.tasks) hands = std::max(hands, task.hand + 1);
+  std::vector<Hours> hours;
+  for (std::size_t i = 0; i < problem.crewCount(); ++i) {
+    hours.emplace_back(problem.crew(i).hours);
   }
-  const auto handOf = [&](std::size_t i) {
-    return i < problem.hours.size() && !problem.hours[i].empty() ? Hand(problem.hours[i]) : Hand();
-  };
+  // By itself, each task as early as its own crew's hours let it, and what is left after it starts.
+  std::vector<std::vector<Minutes>> heads;
   for (const TaskChain& chain : problem.chains) {
-    // By itself, each task as early as its own hands' hours let it.
-    Minutes at = 0;
+    std::vector<Minutes> starts;
+    Minutes at = up(chain.from);
     for (const Task& task : chain.tasks) {
-      const Minutes start = handOf(task.hand).firstFor(at, up(task.takes));
+      const Minutes takes = up(task.takes);
+      const Minutes start = hours[task.hand].firstFor(std::max(at, up(task.notBefore)), takes);
       if (start == never) return minutes(never);
-      at = start + up(task.takes);
-      most = std::max(most, at);
-      at += up(task.wait.least);
+      starts.push_back(start);
+      most = std::max(most, start + takes);
+      at = start + takes + up(task.wait.least);
     }
+    heads.push_back(std::move(starts));
   }
-  for (std::size_t hand = 0; hand < hands; ++hand) {
+  for (std::size_t crew = 0; crew < problem.crewCount(); ++crew) {
     Minutes work = 0;
     Minutes head = never;
     Minutes tail = never;
-    for (const TaskChain& chain : problem.chains) {
-      Minutes before = 0;
-      Minutes all = 0;
-      for (const Task& task : chain.tasks) all += up(task.takes) + up(task.wait.least);
-      for (const Task& task : chain.tasks) {
-        const Minutes own = up(task.takes);
-        if (task.hand == hand && own > 0) {
+    for (std::size_t c = 0; c < problem.chains.size(); ++c) {
+      const std::vector<Task>& tasks = problem.chains[c].tasks;
+      Minutes rest = 0;
+      for (std::size_t i = tasks.size(); i-- > 0;) {
+        const Minutes own = up(tasks[i].takes);
+        if (tasks[i].hand == crew && own > 0) {
           work += own;
-          head = std::min(head, before);
-          const Minutes last = chain.tasks.empty() ? 0 : up(chain.tasks.back().wait.least);
-          tail = std::min(tail, std::max<Minutes>(0, all - before - own - last));
+          head = std::min(head, heads[c][i]);
+          tail = std::min(tail, rest);
         }
-        before += own + up(task.wait.least);
+        rest += own + (i > 0 ? up(tasks[i - 1].wait.least) : 0);
       }
     }
     if (work == 0) continue;
-    const Minutes end = handOf(hand).endOf(work, head);
+    const auto pairs = static_cast<Minutes>(std::max<std::size_t>(1, problem.crew(crew).pairs));
+    const Minutes end = hours[crew].endOf((work + pairs - 1) / pairs, head);
     if (end == never) return minutes(never);
     most = std::max(most, end + tail);
+  }
+  for (std::size_t spot = 0; spot < spots; ++spot) {
+    const Minutes soonest = lastOn(problem, spot, hours, heads);
+    if (soonest == never) return minutes(never);
+    most = std::max(most, soonest);
   }
   return minutes(most);
 }
 
 std::optional<std::string> brokenBy(const ScheduleProblem& problem, const Schedule& schedule) {
+  constexpr double near = 1e-9;
   std::vector<std::vector<const ScheduledTask*>> byChain(problem.chains.size());
   for (const ScheduledTask& task : schedule.tasks) byChain[task.chain].push_back(&task);
   for (std::size_t c = 0; c < problem.chains.size(); ++c) {
-    const std::vector<Task>& tasks = problem.chains[c].tasks;
+    const TaskChain& chain = problem.chains[c];
+    const std::vector<Task>& tasks = chain.tasks;
     std::sort(byChain[c].begin(), byChain[c].end(),
               [](const ScheduledTask* a, const ScheduledTask* b) { return a->task < b->task; });
     if (byChain[c].size() != tasks.size()) return "a task is missing";
     for (std::size_t i = 0; i < tasks.size(); ++i) {
       const ScheduledTask& one = *byChain[c][i];
       if (one.task != i) return "a task is there twice";
-      if (one.end.minutes() - one.start.minutes() < tasks[i].takes.minutes() - 1e-9) {
+      if ((one.end - one.start).minutes() < tasks[i].takes.minutes() - near) {
         return "a task is too short";
       }
-      const std::size_t hand = tasks[i].hand;
-      if (hand < problem.hours.size() && !problem.hours[hand].empty()) {
-        const bool within = std::any_of(
-            problem.hours[hand].begin(), problem.hours[hand].end(),
-            [&](const Span& span) { return span.from <= one.start && one.end <= span.to; });
-        if (!within) return "work out of hours";
+      if (one.start < tasks[i].notBefore) return "a task is too soon";
+      const std::vector<Span>& hours = problem.crew(tasks[i].hand).hours;
+      const bool within =
+          hours.empty() || std::any_of(hours.begin(), hours.end(), [&](const Span& span) {
+            return span.from <= one.start && one.end <= span.to;
+          });
+      if (!within) return "work out of hours";
+      if (i == 0) {
+        if (one.start < chain.from) return "a chain begins too soon";
+        if (chain.by && one.start > *chain.by) return "a chain begins too late";
+        continue;
       }
-      if (i == 0) continue;
-      const double waited = one.start.minutes() - byChain[c][i - 1]->end.minutes();
+      const double waited = (one.start - byChain[c][i - 1]->end).minutes();
       const Wait& wait = tasks[i - 1].wait;
-      if (waited < wait.least.minutes() - 1e-9) return "a wait is too short";
-      if (wait.most && waited > wait.most->minutes() + 1e-9) return "a wait is too long";
+      if (waited < wait.least.minutes() - near) return "a wait is too short";
+      if (wait.most && waited > wait.most->minutes() + near) return "a wait is too long";
     }
   }
   const auto taskOf = [&](const ScheduledTask& one) -> const Task& {
@@ -369,18 +563,32 @@ std::optional<std::string> brokenBy(const ScheduleProblem& problem, const Schedu
   };
   for (std::size_t i = 0; i < schedule.tasks.size(); ++i) {
     const ScheduledTask& a = schedule.tasks[i];
-    if (taskOf(a).onTurner > Duration() && problem.turners > 0 &&
-        (a.turner == 0 || a.turner > problem.turners)) {
-      return "a task has no turner";
+    const Task& task = taskOf(a);
+    const bool stood = task.holds > Duration() && problem.of(task.spot) > 0;
+    if (stood && (a.number == 0 || a.number > problem.of(task.spot))) {
+      return "a task has no spot";
+    }
+    if (a.pair == 0 || a.pair > std::max<std::size_t>(1, problem.crew(task.hand).pairs)) {
+      return "a task has no hands";
+    }
+    for (const TaskChain& chain : problem.chains) {
+      if (stood && chain.held && chain.held->spot == task.spot &&
+          chain.held->number == a.number && a.start < chain.held->until) {
+        return "two cups are on one spot";
+      }
     }
     for (std::size_t k = 0; k < i; ++k) {
       const ScheduledTask& b = schedule.tasks[k];
-      if (taskOf(a).hand == taskOf(b).hand && a.start < b.end && b.start < a.end) {
+      const Task& other = taskOf(b);
+      if (task.hand == other.hand && a.pair == b.pair && a.start < b.end && b.start < a.end) {
         return "hands do two things at once";
       }
-      if (a.turner == 0 || a.turner != b.turner) continue;
-      if (a.start < b.start + taskOf(b).onTurner && b.start < a.start + taskOf(a).onTurner) {
-        return "two cups are on one turner";
+      if (!stood || other.holds == Duration() || task.spot != other.spot ||
+          a.number != b.number) {
+        continue;
+      }
+      if (a.start < b.start + other.holds && b.start < a.start + task.holds) {
+        return "two cups are on one spot";
       }
     }
   }

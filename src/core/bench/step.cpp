@@ -77,10 +77,65 @@ void putInOrder(std::vector<Step>& steps) {
   }
 }
 
-TaskChain chainOf(const std::string& cup, const std::vector<Step>& steps) {
-  TaskChain chain{cup, {}};
+Sentence reasonOf(const Step& step) {
+  if (step.own) return {"You put it in.", {}};
+  switch (step.kind) {
+    case StepKind::clean:
+      return {"Grease and gloss keep everything else from holding.", {}};
+    case StepKind::mark:
+      return {"Every line is found from the front mark; it cannot be found again under a coat.", {}};
+    case StepKind::measure:
+      return {"Coats have made the cup larger: what is cut for the bare cup would not meet.", {}};
+    case StepKind::coat:
+      return {"A coat of the stack: it hides, holds or levels what lies below it.", {}};
+    case StepKind::tape:
+      return {"Tape guards what lies beside the zone that is filled next.", {}};
+    case StepKind::cover:
+      return {"What is not filled now is covered, or it catches what is.", {}};
+    case StepKind::paint:
+      return {"Glitter shows gaps: paint of its colour below them hides the metal.", {}};
+    case StepKind::stick:
+      return {"Glitter needs something wet to stick in.", {}};
+    case StepKind::glitter:
+      return {"It goes on while what it sticks in is wet.", {}};
+    case StepKind::pull:
+      return {"Tape comes off before what it guards against sets; later it tears the edge.", {}};
+    case StepKind::seal:
+      return {"A sealer keeps glitter from coming loose, and inks from bubbling under resin.", {}};
+    case StepKind::pattern:
+      return {"The whole template lies before the first cell is lifted, so that all lines meet.",
+              {}};
+    case StepKind::film:
+      return {"Film goes on before what is laid over its edges.", {}};
+    case StepKind::stencil:
+      return {"It keeps what lies below from being covered.", {}};
+    case StepKind::peel:
+      return {"Nearly dry it lifts cleanly; under resin it would stay for good.", {}};
+    case StepKind::ring:
+      return {"A ring hides the edge that the stencil left.", {}};
+    case StepKind::decal:
+      return {"It is laid once what it lies on is smooth and set.", {}};
+    case StepKind::stripe:
+      return {"A stripe hides the line where two finishes meet.", {}};
+    case StepKind::wrap:
+      return {"It goes round once nothing else changes how large the cup is.", {}};
+    case StepKind::base:
+      return {"It is what is forgotten most often; resin then seals its edge.", {}};
+    case StepKind::rim:
+      return {"Lips touch it: nothing may stay on it.", {}};
+    case StepKind::cure:
+      break;
+  }
+  return {"Until then it can be dented, and heat would soften it.", {}};
+}
+
+TaskChain chainOf(const std::string& cup, const std::vector<Step>& steps, CivilTime zero) {
+  TaskChain chain;
+  chain.name = cup;
   for (const Step& step : steps) {
-    chain.tasks.push_back({step.id, step.handsOn, step.wait, 0, step.onTurner});
+    Task task{step.id, step.handsOn, step.wait, 0, step.holds, step.spot};
+    if (step.notBefore) task.notBefore = between(zero, *step.notBefore);
+    chain.tasks.push_back(std::move(task));
   }
   return chain;
 }

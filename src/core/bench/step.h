@@ -4,6 +4,7 @@
 #include <string>
 #include <vector>
 
+#include "bench/civil_time.h"
 #include "bench/method.h"
 #include "bench/mix.h"
 #include "bench/schedule.h"
@@ -54,15 +55,25 @@ struct Step {
   std::vector<std::string> after{};  ///< ids of the steps that come before
   std::vector<Caution> cautions{};
   Mix mix{};
-  Duration onTurner{};  ///< from its start, what is wet has to turn so long
+  Duration holds{};  ///< from its start it has to turn, stay under the lamp, … so long
+  Spot spot = Spot::turner;
+  std::optional<MethodKind> method{};  ///< that puts on what it takes
+  std::optional<Duration> working{};   ///< what it takes is mixed, and put on within this
+  bool own = false;                   ///< put in by the maker
+  std::string note{};                 ///< the maker's
+  std::optional<CivilTime> notBefore{};
+
+  friend bool operator==(const Step&, const Step&) = default;
 };
 
 /// Gives every step the one before it as what it comes after, makes their ids differ, and tells
 /// each caution once, at the first step it concerns.
 void putInOrder(std::vector<Step>& steps);
+/// Why it is done, and why then.
+Sentence reasonOf(const Step& step);
 
-/// The steps of a cup as what a schedule is made of, by one pair of hands.
-TaskChain chainOf(const std::string& cup, const std::vector<Step>& steps);
+/// The steps of a cup as what a schedule is made of, times counted from `zero`.
+TaskChain chainOf(const std::string& cup, const std::vector<Step>& steps, CivilTime zero = {});
 
 /// From the first step to the end of the last wait: what it takes with nobody waiting longer than
 /// they must.

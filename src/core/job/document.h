@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "bench/choices.h"
 #include "cup/base.h"
 #include "cup/blank.h"
 #include "cup/build_up.h"
@@ -55,6 +56,7 @@ struct Cup {
   std::vector<Scatter> scatters;
   MarkingStrip strip;
   std::vector<CutRecord> cuts;
+  CupBench bench;
   std::string kept;
 
   friend bool operator==(const Cup&, const Cup&) = default;
@@ -76,6 +78,7 @@ struct Document {
   static constexpr std::size_t mostSets = 100;  ///< of a cup
   static constexpr std::size_t mostRows = 100;
   static constexpr std::size_t mostScatters = 20;
+  static constexpr std::size_t mostStepChanges = 500;
 
   Unit units = Unit::inch;
   /// For prints; left out, the paper usual where the unit is.
@@ -85,6 +88,7 @@ struct Document {
   std::vector<SharedArt> artworks;
   /// That films of zones and cells are printed with.
   std::vector<SharedPicture> pictures;
+  BenchChoices bench;
   /// How many ids were made for artworks and pictures.
   int ids = 0;
   std::string kept;

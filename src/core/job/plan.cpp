@@ -83,6 +83,8 @@ CheckedAll<Plan> planDocument(const Document& document, const Stock& stock) {
     plan.cups.push_back(std::move(*cupPlan));
   }
   if (!faults.empty()) return tl::unexpected(std::move(faults));
+  plan.bench = document.bench;
+  plan.stock = stock;
   return plan;
 }
 

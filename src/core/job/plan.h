@@ -6,6 +6,7 @@
 #include <string>
 #include <vector>
 
+#include "bench/method.h"
 #include "cup/development.h"
 #include "cup/wrap.h"
 #include "divide/program.h"
@@ -98,20 +99,23 @@ struct CupPlan {
   std::vector<PartSet> partSets(const std::string& purpose) const;
 };
 
+/// What the shop knows that a plan depends on.
+struct Stock {
+  GrowthHabits growth;
+  FillRates filling;
+  Methods methods;
+
+  friend bool operator==(const Stock&, const Stock&) = default;
+};
+
 /// Everything computed from a document. A value: the same document and stock give the same plan.
 struct Plan {
   Unit units = Unit::inch;
   Paper paper = Paper::letter;
   std::vector<CupPlan> cups;
   std::vector<SharedArt> artworks;
-};
-
-/// What the shop knows that a plan depends on.
-struct Stock {
-  GrowthHabits growth;
-  FillRates filling;
-
-  friend bool operator==(const Stock&, const Stock&) = default;
+  BenchChoices bench;
+  Stock stock;  ///< it was made with
 };
 
 /// Plans one cup. Faults name fields counted from the cup ("wrap.overlap").

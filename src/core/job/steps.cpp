@@ -21,8 +21,12 @@ Duration min(double minutes) {
 
 class Steps {
  public:
-  Steps(const CupPlan& plan, const Methods& methods, const FillRates& rates)
-      : plan_(plan), cup_(*plan.of), methods_(methods), rates_(rates) {}
+  Steps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock)
+      : plan_(plan),
+        cup_(*plan.of),
+        choices_(choices),
+        methods_(methodsAt(stock.methods, choices.warmth)),
+        rates_(stock.filling) {}
 
   std::vector<Step> operator()() {
     add("clean", StepKind::clean,
@@ -110,8 +114,8 @@ class Steps {
 
   /// The last coats, which the order does not list: two thin ones.
   void finish() {
-    const Method& resin = methods_.of(MethodKind::resin);
     for (const bool last : {false, true}) {
+      const Method& resin = flood(last);
       Step& step = add(
           last ? "last-coat" : "finishing-coat", StepKind::coat,
           last
@@ -123,18 +127,36 @@ class Steps {
                          "once, and again after 15 to 20 minutes.",
                          {volumeText(finishing)}},
           resin.handsOn, {last ? resin.handle : resin.next.least, {}});
-      step.cautions = {Caution::resin};
-      step.mix = resinMix(finishing);
-      step.onTurner = step.handsOn + resin.next.least;
+      ofResin(step, resin, finishing);
+      turn(step, resin);
     }
+  }
+
+  /// The resin a coat is flooded with, the last or one between.
+  const Method& flood(bool last) const {
+    const bool quick = last ? choices_.quickLast : choices_.quickCoats;
+    return methods_.of(quick ? MethodKind::fastResin : MethodKind::resin);
+  }
+
+  /// It takes so much resin.
+  void ofResin(Step& step, const Method& resin, Volume amount) {
+    step.cautions = {Caution::resin};
+    step.method = resin.kind;
+    step.mix = resinMix(amount, resin.mixing);
+    if (resin.working > Duration()) step.working = resin.working;
     put(resin);
+  }
+
+  /// Wet resin turns until it bears the next coat.
+  static void turn(Step& step, const Method& resin) {
+    step.holds = step.handsOn + std::min(step.wait.least, resin.next.least);
   }
 
   void coat(const Coat& coat, bool last) {
     const std::string id = "coat-" + coat.id;
     const Area wall = wallArea();
     if (coat.kind == CoatKind::resin) {
-      const Method& resin = methods_.of(MethodKind::resin);
+      const Method& resin = flood(last);
       Step& step = add(id, StepKind::coat,
                        last ? Sentence{"Flood the cup on the turner with %1 of resin, the last "
                                        "coat. Warm the bubbles out at once, and again after 15 to "
@@ -143,17 +165,17 @@ class Steps {
                             : Sentence{"Flood the cup on the turner with %1 of resin. Warm the "
                                        "bubbles out at once, and again after 15 to 20 minutes.",
                                        {volumeText(coat.mixed)}},
-                       resin.handsOn, {last ? resin.handle : resin.next.least, resin.next.most});
+                       resin.handsOn,
+                       last ? Wait{resin.handle, std::nullopt} : resin.next);
       step.of = {coat.id};
-      step.cautions = {Caution::resin};
-      step.mix = resinMix(coat.mixed);
-      step.onTurner = step.handsOn + resin.next.least;
-      put(resin);
+      ofResin(step, resin, coat.mixed);
+      turn(step, resin);
     } else if (coat.kind == CoatKind::paint) {
       const Method& paint = methods_.of(MethodKind::paint);
       Step& step = add(id, StepKind::coat, {"Paint the whole wall, thinly, and let it dry.", {}},
                        paint.handsOn, paint.next);
       step.of = {coat.id};
+      step.method = paint.kind;
       step.cautions = {Caution::solvent};
       step.mix.parts.push_back(
           {"paint", {}, rates_.paintPerCm2 * (wall.mm2() / mm2InCm2), std::nullopt});
@@ -164,8 +186,7 @@ class Steps {
                         {"Brush resin over the whole wall, as thin as it goes.", {}}, resin.handsOn,
                         resin.open);
       stick.of = {coat.id};
-      stick.cautions = {Caution::resin};
-      stick.mix = resinMix(resinToHold(wall, coat.cut));
+      ofResin(stick, resin, resinToHold(wall, coat.cut));
       Step& step = add(
           id, StepKind::coat,
           {"Shake %1 over it until nothing wet shows; catch what falls.", {Phrase(coatName(coat))}},
@@ -232,6 +253,7 @@ class Steps {
   /// Ink under resin bubbles and runs where nothing lies between: one school always seals, one
   /// never does.
   void sealPrint(const StackItem& item) {
+    if (!choices_.sealPrints) return;
     for (const Zone& zone : plan_.divided.zones) {
       if (zone.id != item.id) continue;
       const PartMaterial film = materialOf(zone.finish);
@@ -310,10 +332,13 @@ class Steps {
         case MoveKind::stick: {
           Step& step = put(StepKind::stick, method.handsOn, method.open);
           if (finish.stick == Stick::resin || finish.stick == Stick::uvResin) {
-            step.cautions = {Caution::resin};
-            step.mix = resinMix(resinToHold(area, finish.grain));
+            ofResin(step, method, resinToHold(area, finish.grain));
           }
-          if (finish.stick == Stick::sprayClear) step.cautions = {Caution::spray};
+          if (finish.stick == Stick::sprayClear) {
+            step.cautions = {Caution::spray};
+            step.spot = Spot::sprayPlace;
+            step.holds = step.handsOn;
+          }
           this->put(method);
           break;
         }
@@ -324,7 +349,11 @@ class Steps {
         }
         case MoveKind::pull: {
           Step& step = put(StepKind::pull, min(2), method.next);
-          if (glitter && finish.stick == Stick::uvResin) step.cautions = {Caution::lamp};
+          if (glitter && finish.stick == Stick::uvResin) {
+            step.cautions = {Caution::lamp};
+            step.spot = Spot::lamp;
+            step.holds = step.handsOn + method.next.least;
+          }
           break;
         }
         case MoveKind::seal: {
@@ -450,7 +479,8 @@ class Steps {
 
   const CupPlan& plan_;
   const Cup& cup_;
-  const Methods& methods_;
+  const BenchChoices& choices_;
+  const Methods methods_;
   const FillRates& rates_;
   std::vector<Step> steps_;
   std::vector<const StackItem*> buried_;
@@ -459,8 +489,8 @@ class Steps {
 
 }  // namespace
 
-std::vector<Step> stepsOf(const CupPlan& plan, const Methods& methods, const FillRates& rates) {
-  return Steps(plan, methods, rates)();
+std::vector<Step> stepsOf(const CupPlan& plan, const BenchChoices& choices, const Stock& stock) {
+  return Steps(plan, choices, stock)();
 }
 
 }  // namespace avrelt

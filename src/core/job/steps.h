@@ -12,8 +12,9 @@ namespace avrelt {
 /// wrap; stencils lifted before they are ringed, or before resin locks them in; measured again
 /// before the first part that is cut for a coated cup; the base disc and, where the order's own
 /// last coat is not over everything, two coats more; the rim cleaned. How long each takes, and each
-/// wait, is a guess of common practice until the shop knows better.
-std::vector<Step> stepsOf(const CupPlan& plan, const Methods& methods = {},
-                          const FillRates& rates = {});
+/// wait, is what the shop's methods say, in a room as warm as the choices have it. What the maker
+/// changed is not in it: `withChanges` puts it in.
+std::vector<Step> stepsOf(const CupPlan& plan, const BenchChoices& choices = {},
+                          const Stock& stock = {});
 
 }  // namespace avrelt

@@ -16,6 +16,9 @@ class Duration {
   friend constexpr Duration operator+(Duration a, Duration b) {
     return Duration(a.minutes_ + b.minutes_);
   }
+  friend constexpr Duration operator-(Duration a, Duration b) {
+    return Duration(a.minutes_ - b.minutes_);
+  }
   friend constexpr Duration operator*(Duration a, double factor) {
     return Duration(a.minutes_ * factor);
   }

@@ -54,18 +54,18 @@ ScheduleProblem byChance(std::mt19937& random, bool hours) {
         task.wait.least = min(whole(0, 5));
         task.wait.most = task.wait.least + min(whole(0, 15));
       }
-      if (whole(0, 3) == 0) task.onTurner = task.takes + task.wait.least;
+      if (whole(0, 3) == 0) task.holds = task.takes + task.wait.least;
       chain.tasks.push_back(task);
     }
     problem.chains.push_back(chain);
   }
-  problem.turners = static_cast<std::size_t>(whole(0, 3));
+  problem.of(Spot::turner) = static_cast<std::size_t>(whole(0, 3));
   if (hours) {
     std::vector<Span> spans;
     for (int day = 0; day < 200; ++day) {
       spans.push_back({min(day * 1440.0), min(day * 1440.0 + 240)});
     }
-    problem.hours = {spans};
+    problem.crews = {{spans}};
   }
   return problem;
 }
@@ -119,7 +119,7 @@ TEST_CASE("A schedule keeps waits, hours, hands and turners, the same every time
 TEST_CASE("What is broken in a schedule is found", "[schedule]") {
   ScheduleProblem problem;
   problem.chains = {{"a", {{"1", min(10), {min(5), min(8)}, 0, {}}, {"2", min(10), {}, 0, {}}}}};
-  problem.hours = {{{min(0), min(60)}}};
+  problem.crews = {{{{min(0), min(60)}}}};
   const Schedule good = *quickSchedule(problem);
   CHECK_FALSE(brokenBy(problem, good));
   const auto with = [&](double first, double second, double end) {
@@ -139,7 +139,7 @@ TEST_CASE("What is broken in a schedule is found", "[schedule]") {
   CHECK(brokenBy(problem, missing) == "a task is missing");
   ScheduleProblem two = problem;
   two.chains.push_back({"b", {{"1", min(10), {}, 0, min(30)}}});
-  two.turners = 1;
+  two.of(Spot::turner) = 1;
   Schedule both = *quickSchedule(two);
   CHECK_FALSE(brokenBy(two, both));
   for (ScheduledTask& task : both.tasks) {
@@ -197,7 +197,7 @@ TEST_CASE("A published job shop: a lawful schedule not far from its optimum", "[
 TEST_CASE("Waits cross the night, work does not, and what cannot follow in time is told",
           "[schedule]") {
   ScheduleProblem problem;
-  problem.hours = {{{min(0), min(60)}, {min(1440), min(1500)}}};
+  problem.crews = {{{{min(0), min(60)}, {min(1440), min(1500)}}}};
   problem.chains = {{"a", {{"coat", min(30), {min(300)}, 0, {}}, {"next", min(30), {}, 0, {}}}}};
   const auto schedule = quickSchedule(problem);
   REQUIRE(schedule);
@@ -210,7 +210,7 @@ TEST_CASE("Waits cross the night, work does not, and what cannot follow in time 
   CHECK(missed.error().task == 1);
   CHECK(missed.error().by.minutes() == 10);
   // No hours at all.
-  problem.hours = {{{min(0), min(5)}}};
+  problem.crews = {{{{min(0), min(5)}}}};
   CHECK_FALSE(quickSchedule(problem));
 }
 
@@ -228,14 +228,18 @@ TEST_CASE("Times and hours are read as they are written, and days away are left 
     INFO(wrong);
     CHECK_FALSE(parseCivil(wrong));
   }
-  auto hours = parseHours("18:00-22:00");
-  REQUIRE(hours);
-  for (const char* wrong : {"", "18-22", "22:00-18:00", "18:00-18:00", "18:00-25:00"}) {
+  const auto daily = parseHours("18:00-22:00");
+  REQUIRE(daily);
+  CHECK(hoursText(*daily) == "18:00-22:00");
+  CHECK(hoursText(*parseHours("")).empty());
+  for (const char* wrong : {" ", "18-22", "22:00-18:00", "18:00-18:00", "18:00-25:00"}) {
     CHECK_FALSE(parseHours(wrong));
   }
-  hours->away = {*parseCivil("2026-12-02")};
-  hours->days[6] = false;  // no Saturdays
-  const std::vector<Span> spans = spansOf(*hours, *parseCivil("2026-12-01T19:00"), 7);
+  WorkingHours hours;
+  hours.days.fill(*daily);
+  hours.away = {*parseCivil("2026-12-02")};
+  hours.days[6] = *parseHours("");  // no Saturdays
+  const std::vector<Span> spans = spansOf(hours, *parseCivil("2026-12-01T19:00"), 7);
   // Tue from 19, not Wed, Thu, Fri, not Sat, Sun, Mon.
   REQUIRE(spans.size() == 5);
   CHECK(spans[0] == Span{min(0), min(180)});

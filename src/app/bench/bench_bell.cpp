@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/bench/bench_bell.h"
+
+#include <QApplication>
+#include <QDBusConnection>
+#include <QDBusMessage>
+#include <QDBusPendingCallWatcher>
+#include <QDBusPendingReply>
+#include <QVariantMap>
+
+#ifdef AVRELT_SOUND
+#include <QSoundEffect>
+#include <QUrl>
+#endif
+
+namespace avrelt {
+
+void BenchBell::ring(const QString& title, const QString& words, bool urgent) {
+  ++count_;
+  last_ = title + QStringLiteral(": ") + words;
+  notify(title, words, urgent);
+  sound(urgent);
+}
+
+void BenchBell::notify(const QString& title, const QString& words, bool urgent) {
+  QDBusConnection bus = QDBusConnection::sessionBus();
+  if (!bus.isConnected()) return;
+  // The desktop's notifications as freedesktop.org describes them.
+  QDBusMessage call = QDBusMessage::createMethodCall(
+      QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("/org/freedesktop/Notifications"),
+      QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("Notify"));
+  const QVariantMap hints{
+      {QStringLiteral("urgency"), QVariant::fromValue<uchar>(urgent ? 2 : 1)},
+      {QStringLiteral("desktop-entry"), QStringLiteral("avrelt")}};
+  constexpr int byTheDesktop = -1;
+  call << QApplication::applicationDisplayName() << replaces_ << QStringLiteral("avrelt") << title
+       << words.toHtmlEscaped() << QStringList() << hints << (urgent ? 0 : byTheDesktop);
+  auto* watcher = new QDBusPendingCallWatcher(bus.asyncCall(call), this);
+  connect(watcher, &QDBusPendingCallWatcher::finished, watcher, &QObject::deleteLater);
+}
+
+void BenchBell::sound(bool urgent) {
+#ifdef AVRELT_SOUND
+  QObject*& kept = effects_[urgent ? 1 : 0];
+  if (kept == nullptr) {
+    auto* effect = new QSoundEffect(this);
+    effect->setSource(QUrl(urgent ? QStringLiteral("qrc:/sounds/urgent.wav")
+                                  : QStringLiteral("qrc:/sounds/bell.wav")));
+    effect->setLoopCount(urgent ? 3 : 1);
+    kept = effect;
+  }
+  static_cast<QSoundEffect*>(kept)->play();
+#else
+  (void)urgent;
+  QApplication::beep();
+#endif
+}
+
+QString clockWordsOf(qint64 seconds) {
+  const qint64 all = std::abs(seconds);
+  constexpr qint64 hour = 3600;
+  constexpr qint64 minute = 60;
+  if (all >= 2 * hour) {
+    return QStringLiteral("%1 h %2").arg(all / hour).arg(all % hour / minute, 2, 10, QLatin1Char('0'));
+  }
+  return QStringLiteral("%1:%2").arg(all / minute).arg(all % minute, 2, 10, QLatin1Char('0'));
+}
+
+}  // namespace avrelt

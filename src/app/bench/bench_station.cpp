@@ -1,0 +1,721 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/bench/bench_station.h"
+
+#include <algorithm>
+#include <cmath>
+#include <QDialog>
+#include <QDir>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QPlainTextEdit>
+#include <QVBoxLayout>
+
+#include "app/bench/methods_dialog.h"
+#include "app/bench/standoff_view.h"
+#include "app/bench/step_dialog.h"
+#include "app/bench/times_dialog.h"
+#include "app/fields/card.h"
+#include "app/fields/dialog_close.h"
+#include "app/fields/list_lines.h"
+#include "app/order/bench_edits.h"
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+#include "files/bench_files.h"
+#include "files/disk.h"
+#include "job/steps.h"
+
+namespace avrelt {
+namespace {
+
+/// What a dry run runs at.
+constexpr int dryRunSpeed = 60;
+
+QLabel* wordsLabel(const char* role) {
+  auto* label = new QLabel;
+  label->setWordWrap(true);
+  label->setProperty("role", role);
+  return label;
+}
+
+QString partName(const MixPart& part) {
+  if (part.name == "part_a") return BenchStation::tr("Part A");
+  if (part.name == "part_b") return BenchStation::tr("Part B");
+  if (part.name == "resin") return BenchStation::tr("Resin");
+  const QString kind =
+      part.name == "glitter" ? BenchStation::tr("Glitter") : BenchStation::tr("Paint");
+  return part.of.empty() ? kind
+                         : BenchStation::tr("%1, %2").arg(kind, QString::fromStdString(part.of));
+}
+
+QString amount(double value, const QString& unit) {
+  return QStringLiteral("%1 %2").arg(value, 0, 'f', value < 10 ? 1 : 0).arg(unit);
+}
+
+}  // namespace
+
+BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> folder,
+                           std::function<QString()> name, const QString& clockFile,
+                           QWidget* parent)
+    : QWidget(parent),
+      order_(order),
+      shelf_(shelf),
+      folder_(std::move(folder)),
+      name_(std::move(name)),
+      clock_(clockFile),
+      work_(order, clock_) {
+  timeline_ = new TimelineView(work_);
+  QHBoxLayout* row = makeDrawer(this);
+  row->addWidget(nowCard(), 40);
+  row->addWidget(nextCard(), 30);
+  row->addWidget(mixCard(), 30);
+  connect(&work_, &BenchWork::changed, this, &BenchStation::refresh);
+  connect(&work_, &BenchWork::ticked, this, &BenchStation::tick);
+  connect(&work_, &BenchWork::rang, this,
+          [this](const QString& cup, const QString& words, bool urgent) {
+            const QString what = urgent ? tr("%1, soon: %2").arg(cup, words)
+                                        : tr("%1 may go on: %2").arg(cup, words);
+            bell_.ring(urgent ? tr("Soon") : tr("It may go on"),
+                       QStringLiteral("%1: %2").arg(cup, words), urgent);
+            emit said(what);
+          });
+  connect(timeline_, &TimelineView::stepOpened, this, &BenchStation::askAboutStep);
+  refresh();
+}
+
+QWidget* BenchStation::nowCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("Now"), body);
+  body->setSpacing(5);
+  nowTitle_ = wordsLabel("value");
+  nowTitle_->setFont(face(18, QFont::DemiBold));
+  nowTitle_->setMaximumHeight(74);
+  body->addWidget(nowTitle_);
+  nowWords_ = wordsLabel("label");
+  body->addWidget(nowWords_);
+  auto* row = new QHBoxLayout;
+  row->setSpacing(14);
+  count_ = new QLabel;
+  count_->setFont(face(38, QFont::Bold));
+  countWords_ = wordsLabel("label");
+  row->addWidget(count_);
+  row->addWidget(countWords_, 1);
+  body->addLayout(row);
+  bar_ = new TimeBar;
+  body->addWidget(bar_);
+  cautions_ = wordsLabel("caution");
+  body->addWidget(cautions_);
+  body->addStretch();
+  auto* buttons = new QHBoxLayout;
+  buttons->setSpacing(8);
+  done_ = new QPushButton(tr("Done"));
+  done_->setProperty("primary", true);
+  done_->setToolTip(tr("Tick the step off (Ctrl+Return)"));
+  wrong_ = new QPushButton(tr("Not right…"));
+  wrong_->setToolTip(tr("What to do where the step before did not come out right"));
+  auto* afar = new QPushButton(tr("From two metres"));
+  afar->setToolTip(tr("One step over the whole screen (F11)"));
+  buttons->addWidget(done_, 3);
+  buttons->addWidget(wrong_, 2);
+  buttons->addWidget(afar, 3);
+  body->addLayout(buttons);
+  connect(done_, &QPushButton::clicked, this, &BenchStation::doneNow);
+  connect(wrong_, &QPushButton::clicked, this, &BenchStation::lookNow);
+  connect(afar, &QPushButton::clicked, this, &BenchStation::showFromAfar);
+  return card;
+}
+
+QWidget* BenchStation::stepsList() {
+  auto* page = new QWidget;
+  auto* column = new QVBoxLayout(page);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(6);
+  steps_ = new QListWidget;
+  steps_->setAccessibleName(tr("Steps of the cup in hand"));
+  steps_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  steps_->setTextElideMode(Qt::ElideRight);
+  column->addWidget(steps_, 1);
+  auto* buttons = new QHBoxLayout;
+  buttons->setSpacing(4);
+  const auto button = [&](const QString& text, const QString& name, const auto& act) {
+    auto* made = new QPushButton(text);
+    made->setAccessibleName(name);
+    made->setToolTip(name);
+    made->setStyleSheet(QStringLiteral("padding: 4px 8px;"));
+    connect(made, &QPushButton::clicked, this, act);
+    buttons->addWidget(made);
+    return made;
+  };
+  up_ = button(QStringLiteral("↑"), tr("Do it sooner"), [this] { moveStepBy(-1); });
+  down_ = button(QStringLiteral("↓"), tr("Do it later"), [this] { moveStepBy(1); });
+  edit_ = button(tr("Open…"), tr("Open the step"), [this] { askAboutStep(); });
+  button(tr("Add…"), tr("Add a step of your own behind it"), [this] { addStepBehind(); });
+  drop_ = button(tr("Drop"), tr("Drop the step, or take it back"), [this] { dropStep(); });
+  column->addLayout(buttons);
+  connect(steps_, &QListWidget::currentRowChanged, this, [this](int row) {
+    const auto& cups = work_.plan().cups;
+    for (std::size_t i = 0; i < cups.size() && row >= 0; ++i) {
+      if (work_.indexOf(i) != order_.currentIndex() ||
+          row >= static_cast<int>(cups[i].steps.size())) {
+        continue;
+      }
+      work_.pick(BenchWork::Place{i, static_cast<std::size_t>(row)});
+      return;
+    }
+  });
+  connect(steps_, &QListWidget::itemActivated, this, [this] { askAboutStep(); });
+  return page;
+}
+
+QWidget* BenchStation::nextCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard({}, body);
+  card->setAccessibleName(tr("What comes"));
+  next_ = new QListWidget;
+  next_->setAccessibleName(tr("Next, over all cups"));
+  next_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  next_->setTextElideMode(Qt::ElideRight);
+  connect(next_, &QListWidget::currentRowChanged, this, [this](int row) {
+    if (row < 0 || row >= static_cast<int>(nextPlaces_.size())) return;
+    const BenchWork::Place place = nextPlaces_[static_cast<std::size_t>(row)];
+    if (work_.picked() == place) return;
+    const int index = work_.indexOf(place.cup);
+    work_.pick(place);
+    order_.choose(index);
+  });
+  connect(next_, &QListWidget::itemActivated, this, [this] { askAboutStep(); });
+  middle_ = new Pages(tr("What comes"), {tr("Next"), tr("This cup’s steps")}, {next_, stepsList()});
+  body->addWidget(middle_, 1);
+  return card;
+}
+
+QWidget* BenchStation::mixCard() {
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard({}, body);
+  card->setAccessibleName(tr("Mix and times"));
+  auto* mix = new QWidget;
+  auto* column = new QVBoxLayout(mix);
+  column->setContentsMargins(0, 0, 0, 0);
+  mixTitle_ = wordsLabel("value");
+  mix_ = new QLabel;
+  mix_->setTextFormat(Qt::RichText);
+  mix_->setWordWrap(true);
+  mixWords_ = wordsLabel("label");
+  column->addWidget(mixTitle_);
+  column->addWidget(mix_);
+  column->addWidget(mixWords_);
+  column->addStretch();
+  right_ = new Pages(tr("Mix or times"), {tr("Mix"), tr("Times")}, {mix, planPart()});
+  body->addWidget(right_, 1);
+  return card;
+}
+
+QWidget* BenchStation::planPart() {
+  auto* page = new QWidget;
+  auto* column = new QVBoxLayout(page);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(6);
+  planWords_ = wordsLabel("label");
+  trouble_ = wordsLabel("caution");
+  column->addWidget(planWords_);
+  column->addWidget(trouble_);
+  column->addStretch();
+  auto* grid = new QGridLayout;
+  grid->setSpacing(6);
+  int at = 0;
+  const auto button = [&](const QString& text, const auto& act) {
+    auto* made = new QPushButton(text);
+    made->setStyleSheet(QStringLiteral("padding: 4px 8px;"));
+    connect(made, &QPushButton::clicked, this, act);
+    grid->addWidget(made, at / 2, at % 2);
+    ++at;
+    return made;
+  };
+  button(tr("Times and hands…"), [this] { showTimes(); });
+  button(tr("Resins, glues…"), [this] { showMethods(); });
+  button(tr("Shopping list…"), [this] { showShopping(); });
+  button(tr("Save calendar…"), [this] { askAndSave(); });
+  button(tr("Plan from now"), [this] { planAnew(); });
+  dry_ = button(tr("Dry run"), [this] { dryRun(); });
+  column->addLayout(grid);
+  return page;
+}
+
+int BenchStation::cupInHand() const {
+  const auto picked = work_.picked();
+  return picked ? work_.indexOf(picked->cup) : -1;
+}
+
+std::optional<BenchWork::Place> BenchStation::chosenStep() const {
+  return work_.picked();
+}
+
+void BenchStation::refresh() {
+  refreshNow();
+  refreshNext();
+  refreshSteps();
+  refreshMix();
+  refreshPlan();
+}
+
+void BenchStation::tick() {
+  refreshNow();
+}
+
+void BenchStation::refreshNow() {
+  const auto place = work_.next();
+  done_->setEnabled(place.has_value());
+  QString title;
+  QString words;
+  QString count;
+  QString countWords;
+  double left = -1;
+  bool urgent = false;
+  QString cautions;
+  if (!place) {
+    title = work_.plan().cups.empty() ? tr("Add a cup at the first station.")
+            : work_.plan().schedule  ? tr("Everything is done.")
+                                     : tr("No time is left for it.");
+    if (!work_.plan().troubles.empty()) words = say(work_.plan().troubles.front().words, order_.unit());
+  } else {
+    const BenchCup& cup = work_.plan().cups[place->cup];
+    const Step& step = work_.stepAt(*place);
+    title = say(step.words, order_.unit());
+    words = tr("%1, step %2 of %3. %4")
+                .arg(QString::fromStdString(cup.name))
+                .arg(place->step + 1)
+                .arg(cup.steps.size())
+                .arg(say(reasonOf(step), order_.unit()));
+    if (!step.note.empty()) words += tr(" Note: %1").arg(QString::fromStdString(step.note));
+    for (const Caution caution : step.cautions) {
+      cautions += (cautions.isEmpty() ? QString() : QStringLiteral(" ")) +
+                  say(cautionWords(caution), order_.unit());
+    }
+    const auto window = work_.windowOf(place->cup);
+    const qint64 starts =
+        std::chrono::duration_cast<std::chrono::seconds>(work_.startOf(*place).time_since_epoch())
+            .count() -
+        clock_.seconds();
+    if (window && window->opensIn > 0) {
+      count = clockWordsOf(window->opensIn);
+      countWords = tr("to wait: not before %1")
+                       .arg(QString::fromStdString(clockText(*cup.opens)));
+      constexpr double hour = 3600;
+      left = std::min(1.0, static_cast<double>(window->opensIn) / hour);
+    } else if (window && window->closesIn) {
+      urgent = *window->closesIn < 180;
+      count = clockWordsOf(*window->closesIn);
+      countWords = *window->closesIn >= 0 ? tr("left before it sets") : tr("too late");
+      const double whole = std::max(1.0, between(*cup.opens, *cup.closes).minutes() * 60);
+      left = std::clamp(static_cast<double>(*window->closesIn) / whole, 0.0, 1.0);
+    } else if (starts > 60) {
+      const CivilTime at = work_.startOf(*place);
+      constexpr qint64 day = 86400;
+      count = starts < day ? QString::fromStdString(clockText(at))
+                           : QString::fromStdString(dayText(at));
+      countWords = starts < day ? tr("it begins, in %1").arg(clockWordsOf(starts))
+                                : tr("at %1 it begins").arg(QString::fromStdString(clockText(at)));
+    } else {
+      count = QStringLiteral("%1 min").arg(std::lround(step.handsOn.minutes()));
+      countWords = tr("of work, about");
+    }
+  }
+  nowTitle_->setText(title);
+  nowWords_->setText(words);
+  count_->setText(count);
+  count_->setVisible(!count.isEmpty());
+  countWords_->setText(countWords);
+  bar_->show(left, urgent);
+  cautions_->setText(cautions);
+  cautions_->setVisible(!cautions.isEmpty());
+  // What was done last, on any cup, is what can be looked at.
+  bool looked = false;
+  for (const Cup& cup : order_.document().cups) looked = looked || !cup.bench.done.empty();
+  wrong_->setEnabled(looked);
+}
+
+void BenchStation::refreshNext() {
+  constexpr std::size_t most = 40;
+  QStringList lines;
+  nextPlaces_.clear();
+  std::string day;
+  for (std::size_t i = 0; i < most; ++i) {
+    const auto place = work_.next(i);
+    if (!place) break;
+    const CivilTime start = work_.startOf(*place);
+    const std::string today = dayText(start);
+    QString time = QString::fromStdString(clockText(start));
+    if (today != day && !(day.empty() && dayOf(start) == dayOf(clock_.now()))) {
+      time = QString::fromStdString(today) + QLatin1Char(' ') + time;
+    }
+    day = today;
+    lines << tr("%1  %2: %3").arg(time, QString::fromStdString(work_.plan().cups[place->cup].name),
+                                  say(work_.stepAt(*place).words, order_.unit()));
+    nextPlaces_.push_back(*place);
+  }
+  const QSignalBlocker quiet(next_);
+  showLines(*next_, lines);
+  for (int i = 0; i < next_->count(); ++i) next_->item(i)->setToolTip(lines[i]);
+  const auto picked = work_.picked();
+  const auto at = picked ? std::find(nextPlaces_.begin(), nextPlaces_.end(), *picked)
+                         : nextPlaces_.end();
+  next_->setCurrentRow(at == nextPlaces_.end() ? -1 : static_cast<int>(at - nextPlaces_.begin()));
+}
+
+void BenchStation::refreshSteps() {
+  const QSignalBlocker quiet(steps_);
+  const auto picked = work_.picked();
+  QStringList lines;
+  int row = -1;
+  for (std::size_t i = 0; i < work_.plan().cups.size(); ++i) {
+    if (work_.indexOf(i) != order_.currentIndex()) continue;
+    const BenchCup& cup = work_.plan().cups[i];
+    for (std::size_t k = 0; k < cup.steps.size(); ++k) {
+      const Step& step = cup.steps[k];
+      QString line = cup.done[k] ? QStringLiteral("✓ ") : QStringLiteral("%1. ").arg(k + 1);
+      line += say(step.words, order_.unit());
+      const bool objected =
+          std::any_of(cup.conflicts.begin(), cup.conflicts.end(),
+                      [&](const StepConflict& conflict) { return conflict.step == step.id; });
+      if (objected) line.prepend(QStringLiteral("▲ "));
+      if (!step.note.empty()) line += tr(" (%1)").arg(QString::fromStdString(step.note));
+      lines << line;
+    }
+    // What was dropped stands below, to be taken back.
+    if (picked && picked->cup == i) row = static_cast<int>(picked->step);
+  }
+  showLines(*steps_, lines);
+  for (int i = 0; i < steps_->count(); ++i) steps_->item(i)->setToolTip(lines[i]);
+  steps_->setCurrentRow(row);
+  const bool any = picked.has_value();
+  for (QPushButton* button : {up_, down_, edit_, drop_}) button->setEnabled(any);
+  drop_->setText(any && work_.stepAt(*picked).own ? tr("Remove") : tr("Drop"));
+}
+
+void BenchStation::refreshMix() {
+  const auto picked = work_.picked();
+  if (!picked) {
+    mixTitle_->setText(tr("Nothing to mix"));
+    mix_->clear();
+    mixWords_->clear();
+    return;
+  }
+  const std::vector<SharedMix> mixes = mixesOf(work_.plan());
+  const SharedMix* mine = nullptr;
+  for (const SharedMix& mix : mixes) {
+    for (const auto& [cup, step] : mix.steps) {
+      if (cup == picked->cup && step == picked->step) mine = &mix;
+    }
+  }
+  const Step& step = work_.stepAt(*picked);
+  SharedMix alone{{{picked->cup, picked->step}}, step.mix, step.working};
+  if (mine == nullptr) mine = &alone;
+  QStringList names;
+  for (const auto& [cup, index] : mine->steps) {
+    const QString name = QString::fromStdString(work_.plan().cups[cup].name);
+    if (!names.contains(name)) names << name;
+  }
+  if (mine->mix.empty()) {
+    mixTitle_->setText(tr("%1: nothing to mix").arg(names.join(tr(" and "))));
+    mix_->clear();
+    mixWords_->setText(say(step.words, order_.unit()));
+    return;
+  }
+  mixTitle_->setText(tr("For %1").arg(names.join(tr(" and "))));
+  QString table = QStringLiteral("<table width='100%' cellpadding='3'>");
+  for (const MixPart& part : mine->mix.parts) {
+    table += QStringLiteral("<tr><td>%1</td><td align='right'><b><span style='font-size:20px'>%2"
+                            "</span></b></td><td align='right'><b><span style='font-size:20px'>%3"
+                            "</span></b></td></tr>")
+                 .arg(partName(part).toHtmlEscaped(),
+                      part.volume ? amount(part.volume->ml(), tr("ml")) : QString(),
+                      part.mass ? amount(part.mass->grams(), tr("g")) : QString());
+  }
+  mix_->setText(table + QStringLiteral("</table>"));
+  QString words;
+  if (step.method && step.working) {
+    const Methods methods = methodsAt(order_.stock().methods, order_.document().bench.warmth);
+    const Method& method = methods.of(*step.method);
+    words = tr("%1 % stays in cup and brush. Use it within %2 min.")
+                .arg(std::lround(method.mixing.lost * 100))
+                .arg(std::lround(mine->working.value_or(method.working).minutes()));
+    if (const auto& warmth = order_.document().bench.warmth) {
+      words += order_.unit() == Unit::inch
+                   ? tr(" The room is at %1 °F.").arg(std::lround(warmth->fahrenheit()))
+                   : tr(" The room is at %1 °C.").arg(std::lround(warmth->celsius()));
+    }
+    words += tr(" Nitrile gloves, fresh air; the maker’s data sheet goes first.");
+  } else {
+    words = tr("By the area it covers, and what your shop’s figures say.");
+  }
+  mixWords_->setText(words);
+}
+
+void BenchStation::refreshPlan() {
+  const BenchPlan& plan = work_.plan();
+  QStringList words;
+  words << timeline_->headline() + QStringLiteral(".");
+  Duration hands;
+  for (const BenchCup& cup : plan.cups) {
+    for (const std::size_t step : cup.left) hands = hands + cup.steps[step].handsOn;
+  }
+  if (plan.countLeft() > 0) {
+    words << tr("%1 steps are left, %2 of work.")
+                 .arg(plan.countLeft())
+                 .arg(QString::fromStdString(timeText(hands)));
+  }
+  if (const QString done = timeline_->whenDone(); !done.isEmpty()) words << done + QStringLiteral(".");
+  for (const LearntTime& learnt : learntTimes(plan)) {
+    words << tr("“%1” takes you %2 of what was reckoned (%3 times).")
+                 .arg(QString::fromLatin1(stepName(learnt.kind)),
+                      percentText(learnt.ofPlanned))
+                 .arg(learnt.count);
+  }
+  planWords_->setText(words.join(QLatin1Char(' ')));
+  QString trouble;
+  if (clock_.damaged()) {
+    trouble = tr("The timers’ file could not be read; timers go by the clock on the wall.");
+  }
+  if (const qint64 parted = clock_.parted(); parted != 0) {
+    trouble = tr("The clock was set %1 by %2; timers go on by what has really passed. “Go by the "
+                 "clock” in the menu takes the clock as right.")
+                  .arg(parted > 0 ? tr("ahead") : tr("back"), clockWordsOf(parted));
+  }
+  if (!plan.troubles.empty()) trouble = say(plan.troubles.front().words, order_.unit());
+  for (const BenchCup& cup : plan.cups) {
+    if (!trouble.isEmpty() || cup.conflicts.empty()) continue;
+    trouble = tr("%1: %2").arg(QString::fromStdString(cup.name),
+                               say(cup.conflicts.front().words, order_.unit()));
+  }
+  trouble_->setText(trouble);
+  trouble_->setVisible(!trouble.isEmpty());
+  dry_->setText(clock_.pretends() ? tr("End the dry run") : tr("Dry run ×%1").arg(dryRunSpeed));
+}
+
+void BenchStation::doneNow() {
+  const auto place = work_.next();
+  if (!place) return;
+  const Step step = work_.stepAt(*place);
+  const QString name = QString::fromStdString(work_.plan().cups[place->cup].name);
+  const auto window = work_.windowOf(place->cup);
+  work_.done(*place);
+  if (window && window->opensIn > 0) {
+    emit said(tr("%1: done %2 before it should have been. Look whether what lies below has set.")
+                  .arg(name, clockWordsOf(window->opensIn)));
+  } else if (window && window->closesIn && *window->closesIn < 0) {
+    emit said(tr("%1: done %2 too late. Look whether it came out right.")
+                  .arg(name, clockWordsOf(*window->closesIn)));
+  } else {
+    const auto look = lookAfter(step, order_.stock().methods);
+    emit said(look ? tr("%1: done. %2 If not: “Not right…”.")
+                         .arg(name, say(look->question, order_.unit()))
+                   : tr("%1: done.").arg(name));
+  }
+}
+
+void BenchStation::undoLast() {
+  emit said(work_.undoLast() ? tr("The last tick is taken back.")
+                             : tr("Nothing is ticked off yet."));
+}
+
+void BenchStation::lookNow() {
+  const BenchPlan& plan = work_.plan();
+  std::optional<BenchWork::Place> last;
+  CivilTime at;
+  for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+    for (std::size_t k = 0; k < plan.cups[i].steps.size(); ++k) {
+      const auto& done = plan.cups[i].done[k];
+      if (!done || plan.cups[i].steps[k].own || (last && done->at < at)) continue;
+      if (!lookAfter(plan.cups[i].steps[k], order_.stock().methods)) continue;
+      last = BenchWork::Place{i, k};
+      at = done->at;
+    }
+  }
+  if (!last) {
+    emit said(tr("Nothing was done yet that is looked at."));
+    return;
+  }
+  const Step step = work_.stepAt(*last);
+  const int cup = work_.indexOf(last->cup);
+  const auto look = lookAfter(step, order_.stock().methods);
+  LookDialog dialog(step, *look, order_.unit(), this);
+  if (dialog.exec() != QDialog::Accepted) return;
+  mend(order_, cup, step, look->remedies[dialog.chosen()]);
+  work_.planNow();
+}
+
+void BenchStation::showFromAfar() {
+  auto* afar = new StandoffView(work_, this);
+  afar->showFullScreen();
+  afar->setFocus();
+}
+
+void BenchStation::askAboutStep() {
+  const auto place = chosenStep();
+  const int cup = cupInHand();
+  if (!place || cup < 0) return;
+  const Step step = work_.stepAt(*place);
+  std::optional<Step> planned;
+  if (const CupPlan* plan = order_.plan(cup)) {
+    for (const Step& one : stepsOf(*plan, order_.document().bench, order_.stock())) {
+      if (one.id == step.id) planned = one;
+    }
+  }
+  StepDialog dialog(step, planned, order_.unit(), this);
+  if (dialog.exec() != QDialog::Accepted) return;
+  changeStep(order_, cup, tr("Change a step"), step, [&](StepChange& change) {
+    if (step.own) change.text = dialog.words().toStdString();
+    // What is as the plan has it, to the minute, stays the plan's.
+    const auto rounded = [](Duration duration) { return std::lround(duration.minutes()); };
+    constexpr double none = -1;
+    const auto mostOf = [&](const Wait& wait) {
+      return rounded(wait.most.value_or(Duration::minutes(none)));
+    };
+    const Wait wait = dialog.wait();
+    change.handsOn = dialog.handsOn();
+    change.wait = wait;
+    if (planned && rounded(planned->handsOn) == rounded(dialog.handsOn())) {
+      change.handsOn.reset();
+    }
+    if (planned && rounded(planned->wait.least) == rounded(wait.least) &&
+        mostOf(planned->wait) == mostOf(wait)) {
+      change.wait.reset();
+    }
+    change.note = dialog.note().toStdString();
+  });
+  work_.planNow();
+}
+
+void BenchStation::addStepBehind() {
+  const auto place = chosenStep();
+  const int cup = cupInHand();
+  if (!place || cup < 0) return;
+  Step fresh;
+  fresh.own = true;
+  fresh.words = {"%1", {std::string()}};
+  fresh.handsOn = Duration::minutes(5);
+  StepDialog dialog(fresh, std::nullopt, order_.unit(), this);
+  if (dialog.exec() != QDialog::Accepted) return;
+  addStep(order_, cup, work_.stepAt(*place).id, dialog.words(), dialog.handsOn(), dialog.wait());
+  work_.planNow();
+}
+
+void BenchStation::dropStep() {
+  const auto place = chosenStep();
+  const int cup = cupInHand();
+  if (!place || cup < 0) return;
+  const Step step = work_.stepAt(*place);
+  if (step.own) {
+    removeOwnStep(order_, cup, step);
+  } else {
+    changeStep(order_, cup, tr("Drop a step"), step,
+               [](StepChange& change) { change.dropped = true; });
+    emit said(tr("“%1” is dropped. Undo takes it back.").arg(say(step.words, order_.unit())));
+  }
+  work_.planNow();
+}
+
+void BenchStation::moveStepBy(int by) {
+  const auto place = chosenStep();
+  const int cup = cupInHand();
+  if (!place || cup < 0) return;
+  const std::vector<Step> steps = work_.plan().cups[place->cup].steps;
+  const auto to = static_cast<std::ptrdiff_t>(place->step) + by;
+  if (to < 0 || to >= static_cast<std::ptrdiff_t>(steps.size())) return;
+  moveStep(order_, cup, steps, place->step, static_cast<std::size_t>(to));
+  work_.planNow();
+}
+
+void BenchStation::showTimes() {
+  TimesDialog dialog(order_.document().bench, clock_.now(), order_.unit(), this);
+  if (dialog.exec() != QDialog::Accepted) return;
+  changeBench(order_, tr("Set times and hands"),
+              [&](BenchChoices& choices) { choices = dialog.choices(); });
+  work_.planNow();
+}
+
+void BenchStation::showMethods() {
+  MethodsDialog dialog(order_.stock().methods, this);
+  if (dialog.exec() != QDialog::Accepted) return;
+  if (shelf_.put(dialog.methods())) emit said(tr("Kept, for this order and all others."));
+}
+
+void BenchStation::showShopping() {
+  QDialog dialog(this);
+  dialog.setWindowTitle(tr("What is left takes"));
+  dialog.resize(460, 420);
+  auto* column = new QVBoxLayout(&dialog);
+  auto* text = new QPlainTextEdit;
+  text->setReadOnly(true);
+  text->setAccessibleName(dialog.windowTitle());
+  QStringList lines;
+  for (const MixPart& part : shoppingList(work_.plan())) {
+    QStringList amounts;
+    if (part.volume) amounts << amount(part.volume->ml(), tr("ml"));
+    if (part.mass) amounts << amount(part.mass->grams(), tr("g"));
+    lines << QStringLiteral("%1: %2").arg(partName(part), amounts.join(QStringLiteral(", ")));
+  }
+  if (lines.isEmpty()) lines << tr("Nothing.");
+  text->setPlainText(lines.join(QLatin1Char('\n')));
+  column->addWidget(text, 1);
+  auto* words = wordsLabel("label");
+  words->setText(tr("Films stand at the Cut station. What you have already is not subtracted."));
+  column->addWidget(words);
+  closeBelow(dialog, *column);
+  dialog.exec();
+}
+
+std::optional<QString> BenchStation::saveCalendar(const QString& path) {
+  const std::string text =
+      benchCalendar(work_.plan(), name_().toStdString(), [this](const Sentence& sentence) {
+        return say(sentence, order_.unit()).toStdString();
+      });
+  if (text.empty()) return tr("There is no schedule to save. Set longer hours first.");
+  if (const auto fault = writeFile(path.toStdString(), text)) return say(*fault, order_.unit());
+  return std::nullopt;
+}
+
+void BenchStation::askAndSave() {
+  const QString path = QFileDialog::getSaveFileName(
+      this, tr("Save the calendar"), QDir(folder_()).filePath(name_() + QStringLiteral(".ics")),
+      tr("Calendars (*.ics)"));
+  if (path.isEmpty()) return;
+  const auto fault = saveCalendar(path);
+  emit said(fault ? *fault : tr("Saved to %1.").arg(path));
+}
+
+void BenchStation::dryRun() {
+  if (clock_.pretends()) {
+    clock_.endPretending();
+    // What was ticked off in pretended time was not done.
+    QUndoStack& history = *order_.history();
+    const bool any = history.index() > beforeDryRun_;
+    if (any) history.setIndex(beforeDryRun_);
+    work_.planNow();
+    emit said(any ? tr("The dry run is over, and all that was changed in it is undone. Redo brings "
+                       "it back.")
+                  : tr("The dry run is over."));
+    return;
+  }
+  order_.settle();
+  beforeDryRun_ = order_.history()->index();
+  const auto place = work_.next();
+  clock_.pretend(place ? work_.startOf(*place) : clock_.now(), dryRunSpeed);
+  emit said(tr("A dry run: a minute passes each second. At its end all ticks are undone."));
+}
+
+void BenchStation::planAnew() {
+  const Duration late = work_.late();
+  work_.planNow();
+  emit said(late > Duration()
+                ? tr("Planned from now on, %1 late. %2")
+                      .arg(QString::fromStdString(timeText(late)), timeline_->whenDone())
+                : tr("Planned from now on: %1").arg(timeline_->whenDone()));
+}
+
+void BenchStation::goByTheWall() {
+  clock_.goByTheWall();
+  work_.planNow();
+  emit said(tr("Timers go by the clock on the wall."));
+}
+
+}  // namespace avrelt

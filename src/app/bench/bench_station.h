@@ -1,0 +1,117 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <functional>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+#include <QWidget>
+
+#include "app/bench/bench_bell.h"
+#include "app/bench/bench_work.h"
+#include "app/bench/time_bar.h"
+#include "app/bench/timeline_view.h"
+#include "app/fields/pages.h"
+#include "app/shelf/shelf.h"
+
+namespace avrelt {
+
+/// The station where the order is made: what to do now and how long is left for it, what comes
+/// next, all steps of the cup in hand, what to mix, and when all of it is done.
+class BenchStation : public QWidget {
+  Q_OBJECT
+
+ public:
+  /// Saved files are first offered to go into what `folder` says, and are named by `name`.
+  BenchStation(Order& order, Shelf& shelf, std::function<QString()> folder,
+               std::function<QString()> name, const QString& clockFile, QWidget* parent = nullptr);
+
+  BenchWork& work() { return work_; }
+  BenchClock& clock() { return clock_; }
+  BenchBell& bell() { return bell_; }
+  TimelineView& timeline() { return *timeline_; }
+
+  enum Middle { nextPage, stepsPage };
+  enum Right { mixPage, planPage };
+  Pages& middle() { return *middle_; }
+  Pages& right() { return *right_; }
+  QListWidget& nextList() { return *next_; }
+  QListWidget& stepList() { return *steps_; }
+  QPushButton& doneButton() { return *done_; }
+  QPushButton& wrongButton() { return *wrong_; }
+  QLabel& nowTitle() { return *nowTitle_; }
+  QLabel& planWords() { return *planWords_; }
+
+  /// Ticks the step shown off, where it is the next of its cup.
+  void doneNow();
+  void undoLast();
+  void lookNow();
+  void showFromAfar();
+  void askAboutStep();
+  void addStepBehind();
+  void dropStep();
+  void moveStepBy(int by);
+  void showTimes();
+  void showMethods();
+  void showShopping();
+  void askAndSave();
+  /// Writes the calendar; why not, in words.
+  std::optional<QString> saveCalendar(const QString& path);
+  void dryRun();
+  void planAnew();
+  void goByTheWall();
+
+ signals:
+  void said(const QString& words);
+
+ private:
+  QWidget* nowCard();
+  QWidget* nextCard();
+  QWidget* mixCard();
+  QWidget* stepsList();
+  QWidget* planPart();
+  void refresh();
+  void refreshNow();
+  void refreshNext();
+  void refreshSteps();
+  void refreshMix();
+  void refreshPlan();
+  void tick();
+  int cupInHand() const;
+  std::optional<BenchWork::Place> chosenStep() const;
+
+  Order& order_;
+  Shelf& shelf_;
+  std::function<QString()> folder_;
+  std::function<QString()> name_;
+  BenchClock clock_;
+  BenchWork work_;
+  BenchBell bell_;
+  TimelineView* timeline_ = nullptr;
+  Pages* middle_ = nullptr;
+  Pages* right_ = nullptr;
+  QLabel* nowTitle_ = nullptr;
+  QLabel* nowWords_ = nullptr;
+  QLabel* count_ = nullptr;
+  QLabel* countWords_ = nullptr;
+  TimeBar* bar_ = nullptr;
+  QLabel* cautions_ = nullptr;
+  QPushButton* done_ = nullptr;
+  QPushButton* wrong_ = nullptr;
+  QListWidget* next_ = nullptr;
+  QListWidget* steps_ = nullptr;
+  std::vector<BenchWork::Place> nextPlaces_;
+  QLabel* mixTitle_ = nullptr;
+  QLabel* mix_ = nullptr;
+  QLabel* mixWords_ = nullptr;
+  QLabel* planWords_ = nullptr;
+  QLabel* trouble_ = nullptr;
+  QPushButton* dry_ = nullptr;
+  int beforeDryRun_ = 0;
+  QPushButton* up_ = nullptr;
+  QPushButton* down_ = nullptr;
+  QPushButton* drop_ = nullptr;
+  QPushButton* edit_ = nullptr;
+};
+
+}  // namespace avrelt

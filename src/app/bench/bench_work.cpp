@@ -1,0 +1,253 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/bench/bench_work.h"
+
+#include <algorithm>
+#include <cmath>
+#include <mutex>
+#include <QThreadPool>
+#include <thread>
+
+#include "app/order/bench_edits.h"
+#include "app/order/phrases.h"
+
+namespace avrelt {
+namespace {
+
+/// What is begun so much after its time is planned anew.
+constexpr double mostLate = 5;
+
+}  // namespace
+
+/// A search beside the window.
+struct BenchWork::Search {
+  std::atomic<bool> stopped{false};
+  std::atomic<bool> over{false};
+  std::mutex guard;
+  std::optional<FoundSchedule> found;
+};
+
+BenchWork::BenchWork(Order& order, BenchClock& clock, QObject* parent)
+    : QObject(parent), order_(order), clock_(clock) {
+  later_.setSingleShot(true);
+  later_.setInterval(30);
+  connect(&later_, &QTimer::timeout, this, [this] { replan(); });
+  poll_.setInterval(50);
+  connect(&poll_, &QTimer::timeout, this, &BenchWork::takeFound);
+  connect(&order, &Order::changed, this, [this] { later_.start(); });
+  connect(&clock, &BenchClock::ticked, this, &BenchWork::tick);
+  replan();
+}
+
+BenchWork::~BenchWork() {
+  stopSearch();
+}
+
+void BenchWork::planNow() {
+  later_.stop();
+  replan();
+}
+
+void BenchWork::replan() {
+  std::vector<const CupPlan*> cups;
+  bool holds = true;
+  const Document& document = order_.document();
+  for (std::size_t i = 0; i < document.cups.size(); ++i) {
+    const CupPlan* plan = order_.plan(static_cast<int>(i));
+    // What is still being planned, or refused, is shown as it was.
+    holds = holds && plan != nullptr && plan->of->bench == document.cups[i].bench;
+    if (plan != nullptr) cups.push_back(plan);
+  }
+  BenchPlan next = benchPlan(cups, document.bench, order_.stock(), clock_.now());
+  stopSearch();
+  plan_ = std::move(next);
+  holds_ = holds;
+  bool timed = false;
+  for (std::size_t i = 0; i < plan_.cups.size(); ++i) timed = timed || windowOf(i).has_value();
+  clock_.count(timed);
+  startSearch();
+  ring();
+  emit changed();
+}
+
+void BenchWork::stopSearch() {
+  if (search_) search_->stopped = true;
+  search_.reset();
+  poll_.stop();
+}
+
+void BenchWork::startSearch() {
+  if (!plan_.schedule || plan_.proven || plan_.schedule->tasks.empty()) return;
+  search_ = std::make_shared<Search>();
+  QThreadPool::globalInstance()->start(
+      [search = search_, problem = plan_.problem, start = *plan_.schedule] {
+        SearchLimits limits;
+        limits.stop = &search->stopped;
+        FoundSchedule found = searchSchedule(problem, start, limits);
+        const std::lock_guard<std::mutex> lock(search->guard);
+        search->found = std::move(found);
+        search->over = true;
+      });
+  poll_.start();
+}
+
+void BenchWork::takeFound() {
+  if (!search_ || !search_->over) return;
+  std::optional<FoundSchedule> found;
+  {
+    const std::lock_guard<std::mutex> lock(search_->guard);
+    found = std::move(search_->found);
+  }
+  search_.reset();
+  poll_.stop();
+  if (found) take(plan_, *found);
+  emit changed();
+}
+
+void BenchWork::awaitSearch() {
+  constexpr int mostRounds = 300;
+  for (int i = 0; i < mostRounds && search_; ++i) {
+    std::this_thread::sleep_for(std::chrono::milliseconds(20));
+    takeFound();
+  }
+}
+
+std::optional<BenchWork::Place> BenchWork::next(std::size_t which) const {
+  if (!plan_.schedule || which >= plan_.schedule->tasks.size()) return std::nullopt;
+  const ScheduledTask& task = plan_.schedule->tasks[which];
+  return Place{task.chain, plan_.stepIndex(task)};
+}
+
+std::optional<ScheduledTask> BenchWork::taskOf(const Place& place) const {
+  if (!plan_.schedule) return std::nullopt;
+  for (const ScheduledTask& task : plan_.schedule->tasks) {
+    if (task.chain == place.cup && plan_.stepIndex(task) == place.step) return task;
+  }
+  return std::nullopt;
+}
+
+CivilTime BenchWork::startOf(const Place& place) const {
+  const auto task = taskOf(place);
+  return task ? plan_.at(task->start) : plan_.zero;
+}
+
+std::optional<BenchWork::Place> BenchWork::picked() const {
+  if (picked_) {
+    for (std::size_t i = 0; i < plan_.cups.size(); ++i) {
+      if (plan_.cups[i].name != picked_->first) continue;
+      for (std::size_t k = 0; k < plan_.cups[i].steps.size(); ++k) {
+        if (plan_.cups[i].steps[k].id == picked_->second) return Place{i, k};
+      }
+    }
+  }
+  return next();
+}
+
+void BenchWork::pick(const std::optional<Place>& place) {
+  picked_ = place ? std::optional(std::pair(plan_.cups[place->cup].name, stepAt(*place).id))
+                  : std::nullopt;
+  emit changed();
+}
+
+std::optional<BenchWork::Window> BenchWork::windowOf(std::size_t cup) const {
+  const BenchCup& one = plan_.cups[cup];
+  if (!one.opens || one.left.empty()) return std::nullopt;
+  const qint64 now = clock_.seconds();
+  const auto in = [&](CivilTime time) {
+    return std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count() - now;
+  };
+  Window window{in(*one.opens), {}};
+  if (one.closes) window.closesIn = in(*one.closes);
+  // What opened and never closes is no timer any more.
+  if (window.opensIn <= 0 && !window.closesIn) return std::nullopt;
+  return window;
+}
+
+void BenchWork::done(const Place& place) {
+  const BenchCup& cup = plan_.cups[place.cup];
+  const Step& step = cup.steps[place.step];
+  const CivilTime now = clock_.now();
+  // Since it should have begun, or since the last thing was done, whichever was later.
+  CivilTime begun = std::min(now, startOf(place));
+  for (const BenchCup& one : plan_.cups) {
+    for (const auto& done : one.done) {
+      if (done && done->at <= now) begun = std::max(begun, done->at);
+    }
+  }
+  Duration took = between(begun, now);
+  // Nobody worked at it for half a day: it was not ticked off at once.
+  constexpr double mostTimes = 4;
+  if (took <= Duration() || took > step.handsOn * mostTimes) took = step.handsOn;
+  const int index = indexOf(place.cup);
+  if (index < 0) return;
+  picked_ = std::nullopt;
+  tickStep(order_, index, step, now, took);
+  settle(index);
+}
+
+/// Once a cup's plan is there, all is planned anew.
+void BenchWork::settle(int cup) {
+  if (order_.currentIndex() == cup) (void)order_.presentPlan();
+  planNow();
+}
+
+int BenchWork::indexOf(std::size_t cup) const {
+  const std::vector<Cup>& cups = order_.document().cups;
+  for (std::size_t i = 0; i < cups.size(); ++i) {
+    if (cups[i].name == plan_.cups[cup].name) return static_cast<int>(i);
+  }
+  return -1;
+}
+
+bool BenchWork::undoLast() {
+  const bool any = untickLast(order_);
+  if (any) planNow();
+  return any;
+}
+
+Duration BenchWork::late() const {
+  if (!plan_.schedule || plan_.schedule->tasks.empty()) return {};
+  const Duration by = between(plan_.at(plan_.schedule->tasks.front().end), clock_.now());
+  return std::max(Duration(), by);
+}
+
+void BenchWork::tick() {
+  if (pretended_ != clock_.pretends()) {
+    pretended_ = clock_.pretends();
+    rung_.clear();
+    ringing_ = false;
+    planNow();
+  }
+  if (late().minutes() >= mostLate) planNow();
+  ring();
+  emit ticked();
+}
+
+void BenchWork::ring() {
+  // What was over before anybody looked is shown, not rung.
+  const bool quiet = !ringing_;
+  ringing_ = true;
+  for (std::size_t i = 0; i < plan_.cups.size(); ++i) {
+    const BenchCup& cup = plan_.cups[i];
+    if (!cup.opens || cup.left.empty()) continue;
+    const Step& step = cup.steps[cup.left.front()];
+    const auto tell = [&](const char* what, const QString& words, bool urgent) {
+      const std::string key = cup.name + "/" + step.id + "/" + civilText(*cup.opens) + what;
+      if (!rung_.insert(key).second || quiet) return;
+      emit rang(QString::fromStdString(cup.name), words, urgent);
+    };
+    const qint64 now = clock_.seconds();
+    const auto secondsOf = [](CivilTime time) {
+      return std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count();
+    };
+    const QString words = say(step.words, unit());
+    if (now >= secondsOf(*cup.opens)) tell("opens", words, false);
+    if (!cup.closes) continue;
+    constexpr qint64 early = 180;
+    const qint64 whole = secondsOf(*cup.closes) - secondsOf(*cup.opens);
+    const qint64 left = secondsOf(*cup.closes) - now;
+    if (left <= std::min(early, whole / 2)) tell("closes", words, true);
+    if (left <= 0) tell("closed", words, true);
+  }
+}
+
+}  // namespace avrelt

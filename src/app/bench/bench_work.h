@@ -1,0 +1,98 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <atomic>
+#include <memory>
+#include <QObject>
+#include <QTimer>
+#include <set>
+
+#include "app/bench/bench_clock.h"
+#include "app/order/order.h"
+#include "job/bench_plan.h"
+
+namespace avrelt {
+
+/// The order's bench while the program runs: planned whenever order, shop or clock ask for it,
+/// searched for a sooner end beside the window, and what is timed told when its time comes.
+class BenchWork : public QObject {
+  Q_OBJECT
+
+ public:
+  BenchWork(Order& order, BenchClock& clock, QObject* parent = nullptr);
+  ~BenchWork() override;
+
+  const BenchPlan& plan() const { return plan_; }
+  /// Whether every cup is planned as it stands now.
+  bool holds() const { return holds_; }
+  Order& order() { return order_; }
+  BenchClock& clock() { return clock_; }
+  Unit unit() const { return order_.unit(); }
+
+  /// A step of a cup, by their places in the plan.
+  struct Place {
+    std::size_t cup = 0;
+    std::size_t step = 0;
+
+    friend bool operator==(const Place&, const Place&) = default;
+  };
+  const Step& stepAt(const Place& place) const { return plan_.cups[place.cup].steps[place.step]; }
+  /// What is to be done now, and then, by the schedule.
+  std::optional<Place> next(std::size_t which = 0) const;
+  /// A cup of the plan, by its place in the order; −1 where it is gone.
+  int indexOf(std::size_t cup) const;
+  std::optional<ScheduledTask> taskOf(const Place& place) const;
+  CivilTime startOf(const Place& place) const;
+  /// What the maker looks at; what is next where nothing was picked, or what was is gone.
+  std::optional<Place> picked() const;
+  void pick(const std::optional<Place>& place);
+
+  /// Seconds until the step that is next at a cup may be done, and until it has to be; the second
+  /// nothing where it may wait.
+  struct Window {
+    qint64 opensIn = 0;
+    std::optional<qint64> closesIn{};
+  };
+  std::optional<Window> windowOf(std::size_t cup) const;
+
+  /// Ticks the step that is next of its cup off, as done just now.
+  void done(const Place& place);
+  bool undoLast();
+  /// How late the work is, by what should have begun by now; 0 where it is not.
+  Duration late() const;
+  /// Plans all that is left from now on.
+  void planNow();
+  /// Waits for the search, up to so long.
+  void awaitSearch();
+  bool searching() const { return search_ != nullptr; }
+
+ signals:
+  void changed();
+  void ticked();
+  /// A timer rings: something may go on, or has to, soon.
+  void rang(const QString& cup, const QString& words, bool urgent);
+
+ private:
+  struct Search;
+  void replan();
+  void settle(int cup);
+  void tick();
+  void ring();
+  void startSearch();
+  void takeFound();
+  void stopSearch();
+
+  Order& order_;
+  BenchClock& clock_;
+  BenchPlan plan_;
+  bool holds_ = false;
+  bool pretended_ = false;
+  std::optional<std::pair<std::string, std::string>> picked_;  ///< cup, step
+  std::set<std::string> rung_;
+  bool ringing_ = false;
+  std::shared_ptr<Search> search_;
+  QTimer later_;
+  QTimer poll_;
+};
+
+}  // namespace avrelt

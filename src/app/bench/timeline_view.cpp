@@ -1,0 +1,625 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/bench/timeline_view.h"
+
+#include <algorithm>
+#include <cmath>
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+
+#include "app/order/bench_edits.h"
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+
+namespace avrelt {
+namespace {
+
+constexpr double labelWidth = 108;
+constexpr double headHeight = 34;
+constexpr double dayHeight = 24;
+constexpr double gap = 12;
+/// What is dragged comes to whole marks of so many minutes.
+constexpr int snap = 5;
+
+QString dayWords(CivilTime time) {
+  return QString::fromStdString(dayText(time));
+}
+QString clockWords(CivilTime time) {
+  return QString::fromStdString(clockText(time));
+}
+
+CivilTime snapped(CivilTime time) {
+  const auto minutes = time.time_since_epoch().count();
+  return CivilTime(std::chrono::minutes((minutes + snap / 2) / snap * snap));
+}
+
+}  // namespace
+
+TimelineView::TimelineView(BenchWork& work, QWidget* parent) : Canvas(parent), work_(work) {
+  setFocusPolicy(Qt::StrongFocus);
+  setMouseTracking(true);
+  setAccessibleName(tr("Timeline"));
+  connect(&work, &BenchWork::changed, this, &TimelineView::refresh);
+  connect(&work, &BenchWork::ticked, this, qOverload<>(&QWidget::update));
+  refresh();
+}
+
+void TimelineView::refresh() {
+  const BenchPlan& plan = work_.plan();
+  blocks_.clear();
+  for (std::size_t cup = 0; cup < plan.cups.size(); ++cup) {
+    const BenchCup& one = plan.cups[cup];
+    for (std::size_t step = 0; step < one.steps.size(); ++step) {
+      if (!one.done[step]) continue;
+      const CivilTime to = one.done[step]->at;
+      blocks_.push_back({{cup, step}, after(to, one.done[step]->took * -1), to, true});
+    }
+  }
+  if (plan.schedule) {
+    for (const ScheduledTask& task : plan.schedule->tasks) {
+      blocks_.push_back({{task.chain, plan.stepIndex(task)}, plan.at(task.start), plan.at(task.end),
+                         false, task.pair});
+    }
+  }
+  std::stable_sort(blocks_.begin(), blocks_.end(), [](const Block& a, const Block& b) {
+    return std::tuple(a.place.cup, a.from, a.place.step) <
+           std::tuple(b.place.cup, b.from, b.place.step);
+  });
+  // A day for each date anything is done on, as long as what is worked then.
+  std::map<CivilTime, Day> days;
+  for (const Block& block : blocks_) {
+    Day& day = days[dayOf(block.from)];
+    if (day.to == CivilTime()) {
+      const std::chrono::weekday weekday{std::chrono::sys_days(
+          std::chrono::floor<std::chrono::days>(dayOf(block.from)))};
+      const DayHours& hours = work_.order().document().bench.hours.days[weekday.c_encoding()];
+      day.from = hours.works() ? dayOf(block.from) + hours.from : block.from;
+      day.to = hours.works() ? dayOf(block.from) + hours.to : block.to;
+    }
+    day.from = std::min(day.from, block.from);
+    day.to = std::max(day.to, block.to);
+  }
+  days_.clear();
+  for (auto& [date, day] : days) days_.push_back(day);
+  const auto picked = work_.picked();
+  if (picked != shown_) {
+    shown_ = picked;
+    if (picked) reveal(*picked);
+  }
+  firstDay_ = std::clamp(firstDay_, 0, std::max(0, static_cast<int>(days_.size()) - 1));
+  drag_.reset();
+  setAccessibleDescription(headline() + QStringLiteral(". ") + whenDone());
+  layOut();
+  update();
+}
+
+void TimelineView::reveal(const BenchWork::Place& place) {
+  layOut();
+  for (const Block& block : blocks_) {
+    if (block.place != place) continue;
+    for (std::size_t i = 0; i < days_.size(); ++i) {
+      if (dayOf(days_[i].from) != dayOf(block.from)) continue;
+      const int day = static_cast<int>(i);
+      if (day < firstDay_) firstDay_ = day;
+      if (day >= firstDay_ + shownDays_) firstDay_ = day - shownDays_ + 1;
+    }
+  }
+  const int row = static_cast<int>(place.cup);
+  if (row < firstRow_) firstRow_ = row;
+  if (row >= firstRow_ + shownRows_) firstRow_ = row - std::max(1, shownRows_) + 1;
+}
+
+void TimelineView::layOut() {
+  const int pairs = std::max(1, work_.order().document().bench.hands);
+  const int cups = static_cast<int>(work_.plan().cups.size());
+  constexpr double leastRow = 20;
+  constexpr double mostRow = 54;
+  constexpr double leastDay = 250;
+  rowsTop_ = headHeight + dayHeight + 6;
+  const double room = height() - rowsTop_ - 14;
+  const int rows = cups + pairs;
+  rowHeight_ = std::clamp(room / std::max(1, rows), leastRow, mostRow);
+  shownRows_ = std::max(1, static_cast<int>(room / rowHeight_) - pairs);
+  firstRow_ = std::clamp(firstRow_, 0, std::max(0, cups - shownRows_));
+  const double wide = width() - labelWidth - 14;
+  shownDays_ = std::clamp(static_cast<int>(wide / leastDay), 1, 4);
+  const int count = std::min(shownDays_, static_cast<int>(days_.size()) - firstDay_);
+  if (count <= 0) return;
+  for (Day& day : days_) day.box = {};
+  // Longer days are wider.
+  double sum = 0;
+  for (int i = 0; i < count; ++i) {
+    const Day& day = days_[static_cast<std::size_t>(firstDay_ + i)];
+    sum += std::max(60.0, between(day.from, day.to).minutes());
+  }
+  double x = labelWidth;
+  for (int i = 0; i < count; ++i) {
+    Day& day = days_[static_cast<std::size_t>(firstDay_ + i)];
+    const double share = std::max(60.0, between(day.from, day.to).minutes()) / sum;
+    const double own = (wide - gap * (count - 1)) * share;
+    day.box = QRectF(x, headHeight, own, height() - headHeight - 8);
+    x += own + gap;
+  }
+}
+
+double TimelineView::rowOf(std::size_t cup) const {
+  return rowsTop_ + (static_cast<double>(cup) - firstRow_ + 0.5) * rowHeight_;
+}
+
+std::optional<QPointF> TimelineView::placeOf(CivilTime time, bool end) const {
+  for (const Day& day : days_) {
+    if (day.box.isEmpty()) continue;
+    if (time < day.from || time > day.to || (time == day.to && !end && day.to > day.from)) continue;
+    const double all = std::max(1.0, between(day.from, day.to).minutes());
+    const double inner = day.box.width() - 16;
+    return QPointF(day.box.left() + 8 + inner * between(day.from, time).minutes() / all, 0);
+  }
+  return std::nullopt;
+}
+
+std::optional<CivilTime> TimelineView::timeAt(double x) const {
+  for (const Day& day : days_) {
+    if (day.box.isEmpty() || x > day.box.right() + gap / 2) continue;
+    const double inner = day.box.width() - 16;
+    const double share = std::clamp((x - day.box.left() - 8) / inner, 0.0, 1.0);
+    return after(day.from, between(day.from, day.to) * share);
+  }
+  return std::nullopt;
+}
+
+QRectF TimelineView::rectOf(const Block& block) const {
+  const int row = static_cast<int>(block.place.cup);
+  if (row < firstRow_ || row >= firstRow_ + shownRows_) return {};
+  const auto from = placeOf(block.from);
+  const auto to = placeOf(block.to, true);
+  if (!from || !to) return {};
+  const double tall = std::min(26.0, rowHeight_ * 0.66);
+  const double middle = rowOf(block.place.cup);
+  constexpr double least = 3;
+  return {from->x(), middle - tall / 2, std::max(least, to->x() - from->x() - 1), tall};
+}
+
+QRectF TimelineView::blockOf(const BenchWork::Place& place) const {
+  for (const Block& block : blocks_) {
+    if (block.place == place) return rectOf(block);
+  }
+  return {};
+}
+
+std::optional<TimelineView::Block> TimelineView::blockAt(QPointF at) const {
+  for (const Block& block : blocks_) {
+    if (rectOf(block).adjusted(-2, -3, 2, 3).contains(at)) return block;
+  }
+  return std::nullopt;
+}
+
+QString TimelineView::headline() const {
+  const BenchChoices& choices = work_.order().document().bench;
+  if (work_.plan().cups.empty()) return tr("No cups yet");
+  if (days_.empty()) return tr("Nothing is left to do");
+  const int days = static_cast<int>(days_.size());
+  const QString evenings = days == 1 ? tr("One day") : tr("%1 days").arg(days);
+  const QString turners =
+      choices.turners == 1 ? tr("one turner") : tr("%1 turners").arg(choices.turners);
+  const QString hands =
+      choices.hands == 1 ? tr("one pair of hands") : tr("%1 pairs of hands").arg(choices.hands);
+  return tr("%1, %2, %3").arg(evenings, turners, hands);
+}
+
+QString TimelineView::whenDone() const {
+  const BenchPlan& plan = work_.plan();
+  if (!plan.schedule) {
+    return plan.cups.empty() ? QString() : tr("There is no time for all of it: see below.");
+  }
+  if (plan.schedule->tasks.empty()) return {};
+  const CivilTime ends = plan.at(plan.schedule->ends);
+  QString words = tr("done %1 %2").arg(dayWords(ends), clockWords(ends));
+  if (const auto& due = work_.order().document().bench.due) {
+    const Duration by = between(ends, *due);
+    const auto minutes = std::abs(std::lround(by.minutes()));
+    const QString far = minutes >= 2880 ? tr("%1 days").arg(minutes / 1440)
+                        : minutes >= 60 ? tr("%1 h %2 min").arg(minutes / 60).arg(minutes % 60)
+                                        : tr("%1 min").arg(minutes);
+    words += by >= Duration() ? tr(", %1 before it is due").arg(far)
+                              : tr(", %1 after it is due").arg(far);
+  }
+  if (work_.searching()) {
+    words += tr(" · looking for sooner");
+  } else if (plan.proven) {
+    words += tr(" · it cannot be sooner");
+  } else {
+    const CivilTime bound = plan.at(plan.bound);
+    words += tr(" · never before %1 %2").arg(dayWords(bound), clockWords(bound));
+  }
+  return words;
+}
+
+void TimelineView::paintEvent(QPaintEvent* /*event*/) {
+  layOut();
+  QPainter painter(this);
+  painter.setRenderHint(QPainter::Antialiasing);
+  const Theme& t = theme();
+  painter.fillRect(rect(), t.ground);
+  painter.setFont(face(14, QFont::DemiBold));
+  painter.setPen(t.ink);
+  const QString head = headline();
+  painter.drawText(QPointF(16, 23), head);
+  const double left = 16 + painter.fontMetrics().horizontalAdvance(head) + 16.0;
+  painter.setFont(face(13));
+  painter.setPen(t.muted);
+  QString done = whenDone();
+  if (work_.clock().pretends()) done = tr("Dry run ×%1 · ").arg(work_.clock().speed()) + done;
+  painter.drawText(QRectF(left, 6, width() - left - 14, 24), Qt::AlignVCenter | Qt::AlignLeft,
+                   painter.fontMetrics().elidedText(done, Qt::ElideRight,
+                                                    static_cast<int>(width() - left - 14)));
+  paintDays(painter);
+  paintRows(painter);
+  paintWaits(painter);
+  paintBlocks(painter);
+  paintHands(painter);
+  paintNow(painter);
+  paintDrag(painter);
+  drawFocus(painter);
+}
+
+void TimelineView::paintDays(QPainter& painter) const {
+  const Theme& t = theme();
+  for (const Day& day : days_) {
+    if (day.box.isEmpty()) continue;
+    painter.setPen(QPen(t.rule, 1));
+    painter.setBrush(t.panel);
+    painter.drawRoundedRect(day.box, 6, 6);
+    painter.setFont(face(12, QFont::DemiBold));
+    painter.setPen(t.muted);
+    const QString words = tr("%1, %2–%3").arg(dayWords(day.from), clockWords(day.from),
+                                             clockWords(day.to));
+    painter.drawText(day.box.adjusted(10, 5, -8, 0), Qt::AlignTop | Qt::AlignLeft,
+                     painter.fontMetrics().elidedText(words, Qt::ElideRight,
+                                                      static_cast<int>(day.box.width()) - 18));
+    // Whole hours.
+    const auto first = std::chrono::ceil<std::chrono::hours>(day.from);
+    for (auto hour = CivilTime(first); hour < day.to; hour += std::chrono::hours(1)) {
+      const auto at = placeOf(hour);
+      if (!at || hour == day.from) continue;
+      painter.setPen(QPen(t.rule, 1));
+      painter.drawLine(QPointF(at->x(), day.box.top() + dayHeight + 2),
+                       QPointF(at->x(), day.box.bottom() - 1));
+    }
+  }
+  // What lies to either side.
+  painter.setPen(t.muted);
+  painter.setFont(face(12));
+  const int hidden = static_cast<int>(days_.size()) - firstDay_ - shownDays_;
+  if (firstDay_ > 0 || hidden > 0) {
+    QStringList words;
+    if (firstDay_ > 0) words << tr("‹ %1").arg(firstDay_);
+    if (hidden > 0) words << tr("%1 ›").arg(hidden);
+    painter.drawText(QRectF(12, headHeight + 4, labelWidth - 20, 18),
+                     Qt::AlignLeft | Qt::AlignVCenter, words.join(QStringLiteral("  ")));
+  }
+}
+
+void TimelineView::paintRows(QPainter& painter) const {
+  const Theme& t = theme();
+  const BenchPlan& plan = work_.plan();
+  const auto picked = work_.picked();
+  for (int row = firstRow_; row < firstRow_ + shownRows_; ++row) {
+    if (row >= static_cast<int>(plan.cups.size())) break;
+    const auto cup = static_cast<std::size_t>(row);
+    const bool mine = picked && picked->cup == cup;
+    painter.setFont(face(13, mine ? QFont::Bold : QFont::DemiBold));
+    painter.setPen(mine ? t.petrol : t.ink);
+    const QString name = QString::fromStdString(plan.cups[cup].name);
+    painter.drawText(QRectF(16, rowOf(cup) - 12, labelWidth - 24, 24),
+                     Qt::AlignVCenter | Qt::AlignLeft,
+                     painter.fontMetrics().elidedText(name, Qt::ElideRight,
+                                                      static_cast<int>(labelWidth) - 24));
+  }
+}
+
+void TimelineView::paintWaits(QPainter& painter) const {
+  const Theme& t = theme();
+  for (std::size_t i = 0; i + 1 < blocks_.size(); ++i) {
+    const Block& block = blocks_[i];
+    const Block& next = blocks_[i + 1];
+    const int row = static_cast<int>(block.place.cup);
+    if (next.place.cup != block.place.cup || row < firstRow_ || row >= firstRow_ + shownRows_) {
+      continue;
+    }
+    const double y = rowOf(block.place.cup);
+    QColor line = t.muted;
+    line.setAlphaF(0.35);
+    for (const Day& day : days_) {
+      if (day.box.isEmpty() || next.from <= day.from || block.to >= day.to) continue;
+      const auto from = placeOf(std::max(block.to, day.from), true);
+      const auto to = placeOf(std::min(next.from, day.to), true);
+      if (!from || !to) continue;
+      painter.setPen(QPen(line, 4));
+      painter.drawLine(QPointF(from->x(), y), QPointF(to->x(), y));
+    }
+    // When what comes next may begin, and when it has to have begun.
+    const Wait& wait = work_.stepAt(block.place).wait;
+    const double tall = std::min(26.0, rowHeight_ * 0.66) / 2 + 2;
+    const auto tick = [&](CivilTime time, const QColor& colour) {
+      if (const auto at = placeOf(time, true)) {
+        painter.setPen(QPen(colour, 2));
+        painter.drawLine(QPointF(at->x() - 1, y - tall), QPointF(at->x() - 1, y + tall));
+      }
+    };
+    if (wait.least.minutes() >= 2) tick(after(block.to, wait.least), t.brass);
+    if (wait.most && wait.most->minutes() >= 2) tick(after(block.to, *wait.most), t.stop);
+  }
+}
+
+void TimelineView::paintBlocks(QPainter& painter) const {
+  const Theme& t = theme();
+  const auto picked = work_.picked();
+  for (const Block& block : blocks_) {
+    const QRectF at = rectOf(block);
+    if (at.isEmpty()) continue;
+    const Step& step = work_.stepAt(block.place);
+    const bool resin = step.working.has_value();
+    QColor fill = block.done ? t.muted : resin ? t.petrol : t.ink;
+    if (block.done) fill.setAlphaF(0.45);
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(fill);
+    painter.drawRoundedRect(at, 2.5, 2.5);
+    if (block.done && at.width() > 10) {
+      painter.setPen(QPen(t.panel, 1.6));
+      painter.drawPolyline(QPolygonF() << at.center() + QPointF(-4, 0) << at.center() + QPointF(-1, 3)
+                                       << at.center() + QPointF(4, -4));
+    } else if (resin && at.width() > 9) {
+      // Petrol is not the only sign of what is mixed: a drop is another.
+      painter.setBrush(t.onInk);
+      painter.drawEllipse(at.center(), 2.2, 2.2);
+    }
+    if (step.notBefore && !block.done) {
+      painter.setPen(QPen(t.onInk, 1.5));
+      painter.drawLine(at.topLeft() + QPointF(3, 3), at.bottomLeft() + QPointF(3, -3));
+    }
+    if (picked && *picked == block.place) {
+      painter.setBrush(Qt::NoBrush);
+      painter.setPen(QPen(t.brass, 2));
+      painter.drawRoundedRect(at.adjusted(-3, -3, 3, 3), 4, 4);
+    }
+  }
+}
+
+void TimelineView::paintHands(QPainter& painter) const {
+  const Theme& t = theme();
+  const int pairs = std::max(1, work_.order().document().bench.hands);
+  const double top = rowsTop_ + rowHeight_ * std::min<double>(shownRows_, static_cast<double>(
+                                                 work_.plan().cups.size()));
+  const double tall = std::min(20.0, rowHeight_ * 0.6);
+  for (int pair = 0; pair < pairs; ++pair) {
+    const double y = top + (pair + 0.5) * rowHeight_;
+    if (y > height() - 8) break;
+    painter.setFont(face(13, QFont::DemiBold));
+    painter.setPen(t.ink);
+    painter.drawText(QRectF(16, y - 12, labelWidth - 24, 24), Qt::AlignVCenter | Qt::AlignLeft,
+                     pairs == 1 ? tr("Hands") : tr("Hands %1").arg(pair + 1));
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(t.rule);
+    for (const Block& block : blocks_) {
+      if (block.done || static_cast<int>(block.pair) != pair + 1) continue;
+      const auto from = placeOf(block.from);
+      const auto to = placeOf(block.to, true);
+      if (!from || !to) continue;
+      painter.drawRoundedRect(
+          QRectF(from->x(), y - tall / 2, std::max(2.0, to->x() - from->x() - 1), tall), 2, 2);
+    }
+  }
+}
+
+void TimelineView::paintNow(QPainter& painter) const {
+  const auto at = placeOf(work_.clock().now(), true);
+  if (!at) return;
+  painter.setPen(QPen(theme().stop, 2));
+  painter.drawLine(QPointF(at->x(), headHeight - 2), QPointF(at->x(), height() - 8.0));
+}
+
+void TimelineView::paintDrag(QPainter& painter) const {
+  if (!drag_ || !drag_->moved) return;
+  const Theme& t = theme();
+  const double y = rowOf(drag_->place.cup);
+  const double tall = std::min(30.0, rowHeight_ * 0.8);
+  QColor room = t.brass;
+  room.setAlphaF(0.25);
+  for (const Day& day : days_) {
+    if (day.box.isEmpty()) continue;
+    const CivilTime last = drag_->latest ? after(*drag_->latest, drag_->takes) : day.to;
+    if (drag_->earliest >= day.to || last <= day.from) continue;
+    const auto from = placeOf(std::max(drag_->earliest, day.from), true);
+    const auto to = placeOf(std::min(last, day.to), true);
+    if (!from || !to) continue;
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(room);
+    painter.drawRect(QRectF(from->x(), y - tall / 2, to->x() - from->x(), tall));
+  }
+  if (const auto at = placeOf(drag_->start, true)) {
+    const auto to = placeOf(after(drag_->start, drag_->takes), true);
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(t.brass, 2));
+    painter.drawRoundedRect(
+        QRectF(at->x(), y - tall / 2, (to ? to->x() : at->x() + 8) - at->x(), tall), 3, 3);
+    painter.setFont(face(12, QFont::DemiBold));
+    painter.setPen(t.ink);
+    drawPlate(painter, QPointF(at->x(), y - tall / 2 - 10), clockWords(drag_->start));
+  }
+}
+
+QString TimelineView::wordsOf(const Block& block) const {
+  const Step& step = work_.stepAt(block.place);
+  QString words = tr("%1–%2 %3: %4")
+                      .arg(clockWords(block.from), clockWords(block.to),
+                           QString::fromStdString(work_.plan().cups[block.place.cup].name),
+                           say(step.words, work_.unit()));
+  if (block.done) words = tr("Done. %1").arg(words);
+  return words;
+}
+
+bool TimelineView::event(QEvent* event) {
+  if (event->type() == QEvent::ToolTip) {
+    const auto* help = static_cast<QHelpEvent*>(event);
+    if (const auto block = blockAt(help->pos())) {
+      QToolTip::showText(help->globalPos(), wordsOf(*block), this);
+    } else {
+      QToolTip::hideText();
+    }
+    return true;
+  }
+  return Canvas::event(event);
+}
+
+std::optional<TimelineView::Drag> TimelineView::dragFor(const Block& block) const {
+  if (block.done) return std::nullopt;
+  const BenchPlan& plan = work_.plan();
+  const BenchCup& cup = plan.cups[block.place.cup];
+  Drag drag{block.place, plan.zero, {}, between(block.from, block.to), block.from};
+  const auto at = std::find(cup.left.begin(), cup.left.end(), block.place.step);
+  if (at == cup.left.begin()) {
+    if (cup.opens) drag.earliest = std::max(drag.earliest, *cup.opens);
+    drag.latest = cup.closes;
+    return drag;
+  }
+  const BenchWork::Place before{block.place.cup, *(at - 1)};
+  const auto task = work_.taskOf(before);
+  if (!task) return std::nullopt;
+  const Wait& wait = cup.steps[before.step].wait;
+  drag.earliest = plan.at(task->end + wait.least);
+  if (wait.most) drag.latest = plan.at(task->end + *wait.most);
+  return drag;
+}
+
+void TimelineView::pick(BenchWork::Place place) {
+  const int index = work_.indexOf(place.cup);
+  work_.pick(place);
+  if (index >= 0) work_.order().choose(index);
+}
+
+void TimelineView::beginAt(const BenchWork::Place& place, std::optional<CivilTime> start) {
+  const int index = work_.indexOf(place.cup);
+  if (index < 0) return;
+  const Step step = work_.stepAt(place);
+  changeStep(
+      work_.order(), index,
+      start ? tr("Begin no sooner than %1").arg(clockWords(*start)) : tr("Begin when it can"), step,
+      [start](StepChange& change) { change.notBefore = start; },
+      QStringLiteral("bench.begin.") + QString::fromStdString(step.id));
+  if (work_.order().currentIndex() == index) (void)work_.order().presentPlan();
+  work_.planNow();
+}
+
+void TimelineView::mousePressEvent(QMouseEvent* event) {
+  if (event->button() != Qt::LeftButton) return;
+  const auto block = blockAt(event->position());
+  if (!block) {
+    // A name takes its cup.
+    const double row = (event->position().y() - rowsTop_) / rowHeight_ + firstRow_;
+    const auto cup = static_cast<std::size_t>(std::max(0.0, row));
+    if (event->position().x() < labelWidth && row >= 0 && cup < work_.plan().cups.size() &&
+        !work_.plan().cups[cup].left.empty()) {
+      pick({cup, work_.plan().cups[cup].left.front()});
+    }
+    return;
+  }
+  pick(block->place);
+  drag_ = dragFor(*block);
+  if (!drag_) return;
+  if (const auto at = placeOf(block->from)) drag_->grip = event->position().x() - at->x();
+}
+
+void TimelineView::mouseMoveEvent(QMouseEvent* event) {
+  if (!drag_ || (event->buttons() & Qt::LeftButton) == 0) {
+    setCursor(blockAt(event->position()) ? Qt::PointingHandCursor : Qt::ArrowCursor);
+    return;
+  }
+  const auto time = timeAt(event->position().x() - drag_->grip);
+  if (!time) return;
+  CivilTime start = std::max(snapped(*time), drag_->earliest);
+  if (drag_->latest) start = std::min(start, std::max(*drag_->latest, drag_->earliest));
+  drag_->moved = drag_->moved || start != drag_->start;
+  drag_->start = start;
+  update();
+}
+
+void TimelineView::mouseReleaseEvent(QMouseEvent* /*event*/) {
+  if (!drag_) return;
+  const Drag drag = *drag_;
+  drag_.reset();
+  update();
+  if (!drag.moved) return;
+  work_.order().settle();
+  beginAt(drag.place, drag.start == drag.earliest ? std::nullopt : std::optional(drag.start));
+  work_.order().settle();
+}
+
+void TimelineView::mouseDoubleClickEvent(QMouseEvent* event) {
+  if (blockAt(event->position())) emit stepOpened();
+}
+
+void TimelineView::keyPressEvent(QKeyEvent* event) {
+  const auto picked = work_.picked();
+  const bool shift = event->modifiers().testFlag(Qt::ShiftModifier);
+  const int key = event->key();
+  if (key == Qt::Key_PageDown || key == Qt::Key_PageUp) {
+    firstDay_ = std::clamp(firstDay_ + (key == Qt::Key_PageDown ? 1 : -1), 0,
+                           std::max(0, static_cast<int>(days_.size()) - 1));
+    layOut();
+    update();
+    return;
+  }
+  if (!picked) return Canvas::keyPressEvent(event);
+  const auto at = std::find_if(blocks_.begin(), blocks_.end(),
+                               [&](const Block& block) { return block.place == *picked; });
+  if (at == blocks_.end()) return Canvas::keyPressEvent(event);
+  if (takes(key)) {
+    emit stepOpened();
+  } else if (key == Qt::Key_Delete || key == Qt::Key_Backspace) {
+    beginAt(*picked, std::nullopt);
+  } else if (shift && (key == Qt::Key_Left || key == Qt::Key_Right)) {
+    const auto drag = dragFor(*at);
+    if (!drag) return;
+    const auto by = std::chrono::minutes(key == Qt::Key_Right ? snap : -snap);
+    CivilTime start = std::max(snapped(at->from) + by, drag->earliest);
+    if (drag->latest) start = std::min(start, std::max(*drag->latest, drag->earliest));
+    beginAt(*picked, start == drag->earliest ? std::nullopt : std::optional(start));
+  } else if (key == Qt::Key_Left && at != blocks_.begin() && (at - 1)->place.cup == picked->cup) {
+    pick((at - 1)->place);
+  } else if (key == Qt::Key_Right && at + 1 != blocks_.end() &&
+             (at + 1)->place.cup == picked->cup) {
+    pick((at + 1)->place);
+  } else if (key == Qt::Key_Up || key == Qt::Key_Down) {
+    // The step of the next cup that begins nearest.
+    const Block* best = nullptr;
+    const auto wanted = static_cast<std::ptrdiff_t>(picked->cup) + (key == Qt::Key_Down ? 1 : -1);
+    for (const Block& block : blocks_) {
+      if (static_cast<std::ptrdiff_t>(block.place.cup) != wanted) continue;
+      if (best == nullptr || std::abs((block.from - at->from).count()) <
+                                 std::abs((best->from - at->from).count())) {
+        best = &block;
+      }
+    }
+    if (best != nullptr) pick(best->place);
+  } else {
+    Canvas::keyPressEvent(event);
+  }
+}
+
+void TimelineView::wheelEvent(QWheelEvent* event) {
+  const int by = event->angleDelta().y() != 0 ? event->angleDelta().y() : event->angleDelta().x();
+  if (by == 0) return;
+  const int cups = static_cast<int>(work_.plan().cups.size());
+  if (shownRows_ < cups && !event->modifiers().testFlag(Qt::ShiftModifier)) {
+    firstRow_ = std::clamp(firstRow_ + (by < 0 ? 1 : -1), 0, cups - shownRows_);
+  } else {
+    firstDay_ = std::clamp(firstDay_ + (by < 0 ? 1 : -1), 0,
+                           std::max(0, static_cast<int>(days_.size()) - 1));
+  }
+  event->accept();
+  update();
+}
+
+}  // namespace avrelt

@@ -1,0 +1,313 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/bench_plan.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+#include "job/steps.h"
+
+namespace avrelt {
+namespace {
+
+/// Far beyond any order.
+constexpr int daysAhead = 120;
+
+Sentence minutesWords(Duration duration) {
+  const auto minutes = static_cast<long>(std::ceil(duration.minutes() - 1e-9));
+  constexpr long hour = 60;
+  if (minutes < 2 * hour) return {"%1 min", {minutes}};
+  if (minutes % hour == 0) return {"%1 h", {minutes / hour}};
+  return {"%1 h %2 min", {minutes / hour, minutes % hour}};
+}
+
+class Bench {
+ public:
+  Bench(const std::vector<const CupPlan*>& cups, const BenchChoices& choices, const Stock& stock,
+        CivilTime now)
+      : cups_(cups), choices_(choices), stock_(stock), now_(now) {}
+
+  BenchPlan operator()() {
+    bool begun = false;
+    for (const CupPlan* plan : cups_) begun = begun || !plan->of->bench.done.empty();
+    made_.zero = begun ? now_ : std::max(now_, choices_.from.value_or(now_));
+    made_.problem.crews = {{spansOf(choices_.hours, made_.zero, daysAhead),
+                            static_cast<std::size_t>(std::max(1, choices_.hands))}};
+    made_.problem.of(Spot::turner) = static_cast<std::size_t>(choices_.turners);
+    made_.problem.of(Spot::lamp) = static_cast<std::size_t>(choices_.lamps);
+    made_.problem.of(Spot::sprayPlace) = static_cast<std::size_t>(choices_.sprayPlaces);
+    std::array<std::size_t, spots> held{};
+    for (const CupPlan* plan : cups_) addCup(*plan, held);
+    plan();
+    judge();
+    return std::move(made_);
+  }
+
+ private:
+  void addCup(const CupPlan& plan, std::array<std::size_t, spots>& held) {
+    BenchCup cup;
+    cup.name = plan.name;
+    ChangedSteps steps = benchSteps(plan, choices_, stock_);
+    cup.steps = std::move(steps.steps);
+    cup.conflicts = std::move(steps.conflicts);
+    cup.done.resize(cup.steps.size());
+    const StepDone* last = nullptr;
+    std::size_t lastStep = 0;
+    for (const StepDone& done : plan.of->bench.done) {
+      const auto at = std::find_if(cup.steps.begin(), cup.steps.end(),
+                                   [&](const Step& step) { return step.id == done.step; });
+      if (at == cup.steps.end()) {
+        cup.conflicts.push_back(
+            {done.step, {"A step was done that the cup no longer takes (%1). It is kept as done.",
+                         {done.step}}});
+        continue;
+      }
+      const auto index = static_cast<std::size_t>(at - cup.steps.begin());
+      cup.done[index] = done;
+      if (last == nullptr || done.at >= last->at) {
+        last = &done;
+        lastStep = index;
+      }
+    }
+    std::vector<Step> left;
+    for (std::size_t i = 0; i < cup.steps.size(); ++i) {
+      if (cup.done[i]) continue;
+      if (last != nullptr && i < lastStep) {
+        cup.conflicts.push_back({cup.steps[i].id,
+                                 {"“%1” was not done, but a later step was. Do it, or drop it.",
+                                  {Phrase(cup.steps[i].words)}}});
+      }
+      cup.left.push_back(i);
+      left.push_back(cup.steps[i]);
+    }
+    TaskChain chain = chainOf(plan.name, left, made_.zero);
+    if (last != nullptr && !left.empty()) {
+      const Step& before = cup.steps[lastStep];
+      cup.opens = after(last->at, before.wait.least);
+      chain.from = std::max(Duration(), between(made_.zero, *cup.opens));
+      // Out of turn there is no such wait.
+      if (before.wait.most && cup.left.front() > lastStep) {
+        cup.closes = after(last->at, *before.wait.most);
+        chain.by = between(made_.zero, *cup.closes);
+      }
+      const auto spot = static_cast<std::size_t>(before.spot);
+      const Duration until =
+          between(made_.zero, last->at) - last->took + before.holds;
+      if (before.holds > Duration() && until > Duration() &&
+          held[spot] < made_.problem.places[spot]) {
+        chain.held = Held{before.spot, ++held[spot], until};
+      }
+    }
+    made_.problem.chains.push_back(std::move(chain));
+    made_.cups.push_back(std::move(cup));
+  }
+
+  void trouble(std::size_t cup, std::size_t step, Sentence words) {
+    made_.troubles.push_back({cup, made_.cups[cup].steps[step].id, std::move(words)});
+  }
+
+  /// Lets go of what cannot be kept, one wait after the other, until the rest can be.
+  void plan() {
+    while (true) {
+      const auto schedule = quickSchedule(made_.problem);
+      if (schedule) {
+        made_.schedule = *schedule;
+        made_.bound = endsAtLeast(made_.problem);
+        made_.proven = made_.schedule->ends <= made_.bound;
+        return;
+      }
+      const WaitMissed& missed = schedule.error();
+      TaskChain& chain = made_.problem.chains[missed.chain];
+      const BenchCup& cup = made_.cups[missed.chain];
+      const std::size_t step = cup.left[missed.task];
+      const Phrase words(cup.steps[step].words);
+      if (missed.task == 0 && chain.by && missed.by > Duration()) {
+        trouble(missed.chain, step,
+                {"%1: “%2” comes too late by %3. It is done as soon as it can be; look whether what "
+                 "it follows has set.",
+                 {cup.name, words, Phrase(minutesWords(missed.by))}});
+        chain.by = std::nullopt;
+        continue;
+      }
+      if (missed.task > 0 && missed.by > Duration()) {
+        trouble(missed.chain, step,
+                {"%1: “%2” has to follow soon after “%3”, and your hours are %4 too short for it. "
+                 "Work longer in one go.",
+                 {cup.name, words, Phrase(cup.steps[cup.left[missed.task - 1]].words),
+                  Phrase(minutesWords(missed.by))}});
+        chain.tasks[missed.task - 1].wait.most = std::nullopt;
+        continue;
+      }
+      if (chain.by) {
+        // Its hours are over for today.
+        trouble(missed.chain, step,
+                {"%1: “%2” cannot be done in time any more.", {cup.name, words}});
+        chain.by = std::nullopt;
+        continue;
+      }
+      if (Wait* wait = nextMost(chain, missed.task)) {
+        trouble(missed.chain, step,
+                {"%1: from “%2” on, what has to follow soon does not fit in one go. Work longer in "
+                 "one go, or on more turners.",
+                 {cup.name, words}});
+        wait->most = std::nullopt;
+        continue;
+      }
+      trouble(missed.chain, step,
+              {"%1: “%2” finds no time within %3 days. Set longer hours, or more of them.",
+               {cup.name, words, long{daysAhead}}});
+      return;
+    }
+  }
+
+  /// The first longest wait from a task on that is still to be kept.
+  static Wait* nextMost(TaskChain& chain, std::size_t task) {
+    for (std::size_t i = task; i < chain.tasks.size(); ++i) {
+      if (!chain.tasks[i].wait.most) return nullptr;
+      return &chain.tasks[i].wait;
+    }
+    return nullptr;
+  }
+
+  void judge() {
+    if (!choices_.due || !made_.schedule || made_.schedule->tasks.empty()) return;
+    if (*choices_.due < made_.zero) {
+      made_.troubles.push_back(
+          {0, {}, {"The order was due before now. Set another day, or leave it out.", {}}});
+      return;
+    }
+    const CivilTime ends = made_.at(made_.schedule->ends);
+    if (ends <= *choices_.due) return;
+    const ScheduledTask& last = *std::max_element(
+        made_.schedule->tasks.begin(), made_.schedule->tasks.end(),
+        [](const ScheduledTask& a, const ScheduledTask& b) { return a.end < b.end; });
+    made_.troubles.push_back(
+        {last.chain,
+         made_.stepOf(last).id,
+         {"The last step, of %1, is done %2 after the order is due. Begin sooner, work longer, or "
+          "take more turners.",
+          {made_.cups[last.chain].name, Phrase(minutesWords(between(*choices_.due, ends)))}}});
+  }
+
+  const std::vector<const CupPlan*>& cups_;
+  const BenchChoices& choices_;
+  const Stock& stock_;
+  CivilTime now_;
+  BenchPlan made_;
+};
+
+}  // namespace
+
+std::size_t BenchPlan::stepIndex(const ScheduledTask& task) const {
+  return cups[task.chain].left[task.task];
+}
+
+const Step& BenchPlan::stepOf(const ScheduledTask& task) const {
+  return cups[task.chain].steps[stepIndex(task)];
+}
+
+std::size_t BenchPlan::countLeft() const {
+  std::size_t count = 0;
+  for (const BenchCup& cup : cups) count += cup.left.size();
+  return count;
+}
+
+ChangedSteps benchSteps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock) {
+  return withChanges(stepsOf(plan, choices, stock), plan.of->bench.changes);
+}
+
+BenchPlan benchPlan(const std::vector<const CupPlan*>& cups, const BenchChoices& choices,
+                    const Stock& stock, CivilTime now) {
+  return Bench(cups, choices, stock, now)();
+}
+
+BenchPlan benchPlan(const Plan& plan, CivilTime now) {
+  std::vector<const CupPlan*> cups;
+  for (const CupPlan& cup : plan.cups) cups.push_back(&cup);
+  return benchPlan(cups, plan.bench, plan.stock, now);
+}
+
+void take(BenchPlan& plan, const FoundSchedule& found) {
+  plan.schedule = found.schedule;
+  plan.bound = found.bound;
+  plan.proven = found.proven;
+}
+
+void improve(BenchPlan& plan, const SearchLimits& limits) {
+  if (plan.schedule) take(plan, searchSchedule(plan.problem, *plan.schedule, limits));
+}
+
+std::vector<SharedMix> mixesOf(const BenchPlan& plan) {
+  std::vector<SharedMix> mixes;
+  if (!plan.schedule) return mixes;
+  /// Of each method, the mix that may still be shared, and when it was begun.
+  std::map<MethodKind, std::pair<std::size_t, Duration>> open;
+  for (const ScheduledTask& task : plan.schedule->tasks) {
+    const Step& step = plan.stepOf(task);
+    if (step.mix.empty()) continue;
+    const std::pair<std::size_t, std::size_t> place{task.chain, plan.stepIndex(task)};
+    if (step.method && step.working) {
+      const auto found = open.find(*step.method);
+      if (found != open.end() &&
+          task.end - found->second.second <= *mixes[found->second.first].working) {
+        SharedMix& shared = mixes[found->second.first];
+        shared.steps.push_back(place);
+        for (std::size_t i = 0; i < shared.mix.parts.size(); ++i) {
+          MixPart& part = shared.mix.parts[i];
+          const MixPart& more = step.mix.parts[i];
+          if (part.volume && more.volume) part.volume = *part.volume + *more.volume;
+          if (part.mass && more.mass) part.mass = *part.mass + *more.mass;
+        }
+        continue;
+      }
+      open[*step.method] = {mixes.size(), task.start};
+    }
+    mixes.push_back({{place}, step.mix, step.working});
+  }
+  return mixes;
+}
+
+std::vector<MixPart> shoppingList(const BenchPlan& plan) {
+  std::map<std::pair<std::string, std::string>, MixPart> sums;
+  for (const BenchCup& cup : plan.cups) {
+    for (const std::size_t index : cup.left) {
+      const Step& step = cup.steps[index];
+      for (const MixPart& part : step.mix.parts) {
+        const std::string of =
+            step.method && step.working ? std::string(methodName(*step.method)) : part.of;
+        MixPart& sum = sums[{part.name, of}];
+        sum.name = part.name;
+        sum.of = of;
+        if (part.volume) sum.volume = sum.volume.value_or(Volume()) + *part.volume;
+        if (part.mass) sum.mass = sum.mass.value_or(Mass()) + *part.mass;
+      }
+    }
+  }
+  std::vector<MixPart> list;
+  for (auto& [key, part] : sums) list.push_back(std::move(part));
+  return list;
+}
+
+std::vector<LearntTime> learntTimes(const BenchPlan& plan) {
+  constexpr std::size_t fewest = 3;
+  std::map<StepKind, std::vector<double>> shares;
+  for (const BenchCup& cup : plan.cups) {
+    for (std::size_t i = 0; i < cup.steps.size(); ++i) {
+      const double planned = cup.steps[i].handsOn.minutes();
+      if (!cup.done[i] || planned <= 0 || cup.done[i]->took <= Duration()) continue;
+      shares[cup.steps[i].kind].push_back(cup.done[i]->took.minutes() / planned);
+    }
+  }
+  std::vector<LearntTime> learnt;
+  for (auto& [kind, values] : shares) {
+    if (values.size() < fewest) continue;
+    std::sort(values.begin(), values.end());
+    const std::size_t half = values.size() / 2;
+    const double middle =
+        values.size() % 2 == 1 ? values[half] : (values[half - 1] + values[half]) / 2;
+    learnt.push_back({kind, middle, values.size()});
+  }
+  return learnt;
+}
+
+}  // namespace avrelt

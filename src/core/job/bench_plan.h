@@ -1,0 +1,88 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "bench/search.h"
+#include "bench/step_changes.h"
+#include "job/plan.h"
+
+namespace avrelt {
+
+/// The work of one cup: all of its steps, and which of them are done.
+struct BenchCup {
+  std::string name;
+  std::vector<Step> steps;
+  std::vector<std::optional<StepDone>> done;  ///< by step
+  std::vector<StepConflict> conflicts;
+  std::vector<std::size_t> left;  ///< the steps not done: the tasks of its chain
+  /// When what is left may go on, after what was done last.
+  std::optional<CivilTime> opens{};
+  std::optional<CivilTime> closes{};
+};
+
+/// Something that cannot be kept, at a step of a cup.
+struct BenchTrouble {
+  std::size_t cup = 0;
+  std::string step;
+  Sentence words;
+};
+
+/// One thing to mix for steps of several cups that follow each other closely.
+struct SharedMix {
+  std::vector<std::pair<std::size_t, std::size_t>> steps;  ///< cup, step
+  Mix mix;
+  std::optional<Duration> working{};
+};
+
+/// The bench of an order as it spots at some time: what is left of every cup, and when to do it.
+struct BenchPlan {
+  CivilTime zero;  ///< times of problem and schedule are counted from it
+  std::vector<BenchCup> cups;
+  ScheduleProblem problem;
+  std::optional<Schedule> schedule;  ///< none where no hours are left for it
+  Duration bound;                    ///< it cannot end sooner
+  bool proven = false;               ///< that it cannot end sooner than it does
+  std::vector<BenchTrouble> troubles;
+
+  const Step& stepOf(const ScheduledTask& task) const;
+  std::size_t stepIndex(const ScheduledTask& task) const;
+  CivilTime at(Duration time) const { return after(zero, time); }
+  std::size_t countLeft() const;
+};
+
+/// The steps of a cup with what its maker changed.
+ChangedSteps benchSteps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock);
+
+/// The bench at `now`: what was done is kept as it was done, the rest planned from then on, or from
+/// the first hour of work where that is later, by the quick rule. A longest wait that cannot be
+/// kept, as hours are too short or it is over, is told with the fewest minutes it is missed by, and
+/// let go. A pure function of its arguments.
+BenchPlan benchPlan(const std::vector<const CupPlan*>& cups, const BenchChoices& choices,
+                    const Stock& stock, CivilTime now);
+BenchPlan benchPlan(const Plan& plan, CivilTime now);
+
+/// A better schedule than it has, searched for.
+void improve(BenchPlan& plan, const SearchLimits& limits);
+/// Takes a schedule that was found for the same problem.
+void take(BenchPlan& plan, const FoundSchedule& found);
+
+/// What is mixed for the steps of a schedule: resin of one kind, put on one after the other within
+/// the time it can be worked, is mixed once.
+std::vector<SharedMix> mixesOf(const BenchPlan& plan);
+
+/// What all steps that are left take, summed up: by name and what of.
+std::vector<MixPart> shoppingList(const BenchPlan& plan);
+
+/// How long steps of a kind took, of what was reckoned: the middle of what was done, where that is
+/// three or more.
+struct LearntTime {
+  StepKind kind = StepKind::clean;
+  double ofPlanned = 1;
+  std::size_t count = 0;
+};
+std::vector<LearntTime> learntTimes(const BenchPlan& plan);
+
+}  // namespace avrelt

@@ -1,0 +1,132 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/bench_files.h"
+
+#include <cmath>
+#include <libical/ical.h>
+#include <memory>
+#include <sstream>
+
+#include "files/json_reader.h"
+
+namespace avrelt {
+namespace {
+
+icaltimetype icalTime(CivilTime time) {
+  // Floating: neither of a zone nor of the world.
+  icaltimetype made = icaltime_null_time();
+  const std::chrono::sys_days day = std::chrono::floor<std::chrono::days>(time);
+  const std::chrono::year_month_day date(day);
+  const auto past = static_cast<int>((time - day).count());
+  constexpr int hour = 60;
+  made.year = static_cast<int>(date.year());
+  made.month = static_cast<int>(static_cast<unsigned>(date.month()));
+  made.day = static_cast<int>(static_cast<unsigned>(date.day()));
+  made.hour = past / hour;
+  made.minute = past % hour;
+  return made;
+}
+
+struct FreeComponent {
+  void operator()(icalcomponent* component) const { icalcomponent_free(component); }
+};
+
+std::string details(const Step& step, const InWords& words) {
+  std::string text;
+  const auto line = [&](const std::string& more) {
+    if (!more.empty()) text += (text.empty() ? "" : "\n") + more;
+  };
+  if (!step.mix.empty()) line("Takes: " + mixText(step.mix));
+  if (step.wait.least > Duration()) line("Then wait at least " + timeText(step.wait.least) + ".");
+  if (step.wait.most) line("Go on within " + timeText(*step.wait.most) + ".");
+  for (const Caution caution : step.cautions) line(words(cautionWords(caution)));
+  line(step.note);
+  return text;
+}
+
+}  // namespace
+
+std::string timeText(Duration duration) {
+  constexpr long hour = 60;
+  const long minutes = std::lround(duration.minutes());
+  if (minutes < hour) return std::to_string(minutes) + " min";
+  const std::string hours = std::to_string(minutes / hour) + " h";
+  return minutes % hour == 0 ? hours : hours + " " + std::to_string(minutes % hour) + " min";
+}
+
+std::string mixPartText(const MixPart& part) {
+  std::ostringstream text;
+  text.precision(3);
+  text << (part.name == "part_a"   ? "part A"
+           : part.name == "part_b" ? "part B"
+                                   : part.name);
+  if (!part.of.empty()) text << " “" << part.of << "”";
+  if (part.volume) text << ", " << part.volume->ml() << " ml";
+  if (part.mass) text << ", " << part.mass->grams() << " g";
+  return text.str();
+}
+
+std::string mixText(const Mix& mix) {
+  std::string text;
+  for (const MixPart& part : mix.parts) text += (text.empty() ? "" : "; ") + mixPartText(part);
+  return text;
+}
+
+std::string scheduleJson(const BenchPlan& plan) {
+  Json root = {{"avrelt_schedule", 1}, {"schedule", Json::array()}};
+  if (!plan.schedule) return root.dump(1) + "\n";
+  for (const ScheduledTask& one : plan.schedule->tasks) {
+    const Step& step = plan.stepOf(one);
+    const auto on = [&](Spot spot) {
+      return one.number > 0 && step.spot == spot ? Json(one.number) : Json();
+    };
+    Json item = {{"cup", plan.cups[one.chain].name},  {"step", step.id},
+                 {"start", civilText(plan.at(one.start))}, {"end", civilText(plan.at(one.end))},
+                 {"hand", one.pair},                  {"turner", on(Spot::turner)}};
+    if (one.number > 0 && step.spot == Spot::lamp) item["lamp"] = one.number;
+    if (one.number > 0 && step.spot == Spot::sprayPlace) item["spray_place"] = one.number;
+    root["schedule"].push_back(std::move(item));
+  }
+  root["bound"] = civilText(plan.at(plan.bound));
+  root["proven"] = plan.proven;
+  return root.dump(1) + "\n";
+}
+
+std::string benchCalendar(const BenchPlan& plan, const std::string& order, const InWords& words) {
+  if (!plan.schedule) return {};
+  const std::unique_ptr<icalcomponent, FreeComponent> calendar(
+      icalcomponent_new(ICAL_VCALENDAR_COMPONENT));
+  icalcomponent_add_property(calendar.get(), icalproperty_new_version("2.0"));
+  icalcomponent_add_property(calendar.get(), icalproperty_new_prodid("-//Avrelt//Bench//EN"));
+  icaltimetype stamp = icalTime(plan.zero);
+  stamp.zone = icaltimezone_get_utc_timezone();
+  for (const ScheduledTask& one : plan.schedule->tasks) {
+    const Step& step = plan.stepOf(one);
+    const std::string& cup = plan.cups[one.chain].name;
+    icalcomponent* const event = icalcomponent_new(ICAL_VEVENT_COMPONENT);
+    const auto add = [&](icalproperty* property) { icalcomponent_add_property(event, property); };
+    add(icalproperty_new_uid((order + "/" + cup + "/" + step.id + "@avrelt").c_str()));
+    add(icalproperty_new_dtstamp(stamp));
+    add(icalproperty_new_dtstart(icalTime(plan.at(one.start))));
+    add(icalproperty_new_dtend(icalTime(plan.at(one.end))));
+    const std::string what = words(step.words);
+    add(icalproperty_new_summary((cup + ": " + what).c_str()));
+    if (const std::string text = details(step, words); !text.empty()) {
+      add(icalproperty_new_description(text.c_str()));
+    }
+    icalcomponent* const alarm = icalcomponent_new(ICAL_VALARM_COMPONENT);
+    icalcomponent_add_property(alarm, icalproperty_new_action(ICAL_ACTION_DISPLAY));
+    icalcomponent_add_property(alarm, icalproperty_new_description(what.c_str()));
+    icaltriggertype trigger{};
+    trigger.time = icaltime_null_time();
+    trigger.duration = icaldurationtype_from_int(0);
+    icalcomponent_add_property(alarm, icalproperty_new_trigger(trigger));
+    icalcomponent_add_component(event, alarm);
+    icalcomponent_add_component(calendar.get(), event);
+  }
+  char* const text = icalcomponent_as_ical_string_r(calendar.get());
+  std::string made = text;
+  icalmemory_free_buffer(text);
+  return made;
+}
+
+}  // namespace avrelt
