@@ -26,7 +26,8 @@ CLI::App* addSteps(CLI::App& app, StepOptions& options) {
 CLI::App* addSchedule(CLI::App& app, ScheduleOptions& options) {
   CLI::App* schedule = app.add_subcommand(
       "schedule",
-      "Says when to do what over all cups of an order: by so many hands, on so many turners, within\n"
+      "Says when to do what over all cups of an order: by so many hands, on so many turners, "
+      "within\n"
       "the hours there are; waits may cross the night. What is done already is left out.\n\n"
       "Exit code 0; 1 when a wait or the day it is due cannot be kept, which is said; 2 when the\n"
       "order, a time or the hours were refused.");

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/bench_files.h"
 
-#include <cmath>
 #include <libical/ical.h>
+
+#include <cmath>
 #include <memory>
 #include <sstream>
 
@@ -56,9 +57,7 @@ std::string timeText(Duration duration) {
 std::string mixPartText(const MixPart& part) {
   std::ostringstream text;
   text.precision(3);
-  text << (part.name == "part_a"   ? "part A"
-           : part.name == "part_b" ? "part B"
-                                   : part.name);
+  text << (part.name == "part_a" ? "part A" : part.name == "part_b" ? "part B" : part.name);
   if (!part.of.empty()) text << " “" << part.of << "”";
   if (part.volume) text << ", " << part.volume->ml() << " ml";
   if (part.mass) text << ", " << part.mass->grams() << " g";
@@ -79,9 +78,12 @@ std::string scheduleJson(const BenchPlan& plan) {
     const auto on = [&](Spot spot) {
       return one.number > 0 && step.spot == spot ? Json(one.number) : Json();
     };
-    Json item = {{"cup", plan.cups[one.chain].name},  {"step", step.id},
-                 {"start", civilText(plan.at(one.start))}, {"end", civilText(plan.at(one.end))},
-                 {"hand", one.pair},                  {"turner", on(Spot::turner)}};
+    Json item = {{"cup", plan.cups[one.chain].name},
+                 {"step", step.id},
+                 {"start", civilText(plan.at(one.start))},
+                 {"end", civilText(plan.at(one.end))},
+                 {"hand", one.pair},
+                 {"turner", on(Spot::turner)}};
     if (one.number > 0 && step.spot == Spot::lamp) item["lamp"] = one.number;
     if (one.number > 0 && step.spot == Spot::sprayPlace) item["spray_place"] = one.number;
     root["schedule"].push_back(std::move(item));

@@ -31,8 +31,8 @@ std::optional<Duration> minutes(ObjectReader& object, const char* name) {
   if (value == nullptr) return std::nullopt;
   const double read = value->is_number() ? value->get<double>() : HUGE_VAL;
   if (read >= 0 && read <= mostMinutes) return Duration::minutes(read);
-  object.fault(object.pathOf(name), {"A number of minutes is wanted, from 0 to %1.",
-                                     {static_cast<long>(mostMinutes)}});
+  object.fault(object.pathOf(name),
+               {"A number of minutes is wanted, from 0 to %1.", {static_cast<long>(mostMinutes)}});
   return std::nullopt;
 }
 
@@ -201,9 +201,8 @@ Json written(const CupBench& bench) {
   Json object = Json::object();
   for (const StepChange& change : bench.changes) object["steps"].push_back(written(change));
   for (const StepDone& done : bench.done) {
-    Json one = {{"step", done.step},
-                {"at", civilText(done.at)},
-                {"took_min", number(done.took.minutes())}};
+    Json one = {
+        {"step", done.step}, {"at", civilText(done.at)}, {"took_min", number(done.took.minutes())}};
     addKept(one, done.kept);
     object["done"].push_back(std::move(one));
   }

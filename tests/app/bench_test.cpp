@@ -16,8 +16,8 @@
 #include "app/bench/step_dialog.h"
 #include "app/bench/times_dialog.h"
 #include "app/order/bench_edits.h"
-#include "bench/looks.h"
 #include "app/window/theme.h"
+#include "bench/looks.h"
 #include "files/disk.h"
 
 using namespace avrelt;
@@ -112,8 +112,9 @@ TEST_CASE("All steps can be done one after the other, and then nothing is left",
 TEST_CASE("A timer rings as a wait is over, and again before it must end", "[bench]") {
   BenchWindow open;
   StepChange change{"mark"};
-  changeStep(open.order(), 0, "x", open.work().plan().cups[0].steps[1],
-             [](StepChange& one) { one.wait = Wait{Duration::minutes(20), Duration::minutes(40)}; });
+  changeStep(open.order(), 0, "x", open.work().plan().cups[0].steps[1], [](StepChange& one) {
+    one.wait = Wait{Duration::minutes(20), Duration::minutes(40)};
+  });
   open.go("2026-12-09T18:00");
   tickStep(open.order(), 0, open.work().plan().cups[0].steps[0], at("2026-12-09T18:00"), {});
   tickStep(open.order(), 0, open.work().plan().cups[0].steps[1], at("2026-12-09T18:10"), {});
@@ -140,8 +141,7 @@ TEST_CASE("A timer rings as a wait is over, and again before it must end", "[ben
   CHECK(clockWordsOf(7500) == "2 h 05");
 }
 
-TEST_CASE("Steps are moved, dropped, added and timed by hand, each undone in one step",
-          "[bench]") {
+TEST_CASE("Steps are moved, dropped, added and timed by hand, each undone in one step", "[bench]") {
   BenchWindow open;
   open.order().choose(0);
   const auto ids = [&] {
@@ -354,7 +354,8 @@ TEST_CASE("The calendar is saved as the bench stands", "[bench]") {
   const auto text = readFile(path.toStdString());
   REQUIRE(text);
   std::size_t count = 0;
-  for (std::size_t from = 0; (from = text->find("BEGIN:VEVENT", from)) != std::string::npos; ++from) {
+  for (std::size_t from = 0; (from = text->find("BEGIN:VEVENT", from)) != std::string::npos;
+       ++from) {
     ++count;
   }
   CHECK(count == open.work().plan().countLeft());

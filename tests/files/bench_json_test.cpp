@@ -60,10 +60,10 @@ Document full() {
 }
 
 std::string fieldOf(const std::string& bench, const std::string& ofCup = {}) {
-  const auto read = readDocument(R"({"avrelt": 2, "cups": [{"name": "A", "blank": {"stations": [{"at": 0, "around": 240}, {"at": 90}]})" +
-                                 (ofCup.empty() ? std::string() : ", \"bench\": " + ofCup) +
-                                 "}]" + (bench.empty() ? std::string() : ", \"bench\": " + bench) +
-                                 "}");
+  const auto read = readDocument(
+      R"({"avrelt": 2, "cups": [{"name": "A", "blank": {"stations": [{"at": 0, "around": 240}, {"at": 90}]})" +
+      (ofCup.empty() ? std::string() : ", \"bench\": " + ofCup) + "}]" +
+      (bench.empty() ? std::string() : ", \"bench\": " + bench) + "}");
   return read ? std::string() : read.error().front().fault.field;
 }
 

@@ -230,15 +230,15 @@ TEST_CASE("schedule says when, within the hours, and why it cannot") {
   // The order says neither when work begins.
   CHECK(refusedBy({}).find("--from") != std::string::npos);
   // Brushing and shaking take 22 minutes in one go: told, and planned without.
-  const Run missed = run({"schedule", order.c_str(), "--from", "2026-12-01T18:00", "--hours",
-                          "18:00-18:20"});
+  const Run missed =
+      run({"schedule", order.c_str(), "--from", "2026-12-01T18:00", "--hours", "18:00-18:20"});
   CHECK(missed.code == 1);
   CHECK(missed.errors.find("has to follow soon after") != std::string::npos);
   CHECK(missed.errors.find("2 min too short") != std::string::npos);
   CHECK(missed.out.find("Done") != std::string::npos);
-  const Run sooner = run({"schedule", order.c_str(), "--from", "2026-12-01T18:00", "--search", "1",
-                          "--hands", "2", "--calendar",
-                          (bench.folder / "bench.ics").string().c_str()});
+  const Run sooner =
+      run({"schedule", order.c_str(), "--from", "2026-12-01T18:00", "--search", "1", "--hands", "2",
+           "--calendar", (bench.folder / "bench.ics").string().c_str()});
   CHECK(sooner.code == 0);
   CHECK(sooner.out.find("hands 2") != std::string::npos);
   CHECK(readFile(bench.folder / "bench.ics")->find("BEGIN:VEVENT") != std::string::npos);

@@ -15,12 +15,12 @@ using namespace avrelt;
 
 TEST_CASE("A calendar of the bench is read elsewhere: every step, its time and its words",
           "[bench]") {
-  const auto document =
-      readDocument(*readFile(AVRELT_DATA "/demo/Brackwater open night.avrelt"));
+  const auto document = readDocument(*readFile(AVRELT_DATA "/demo/Brackwater open night.avrelt"));
   REQUIRE(document);
   Document order = document->document;
   order.bench.from = *parseCivil("2026-12-09T18:00");
-  order.cups[0].bench.changes = {{"own-1", "A step, of \"mine\"; with all\nsigns \\ of the format"}};
+  order.cups[0].bench.changes = {
+      {"own-1", "A step, of \"mine\"; with all\nsigns \\ of the format"}};
   order.cups[0].bench.changes[0].behind = "clean";
   const auto plan = planDocument(order);
   REQUIRE(plan);
@@ -31,8 +31,8 @@ TEST_CASE("A calendar of the bench is read elsewhere: every step, its time and i
   const TemporaryFolder folder;
   const auto file = folder.path / "bench.ics";
   REQUIRE_FALSE(writeFile(file, text));
-  std::FILE* pipe =
-      ::popen(("/usr/bin/python3 " AVRELT_READ_CALENDAR " " + file.string() + " 2>&1").c_str(), "r");
+  std::FILE* pipe = ::popen(
+      ("/usr/bin/python3 " AVRELT_READ_CALENDAR " " + file.string() + " 2>&1").c_str(), "r");
   REQUIRE(pipe != nullptr);
   std::string seen;
   std::array<char, 4096> buffer{};

@@ -27,11 +27,11 @@ void BenchBell::notify(const QString& title, const QString& words, bool urgent) 
   if (!bus.isConnected()) return;
   // The desktop's notifications as freedesktop.org describes them.
   QDBusMessage call = QDBusMessage::createMethodCall(
-      QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("/org/freedesktop/Notifications"),
+      QStringLiteral("org.freedesktop.Notifications"),
+      QStringLiteral("/org/freedesktop/Notifications"),
       QStringLiteral("org.freedesktop.Notifications"), QStringLiteral("Notify"));
-  const QVariantMap hints{
-      {QStringLiteral("urgency"), QVariant::fromValue<uchar>(urgent ? 2 : 1)},
-      {QStringLiteral("desktop-entry"), QStringLiteral("avrelt")}};
+  const QVariantMap hints{{QStringLiteral("urgency"), QVariant::fromValue<uchar>(urgent ? 2 : 1)},
+                          {QStringLiteral("desktop-entry"), QStringLiteral("avrelt")}};
   constexpr int byTheDesktop = -1;
   call << QApplication::applicationDisplayName() << replaces_ << QStringLiteral("avrelt") << title
        << words.toHtmlEscaped() << QStringList() << hints << (urgent ? 0 : byTheDesktop);
@@ -61,7 +61,9 @@ QString clockWordsOf(qint64 seconds) {
   constexpr qint64 hour = 3600;
   constexpr qint64 minute = 60;
   if (all >= 2 * hour) {
-    return QStringLiteral("%1 h %2").arg(all / hour).arg(all % hour / minute, 2, 10, QLatin1Char('0'));
+    return QStringLiteral("%1 h %2")
+        .arg(all / hour)
+        .arg(all % hour / minute, 2, 10, QLatin1Char('0'));
   }
   return QStringLiteral("%1:%2").arg(all / minute).arg(all % minute, 2, 10, QLatin1Char('0'));
 }

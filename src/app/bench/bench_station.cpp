@@ -54,8 +54,7 @@ QString amount(double value, const QString& unit) {
 }  // namespace
 
 BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> folder,
-                           std::function<QString()> name, const QString& clockFile,
-                           QWidget* parent)
+                           std::function<QString()> name, const QString& clockFile, QWidget* parent)
     : QWidget(parent),
       order_(order),
       shelf_(shelf),
@@ -273,9 +272,10 @@ void BenchStation::refreshNow() {
   QString cautions;
   if (!place) {
     title = work_.plan().cups.empty() ? tr("Add a cup at the first station.")
-            : work_.plan().schedule  ? tr("Everything is done.")
-                                     : tr("No time is left for it.");
-    if (!work_.plan().troubles.empty()) words = say(work_.plan().troubles.front().words, order_.unit());
+            : work_.plan().schedule   ? tr("Everything is done.")
+                                      : tr("No time is left for it.");
+    if (!work_.plan().troubles.empty())
+      words = say(work_.plan().troubles.front().words, order_.unit());
   } else {
     const BenchCup& cup = work_.plan().cups[place->cup];
     const Step& step = work_.stepAt(*place);
@@ -297,8 +297,7 @@ void BenchStation::refreshNow() {
         clock_.seconds();
     if (window && window->opensIn > 0) {
       count = clockWordsOf(window->opensIn);
-      countWords = tr("to wait: not before %1")
-                       .arg(QString::fromStdString(clockText(*cup.opens)));
+      countWords = tr("to wait: not before %1").arg(QString::fromStdString(clockText(*cup.opens)));
       constexpr double hour = 3600;
       left = std::min(1.0, static_cast<double>(window->opensIn) / hour);
     } else if (window && window->closesIn) {
@@ -348,16 +347,17 @@ void BenchStation::refreshNext() {
       time = QString::fromStdString(today) + QLatin1Char(' ') + time;
     }
     day = today;
-    lines << tr("%1  %2: %3").arg(time, QString::fromStdString(work_.plan().cups[place->cup].name),
-                                  say(work_.stepAt(*place).words, order_.unit()));
+    lines << tr("%1  %2: %3")
+                 .arg(time, QString::fromStdString(work_.plan().cups[place->cup].name),
+                      say(work_.stepAt(*place).words, order_.unit()));
     nextPlaces_.push_back(*place);
   }
   const QSignalBlocker quiet(next_);
   showLines(*next_, lines);
   for (int i = 0; i < next_->count(); ++i) next_->item(i)->setToolTip(lines[i]);
   const auto picked = work_.picked();
-  const auto at = picked ? std::find(nextPlaces_.begin(), nextPlaces_.end(), *picked)
-                         : nextPlaces_.end();
+  const auto at =
+      picked ? std::find(nextPlaces_.begin(), nextPlaces_.end(), *picked) : nextPlaces_.end();
   next_->setCurrentRow(at == nextPlaces_.end() ? -1 : static_cast<int>(at - nextPlaces_.begin()));
 }
 
@@ -423,9 +423,10 @@ void BenchStation::refreshMix() {
   mixTitle_->setText(tr("For %1").arg(names.join(tr(" and "))));
   QString table = QStringLiteral("<table width='100%' cellpadding='3'>");
   for (const MixPart& part : mine->mix.parts) {
-    table += QStringLiteral("<tr><td>%1</td><td align='right'><b><span style='font-size:20px'>%2"
-                            "</span></b></td><td align='right'><b><span style='font-size:20px'>%3"
-                            "</span></b></td></tr>")
+    table += QStringLiteral(
+                 "<tr><td>%1</td><td align='right'><b><span style='font-size:20px'>%2"
+                 "</span></b></td><td align='right'><b><span style='font-size:20px'>%3"
+                 "</span></b></td></tr>")
                  .arg(partName(part).toHtmlEscaped(),
                       part.volume ? amount(part.volume->ml(), tr("ml")) : QString(),
                       part.mass ? amount(part.mass->grams(), tr("g")) : QString());
@@ -463,11 +464,11 @@ void BenchStation::refreshPlan() {
                  .arg(plan.countLeft())
                  .arg(QString::fromStdString(timeText(hands)));
   }
-  if (const QString done = timeline_->whenDone(); !done.isEmpty()) words << done + QStringLiteral(".");
+  if (const QString done = timeline_->whenDone(); !done.isEmpty())
+    words << done + QStringLiteral(".");
   for (const LearntTime& learnt : learntTimes(plan)) {
     words << tr("“%1” takes you %2 of what was reckoned (%3 times).")
-                 .arg(QString::fromLatin1(stepName(learnt.kind)),
-                      percentText(learnt.ofPlanned))
+                 .arg(QString::fromLatin1(stepName(learnt.kind)), percentText(learnt.ofPlanned))
                  .arg(learnt.count);
   }
   planWords_->setText(words.join(QLatin1Char(' ')));
@@ -506,9 +507,10 @@ void BenchStation::doneNow() {
                   .arg(name, clockWordsOf(*window->closesIn)));
   } else {
     const auto look = lookAfter(step, order_.stock().methods);
-    emit said(look ? tr("%1: done. %2 If not: “Not right…”.")
-                         .arg(name, say(look->question, order_.unit()))
-                   : tr("%1: done.").arg(name));
+    emit said(
+        look
+            ? tr("%1: done. %2 If not: “Not right…”.").arg(name, say(look->question, order_.unit()))
+            : tr("%1: done.").arg(name));
   }
 }
 
@@ -665,10 +667,9 @@ void BenchStation::showShopping() {
 }
 
 std::optional<QString> BenchStation::saveCalendar(const QString& path) {
-  const std::string text =
-      benchCalendar(work_.plan(), name_().toStdString(), [this](const Sentence& sentence) {
-        return say(sentence, order_.unit()).toStdString();
-      });
+  const std::string text = benchCalendar(
+      work_.plan(), name_().toStdString(),
+      [this](const Sentence& sentence) { return say(sentence, order_.unit()).toStdString(); });
   if (text.empty()) return tr("There is no schedule to save. Set longer hours first.");
   if (const auto fault = writeFile(path.toStdString(), text)) return say(*fault, order_.unit());
   return std::nullopt;

@@ -41,20 +41,13 @@ QString methodWords(MethodKind kind) {
 }
 
 QStringList figureWords() {
-  return {MethodsDialog::tr("Work, min"),
-          MethodsDialog::tr("Worked within, min"),
-          MethodsDialog::tr("Into it from, min"),
-          MethodsDialog::tr("Into it until, min"),
-          MethodsDialog::tr("Tape off from, min"),
-          MethodsDialog::tr("Tape off until, min"),
-          MethodsDialog::tr("Next from, min"),
-          MethodsDialog::tr("Next until, min"),
-          MethodsDialog::tr("Handled after, min"),
-          MethodsDialog::tr("Cured after, min"),
-          MethodsDialog::tr("May be last, 0 or 1"),
-          MethodsDialog::tr("B to 1 of A, by volume"),
-          MethodsDialog::tr("A weighs, g/ml"),
-          MethodsDialog::tr("B weighs, g/ml"),
+  return {MethodsDialog::tr("Work, min"),           MethodsDialog::tr("Worked within, min"),
+          MethodsDialog::tr("Into it from, min"),   MethodsDialog::tr("Into it until, min"),
+          MethodsDialog::tr("Tape off from, min"),  MethodsDialog::tr("Tape off until, min"),
+          MethodsDialog::tr("Next from, min"),      MethodsDialog::tr("Next until, min"),
+          MethodsDialog::tr("Handled after, min"),  MethodsDialog::tr("Cured after, min"),
+          MethodsDialog::tr("May be last, 0 or 1"), MethodsDialog::tr("B to 1 of A, by volume"),
+          MethodsDialog::tr("A weighs, g/ml"),      MethodsDialog::tr("B weighs, g/ml"),
           MethodsDialog::tr("Share lost, 0 to 0.9")};
 }
 
@@ -65,8 +58,9 @@ MethodsDialog::MethodsDialog(const Methods& methods, QWidget* parent)
   setWindowTitle(tr("Resins, glues, paints"));
   resize(1080, 620);
   auto* column = new QVBoxLayout(this);
-  auto* caution = new QLabel(tr("Check every figure against the maker’s data sheet, which goes first. "
-                                "An empty field after “until” means as long as you like."));
+  auto* caution =
+      new QLabel(tr("Check every figure against the maker’s data sheet, which goes first. "
+                    "An empty field after “until” means as long as you like."));
   caution->setWordWrap(true);
   caution->setProperty("role", "caution");
   column->addWidget(caution);
@@ -126,8 +120,7 @@ void MethodsDialog::take() {
   const auto& figures = methodFigures();
   for (std::size_t column = 0; column < methodKinds; ++column) {
     for (std::size_t row = 0; row < figures.size(); ++row) {
-      const QTableWidgetItem* item =
-          table_->item(static_cast<int>(row), static_cast<int>(column));
+      const QTableWidgetItem* item = table_->item(static_cast<int>(row), static_cast<int>(column));
       if (item == nullptr || !item->flags().testFlag(Qt::ItemIsEditable)) continue;
       const QString text = item->text().trimmed();
       bool read = false;

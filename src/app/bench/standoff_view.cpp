@@ -24,8 +24,8 @@ constexpr char saverService[] = "org.freedesktop.ScreenSaver";
 QFont fitting(const QString& words, QFont font, const QSizeF& room, int most, int least) {
   for (int pixels = most; pixels > least; pixels -= 2) {
     font.setPixelSize(pixels);
-    const QRectF needs = QFontMetricsF(font).boundingRect(
-        QRectF(0, 0, room.width(), 10000), Qt::TextWordWrap | Qt::AlignLeft, words);
+    const QRectF needs = QFontMetricsF(font).boundingRect(QRectF(0, 0, room.width(), 10000),
+                                                          Qt::TextWordWrap | Qt::AlignLeft, words);
     if (needs.height() <= room.height() && needs.width() <= room.width()) return font;
   }
   font.setPixelSize(least);
@@ -201,26 +201,24 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
   if (!count.isEmpty()) {
     painter.setPen(soft);
     painter.setFont(face(px(28)));
-    painter.drawText(
-        box.adjusted(box.width() - 200 * unit, 0, -16 * unit, -40 * unit),
-        Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignVCenter,
-        waits ? tr("to wait") : over ? tr("too late") : tr("left before it sets"));
+    painter.drawText(box.adjusted(box.width() - 200 * unit, 0, -16 * unit, -40 * unit),
+                     Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignVCenter,
+                     waits  ? tr("to wait")
+                     : over ? tr("too late")
+                            : tr("left before it sets"));
     const QRectF bar(box.left() + 30 * unit, box.bottom() - 34 * unit, box.width() - 60 * unit,
                      10 * unit);
     painter.setPen(Qt::NoPen);
     painter.setBrush(QColor(soft.red(), soft.green(), soft.blue(), 70));
     painter.drawRoundedRect(bar, 5 * unit, 5 * unit);
     const BenchCup& cup = work_.plan().cups[place->cup];
-    const double whole = waits || !cup.closes
-                             ? 3600
-                             : between(*cup.opens, *cup.closes).minutes() * 60;
-    const double left =
-        static_cast<double>(waits ? window->opensIn : window->closesIn.value_or(0));
+    const double whole =
+        waits || !cup.closes ? 3600 : between(*cup.opens, *cup.closes).minutes() * 60;
+    const double left = static_cast<double>(waits ? window->opensIn : window->closesIn.value_or(0));
     painter.setBrush(t.tape);
-    painter.drawRoundedRect(
-        QRectF(bar.left(), bar.top(), bar.width() * std::clamp(left / whole, 0.0, 1.0),
-               bar.height()),
-        5 * unit, 5 * unit);
+    painter.drawRoundedRect(QRectF(bar.left(), bar.top(),
+                                   bar.width() * std::clamp(left / whole, 0.0, 1.0), bar.height()),
+                            5 * unit, 5 * unit);
   }
   // What the other cups wait for.
   painter.setPen(QPen(QColor(soft.red(), soft.green(), soft.blue(), 110), 2));
@@ -241,9 +239,8 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
                      QString::fromStdString(work_.plan().cups[other->cup].name));
     painter.setPen(soft);
     painter.setFont(face(px(19)));
-    const QString text = tr("%1: %2").arg(
-        QString::fromStdString(clockText(work_.startOf(*other))),
-        say(work_.stepAt(*other).words, work_.unit()));
+    const QString text = tr("%1: %2").arg(QString::fromStdString(clockText(work_.startOf(*other))),
+                                          say(work_.stepAt(*other).words, work_.unit()));
     painter.drawText(QRectF(x, 716 * unit, wide / most - 20, 60 * unit),
                      Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignTop, text);
     ++shown;

@@ -59,8 +59,11 @@ void TimelineView::refresh() {
   }
   if (plan.schedule) {
     for (const ScheduledTask& task : plan.schedule->tasks) {
-      blocks_.push_back({{task.chain, plan.stepIndex(task)}, plan.at(task.start), plan.at(task.end),
-                         false, task.pair});
+      blocks_.push_back({{task.chain, plan.stepIndex(task)},
+                         plan.at(task.start),
+                         plan.at(task.end),
+                         false,
+                         task.pair});
     }
   }
   std::stable_sort(blocks_.begin(), blocks_.end(), [](const Block& a, const Block& b) {
@@ -72,8 +75,8 @@ void TimelineView::refresh() {
   for (const Block& block : blocks_) {
     Day& day = days[dayOf(block.from)];
     if (day.to == CivilTime()) {
-      const std::chrono::weekday weekday{std::chrono::sys_days(
-          std::chrono::floor<std::chrono::days>(dayOf(block.from)))};
+      const std::chrono::weekday weekday{
+          std::chrono::sys_days(std::chrono::floor<std::chrono::days>(dayOf(block.from)))};
       const DayHours& hours = work_.order().document().bench.hours.days[weekday.c_encoding()];
       day.from = hours.works() ? dayOf(block.from) + hours.from : block.from;
       day.to = hours.works() ? dayOf(block.from) + hours.to : block.to;
@@ -273,8 +276,8 @@ void TimelineView::paintDays(QPainter& painter) const {
     painter.drawRoundedRect(day.box, 6, 6);
     painter.setFont(face(12, QFont::DemiBold));
     painter.setPen(t.muted);
-    const QString words = tr("%1, %2–%3").arg(dayWords(day.from), clockWords(day.from),
-                                             clockWords(day.to));
+    const QString words =
+        tr("%1, %2–%3").arg(dayWords(day.from), clockWords(day.from), clockWords(day.to));
     painter.drawText(day.box.adjusted(10, 5, -8, 0), Qt::AlignTop | Qt::AlignLeft,
                      painter.fontMetrics().elidedText(words, Qt::ElideRight,
                                                       static_cast<int>(day.box.width()) - 18));
@@ -312,10 +315,9 @@ void TimelineView::paintRows(QPainter& painter) const {
     painter.setFont(face(13, mine ? QFont::Bold : QFont::DemiBold));
     painter.setPen(mine ? t.petrol : t.ink);
     const QString name = QString::fromStdString(plan.cups[cup].name);
-    painter.drawText(QRectF(16, rowOf(cup) - 12, labelWidth - 24, 24),
-                     Qt::AlignVCenter | Qt::AlignLeft,
-                     painter.fontMetrics().elidedText(name, Qt::ElideRight,
-                                                      static_cast<int>(labelWidth) - 24));
+    painter.drawText(
+        QRectF(16, rowOf(cup) - 12, labelWidth - 24, 24), Qt::AlignVCenter | Qt::AlignLeft,
+        painter.fontMetrics().elidedText(name, Qt::ElideRight, static_cast<int>(labelWidth) - 24));
   }
 }
 
@@ -368,8 +370,9 @@ void TimelineView::paintBlocks(QPainter& painter) const {
     painter.drawRoundedRect(at, 2.5, 2.5);
     if (block.done && at.width() > 10) {
       painter.setPen(QPen(t.panel, 1.6));
-      painter.drawPolyline(QPolygonF() << at.center() + QPointF(-4, 0) << at.center() + QPointF(-1, 3)
-                                       << at.center() + QPointF(4, -4));
+      painter.drawPolyline(QPolygonF()
+                           << at.center() + QPointF(-4, 0) << at.center() + QPointF(-1, 3)
+                           << at.center() + QPointF(4, -4));
     } else if (resin && at.width() > 9) {
       // Petrol is not the only sign of what is mixed: a drop is another.
       painter.setBrush(t.onInk);
@@ -390,8 +393,9 @@ void TimelineView::paintBlocks(QPainter& painter) const {
 void TimelineView::paintHands(QPainter& painter) const {
   const Theme& t = theme();
   const int pairs = std::max(1, work_.order().document().bench.hands);
-  const double top = rowsTop_ + rowHeight_ * std::min<double>(shownRows_, static_cast<double>(
-                                                 work_.plan().cups.size()));
+  const double top =
+      rowsTop_ +
+      rowHeight_ * std::min<double>(shownRows_, static_cast<double>(work_.plan().cups.size()));
   const double tall = std::min(20.0, rowHeight_ * 0.6);
   for (int pair = 0; pair < pairs; ++pair) {
     const double y = top + (pair + 0.5) * rowHeight_;
@@ -597,8 +601,8 @@ void TimelineView::keyPressEvent(QKeyEvent* event) {
     const auto wanted = static_cast<std::ptrdiff_t>(picked->cup) + (key == Qt::Key_Down ? 1 : -1);
     for (const Block& block : blocks_) {
       if (static_cast<std::ptrdiff_t>(block.place.cup) != wanted) continue;
-      if (best == nullptr || std::abs((block.from - at->from).count()) <
-                                 std::abs((best->from - at->from).count())) {
+      if (best == nullptr ||
+          std::abs((block.from - at->from).count()) < std::abs((best->from - at->from).count())) {
         best = &block;
       }
     }

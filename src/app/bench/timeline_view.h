@@ -82,8 +82,8 @@ class TimelineView : public Canvas {
   void reveal(const BenchWork::Place& place);
 
   BenchWork& work_;
-  std::vector<Day> days_;       ///< all there are, boxes only of those in sight
-  std::vector<Block> blocks_;   ///< by cup and start
+  std::vector<Day> days_;      ///< all there are, boxes only of those in sight
+  std::vector<Block> blocks_;  ///< by cup and start
   int firstDay_ = 0;
   int firstRow_ = 0;
   int shownDays_ = 3;

@@ -105,11 +105,11 @@ TimesDialog::TimesDialog(const BenchChoices& choices, CivilTime now, Unit unit, 
   column->addLayout(room);
   sealPrints_ = new QCheckBox(tr("Seal prints before resin: unsealed ink may bubble and run"));
   sealPrints_->setChecked(choices.sealPrints);
-  quickCoats_ = new QCheckBox(
-      tr("Fast resin for coats between: sooner done, but less time to spread it"));
+  quickCoats_ =
+      new QCheckBox(tr("Fast resin for coats between: sooner done, but less time to spread it"));
   quickCoats_->setChecked(choices.quickCoats);
-  quickLast_ = new QCheckBox(
-      tr("Fast resin for the last coat: some say it yellows and scratches sooner"));
+  quickLast_ =
+      new QCheckBox(tr("Fast resin for the last coat: some say it yellows and scratches sooner"));
   quickLast_->setChecked(choices.quickLast);
   for (QCheckBox* box : {begins_, isDue_, isWarm_, sealPrints_, quickCoats_, quickLast_}) {
     connect(box, &QCheckBox::toggled, this, &TimesDialog::refresh);
@@ -153,8 +153,8 @@ void TimesDialog::refresh() {
     if (const auto day = parseCivil(text.trimmed().toStdString())) {
       choices_.hours.away.push_back(dayOf(*day));
     } else {
-      wrong = tr("“%1” is no day. Write days as 2026-12-02, with commas between.")
-                  .arg(text.trimmed());
+      wrong =
+          tr("“%1” is no day. Write days as 2026-12-02, with commas between.").arg(text.trimmed());
     }
   }
   choices_.hands = hands_->value();
@@ -175,8 +175,9 @@ void TimesDialog::refresh() {
   }
   take_->setEnabled(wrong.isEmpty());
   if (!wrong.isEmpty()) return words_->setText(wrong);
-  QString rule = tr("Waits of resin double for each 10 °C (18 °F) below 21 °C (70 °F): a rule of "
-                    "thumb. Where it is warmer, only the time to work it shrinks.");
+  QString rule =
+      tr("Waits of resin double for each 10 °C (18 °F) below 21 °C (70 °F): a rule of "
+         "thumb. Where it is warmer, only the time to work it shrinks.");
   if (choices_.warmth && *choices_.warmth < coldForResin) {
     rule = tr("Below 65 °F (18 °C) resin sets slowly and may stay milky: warm the room. ") + rule;
   }

@@ -15,8 +15,8 @@ QString tr(const char* text) {
   return QCoreApplication::translate("BenchEdits", text);
 }
 
-void editBench(Order& order, int cup, const QString& text,
-               const std::function<void(Cup&)>& change, const QString& key = {}) {
+void editBench(Order& order, int cup, const QString& text, const std::function<void(Cup&)>& change,
+               const QString& key = {}) {
   order.edit(
       text,
       [&](Document& document) {
@@ -139,7 +139,8 @@ void mend(Order& order, int cup, const Step& step, const Remedy& remedy) {
 
 void changeBench(Order& order, const QString& text,
                  const std::function<void(BenchChoices&)>& change, const QString& key) {
-  order.edit(text, [&](Document& document) { change(document.bench); }, key);
+  order.edit(
+      text, [&](Document& document) { change(document.bench); }, key);
 }
 
 }  // namespace avrelt

@@ -128,8 +128,7 @@ void MainWindow::makeSheetsMenu() {
          [](SheetsBench& s) { s.bookSheet(); });
   menu->addSeparator();
   sheets(tr("&Print this sheet…"), "Ctrl+Shift+I", [](SheetsBench& s) { s.printNow(); });
-  sheets(tr("How the print came o&ut…"), "Ctrl+Shift+M",
-         [](SheetsBench& s) { s.showFound(); });
+  sheets(tr("How the print came o&ut…"), "Ctrl+Shift+M", [](SheetsBench& s) { s.showFound(); });
   menu->addSeparator();
   add(menu, tr("&Films on the shelf…"), QKeySequence(tr("Ctrl+Shift+F")),
       [this] { cut_->bench().showFilms(); });

@@ -13,11 +13,11 @@ namespace avrelt {
 /// What a maker does otherwise at one step of a cup, kept by the step's id, also while the design
 /// has no such step; or a step of the maker's own.
 struct StepChange {
-  std::string step;            ///< its id
-  std::string text{};          ///< of an own step what to do; empty for a step of the plan
-  bool dropped = false;        ///< not done at all
-  std::string behind{};        ///< the id of the step it spots right behind, where it was moved
-  bool first = false;          ///< moved before all others
+  std::string step;      ///< its id
+  std::string text{};    ///< of an own step what to do; empty for a step of the plan
+  bool dropped = false;  ///< not done at all
+  std::string behind{};  ///< the id of the step it spots right behind, where it was moved
+  bool first = false;    ///< moved before all others
   std::optional<Duration> handsOn{};
   std::optional<Wait> wait{};
   std::optional<CivilTime> notBefore{};

@@ -18,25 +18,26 @@ Look lookAtResin(const Method& resin) {
        {}},
       resin.handsOn,
       resin.next};
-  return {{"Is it level, without bubbles, bare spots or ridges?", {}},
-          {{{"Bubbles", {}},
-            {"While it is wet, warm it for a moment, never near wet ink, paint or a solvent. Once it "
-             "has set, sand and coat again.",
-             {}},
-            {sand, again}},
-           {{"Bare spots", {}},
-            {"Resin draws back from grease. Once it has set, sand, clean with alcohol, and coat "
-             "again.",
-             {}},
-            {sand, again}},
-           {{"Ridges or runs", {}},
-            {"Let it set, then file and sand them level; a thin coat brings the gloss back.", {}},
-            {sand, again}},
-           {{"Still sticky", {}},
-            {"Mixed wrong or cold: wait as long again in a warm room. Where it stays sticky, scrape "
-             "that coat off; never coat over it.",
-             {}},
-            {{{"Wait, warmer, and feel whether it has set.", {}}, min(2), {resin.next.least}}}}}};
+  return {
+      {"Is it level, without bubbles, bare spots or ridges?", {}},
+      {{{"Bubbles", {}},
+        {"While it is wet, warm it for a moment, never near wet ink, paint or a solvent. Once it "
+         "has set, sand and coat again.",
+         {}},
+        {sand, again}},
+       {{"Bare spots", {}},
+        {"Resin draws back from grease. Once it has set, sand, clean with alcohol, and coat "
+         "again.",
+         {}},
+        {sand, again}},
+       {{"Ridges or runs", {}},
+        {"Let it set, then file and sand them level; a thin coat brings the gloss back.", {}},
+        {sand, again}},
+       {{"Still sticky", {}},
+        {"Mixed wrong or cold: wait as long again in a warm room. Where it stays sticky, scrape "
+         "that coat off; never coat over it.",
+         {}},
+        {{{"Wait, warmer, and feel whether it has set.", {}}, min(2), {resin.next.least}}}}}};
 }
 
 }  // namespace
@@ -45,12 +46,11 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
   if (step.own) return std::nullopt;
   switch (step.kind) {
     case StepKind::clean:
-      return Look{{"Does water run off it as one film, without beads?", {}},
-                  {{{"It beads", {}},
-                    {"There is grease: wash it again, and wipe it with alcohol.", {}},
-                    {{{"Wash it again, wipe it with alcohol, and let it dry.", {}},
-                      min(5),
-                      {min(10)}}}}}};
+      return Look{
+          {"Does water run off it as one film, without beads?", {}},
+          {{{"It beads", {}},
+            {"There is grease: wash it again, and wipe it with alcohol.", {}},
+            {{{"Wash it again, wipe it with alcohol, and let it dry.", {}}, min(5), {min(10)}}}}}};
     case StepKind::coat:
       if (step.method == MethodKind::resin || step.method == MethodKind::fastResin) {
         return lookAtResin(methods.of(*step.method));
@@ -65,18 +65,18 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
       }
       [[fallthrough]];
     case StepKind::glitter:
-      return Look{{"Is it covered, edge to edge, and does nothing stand up?", {}},
-                  {{{"Bare spots", {}},
-                    {"Dab on what it is stuck with, only there, and shake again.", {}},
-                    {{{"Dab glue on the bare spots and shake glitter over them again.", {}},
-                      min(8),
-                      step.wait}}},
-                   {{"Something spots up, or is sharp", {}},
-                    {"Once it has set, press it down with a smooth round tool, or sand it lightly: a "
-                     "foil edge cuts.",
-                     {}},
-                    {{{"Burnish it in circles, then sand lightly what still spots up.", {}},
-                      min(6)}}}}};
+      return Look{
+          {"Is it covered, edge to edge, and does nothing stand up?", {}},
+          {{{"Bare spots", {}},
+            {"Dab on what it is stuck with, only there, and shake again.", {}},
+            {{{"Dab glue on the bare spots and shake glitter over them again.", {}},
+              min(8),
+              step.wait}}},
+           {{"Something spots up, or is sharp", {}},
+            {"Once it has set, press it down with a smooth round tool, or sand it lightly: a "
+             "foil edge cuts.",
+             {}},
+            {{{"Burnish it in circles, then sand lightly what still spots up.", {}}, min(6)}}}}};
     case StepKind::paint:
       return Look{{"Is it even, without streaks, and does nothing show through?", {}},
                   {{{"Streaks, or it shows through", {}},
@@ -93,35 +93,36 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
                       step.handsOn,
                       step.wait}}}}};
     case StepKind::pull:
-      return Look{{"Is the edge clean?", {}},
-                  {{{"Something ran under the tape", {}},
-                    {"While it is wet: off resin with alcohol on a swab; off bare steel with "
-                     "acetone. Never acetone on paint, film or set resin, and no flame near either.",
-                     {}},
-                    {{{"Clean the edge with a swab, from the line outwards.", {}}, min(5)}}},
-                   {{"The edge tore", {}},
-                    {"It had set. Cut along the line with a new blade and touch the edge up; a "
-                     "stripe hides the rest.",
-                     {}},
-                    {{{"Cut the torn edge straight, and touch it up with a fine brush.", {}},
-                      min(10),
-                      step.wait}}}}};
+      return Look{
+          {"Is the edge clean?", {}},
+          {{{"Something ran under the tape", {}},
+            {"While it is wet: off resin with alcohol on a swab; off bare steel with "
+             "acetone. Never acetone on paint, film or set resin, and no flame near either.",
+             {}},
+            {{{"Clean the edge with a swab, from the line outwards.", {}}, min(5)}}},
+           {{"The edge tore", {}},
+            {"It had set. Cut along the line with a new blade and touch the edge up; a "
+             "stripe hides the rest.",
+             {}},
+            {{{"Cut the torn edge straight, and touch it up with a fine brush.", {}},
+              min(10),
+              step.wait}}}}};
     case StepKind::film:
     case StepKind::wrap:
     case StepKind::decal:
     case StepKind::stripe:
     case StepKind::ring:
-      return Look{{"Does it lie flat, without bubbles, and is every edge down?", {}},
-                  {{{"Bubbles or a crease", {}},
-                    {"Prick it at its edge, press the air out towards it; lift a crease and lay it "
-                     "again before it holds.",
-                     {}},
-                    {{{"Prick the bubbles, press them flat, and warm the film a little.", {}},
-                      min(4)}}},
-                   {{"What lies below is not smooth", {}},
-                    {"Take it off, sand, coat thinly, and lay a new one.", {}},
-                    {{{"Take it off, sand the place smooth, and clean it.", {}}, min(12)},
-                     {{"Lay a new one.", {}}, step.handsOn, step.wait}}}}};
+      return Look{
+          {"Does it lie flat, without bubbles, and is every edge down?", {}},
+          {{{"Bubbles or a crease", {}},
+            {"Prick it at its edge, press the air out towards it; lift a crease and lay it "
+             "again before it holds.",
+             {}},
+            {{{"Prick the bubbles, press them flat, and warm the film a little.", {}}, min(4)}}},
+           {{"What lies below is not smooth", {}},
+            {"Take it off, sand, coat thinly, and lay a new one.", {}},
+            {{{"Take it off, sand the place smooth, and clean it.", {}}, min(12)},
+             {{"Lay a new one.", {}}, step.handsOn, step.wait}}}}};
     case StepKind::rim:
       return Look{{"Is nothing left on the rim, and is nothing sharp?", {}},
                   {{{"Something is left, or sharp", {}},
@@ -146,9 +147,10 @@ Sentence ifDoneAfter(const Step& before, Duration waited) {
       case StepKind::coat:
       case StepKind::glitter:
       case StepKind::pull:
-        return {"Too soon by %1 min: it has not set. What goes over it sinks in, and it comes off on "
-                "the hand.",
-                {minutes(left)}};
+        return {
+            "Too soon by %1 min: it has not set. What goes over it sinks in, and it comes off on "
+            "the hand.",
+            {minutes(left)}};
       case StepKind::paint:
         return {"Too soon by %1 min: the paint is wet; tape would lift it, resin would crater.",
                 {minutes(left)}};
@@ -161,13 +163,15 @@ Sentence ifDoneAfter(const Step& before, Duration waited) {
     switch (before.kind) {
       case StepKind::glitter:
       case StepKind::stick:
-        return {"Too late by %1 min: it has set. Tape tears its edge, and glitter no longer sticks. "
-                "Cut along the tape, or brush and shake again.",
-                {minutes(past)}};
+        return {
+            "Too late by %1 min: it has set. Tape tears its edge, and glitter no longer sticks. "
+            "Cut along the tape, or brush and shake again.",
+            {minutes(past)}};
       case StepKind::paint:
-        return {"Too late by %1 min: the paint is hard, and tape takes flakes of it along. Cut along "
-                "the tape first.",
-                {minutes(past)}};
+        return {
+            "Too late by %1 min: the paint is hard, and tape takes flakes of it along. Cut along "
+            "the tape first.",
+            {minutes(past)}};
       case StepKind::coat:
         return {"Too late by %1 min: it is too hard for the next coat to grip. Sand it dull first.",
                 {minutes(past)}};

@@ -44,8 +44,8 @@ struct Method {
   Duration handle;  ///< till it may be handled
   Duration cure;    ///< till it is done with
   bool mayBeLast = true;
-  Duration handsOn;  ///< to put one coat of it on
-  Duration working{};   ///< once mixed, it is put on within this; 0 where it need not be mixed
+  Duration handsOn;      ///< to put one coat of it on
+  Duration working{};    ///< once mixed, it is put on within this; 0 where it need not be mixed
   ResinMixing mixing{};  ///< of a resin
 
   friend bool operator==(const Method&, const Method&) = default;

@@ -572,8 +572,8 @@ std::optional<std::string> brokenBy(const ScheduleProblem& problem, const Schedu
       return "a task has no hands";
     }
     for (const TaskChain& chain : problem.chains) {
-      if (stood && chain.held && chain.held->spot == task.spot &&
-          chain.held->number == a.number && a.start < chain.held->until) {
+      if (stood && chain.held && chain.held->spot == task.spot && chain.held->number == a.number &&
+          a.start < chain.held->until) {
         return "two cups are on one spot";
       }
     }
@@ -583,8 +583,7 @@ std::optional<std::string> brokenBy(const ScheduleProblem& problem, const Schedu
       if (task.hand == other.hand && a.pair == b.pair && a.start < b.end && b.start < a.end) {
         return "hands do two things at once";
       }
-      if (!stood || other.holds == Duration() || task.spot != other.spot ||
-          a.number != b.number) {
+      if (!stood || other.holds == Duration() || task.spot != other.spot || a.number != b.number) {
         continue;
       }
       if (a.start < b.start + other.holds && b.start < a.start + task.holds) {

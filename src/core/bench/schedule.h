@@ -39,9 +39,9 @@ struct Held {
 struct TaskChain {
   std::string name;
   std::vector<Task> tasks;
-  Duration from{};              ///< its first task starts no sooner
+  Duration from{};               ///< its first task starts no sooner
   std::optional<Duration> by{};  ///< and no later
-  std::optional<Held> held{};   ///< while what was done before it sets
+  std::optional<Held> held{};    ///< while what was done before it sets
 };
 
 /// Pairs of hands that do the same work in the same hours.
@@ -89,7 +89,7 @@ struct WaitMissed {
 /// What else decides whose turn it is: a task goes before one that could begin so much sooner.
 struct Favours {
   std::vector<std::vector<Duration>> of{};  ///< by chain and task; none where they are missing
-  double ofLeft = 0;  ///< and by this share of what is left after it
+  double ofLeft = 0;                        ///< and by this share of what is left after it
 };
 
 /// A schedule at once, by a simple rule: of what may come next of each chain, with all that has to

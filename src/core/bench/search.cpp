@@ -36,7 +36,8 @@ std::vector<Known> allOf(const ScheduleProblem& problem) {
   std::vector<Known> all;
   for (std::size_t c = 0; c < problem.chains.size(); ++c) {
     const std::vector<Task>& tasks = problem.chains[c].tasks;
-    for (std::size_t i = 0; i < tasks.size(); ++i) all.push_back({c, i, &tasks[i], up(tasks[i].takes)});
+    for (std::size_t i = 0; i < tasks.size(); ++i)
+      all.push_back({c, i, &tasks[i], up(tasks[i].takes)});
   }
   return all;
 }
@@ -160,8 +161,8 @@ class Model : public Gecode::IntMinimizeSpace {
     }
     if (turns.size() > 0) {
       branch(*this, turns, BOOL_VAR_AFC_MAX(0.99), BOOL_VAL([guide](const Space&, BoolVar, int i) {
-               return (*guide)(static_cast<std::size_t>(i));
-             }));
+        return (*guide)(static_cast<std::size_t>(i));
+      }));
     }
     branch(*this, starts_, INT_VAR_MIN_MIN(), INT_VAL_MIN());
     branch(*this, ends_, INT_VAL_MIN());
@@ -274,9 +275,7 @@ class Searching {
   /// Two tasks of one pair of hands that may change their turn.
   static constexpr std::size_t mostPairs = 1500;
 
-  bool over() const {
-    return Clock::now() > end_ || (limits_.stop != nullptr && *limits_.stop);
-  }
+  bool over() const { return Clock::now() > end_ || (limits_.stop != nullptr && *limits_.stop); }
   bool isBest() const { return found_.schedule.ends <= found_.bound; }
 
   void take(const Schedule& schedule) {

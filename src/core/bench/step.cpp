@@ -83,7 +83,8 @@ Sentence reasonOf(const Step& step) {
     case StepKind::clean:
       return {"Grease and gloss keep everything else from holding.", {}};
     case StepKind::mark:
-      return {"Every line is found from the front mark; it cannot be found again under a coat.", {}};
+      return {"Every line is found from the front mark; it cannot be found again under a coat.",
+              {}};
     case StepKind::measure:
       return {"Coats have made the cup larger: what is cut for the bare cup would not meet.", {}};
     case StepKind::coat:

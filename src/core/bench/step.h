@@ -59,8 +59,8 @@ struct Step {
   Spot spot = Spot::turner;
   std::optional<MethodKind> method{};  ///< that puts on what it takes
   std::optional<Duration> working{};   ///< what it takes is mixed, and put on within this
-  bool own = false;                   ///< put in by the maker
-  std::string note{};                 ///< the maker's
+  bool own = false;                    ///< put in by the maker
+  std::string note{};                  ///< the maker's
   std::optional<CivilTime> notBefore{};
 
   friend bool operator==(const Step&, const Step&) = default;

@@ -90,7 +90,8 @@ class Changing {
                            "sink in, wrinkle or tear.",
                            {Phrase(at->words)}});
       }
-      if (!at->own && at->wait.most && (!change.wait->most || *change.wait->most > *at->wait.most)) {
+      if (!at->own && at->wait.most &&
+          (!change.wait->most || *change.wait->most > *at->wait.most)) {
         tell(change.step, {"You let “%1” wait longer than its method says. What has to go into it, "
                            "or come off it, may find it set.",
                            {Phrase(at->words)}});
@@ -113,8 +114,7 @@ class Changing {
     }
     Step step = std::move(*from);
     made_.steps.erase(from);
-    const auto to =
-        change.first ? made_.steps.begin() : called(made_.steps, change.behind) + 1;
+    const auto to = change.first ? made_.steps.begin() : called(made_.steps, change.behind) + 1;
     made_.steps.insert(to, std::move(step));
   }
 
@@ -157,9 +157,9 @@ class Changing {
     for (const auto& [second, first] : needs) {
       if (dropped.kind != first && dropped.kind != second) continue;
       const StepKind left = dropped.kind == first ? second : first;
-      const auto other = std::find_if(made_.steps.begin(), made_.steps.end(), [&](const Step& step) {
-        return step.kind == left && areTied(step, dropped);
-      });
+      const auto other = std::find_if(
+          made_.steps.begin(), made_.steps.end(),
+          [&](const Step& step) { return step.kind == left && areTied(step, dropped); });
       if (other == made_.steps.end()) continue;
       tell(id, {"You left out “%1”, but not “%2”, which goes with it.",
                 {Phrase(dropped.words), Phrase(other->words)}});
@@ -189,11 +189,10 @@ StepChange& changeOf(std::vector<StepChange>& changes, const std::string& step) 
 }
 
 void tidy(std::vector<StepChange>& changes) {
-  changes.erase(std::remove_if(changes.begin(), changes.end(),
-                               [](const StepChange& change) {
-                                 return change == StepChange{change.step};
-                               }),
-                changes.end());
+  changes.erase(
+      std::remove_if(changes.begin(), changes.end(),
+                     [](const StepChange& change) { return change == StepChange{change.step}; }),
+      changes.end());
 }
 
 }  // namespace avrelt

@@ -58,8 +58,9 @@ class Bench {
                                    [&](const Step& step) { return step.id == done.step; });
       if (at == cup.steps.end()) {
         cup.conflicts.push_back(
-            {done.step, {"A step was done that the cup no longer takes (%1). It is kept as done.",
-                         {done.step}}});
+            {done.step,
+             {"A step was done that the cup no longer takes (%1). It is kept as done.",
+              {done.step}}});
         continue;
       }
       const auto index = static_cast<std::size_t>(at - cup.steps.begin());
@@ -91,8 +92,7 @@ class Bench {
         chain.by = between(made_.zero, *cup.closes);
       }
       const auto spot = static_cast<std::size_t>(before.spot);
-      const Duration until =
-          between(made_.zero, last->at) - last->took + before.holds;
+      const Duration until = between(made_.zero, last->at) - last->took + before.holds;
       if (before.holds > Duration() && until > Duration() &&
           held[spot] < made_.problem.places[spot]) {
         chain.held = Held{before.spot, ++held[spot], until};
@@ -122,10 +122,11 @@ class Bench {
       const std::size_t step = cup.left[missed.task];
       const Phrase words(cup.steps[step].words);
       if (missed.task == 0 && chain.by && missed.by > Duration()) {
-        trouble(missed.chain, step,
-                {"%1: “%2” comes too late by %3. It is done as soon as it can be; look whether what "
-                 "it follows has set.",
-                 {cup.name, words, Phrase(minutesWords(missed.by))}});
+        trouble(
+            missed.chain, step,
+            {"%1: “%2” comes too late by %3. It is done as soon as it can be; look whether what "
+             "it follows has set.",
+             {cup.name, words, Phrase(minutesWords(missed.by))}});
         chain.by = std::nullopt;
         continue;
       }

@@ -165,8 +165,7 @@ class Steps {
                             : Sentence{"Flood the cup on the turner with %1 of resin. Warm the "
                                        "bubbles out at once, and again after 15 to 20 minutes.",
                                        {volumeText(coat.mixed)}},
-                       resin.handsOn,
-                       last ? Wait{resin.handle, std::nullopt} : resin.next);
+                       resin.handsOn, last ? Wait{resin.handle, std::nullopt} : resin.next);
       step.of = {coat.id};
       ofResin(step, resin, coat.mixed);
       turn(step, resin);

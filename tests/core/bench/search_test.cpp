@@ -22,8 +22,8 @@ ScheduleProblem jobShop(const std::vector<std::vector<int>>& rows) {
   for (const std::vector<int>& row : rows) {
     TaskChain chain;
     for (std::size_t i = 0; i < row.size(); i += 2) {
-      chain.tasks.push_back({std::to_string(i / 2), min(row[i + 1]), {},
-                             static_cast<std::size_t>(row[i])});
+      chain.tasks.push_back(
+          {std::to_string(i / 2), min(row[i + 1]), {}, static_cast<std::size_t>(row[i])});
     }
     problem.chains.push_back(chain);
   }
@@ -141,8 +141,10 @@ TEST_CASE("Jobs that may not wait between machines end as soon as the best of ev
       TaskChain chain;
       for (int m = 0; m < machines; ++m) {
         job[static_cast<std::size_t>(m)] = 1 + static_cast<int>(random() % 12);
-        chain.tasks.push_back({std::to_string(m), min(job[static_cast<std::size_t>(m)]),
-                               {min(0), min(0)}, static_cast<std::size_t>(m)});
+        chain.tasks.push_back({std::to_string(m),
+                               min(job[static_cast<std::size_t>(m)]),
+                               {min(0), min(0)},
+                               static_cast<std::size_t>(m)});
       }
       chain.tasks.back().wait = {};
       problem.chains.push_back(chain);
@@ -245,7 +247,8 @@ TEST_CASE("A search over many cups keeps hands, turners and what is held, and ca
       problem.chains.push_back(chain);
     }
     Crew crew;
-    for (int day = 0; day < 40; ++day) crew.hours.push_back({min(day * 1440.0), min(day * 1440.0 + 240)});
+    for (int day = 0; day < 40; ++day)
+      crew.hours.push_back({min(day * 1440.0), min(day * 1440.0 + 240)});
     crew.pairs = static_cast<std::size_t>(whole(1, 2));
     problem.crews = {crew};
     problem.of(Spot::turner) = static_cast<std::size_t>(whole(2, 4));

@@ -220,7 +220,8 @@ TEST_CASE("Figures of methods are refused where they mean nothing", "[steps]") {
     CHECK(method == Methods().of(MethodKind::resin));
     figure.set(method, figure.least - 0.5);
     // One that is none below 0 is none.
-    CHECK(faultOf(method).has_value() == (figure.least >= 0 && std::string(figure.name) != "may_be_last"));
+    CHECK(faultOf(method).has_value() ==
+          (figure.least >= 0 && std::string(figure.name) != "may_be_last"));
   }
   Method crossed = Methods().of(MethodKind::resin);
   crossed.pull = {min(20), min(10)};

@@ -246,8 +246,7 @@ TEST_CASE("Schools, methods and the room change the steps", "[bench]") {
   CHECK(coats().back().method == MethodKind::fastResin);
   document.bench.quickCoats = document.bench.quickLast = false;
   document.bench.warmth = Temperature::celsius(11);
-  CHECK(coats().front().wait.least.minutes() ==
-        Approx(2 * usual.front().wait.least.minutes()));
+  CHECK(coats().front().wait.least.minutes() == Approx(2 * usual.front().wait.least.minutes()));
   document.bench.warmth.reset();
   Stock stock;
   stock.methods.of(MethodKind::resin).next.least = min(777);
