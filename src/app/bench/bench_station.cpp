@@ -8,6 +8,7 @@
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QPlainTextEdit>
+#include <QScreen>
 #include <QVBoxLayout>
 
 #include "app/bench/methods_dialog.h"
@@ -254,6 +255,7 @@ void BenchStation::refresh() {
   refreshSteps();
   refreshMix();
   refreshPlan();
+  emit watched();
 }
 
 void BenchStation::tick() {
@@ -380,13 +382,12 @@ void BenchStation::refreshSteps() {
       if (!step.note.empty()) line += tr(" (%1)").arg(QString::fromStdString(step.note));
       lines << line;
     }
-    // What was dropped stands below, to be taken back.
     if (picked && picked->cup == i) row = static_cast<int>(picked->step);
   }
   showLines(*steps_, lines);
   for (int i = 0; i < steps_->count(); ++i) steps_->item(i)->setToolTip(lines[i]);
   steps_->setCurrentRow(row);
-  const bool any = picked.has_value();
+  const bool any = row >= 0;
   for (QPushButton* button : {up_, down_, edit_, drop_}) button->setEnabled(any);
   drop_->setText(any && work_.stepAt(*picked).own ? tr("Remove") : tr("Drop"));
 }
@@ -464,8 +465,10 @@ void BenchStation::refreshPlan() {
                  .arg(plan.countLeft())
                  .arg(QString::fromStdString(timeText(hands)));
   }
-  if (const QString done = timeline_->whenDone(); !done.isEmpty())
-    words << done + QStringLiteral(".");
+  if (QString done = timeline_->whenDone(); !done.isEmpty()) {
+    done[0] = done[0].toUpper();
+    words << done + QLatin1Char('.');
+  }
   for (const LearntTime& learnt : learntTimes(plan)) {
     words << tr("“%1” takes you %2 of what was reckoned (%3 times).")
                  .arg(QString::fromLatin1(stepName(learnt.kind)), percentText(learnt.ofPlanned))
@@ -490,6 +493,49 @@ void BenchStation::refreshPlan() {
   trouble_->setText(trouble);
   trouble_->setVisible(!trouble.isEmpty());
   dry_->setText(clock_.pretends() ? tr("End the dry run") : tr("Dry run ×%1").arg(dryRunSpeed));
+}
+
+std::vector<WatchLine::Item> BenchStation::watches() const {
+  std::vector<WatchLine::Item> items;
+  const BenchPlan& plan = work_.plan();
+  const auto fieldOf = [&](std::size_t cup, const std::string& step) {
+    return QStringLiteral("bench.%1/%2")
+        .arg(QString::fromStdString(plan.cups[cup].name), QString::fromStdString(step));
+  };
+  for (const BenchTrouble& trouble : plan.troubles) {
+    items.push_back({WatchLevel::warn, fieldOf(trouble.cup, trouble.step),
+                     say(trouble.words, order_.unit())});
+  }
+  for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+    for (const StepConflict& conflict : plan.cups[i].conflicts) {
+      items.push_back({WatchLevel::warn, fieldOf(i, conflict.step),
+                       tr("%1: %2").arg(QString::fromStdString(plan.cups[i].name),
+                                        say(conflict.words, order_.unit()))});
+    }
+  }
+  return items;
+}
+
+bool BenchStation::goTo(const QString& field) {
+  if (!field.startsWith(QStringLiteral("bench."))) return false;
+  const BenchPlan& plan = work_.plan();
+  for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+    const QString mine =
+        QStringLiteral("bench.%1/").arg(QString::fromStdString(plan.cups[i].name));
+    if (!field.startsWith(mine)) continue;
+    const std::string step = field.mid(mine.size()).toStdString();
+    const int index = work_.indexOf(i);
+    for (std::size_t k = 0; k < plan.cups[i].steps.size(); ++k) {
+      if (plan.cups[i].steps[k].id != step) continue;
+      work_.pick(BenchWork::Place{i, k});
+      break;
+    }
+    if (index >= 0) order_.choose(index);
+    break;
+  }
+  middle_->show(stepsPage);
+  steps_->setFocus();
+  return true;
 }
 
 void BenchStation::doneNow() {
@@ -547,6 +593,8 @@ void BenchStation::lookNow() {
 
 void BenchStation::showFromAfar() {
   auto* afar = new StandoffView(work_, this);
+  // As large as the screen also where nobody manages windows.
+  afar->setGeometry(screen()->geometry());
   afar->showFullScreen();
   afar->setFocus();
 }

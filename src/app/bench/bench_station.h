@@ -13,6 +13,7 @@
 #include "app/bench/timeline_view.h"
 #include "app/fields/pages.h"
 #include "app/shelf/shelf.h"
+#include "app/window/watch_line.h"
 
 namespace avrelt {
 
@@ -42,6 +43,10 @@ class BenchStation : public QWidget {
   QLabel& nowTitle() { return *nowTitle_; }
   QLabel& planWords() { return *planWords_; }
 
+  /// A step of a cup that something is told of: "bench.<cup>/<step>".
+  bool goTo(const QString& field);
+  /// What cannot be kept, and what a maker's changes do to a cup.
+  std::vector<WatchLine::Item> watches() const;
   /// Ticks the step shown off, where it is the next of its cup.
   void doneNow();
   void undoLast();
@@ -63,6 +68,7 @@ class BenchStation : public QWidget {
 
  signals:
   void said(const QString& words);
+  void watched();
 
  private:
   QWidget* nowCard();

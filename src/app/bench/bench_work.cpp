@@ -33,9 +33,26 @@ BenchWork::BenchWork(Order& order, BenchClock& clock, QObject* parent)
   connect(&later_, &QTimer::timeout, this, [this] { replan(); });
   poll_.setInterval(50);
   connect(&poll_, &QTimer::timeout, this, &BenchWork::takeFound);
-  connect(&order, &Order::changed, this, [this] { later_.start(); });
+  connect(&order, &Order::changed, this, [this] {
+    if (seen_ || isBegun()) later_.start();
+  });
   connect(&clock, &BenchClock::ticked, this, &BenchWork::tick);
-  replan();
+}
+
+bool BenchWork::isBegun() const {
+  const std::vector<Cup>& cups = order_.document().cups;
+  return std::any_of(cups.begin(), cups.end(),
+                     [](const Cup& cup) { return !cup.bench.done.empty(); });
+}
+
+void BenchWork::setSeen(bool seen) {
+  if (seen == seen_) return;
+  seen_ = seen;
+  if (seen) {
+    planNow();
+  } else {
+    stopSearch();
+  }
 }
 
 BenchWork::~BenchWork() {
@@ -57,10 +74,11 @@ void BenchWork::replan() {
     holds = holds && plan != nullptr && plan->of->bench == document.cups[i].bench;
     if (plan != nullptr) cups.push_back(plan);
   }
-  BenchPlan next = benchPlan(cups, document.bench, order_.stock(), clock_.now());
+  BenchPlan next = benchPlan(cups, document.bench, order_.stock(), clock_.now(), &plan_);
   stopSearch();
   plan_ = std::move(next);
   holds_ = holds;
+  takeTurns();
   bool timed = false;
   for (std::size_t i = 0; i < plan_.cups.size(); ++i) timed = timed || windowOf(i).has_value();
   clock_.count(timed);
@@ -76,7 +94,7 @@ void BenchWork::stopSearch() {
 }
 
 void BenchWork::startSearch() {
-  if (!plan_.schedule || plan_.proven || plan_.schedule->tasks.empty()) return;
+  if (!seen_ || !plan_.schedule || plan_.proven || plan_.schedule->tasks.empty()) return;
   search_ = std::make_shared<Search>();
   QThreadPool::globalInstance()->start(
       [search = search_, problem = plan_.problem, start = *plan_.schedule] {
@@ -99,7 +117,10 @@ void BenchWork::takeFound() {
   }
   search_.reset();
   poll_.stop();
-  if (found) take(plan_, *found);
+  if (found) {
+    take(plan_, *found);
+    takeTurns();
+  }
   emit changed();
 }
 
@@ -112,9 +133,22 @@ void BenchWork::awaitSearch() {
 }
 
 std::optional<BenchWork::Place> BenchWork::next(std::size_t which) const {
-  if (!plan_.schedule || which >= plan_.schedule->tasks.size()) return std::nullopt;
-  const ScheduledTask& task = plan_.schedule->tasks[which];
-  return Place{task.chain, plan_.stepIndex(task)};
+  if (which >= turns_.size()) return std::nullopt;
+  return turns_[which];
+}
+
+/// By when they start; of what starts together what must not wait goes first.
+void BenchWork::takeTurns() {
+  turns_.clear();
+  if (!plan_.schedule) return;
+  std::vector<ScheduledTask> tasks = plan_.schedule->tasks;
+  const auto hurries = [&](const ScheduledTask& task) {
+    return task.task == 0 && plan_.cups[task.chain].closes ? 0 : 1;
+  };
+  std::stable_sort(tasks.begin(), tasks.end(), [&](const auto& a, const auto& b) {
+    return std::pair(a.start, hurries(a)) < std::pair(b.start, hurries(b));
+  });
+  for (const ScheduledTask& task : tasks) turns_.push_back({task.chain, plan_.stepIndex(task)});
 }
 
 std::optional<ScheduledTask> BenchWork::taskOf(const Place& place) const {
@@ -211,6 +245,7 @@ Duration BenchWork::late() const {
 }
 
 void BenchWork::tick() {
+  if (!seen_ && !isBegun()) return;
   if (pretended_ != clock_.pretends()) {
     pretended_ = clock_.pretends();
     rung_.clear();

@@ -22,6 +22,9 @@ class BenchWork : public QObject {
   BenchWork(Order& order, BenchClock& clock, QObject* parent = nullptr);
   ~BenchWork() override;
 
+  /// While nobody looks, and nothing was begun, the bench is not planned; it catches up when
+  /// somebody does. Searched is only while it is looked at.
+  void setSeen(bool seen);
   const BenchPlan& plan() const { return plan_; }
   /// Whether every cup is planned as it stands now.
   bool holds() const { return holds_; }
@@ -74,7 +77,9 @@ class BenchWork : public QObject {
 
  private:
   struct Search;
+  bool isBegun() const;
   void replan();
+  void takeTurns();
   void settle(int cup);
   void tick();
   void ring();
@@ -85,11 +90,13 @@ class BenchWork : public QObject {
   Order& order_;
   BenchClock& clock_;
   BenchPlan plan_;
+  std::vector<Place> turns_;
   bool holds_ = false;
   bool pretended_ = false;
   std::optional<std::pair<std::string, std::string>> picked_;  ///< cup, step
   std::set<std::string> rung_;
   bool ringing_ = false;
+  bool seen_ = false;
   std::shared_ptr<Search> search_;
   QTimer later_;
   QTimer poll_;

@@ -44,6 +44,7 @@ StandoffView::StandoffView(BenchWork& work, QWidget* parent)
   round_->setFocusPolicy(Qt::NoFocus);
   round_->setAttribute(Qt::WA_TransparentForMouseEvents);
   round_->showZones(true);
+  round_->hideHints();
   connect(&work, &BenchWork::changed, this, [this] {
     showCup();
     update();
@@ -241,8 +242,11 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
     painter.setFont(face(px(19)));
     const QString text = tr("%1: %2").arg(QString::fromStdString(clockText(work_.startOf(*other))),
                                           say(work_.stepAt(*other).words, work_.unit()));
-    painter.drawText(QRectF(x, 716 * unit, wide / most - 20, 60 * unit),
-                     Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignTop, text);
+    const double room = wide / most - 24 * unit;
+    const QString shortened = painter.fontMetrics().elidedText(
+        text, Qt::ElideRight, static_cast<int>(room * 1.75));
+    painter.drawText(QRectF(x, 716 * unit, room, 60 * unit),
+                     Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignTop, shortened);
     ++shown;
   }
 }

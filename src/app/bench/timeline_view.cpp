@@ -253,7 +253,7 @@ void TimelineView::paintEvent(QPaintEvent* /*event*/) {
   painter.setFont(face(13));
   painter.setPen(t.muted);
   QString done = whenDone();
-  if (work_.clock().pretends()) done = tr("Dry run ×%1 · ").arg(work_.clock().speed()) + done;
+  if (work_.clock().speed() > 1) done = tr("Dry run ×%1 · ").arg(work_.clock().speed()) + done;
   painter.drawText(QRectF(left, 6, width() - left - 14, 24), Qt::AlignVCenter | Qt::AlignLeft,
                    painter.fontMetrics().elidedText(done, Qt::ElideRight,
                                                     static_cast<int>(width() - left - 14)));

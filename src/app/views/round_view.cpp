@@ -136,7 +136,7 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
   painter.fillRect(rect(), t.ground);
   painter.setFont(avrelt::face(13, QFont::DemiBold));
   painter.setPen(t.muted);
-  painter.drawText(QPointF(14, 24), tr("In the round"));
+  if (hints_) painter.drawText(QPointF(14, 24), tr("In the round"));
 
   const CupPlan* plan = order_.plan();
   if (plan != nullptr) {
@@ -151,10 +151,12 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
     paintRimMarks(painter, *plan);
     painter.setOpacity(1);
     painter.setFont(avrelt::face(12));
-    painter.setPen(t.muted);
-    const double degrees = std::round(facing_.degrees());
-    drawWords(painter, {width() / 2.0, height() - 16.0},
-              tr("drag or ← → to turn: %1°").arg(degrees));
+    if (hints_) {
+      painter.setPen(t.muted);
+      const double degrees = std::round(facing_.degrees());
+      drawWords(painter, {width() / 2.0, height() - 16.0},
+                tr("drag or ← → to turn: %1°").arg(degrees));
+    }
   }
   drawFocus(painter);
 }

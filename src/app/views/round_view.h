@@ -25,6 +25,8 @@ class RoundView : public Canvas {
   void showStretch(bool shown);
   void showZones(bool shown);
   /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
+  /// Without what says how to turn it, where it is only looked at.
+  void hideHints() { hints_ = false; }
   void showCells(bool shown);
   /// Whether sets are shown on the zones, and may be dragged.
   void showSets(bool shown, bool movable);
@@ -100,6 +102,7 @@ class RoundView : public Canvas {
   bool turned_ = false;
   bool stripShown_ = false;
   bool stretchShown_ = true;
+  bool hints_ = true;
   bool zonesShown_ = false;
   bool cellsShown_ = false;
   bool setsShown_ = false;

@@ -177,6 +177,7 @@ void MainWindow::makeBench() {
   stations_->addWidget(new Scrolled(cut_, leastDrawer));
   stations_->addWidget(new Scrolled(bench_, leastDrawer));
   connect(bench_, &BenchStation::said, watch_, &WatchLine::say);
+  connect(bench_, &BenchStation::watched, this, [this] { watch_->setOthers(bench_->watches()); });
   column->addWidget(stations_);
   column->addWidget(watch_);
   connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
@@ -211,6 +212,7 @@ void MainWindow::setViews() {
   const bool sheets = station == cut && cut_->sheetsShown();
   flat_->setVisible(!sheets && station != bench);
   bench_->timeline().setVisible(station == bench);
+  bench_->work().setSeen(station == bench);
   // The timeline takes both, and leaves the cup a corner.
   views_->setStretchFactor(round_, station == bench ? 12 : 34);
   cut_->bench().canvas().setVisible(sheets);
@@ -248,6 +250,8 @@ void MainWindow::goToField(const QString& field) {
   } else if (cut_->goTo(field)) {
     goToStation(cut);
     cut_->goTo(field);
+  } else if (bench_->goTo(field)) {
+    goToStation(bench);
   }
 }
 

@@ -38,12 +38,21 @@ void WatchLine::refresh() {
           {watch.level, QString::fromStdString(watch.field), avrelt::say(watch.sentence, unit)});
     }
   }
+  items_.insert(items_.end(), others_.begin(), others_.end());
+  std::stable_sort(items_.begin(), items_.end(),
+                   [](const Item& a, const Item& b) { return a.level > b.level; });
   shown_ = std::min(shown_, items_.empty() ? 0 : items_.size() - 1);
   if (!items_.empty() && items_.front().level == WatchLevel::stop) shown_ = 0;
   if (items_ == before && shown_ == shownBefore && sentence() == toolTip()) return;
   setAccessibleDescription(sentence());
   setToolTip(sentence());
   update();
+}
+
+void WatchLine::setOthers(const std::vector<Item>& others) {
+  if (others == others_) return;
+  others_ = others;
+  refresh();
 }
 
 QString WatchLine::sentence() const {

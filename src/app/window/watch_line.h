@@ -20,6 +20,15 @@ class WatchLine : public Canvas {
   void go();
   QString sentence() const;
   int count() const { return static_cast<int>(items_.size()); }
+  /// Something to watch that is not of the cup's plan: at the bench, say.
+  struct Item {
+    WatchLevel level;
+    QString field;
+    QString sentence;
+
+    friend bool operator==(const Item&, const Item&) = default;
+  };
+  void setOthers(const std::vector<Item>& others);
   /// Something to say that is not about the cup, such as where files went. Gone at the next change.
   void say(const QString& sentence);
 
@@ -32,18 +41,12 @@ class WatchLine : public Canvas {
   void keyPressEvent(QKeyEvent* event) override;
 
  private:
-  struct Item {
-    WatchLevel level;
-    QString field;
-    QString sentence;
-
-    friend bool operator==(const Item&, const Item&) = default;
-  };
   void refresh();
   QString tally() const;
 
   Order& order_;
   std::vector<Item> items_;
+  std::vector<Item> others_;
   std::size_t shown_ = 0;
   QString notice_;
 };

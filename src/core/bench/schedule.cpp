@@ -196,13 +196,22 @@ class Quick {
   bool isSooner(std::size_t a, std::size_t b) const {
     const auto key = [&](std::size_t chain) {
       const Minutes left = left_[chain][next_[chain]];
-      Minutes favour = static_cast<Minutes>(favours_.ofLeft * static_cast<double>(left));
+      if (const auto turn = turnOf(chain)) return std::pair(*turn, -left);
+      auto favour = static_cast<Minutes>(favours_.ofLeft * static_cast<double>(left));
       if (chain < favours_.of.size() && next_[chain] < favours_.of[chain].size()) {
         favour += up(favours_.of[chain][next_[chain]]);
       }
       return std::pair(found_[chain].front() - favour, -left);
     };
     return key(a) < key(b);
+  }
+
+  std::optional<Minutes> turnOf(std::size_t chain) const {
+    if (chain >= favours_.turns.size()) return std::nullopt;
+    for (std::size_t i = next_[chain]; i < favours_.turns[chain].size(); ++i) {
+      if (favours_.turns[chain][i]) return up(*favours_.turns[chain][i]);
+    }
+    return std::nullopt;
   }
 
   /// How many tasks from the next on have to follow each other within longest waits.

@@ -90,6 +90,9 @@ struct WaitMissed {
 struct Favours {
   std::vector<std::vector<Duration>> of{};  ///< by chain and task; none where they are missing
   double ofLeft = 0;                        ///< and by this share of what is left after it
+  /// Where it is given, tasks take their turns as they started in another schedule, by chain and
+  /// task; one that was not in it, with what follows it.
+  std::vector<std::vector<std::optional<Duration>>> turns{};
 };
 
 /// A schedule at once, by a simple rule: of what may come next of each chain, with all that has to

@@ -322,7 +322,7 @@ class Searching {
       return better;
     };
     for (const double share : {0.02, 0.05, 0.1, 0.2, 0.5, 1.0, 3.0}) {
-      isBetter({{}, share});
+      isBetter({{}, share, {}});
     }
     best.of.resize(problem_.chains.size());
     for (std::size_t i = 0; i < best.of.size(); ++i) {

@@ -21,11 +21,36 @@ Sentence minutesWords(Duration duration) {
   return {"%1 h %2 min", {minutes / hour, minutes % hour}};
 }
 
+/// Tells whether it ends after it is due, anew.
+void judge(BenchPlan& plan) {
+  plan.troubles.erase(std::remove_if(plan.troubles.begin(), plan.troubles.end(),
+                                     [](const BenchTrouble& trouble) { return trouble.ofDue; }),
+                      plan.troubles.end());
+  if (!plan.due || !plan.schedule || plan.schedule->tasks.empty()) return;
+  if (*plan.due < plan.zero) {
+    plan.troubles.push_back(
+        {0, {}, {"The order was due before now. Set another day, or leave it out.", {}}, true});
+    return;
+  }
+  const CivilTime ends = plan.at(plan.schedule->ends);
+  if (ends <= *plan.due) return;
+  const ScheduledTask& last = *std::max_element(
+      plan.schedule->tasks.begin(), plan.schedule->tasks.end(),
+      [](const ScheduledTask& a, const ScheduledTask& b) { return a.end < b.end; });
+  plan.troubles.push_back(
+      {last.chain,
+       plan.stepOf(last).id,
+       {"The last step, of %1, is done %2 after the order is due. Begin sooner, work longer, or "
+        "take more turners.",
+        {plan.cups[last.chain].name, Phrase(minutesWords(between(*plan.due, ends)))}},
+       true});
+}
+
 class Bench {
  public:
   Bench(const std::vector<const CupPlan*>& cups, const BenchChoices& choices, const Stock& stock,
-        CivilTime now)
-      : cups_(cups), choices_(choices), stock_(stock), now_(now) {}
+        CivilTime now, const BenchPlan* before)
+      : cups_(cups), choices_(choices), stock_(stock), now_(now), before_(before) {}
 
   BenchPlan operator()() {
     bool begun = false;
@@ -38,8 +63,9 @@ class Bench {
     made_.problem.of(Spot::sprayPlace) = static_cast<std::size_t>(choices_.sprayPlaces);
     std::array<std::size_t, spots> held{};
     for (const CupPlan* plan : cups_) addCup(*plan, held);
+    made_.due = choices_.due;
     plan();
-    judge();
+    judge(made_);
     return std::move(made_);
   }
 
@@ -103,7 +129,7 @@ class Bench {
   }
 
   void trouble(std::size_t cup, std::size_t step, Sentence words) {
-    made_.troubles.push_back({cup, made_.cups[cup].steps[step].id, std::move(words)});
+    made_.troubles.push_back({cup, made_.cups[cup].steps[step].id, std::move(words), false});
   }
 
   /// Lets go of what cannot be kept, one wait after the other, until the rest can be.
@@ -112,6 +138,7 @@ class Bench {
       const auto schedule = quickSchedule(made_.problem);
       if (schedule) {
         made_.schedule = *schedule;
+        keepTurns();
         made_.bound = endsAtLeast(made_.problem);
         made_.proven = made_.schedule->ends <= made_.bound;
         return;
@@ -161,6 +188,27 @@ class Bench {
     }
   }
 
+  /// Who works by a plan does not want it turned over at every tick.
+  void keepTurns() {
+    if (before_ == nullptr || !before_->schedule) return;
+    std::map<std::pair<std::string, std::string>, Duration> starts;
+    for (const ScheduledTask& task : before_->schedule->tasks) {
+      starts[{before_->cups[task.chain].name, before_->stepOf(task).id}] =
+          between(made_.zero, before_->at(task.start));
+    }
+    Favours favours;
+    for (const BenchCup& cup : made_.cups) {
+      favours.turns.emplace_back();
+      for (const std::size_t step : cup.left) {
+        const auto start = starts.find({cup.name, cup.steps[step].id});
+        favours.turns.back().push_back(start == starts.end() ? std::nullopt
+                                                             : std::optional(start->second));
+      }
+    }
+    const auto kept = quickSchedule(made_.problem, favours);
+    if (kept && kept->ends <= made_.schedule->ends) made_.schedule = *kept;
+  }
+
   /// The first longest wait from a task on that is still to be kept.
   static Wait* nextMost(TaskChain& chain, std::size_t task) {
     for (std::size_t i = task; i < chain.tasks.size(); ++i) {
@@ -170,30 +218,11 @@ class Bench {
     return nullptr;
   }
 
-  void judge() {
-    if (!choices_.due || !made_.schedule || made_.schedule->tasks.empty()) return;
-    if (*choices_.due < made_.zero) {
-      made_.troubles.push_back(
-          {0, {}, {"The order was due before now. Set another day, or leave it out.", {}}});
-      return;
-    }
-    const CivilTime ends = made_.at(made_.schedule->ends);
-    if (ends <= *choices_.due) return;
-    const ScheduledTask& last = *std::max_element(
-        made_.schedule->tasks.begin(), made_.schedule->tasks.end(),
-        [](const ScheduledTask& a, const ScheduledTask& b) { return a.end < b.end; });
-    made_.troubles.push_back(
-        {last.chain,
-         made_.stepOf(last).id,
-         {"The last step, of %1, is done %2 after the order is due. Begin sooner, work longer, or "
-          "take more turners.",
-          {made_.cups[last.chain].name, Phrase(minutesWords(between(*choices_.due, ends)))}}});
-  }
-
   const std::vector<const CupPlan*>& cups_;
   const BenchChoices& choices_;
   const Stock& stock_;
   CivilTime now_;
+  const BenchPlan* before_;
   BenchPlan made_;
 };
 
@@ -218,8 +247,8 @@ ChangedSteps benchSteps(const CupPlan& plan, const BenchChoices& choices, const 
 }
 
 BenchPlan benchPlan(const std::vector<const CupPlan*>& cups, const BenchChoices& choices,
-                    const Stock& stock, CivilTime now) {
-  return Bench(cups, choices, stock, now)();
+                    const Stock& stock, CivilTime now, const BenchPlan* before) {
+  return Bench(cups, choices, stock, now, before)();
 }
 
 BenchPlan benchPlan(const Plan& plan, CivilTime now) {
@@ -232,6 +261,7 @@ void take(BenchPlan& plan, const FoundSchedule& found) {
   plan.schedule = found.schedule;
   plan.bound = found.bound;
   plan.proven = found.proven;
+  judge(plan);
 }
 
 void improve(BenchPlan& plan, const SearchLimits& limits) {

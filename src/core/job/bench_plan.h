@@ -28,6 +28,7 @@ struct BenchTrouble {
   std::size_t cup = 0;
   std::string step;
   Sentence words;
+  bool ofDue = false;  ///< that the order ends after it is due
 };
 
 /// One thing to mix for steps of several cups that follow each other closely.
@@ -45,6 +46,7 @@ struct BenchPlan {
   std::optional<Schedule> schedule;  ///< none where no hours are left for it
   Duration bound;                    ///< it cannot end sooner
   bool proven = false;               ///< that it cannot end sooner than it does
+  std::optional<CivilTime> due{};
   std::vector<BenchTrouble> troubles;
 
   const Step& stepOf(const ScheduledTask& task) const;
@@ -59,9 +61,10 @@ ChangedSteps benchSteps(const CupPlan& plan, const BenchChoices& choices, const 
 /// The bench at `now`: what was done is kept as it was done, the rest planned from then on, or from
 /// the first hour of work where that is later, by the quick rule. A longest wait that cannot be
 /// kept, as hours are too short or it is over, is told with the fewest minutes it is missed by, and
-/// let go. A pure function of its arguments.
+/// let go. With a plan from `before`, turns are kept as they were in it where that ends no later. A
+/// pure function of its arguments.
 BenchPlan benchPlan(const std::vector<const CupPlan*>& cups, const BenchChoices& choices,
-                    const Stock& stock, CivilTime now);
+                    const Stock& stock, CivilTime now, const BenchPlan* before = nullptr);
 BenchPlan benchPlan(const Plan& plan, CivilTime now);
 
 /// A better schedule than it has, searched for.
