@@ -503,8 +503,8 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
         .arg(QString::fromStdString(plan.cups[cup].name), QString::fromStdString(step));
   };
   for (const BenchTrouble& trouble : plan.troubles) {
-    items.push_back({WatchLevel::warn, fieldOf(trouble.cup, trouble.step),
-                     say(trouble.words, order_.unit())});
+    items.push_back(
+        {WatchLevel::warn, fieldOf(trouble.cup, trouble.step), say(trouble.words, order_.unit())});
   }
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
     for (const StepConflict& conflict : plan.cups[i].conflicts) {
@@ -520,8 +520,7 @@ bool BenchStation::goTo(const QString& field) {
   if (!field.startsWith(QStringLiteral("bench."))) return false;
   const BenchPlan& plan = work_.plan();
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
-    const QString mine =
-        QStringLiteral("bench.%1/").arg(QString::fromStdString(plan.cups[i].name));
+    const QString mine = QStringLiteral("bench.%1/").arg(QString::fromStdString(plan.cups[i].name));
     if (!field.startsWith(mine)) continue;
     const std::string step = field.mid(mine.size()).toStdString();
     const int index = work_.indexOf(i);

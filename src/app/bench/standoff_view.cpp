@@ -243,8 +243,8 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
     const QString text = tr("%1: %2").arg(QString::fromStdString(clockText(work_.startOf(*other))),
                                           say(work_.stepAt(*other).words, work_.unit()));
     const double room = wide / most - 24 * unit;
-    const QString shortened = painter.fontMetrics().elidedText(
-        text, Qt::ElideRight, static_cast<int>(room * 1.75));
+    const QString shortened =
+        painter.fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(room * 1.75));
     painter.drawText(QRectF(x, 716 * unit, room, 60 * unit),
                      Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignTop, shortened);
     ++shown;
