@@ -7,7 +7,6 @@
 #include <memory>
 #include <sstream>
 
-#include "files/json_reader.h"
 
 namespace avrelt {
 namespace {
@@ -70,9 +69,9 @@ std::string mixText(const Mix& mix) {
   return text;
 }
 
-std::string scheduleJson(const BenchPlan& plan) {
-  Json root = {{"avrelt_schedule", 1}, {"schedule", Json::array()}};
-  if (!plan.schedule) return root.dump(1) + "\n";
+Json scheduleList(const BenchPlan& plan) {
+  Json list = Json::array();
+  if (!plan.schedule) return list;
   for (const ScheduledTask& one : plan.schedule->tasks) {
     const Step& step = plan.stepOf(one);
     const auto on = [&](Spot spot) {
@@ -86,10 +85,16 @@ std::string scheduleJson(const BenchPlan& plan) {
                  {"turner", on(Spot::turner)}};
     if (one.number > 0 && step.spot == Spot::lamp) item["lamp"] = one.number;
     if (one.number > 0 && step.spot == Spot::sprayPlace) item["spray_place"] = one.number;
-    root["schedule"].push_back(std::move(item));
+    list.push_back(std::move(item));
   }
-  root["bound"] = civilText(plan.at(plan.bound));
-  root["proven"] = plan.proven;
+  return list;
+}
+
+std::string scheduleJson(const BenchPlan& plan) {
+  const Json root = {{"avrelt_schedule", 1},
+                     {"schedule", scheduleList(plan)},
+                     {"bound", civilText(plan.at(plan.bound))},
+                     {"proven", plan.proven}};
   return root.dump(1) + "\n";
 }
 

@@ -4,6 +4,7 @@
 #include <functional>
 #include <string>
 
+#include "files/json_reader.h"
 #include "job/bench_plan.h"
 
 namespace avrelt {
@@ -18,8 +19,10 @@ std::string mixText(const Mix& mix);
 /// The same of one thing in it.
 std::string mixPartText(const MixPart& part);
 
-/// When to do what, as JSON: which step of which cup, from when to when, whose hands, on which
-/// turner, lamp or spray place, by its number.
+/// When to do what: which step of which cup, from when to when, whose hands, on which turner, lamp
+/// or spray place, by its number.
+Json scheduleList(const BenchPlan& plan);
+/// The same as a file, with before when no order of work ends.
 std::string scheduleJson(const BenchPlan& plan);
 
 /// The work that is left as a calendar (iCalendar, RFC 5545) other programs read: an event for each

@@ -4,6 +4,7 @@
 #include <map>
 
 #include "divide/flat_outline.h"
+#include "files/bench_files.h"
 #include "files/json_reader.h"
 #include "files/outputs.h"
 #include "files/plan_figures.h"
@@ -458,6 +459,8 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
                              {"cup", output.cup},
                              {"part", output.part}});
   }
+  // At the first hour of work, whenever it is asked for.
+  if (plan.bench.from) root["schedule"] = scheduleList(benchPlan(plan, *plan.bench.from));
   return root.dump(1) + "\n";
 }
 

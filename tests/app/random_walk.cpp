@@ -102,8 +102,9 @@ class Walk {
         Qt::Key_Up,     Qt::Key_Down,     Qt::Key_Left,      Qt::Key_Right,  Qt::Key_Return,
         Qt::Key_Tab,    Qt::Key_Escape,   Qt::Key_Backspace, Qt::Key_Delete, Qt::Key_Space,
         Qt::Key_PageUp, Qt::Key_PageDown, Qt::Key_Home,      Qt::Key_End,    Qt::Key_1,
-        Qt::Key_2,      Qt::Key_3,        Qt::Key_4,         Qt::Key_5,      Qt::Key_Z,
-        Qt::Key_Y,      Qt::Key_N,        Qt::Key_D,         Qt::Key_K,      Qt::Key_F4};
+        Qt::Key_2,      Qt::Key_3,        Qt::Key_4,         Qt::Key_5,      Qt::Key_6,
+        Qt::Key_Z,      Qt::Key_Y,        Qt::Key_N,         Qt::Key_D,      Qt::Key_K,
+        Qt::Key_F4};
     static constexpr Qt::KeyboardModifiers modifiers[] = {Qt::NoModifier,
                                                           Qt::NoModifier,
                                                           Qt::NoModifier,
@@ -175,7 +176,8 @@ class Walk {
   }
 
   void dragOverView() {
-    std::vector<QWidget*> views{&window_.flat(), &window_.round(), &window_.cupStrip()};
+    std::vector<QWidget*> views{&window_.flat(), &window_.round(), &window_.cupStrip(),
+                                &window_.benchStation().timeline()};
     QWidget* view = oneOf(views);
     if (!view->isVisible()) return;
     const QPoint from = placeIn(*view);

@@ -591,7 +591,13 @@ void BenchStation::lookNow() {
 }
 
 void BenchStation::showFromAfar() {
+  if (afar_ != nullptr) {
+    afar_->raise();
+    afar_->setFocus();
+    return;
+  }
   auto* afar = new StandoffView(work_, this);
+  afar_ = afar;
   // As large as the screen also where nobody manages windows.
   afar->setGeometry(screen()->geometry());
   afar->showFullScreen();

@@ -4,6 +4,7 @@
 #include <functional>
 #include <QLabel>
 #include <QListWidget>
+#include <QPointer>
 #include <QPushButton>
 #include <QWidget>
 
@@ -114,6 +115,7 @@ class BenchStation : public QWidget {
   QLabel* trouble_ = nullptr;
   QPushButton* dry_ = nullptr;
   int beforeDryRun_ = 0;
+  QPointer<QWidget> afar_;
   QPushButton* up_ = nullptr;
   QPushButton* down_ = nullptr;
   QPushButton* drop_ = nullptr;
