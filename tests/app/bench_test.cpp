@@ -4,6 +4,8 @@
 #include <QCheckBox>
 #include <QDialogButtonBox>
 #include <QFile>
+#include <QLocalServer>
+#include <QLocalSocket>
 #include <QPushButton>
 #include <QSignalSpy>
 #include <QSpinBox>
@@ -360,6 +362,57 @@ TEST_CASE("The calendar is saved as the bench stands", "[bench]") {
   }
   CHECK(count == open.work().plan().countLeft());
   CHECK(open.station().saveCalendar("/nowhere/at/all.ics").has_value());
+}
+
+TEST_CASE("The room's thermometer stretches waits, and what no room is, is left out", "[bench]") {
+  BenchWindow open;
+  QTemporaryDir folder;
+  QLocalServer server;
+  const QString name = folder.filePath("thermometer");
+  REQUIRE(server.listen(name));
+  RoomThermometer& thermometer = open.station().thermometer();
+  QSignalSpy told(&open.station(), &BenchStation::said);
+  const auto coat = [&] {
+    Duration wait;
+    for (const Step& step : open.work().plan().cups[0].steps) {
+      if (step.kind == StepKind::coat) wait = step.wait.least;
+    }
+    return wait.minutes();
+  };
+  const double usual = coat();
+  thermometer.connectTo(name);
+  REQUIRE(server.waitForNewConnection(2000));
+  QLocalSocket* line = server.nextPendingConnection();
+  const auto send = [&](const char* text) {
+    line->write(text);
+    line->flush();
+    QTest::qWait(60);
+  };
+  send("11.0 C\n");
+  REQUIRE(thermometer.warmth());
+  CHECK(thermometer.warmth()->celsius() == 11);
+  // Twice as long at ten degrees less.
+  CHECK(coat() == Approx(2 * usual));
+  // The order is not changed by it.
+  CHECK_FALSE(open.order().document().bench.warmth);
+  send("11.1 C\n");
+  CHECK(thermometer.warmth()->celsius() == 11);
+  const auto before = told.count();
+  send("51.0 C\n?!\n900 C\n");
+  CHECK(thermometer.warmth()->celsius() == 11);
+  CHECK(told.count() == before + 1);
+  send("12.4 C\n");
+  CHECK(thermometer.warmth()->celsius() == 12.5);
+  // It falls silent.
+  thermometer.setPatience(50);
+  send("12.4 C\n");
+  CHECK(QTest::qWaitFor([&] { return !thermometer.warmth(); }, 3000));
+  CHECK(coat() == Approx(usual));
+  CHECK(told.last().first().toString().contains("says nothing"));
+  // Nobody is there.
+  thermometer.connectTo(folder.filePath("nobody"));
+  CHECK(QTest::qWaitFor([&] { return !thermometer.wanted(); }, 3000));
+  CHECK(told.last().first().toString().contains("avrelt-thermometer"));
 }
 
 TEST_CASE("Timers go by what has passed: over sleep, a clock set back, a closed program",

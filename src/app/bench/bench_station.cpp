@@ -78,6 +78,9 @@ BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> 
                        QStringLiteral("%1: %2").arg(cup, words), urgent);
             emit said(what);
           });
+  connect(&thermometer_, &RoomThermometer::changed, this,
+          [this] { work_.setMeasured(thermometer_.warmth()); });
+  connect(&thermometer_, &RoomThermometer::said, this, &BenchStation::said);
   connect(timeline_, &TimelineView::stepOpened, this, &BenchStation::askAboutStep);
   refresh();
 }
@@ -435,12 +438,12 @@ void BenchStation::refreshMix() {
   mix_->setText(table + QStringLiteral("</table>"));
   QString words;
   if (step.method && step.working) {
-    const Methods methods = methodsAt(order_.stock().methods, order_.document().bench.warmth);
+    const Methods methods = methodsAt(order_.stock().methods, work_.choices().warmth);
     const Method& method = methods.of(*step.method);
     words = tr("%1 % stays in cup and brush. Use it within %2 min.")
                 .arg(std::lround(method.mixing.lost * 100))
                 .arg(std::lround(mine->working.value_or(method.working).minutes()));
-    if (const auto& warmth = order_.document().bench.warmth) {
+    if (const auto warmth = work_.choices().warmth) {
       words += order_.unit() == Unit::inch
                    ? tr(" The room is at %1 °F.").arg(std::lround(warmth->fahrenheit()))
                    : tr(" The room is at %1 °C.").arg(std::lround(warmth->celsius()));
@@ -473,6 +476,12 @@ void BenchStation::refreshPlan() {
     words << tr("“%1” takes you %2 of what was reckoned (%3 times).")
                  .arg(QString::fromLatin1(stepName(learnt.kind)), percentText(learnt.ofPlanned))
                  .arg(learnt.count);
+  }
+  if (const auto warmth = thermometer_.warmth()) {
+    words << (order_.unit() == Unit::inch
+                  ? tr("The room is at %1 °F, as measured.").arg(std::lround(warmth->fahrenheit()))
+                  : tr("The room is at %1 °C, as measured.").arg(warmth->celsius()));
+    if (*warmth < coldForResin) words << tr("That is cold for resin.");
   }
   planWords_->setText(words.join(QLatin1Char(' ')));
   QString trouble;
@@ -611,7 +620,7 @@ void BenchStation::askAboutStep() {
   const Step step = work_.stepAt(*place);
   std::optional<Step> planned;
   if (const CupPlan* plan = order_.plan(cup)) {
-    for (const Step& one : stepsOf(*plan, order_.document().bench, order_.stock())) {
+    for (const Step& one : stepsOf(*plan, work_.choices(), order_.stock())) {
       if (one.id == step.id) planned = one;
     }
   }
@@ -764,6 +773,15 @@ void BenchStation::planAnew() {
                 ? tr("Planned from now on, %1 late. %2")
                       .arg(QString::fromStdString(timeText(late)), timeline_->whenDone())
                 : tr("Planned from now on: %1").arg(timeline_->whenDone()));
+}
+
+void BenchStation::readRoom() {
+  if (thermometer_.wanted()) {
+    thermometer_.leave();
+    emit said(tr("The thermometer is left alone. Waits go by the warmth that was typed."));
+    return;
+  }
+  thermometer_.connectTo(RoomThermometer::usualSocket());
 }
 
 void BenchStation::goByTheWall() {

@@ -10,6 +10,7 @@
 
 #include "app/bench/bench_bell.h"
 #include "app/bench/bench_work.h"
+#include "app/bench/room_thermometer.h"
 #include "app/bench/time_bar.h"
 #include "app/bench/timeline_view.h"
 #include "app/fields/pages.h"
@@ -31,6 +32,7 @@ class BenchStation : public QWidget {
   BenchWork& work() { return work_; }
   BenchClock& clock() { return clock_; }
   BenchBell& bell() { return bell_; }
+  RoomThermometer& thermometer() { return thermometer_; }
   TimelineView& timeline() { return *timeline_; }
 
   enum Middle { nextPage, stepsPage };
@@ -66,6 +68,8 @@ class BenchStation : public QWidget {
   void dryRun();
   void planAnew();
   void goByTheWall();
+  /// Reads the room's thermometer, or leaves it.
+  void readRoom();
 
  signals:
   void said(const QString& words);
@@ -94,6 +98,7 @@ class BenchStation : public QWidget {
   BenchClock clock_;
   BenchWork work_;
   BenchBell bell_;
+  RoomThermometer thermometer_;
   TimelineView* timeline_ = nullptr;
   Pages* middle_ = nullptr;
   Pages* right_ = nullptr;

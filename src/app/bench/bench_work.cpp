@@ -59,6 +59,18 @@ BenchWork::~BenchWork() {
   stopSearch();
 }
 
+void BenchWork::setMeasured(std::optional<Temperature> warmth) {
+  if (warmth == measured_) return;
+  measured_ = warmth;
+  planNow();
+}
+
+BenchChoices BenchWork::choices() const {
+  BenchChoices choices = order_.document().bench;
+  if (measured_) choices.warmth = measured_;
+  return choices;
+}
+
 void BenchWork::planNow() {
   later_.stop();
   replan();
@@ -74,7 +86,7 @@ void BenchWork::replan() {
     holds = holds && plan != nullptr && plan->of->bench == document.cups[i].bench;
     if (plan != nullptr) cups.push_back(plan);
   }
-  BenchPlan next = benchPlan(cups, document.bench, order_.stock(), clock_.now(), &plan_);
+  BenchPlan next = benchPlan(cups, choices(), order_.stock(), clock_.now(), &plan_);
   stopSearch();
   plan_ = std::move(next);
   holds_ = holds;

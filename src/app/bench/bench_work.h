@@ -25,6 +25,10 @@ class BenchWork : public QObject {
   /// While nobody looks, and nothing was begun, the bench is not planned; it catches up when
   /// somebody does. Searched is only while it is looked at.
   void setSeen(bool seen);
+  /// How warm the room is as it was measured; what was typed counts where it is not.
+  void setMeasured(std::optional<Temperature> warmth);
+  /// The order's choices, with the room as warm as it is.
+  BenchChoices choices() const;
   const BenchPlan& plan() const { return plan_; }
   /// Whether every cup is planned as it stands now.
   bool holds() const { return holds_; }
@@ -97,6 +101,7 @@ class BenchWork : public QObject {
   std::set<std::string> rung_;
   bool ringing_ = false;
   bool seen_ = false;
+  std::optional<Temperature> measured_;
   std::shared_ptr<Search> search_;
   QTimer later_;
   QTimer poll_;

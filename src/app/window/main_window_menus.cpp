@@ -163,6 +163,8 @@ void MainWindow::makeBenchMenu() {
   at(tr("Save the &calendar…"), "Ctrl+Shift+C", [](BenchStation& s) { s.askAndSave(); });
   at(tr("Plan &from now"), "Ctrl+Shift+V", [](BenchStation& s) { s.planAnew(); });
   at(tr("Dr&y run, or its end"), "Ctrl+Alt+T", [](BenchStation& s) { s.dryRun(); });
+  at(tr("Read the roo&m’s thermometer, or leave it"), "Ctrl+Shift+F9",
+     [](BenchStation& s) { s.readRoom(); });
   at(tr("Go by t&he clock"), "Ctrl+Shift+F11", [](BenchStation& s) { s.goByTheWall(); });
 }
 
