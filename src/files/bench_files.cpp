@@ -7,7 +7,6 @@
 #include <memory>
 #include <sstream>
 
-
 namespace avrelt {
 namespace {
 
