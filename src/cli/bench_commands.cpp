@@ -40,6 +40,7 @@ CLI::App* addSchedule(CLI::App& app, ScheduleOptions& options) {
       ->check(CLI::Range(1, BenchChoices::mostPlaces));
   schedule->add_option("--hands", options.hands, "How many people work")
       ->check(CLI::Range(1, BenchChoices::mostPlaces));
+  schedule->add_option("--pages", options.pages, "Writes it as pages to hang up (*.pdf) as well");
   constexpr int mostSeconds = 3600;
   schedule->add_option("--search", options.seconds, "Seconds to search for a sooner end")
       ->check(CLI::Range(0, mostSeconds));
@@ -148,11 +149,10 @@ int runSchedule(const ScheduleOptions& options) {
   const auto write = [&](const std::string& file, const std::string& text) {
     return file.empty() ? std::nullopt : writeFile(file, text);
   };
-  for (const auto& fault :
-       {write(options.out, scheduleJson(bench)),
-        write(options.calendar,
-              benchCalendar(bench, std::filesystem::path(options.plan.file).stem().string(),
-                            words))}) {
+  const std::string order = std::filesystem::path(options.plan.file).stem().string();
+  for (const auto& fault : {write(options.out, scheduleJson(bench)),
+                            write(options.calendar, benchCalendar(bench, order, words)),
+                            write(options.pages, benchPdf(bench, order, plan->paper, words))}) {
     if (fault) return complain(words(*fault));
   }
   return bench.troubles.empty() ? 0 : 1;

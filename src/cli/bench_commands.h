@@ -28,6 +28,7 @@ struct ScheduleOptions {
   int seconds = 0;
   std::string out;
   std::string calendar;
+  std::string pages;
 };
 
 CLI::App* addSchedule(CLI::App& app, ScheduleOptions& options);

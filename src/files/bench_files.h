@@ -30,4 +30,9 @@ std::string scheduleJson(const BenchPlan& plan);
 /// the wall clock wherever it is read. Empty where there is no schedule.
 std::string benchCalendar(const BenchPlan& plan, const std::string& order, const InWords& words);
 
+/// The same as pages to hang over the bench, day by day, each step with a box to tick. Empty where
+/// there is no schedule.
+std::string benchPdf(const BenchPlan& plan, const std::string& order, Paper paper,
+                     const InWords& words);
+
 }  // namespace avrelt

@@ -1,22 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/pdf.h"
 
-#include <cairo-ft.h>
-#include <cairo-pdf.h>
-
 #include <algorithm>
 #include <memory>
 #include <numbers>
-#include <stdexcept>
 #include <vector>
 
 #include "files/ink.h"
-#include "fonts/faces.h"
+#include "files/pdf_page.h"
 
 namespace avrelt {
 namespace {
-
-constexpr double pointsPerMm = 72 / 25.4;
 
 struct Inks {
   double red, green, blue;
@@ -25,46 +19,6 @@ constexpr Inks edgeInk{0x22 / 255.0, 0x26 / 255.0, 0x2A / 255.0};
 constexpr Inks guideInk{0x1F / 255.0, 0x5E / 255.0, 0x6B / 255.0};
 constexpr Inks faintInk{0.62, 0.60, 0.55};
 
-/// The shipped face as cairo wants it. FreeType reads the bytes where they lie. One for the life of
-/// the program: cairo keeps what it learnt of a face beyond the documents that used it, and a new
-/// face in the old one's place would be taken for it.
-class Face {
- public:
-  Face() {
-    const auto bytes = regularFace();
-    if (FT_Init_FreeType(&library_) != 0 ||
-        FT_New_Memory_Face(library_, bytes.data(), static_cast<FT_Long>(bytes.size()), 0, &face_) !=
-            0) {
-      throw std::runtime_error("the face shipped with Avrelt cannot be read");
-    }
-    cairo_ = cairo_ft_font_face_create_for_ft_face(face_, 0);
-  }
-  Face(const Face&) = delete;
-  Face& operator=(const Face&) = delete;
-  ~Face() {
-    cairo_font_face_destroy(cairo_);
-    FT_Done_Face(face_);
-    FT_Done_FreeType(library_);
-  }
-  cairo_font_face_t* cairo() const { return cairo_; }
-
-  static const Face& shipped() {
-    static const Face face;
-    return face;
-  }
-
- private:
-  FT_Library library_ = nullptr;
-  FT_Face face_ = nullptr;
-  cairo_font_face_t* cairo_ = nullptr;
-};
-
-cairo_status_t append(void* target, const unsigned char* data, unsigned int length) {
-  static_cast<std::string*>(target)->append(data, data + length);
-  return CAIRO_STATUS_SUCCESS;
-}
-
-/// A path as it lies over the pages, and where.
 struct LaidPath {
   Path path;
   Box box;
@@ -158,15 +112,9 @@ class PagePrinter {
       : tiling_(tiling), title_(title) {
     const Layer layer(tiling, unit);
     for (const Part& part : set.parts) parts_.push_back(layer(part));
-    surface_ =
-        cairo_pdf_surface_create_for_stream(append, &bytes, tiling.pageWidth().mm() * pointsPerMm,
-                                            tiling.pageHeight().mm() * pointsPerMm);
-    cairo_pdf_surface_set_metadata(surface_, CAIRO_PDF_METADATA_TITLE, title.c_str());
-    cairo_pdf_surface_set_metadata(surface_, CAIRO_PDF_METADATA_CREATOR, "Avrelt");
-    cairo_pdf_surface_set_metadata(surface_, CAIRO_PDF_METADATA_CREATE_DATE,
-                                   "1970-01-01T00:00:00Z");
+    surface_ = pdfSurface(bytes, tiling.pageWidth().mm(), tiling.pageHeight().mm(), title);
     context_ = cairo_create(surface_);
-    cairo_set_font_face(context_, Face::shipped().cairo());
+    cairo_set_font_face(context_, PdfFace::shipped().cairo());
   }
   PagePrinter(const PagePrinter&) = delete;
   PagePrinter& operator=(const PagePrinter&) = delete;

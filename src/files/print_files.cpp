@@ -1,20 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/print_files.h"
 
-#include <cairo-pdf.h>
 #include <cairo.h>
 
 #include <cstring>
 
+#include "files/pdf_page.h"
+
 namespace avrelt {
 namespace {
-
-constexpr double pointsPerMm = 72 / 25.4;
-
-cairo_status_t append(void* to, const unsigned char* data, unsigned int length) {
-  static_cast<std::string*>(to)->append(reinterpret_cast<const char*>(data), length);
-  return CAIRO_STATUS_SUCCESS;
-}
 
 /// As cairo holds dots: one word each, opacity first, colours times opacity.
 cairo_surface_t* surfaceOf(const Picture& print) {
@@ -57,11 +51,7 @@ tl::expected<Picture, Sentence> printOfSheet(const SheetPlan& sheets, const Film
 
 std::string printPdf(const Picture& print, Length wide, Length tall, const std::string& title) {
   std::string bytes;
-  cairo_surface_t* page = cairo_pdf_surface_create_for_stream(
-      append, &bytes, wide.mm() * pointsPerMm, tall.mm() * pointsPerMm);
-  cairo_pdf_surface_set_metadata(page, CAIRO_PDF_METADATA_TITLE, title.c_str());
-  // No other date, so that the same print gives the same bytes.
-  cairo_pdf_surface_set_metadata(page, CAIRO_PDF_METADATA_CREATE_DATE, "1970-01-01T00:00:00");
+  cairo_surface_t* page = pdfSurface(bytes, wide.mm(), tall.mm(), title);
   cairo_t* context = cairo_create(page);
   cairo_surface_t* image = surfaceOf(print);
   cairo_scale(context, wide.mm() * pointsPerMm / print.wide, tall.mm() * pointsPerMm / print.tall);

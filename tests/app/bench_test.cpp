@@ -352,7 +352,7 @@ TEST_CASE("The calendar is saved as the bench stands", "[bench]") {
   BenchWindow open;
   const QTemporaryDir folder;
   const QString path = folder.filePath("bench.ics");
-  CHECK_FALSE(open.station().saveCalendar(path).has_value());
+  CHECK_FALSE(open.station().savePlan(path).has_value());
   const auto text = readFile(path.toStdString());
   REQUIRE(text);
   std::size_t count = 0;
@@ -361,7 +361,10 @@ TEST_CASE("The calendar is saved as the bench stands", "[bench]") {
     ++count;
   }
   CHECK(count == open.work().plan().countLeft());
-  CHECK(open.station().saveCalendar("/nowhere/at/all.ics").has_value());
+  const QString pages = folder.filePath("bench.PDF");
+  CHECK_FALSE(open.station().savePlan(pages).has_value());
+  CHECK(readFile(pages.toStdString())->rfind("%PDF-", 0) == 0);
+  CHECK(open.station().savePlan("/nowhere/at/all.ics").has_value());
 }
 
 TEST_CASE("The room's thermometer stretches waits, and what no room is, is left out", "[bench]") {

@@ -1,8 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Our calendar as python3-icalendar, a reader of its own, sees it.
+// Our calendar as python3-icalendar, and the pages of the plan as poppler, readers of their own,
+// see them.
+#include <poppler-document.h>
+#include <poppler-page.h>
+
 #include <array>
 #include <catch2/catch.hpp>
 #include <cstdio>
+#include <map>
+#include <memory>
 #include <set>
 #include <sstream>
 
@@ -64,4 +70,43 @@ TEST_CASE("A calendar of the bench is read elsewhere: every step, its time and i
   CHECK(ids.size() == events.size());
   // The same plan gives the same bytes.
   CHECK(benchCalendar(bench, "Open night", words) == text);
+}
+
+TEST_CASE("Pages to hang up hold every step and stay within their paper", "[bench]") {
+  const auto document = readDocument(*readFile(AVRELT_DATA "/demo/Brackwater twelve cups.avrelt"));
+  REQUIRE(document);
+  const auto plan = planDocument(document->document);
+  REQUIRE(plan);
+  const BenchPlan bench = benchPlan(*plan, *plan->bench.from);
+  const auto words = [](const Sentence& sentence) { return inWords(sentence, Unit::inch); };
+  for (const Paper paper : {Paper::a4, Paper::letter}) {
+    const std::string bytes = benchPdf(bench, "Twelve cups", paper, words);
+    CHECK(benchPdf(bench, "Twelve cups", paper, words) == bytes);
+    const std::unique_ptr<poppler::document> seen(
+        poppler::document::load_from_raw_data(bytes.data(), static_cast<int>(bytes.size())));
+    REQUIRE(seen);
+    CHECK(seen->pages() >= 2);
+    std::map<std::string, int> found;
+    for (int i = 0; i < seen->pages(); ++i) {
+      const std::unique_ptr<poppler::page> page(seen->create_page(i));
+      const poppler::rectf box = page->page_rect();
+      for (const poppler::text_box& word : page->text_list()) {
+        const poppler::rectf at = word.bbox();
+        CHECK(at.left() > 20);
+        CHECK(at.right() < box.width() - 20);
+        CHECK(at.bottom() < box.height() - 20);
+        const poppler::byte_array text = word.text().to_utf8();
+        ++found[std::string(text.begin(), text.end())];
+      }
+    }
+    std::map<std::string, int> starts;
+    for (const ScheduledTask& task : bench.schedule->tasks)
+      ++starts[clockText(bench.at(task.start))];
+    for (const auto& [time, count] : starts) {
+      INFO(time);
+      // The end of all is told once besides.
+      CHECK(found[time] >= count);
+    }
+    CHECK(found["Flood"] + found["Sand"] >= 24);
+  }
 }

@@ -6,6 +6,7 @@
 #include <QDialog>
 #include <QDir>
 #include <QFileDialog>
+#include <QFileInfo>
 #include <QHBoxLayout>
 #include <QPlainTextEdit>
 #include <QScreen>
@@ -236,7 +237,7 @@ QWidget* BenchStation::planPart() {
   button(tr("Times and hands…"), [this] { showTimes(); });
   button(tr("Resins, glues…"), [this] { showMethods(); });
   button(tr("Shopping list…"), [this] { showShopping(); });
-  button(tr("Save calendar…"), [this] { askAndSave(); });
+  button(tr("Save plan…"), [this] { askAndSave(); });
   button(tr("Plan from now"), [this] { planAnew(); });
   dry_ = button(tr("Dry run"), [this] { dryRun(); });
   column->addLayout(grid);
@@ -728,21 +729,32 @@ void BenchStation::showShopping() {
   dialog.exec();
 }
 
-std::optional<QString> BenchStation::saveCalendar(const QString& path) {
-  const std::string text = benchCalendar(
-      work_.plan(), name_().toStdString(),
-      [this](const Sentence& sentence) { return say(sentence, order_.unit()).toStdString(); });
+std::optional<QString> BenchStation::savePlan(const QString& path) {
+  const InWords words = [this](const Sentence& sentence) {
+    return say(sentence, order_.unit()).toStdString();
+  };
+  const std::string name = name_().toStdString();
+  const bool pages = path.endsWith(QStringLiteral(".pdf"), Qt::CaseInsensitive);
+  const std::string text = pages
+                               ? benchPdf(work_.plan(), name, order_.document().printPaper(), words)
+                               : benchCalendar(work_.plan(), name, words);
   if (text.empty()) return tr("There is no schedule to save. Set longer hours first.");
   if (const auto fault = writeFile(path.toStdString(), text)) return say(*fault, order_.unit());
   return std::nullopt;
 }
 
 void BenchStation::askAndSave() {
-  const QString path = QFileDialog::getSaveFileName(
-      this, tr("Save the calendar"), QDir(folder_()).filePath(name_() + QStringLiteral(".ics")),
-      tr("Calendars (*.ics)"));
+  const QString pages = tr("Pages to hang up (*.pdf)");
+  QString kind;
+  QString path =
+      QFileDialog::getSaveFileName(this, tr("Save the bench’s plan"),
+                                   QDir(folder_()).filePath(name_() + QStringLiteral(" bench")),
+                                   pages + QStringLiteral(";;") + tr("Calendar (*.ics)"), &kind);
   if (path.isEmpty()) return;
-  const auto fault = saveCalendar(path);
+  if (QFileInfo(path).suffix().isEmpty()) {
+    path += kind == pages ? QStringLiteral(".pdf") : QStringLiteral(".ics");
+  }
+  const auto fault = savePlan(path);
   emit said(fault ? *fault : tr("Saved to %1.").arg(path));
 }
 

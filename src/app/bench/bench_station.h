@@ -63,8 +63,8 @@ class BenchStation : public QWidget {
   void showMethods();
   void showShopping();
   void askAndSave();
-  /// Writes the calendar; why not, in words.
-  std::optional<QString> saveCalendar(const QString& path);
+  /// Writes pages where the path ends with .pdf, else a calendar; why not, in words.
+  std::optional<QString> savePlan(const QString& path);
   void dryRun();
   void planAnew();
   void goByTheWall();

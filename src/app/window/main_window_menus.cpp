@@ -155,12 +155,12 @@ void MainWindow::makeBenchMenu() {
   at(tr("&Add a step behind it…"), "Ctrl+Ins", [](BenchStation& s) { s.addStepBehind(); });
   at(tr("Do it soone&r"), "Ctrl+Shift+Up", [](BenchStation& s) { s.moveStepBy(-1); });
   at(tr("Do it &later"), "Ctrl+Shift+Down", [](BenchStation& s) { s.moveStepBy(1); });
-  at(tr("Dro&p the step"), "Ctrl+Shift+Backspace", [](BenchStation& s) { s.dropStep(); });
+  at(tr("Dr&op the step"), "Ctrl+Shift+Backspace", [](BenchStation& s) { s.dropStep(); });
   menu->addSeparator();
   at(tr("&Times, hands and places…"), "Ctrl+Shift+W", [](BenchStation& s) { s.showTimes(); });
   at(tr("Resins, &glues, paints…"), "Ctrl+Shift+R", [](BenchStation& s) { s.showMethods(); });
   at(tr("&Shopping list…"), "Ctrl+Shift+Q", [](BenchStation& s) { s.showShopping(); });
-  at(tr("Save the &calendar…"), "Ctrl+Shift+C", [](BenchStation& s) { s.askAndSave(); });
+  at(tr("Save the &plan or calendar…"), "Ctrl+Shift+C", [](BenchStation& s) { s.askAndSave(); });
   at(tr("Plan &from now"), "Ctrl+Shift+V", [](BenchStation& s) { s.planAnew(); });
   at(tr("Dr&y run, or its end"), "Ctrl+Alt+T", [](BenchStation& s) { s.dryRun(); });
   at(tr("Read the roo&m’s thermometer, or leave it"), "Ctrl+Shift+F9",
