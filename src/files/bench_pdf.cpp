@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include <algorithm>
+#include <set>
 #include <sstream>
 #include <vector>
 
@@ -54,7 +54,10 @@ class BenchPages {
       if (step.wait.least > Duration())
         more("Then wait at least " + timeText(step.wait.least) + ".");
       if (step.wait.most) more("Go on within " + timeText(*step.wait.most) + ".");
-      for (const Caution caution : step.cautions) more(words_(cautionWords(caution)));
+      // Once over all cups: they are told at every cup's own first step.
+      for (const Caution caution : step.cautions) {
+        if (told_.insert(caution).second) more(words_(cautionWords(caution)));
+      }
       if (!step.note.empty()) more(step.note);
       const bool newDay = dayText(start) != day;
       const double needs = lineHeight * static_cast<double>(lines.size() + small.size()) + 1.6 +
@@ -167,6 +170,7 @@ class BenchPages {
   double tall_;
   cairo_surface_t* surface_;
   cairo_t* context_;
+  std::set<Caution> told_;
   double at_ = 0;
   int page_ = 0;
 };

@@ -778,6 +778,13 @@ void BenchStation::dryRun() {
   emit said(tr("A dry run: a minute passes each second. At its end all ticks are undone."));
 }
 
+void BenchStation::begin() {
+  // A dry run is of one order.
+  if (clock_.pretends()) clock_.endPretending();
+  work_.pick(std::nullopt);
+  work_.planNow();
+}
+
 void BenchStation::planAnew() {
   const Duration late = work_.late();
   work_.planNow();

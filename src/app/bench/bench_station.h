@@ -50,6 +50,8 @@ class BenchStation : public QWidget {
   bool goTo(const QString& field);
   /// What cannot be kept, and what a maker's changes do to a cup.
   std::vector<WatchLine::Item> watches() const;
+  /// Another order is on the bench.
+  void begin();
   /// Ticks the step shown off, where it is the next of its cup.
   void doneNow();
   void undoLast();

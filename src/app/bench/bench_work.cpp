@@ -226,7 +226,10 @@ void BenchWork::done(const Place& place) {
   const int index = indexOf(place.cup);
   if (index < 0) return;
   picked_ = std::nullopt;
-  tickStep(order_, index, step, now, took);
+  // The cup worked at is the one in hand: its plan is waited for.
+  const Step ticked = step;
+  order_.choose(index);
+  tickStep(order_, index, ticked, now, took);
   settle(index);
 }
 
@@ -245,9 +248,12 @@ int BenchWork::indexOf(std::size_t cup) const {
 }
 
 bool BenchWork::undoLast() {
-  const bool any = untickLast(order_);
-  if (any) planNow();
-  return any;
+  const int cup = lastTicked(order_);
+  if (cup < 0) return false;
+  order_.choose(cup);
+  untickLast(order_);
+  settle(cup);
+  return true;
 }
 
 Duration BenchWork::late() const {

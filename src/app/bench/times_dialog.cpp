@@ -157,6 +157,10 @@ void TimesDialog::refresh() {
           tr("“%1” is no day. Write days as 2026-12-02, with commas between.").arg(text.trimmed());
     }
   }
+  if (choices_.hours.away.size() > BenchChoices::mostAway) {
+    wrong = tr("More than %1 days away are too many. Set the hours of weekdays instead.")
+                .arg(BenchChoices::mostAway);
+  }
   choices_.hands = hands_->value();
   choices_.turners = turners_->value();
   choices_.lamps = lamps_->value();

@@ -51,7 +51,7 @@ void untickStep(Order& order, int cup, const Step& step) {
   });
 }
 
-bool untickLast(Order& order) {
+int lastTicked(const Order& order) {
   int cup = -1;
   const StepDone* last = nullptr;
   const std::vector<Cup>& cups = order.document().cups;
@@ -62,9 +62,14 @@ bool untickLast(Order& order) {
       cup = static_cast<int>(i);
     }
   }
-  if (last == nullptr) return false;
+  return cup;
+}
+
+bool untickLast(Order& order) {
+  const int cup = lastTicked(order);
+  if (cup < 0) return false;
   Step step;
-  step.id = last->step;
+  step.id = order.document().cups[static_cast<std::size_t>(cup)].bench.done.back().step;
   untickStep(order, cup, step);
   return true;
 }

@@ -13,6 +13,8 @@ namespace avrelt {
 void tickStep(Order& order, int cup, const Step& step, CivilTime at, Duration took);
 /// Takes the tick back.
 void untickStep(Order& order, int cup, const Step& step);
+/// The cup that something was done at last; −1 where nothing was.
+int lastTicked(const Order& order);
 /// What was done last on any cup, taken back; false where nothing was.
 bool untickLast(Order& order);
 

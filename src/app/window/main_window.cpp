@@ -48,6 +48,7 @@ MainWindow::MainWindow(QWidget* parent)
   connect(file_.get(), &OrderFile::adopted, this, [this] {
     round_->face(Angle());
     if (rail_->current() == gauge) gauge_->begin();
+    bench_->begin();
   });
   file_->startOver();
 }

@@ -400,6 +400,16 @@ tl::expected<Schedule, WaitMissed> quickSchedule(const ScheduleProblem& problem,
   return Quick(problem, favours)();
 }
 
+tl::expected<Schedule, WaitMissed> firstSchedule(const ScheduleProblem& problem) {
+  auto best = quickSchedule(problem);
+  if (!best) return best;
+  for (const double share : {0.02, 0.05, 0.1, 0.2, 0.5, 1.0, 3.0}) {
+    auto other = quickSchedule(problem, {{}, share, {}});
+    if (other && other->ends < best->ends) best = std::move(other);
+  }
+  return best;
+}
+
 bool number(const ScheduleProblem& problem, Schedule& schedule) {
   const auto taskOf = [&](const ScheduledTask& one) -> const Task& {
     return problem.chains[one.chain].tasks[one.task];

@@ -103,6 +103,10 @@ struct Favours {
 tl::expected<Schedule, WaitMissed> quickSchedule(const ScheduleProblem& problem,
                                                  const Favours& favours = {});
 
+/// The best of a few by that rule, with more and less weight on what is left: at once as well, and
+/// the same every time.
+tl::expected<Schedule, WaitMissed> firstSchedule(const ScheduleProblem& problem);
+
 /// No schedule ends before this: the longest chain by itself, and the work of any crew with the
 /// least that comes before and after, within their hours.
 Duration endsAtLeast(const ScheduleProblem& problem);

@@ -135,7 +135,7 @@ class Bench {
   /// Lets go of what cannot be kept, one wait after the other, until the rest can be.
   void plan() {
     while (true) {
-      const auto schedule = quickSchedule(made_.problem);
+      const auto schedule = firstSchedule(made_.problem);
       if (schedule) {
         made_.schedule = *schedule;
         keepTurns();

@@ -132,6 +132,11 @@ std::optional<Sentence> sizeFault(const Document& document) {
          static_cast<long>(Document::mostPictureBytes / 1'000'000)}};
   }
   for (const Cup& cup : document.cups) {
+    if (std::max(cup.bench.changes.size(), cup.bench.done.size()) > Document::mostStepChanges) {
+      return Sentence{
+          "Up to %1 steps of a cup can be changed or ticked off. Remove some of your own.",
+          {static_cast<long>(Document::mostStepChanges)}};
+    }
     if (cup.sets.size() > Document::mostSets) {
       return Sentence{"A cup takes up to %1 sets. Remove some.",
                       {static_cast<long>(Document::mostSets)}};
