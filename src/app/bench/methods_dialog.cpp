@@ -23,7 +23,7 @@ QString methodWords(MethodKind kind) {
     case MethodKind::sprayClear:
       return MethodsDialog::tr("Spray clear");
     case MethodKind::tackyGlue:
-      return MethodsDialog::tr("Glue that stays tacky");
+      return MethodsDialog::tr("Tacky glue");
     case MethodKind::uvResin:
       return MethodsDialog::tr("UV resin");
     case MethodKind::sealer:

@@ -126,7 +126,7 @@ void StepDialog::refresh() {
 LookDialog::LookDialog(const Step& step, const Look& look, Unit unit, QWidget* parent)
     : QDialog(parent) {
   setWindowTitle(tr("Not right"));
-  resize(540, 320);
+  resize(540, 270);
   auto* column = new QVBoxLayout(this);
   column->setSpacing(8);
   column->addWidget(wordsLabel(say(step.words, unit), "label"));

@@ -16,7 +16,7 @@ struct StepChange {
   std::string step;      ///< its id
   std::string text{};    ///< of an own step what to do; empty for a step of the plan
   bool dropped = false;  ///< not done at all
-  std::string behind{};  ///< the id of the step it spots right behind, where it was moved
+  std::string behind{};  ///< the id of the step it stands right behind, where it was moved
   bool first = false;    ///< moved before all others
   std::optional<Duration> handsOn{};
   std::optional<Wait> wait{};

@@ -102,6 +102,8 @@ Methods::Methods() {
        min(5),
        true,
        min(10)});
+  // It comes ready to use.
+  of(MethodKind::uvResin).mixing.partB = 0;
   put({MethodKind::sealer, {}, {}, {min(45)}, min(45), hours(2), true, min(5)});
   put({MethodKind::paint, {}, {min(20), hours(2)}, {min(45)}, min(45), hours(2), true, min(8)});
   put({MethodKind::sprayPaint,

@@ -11,7 +11,7 @@
 
 namespace avrelt {
 
-/// What spots on, lies under or hangs in something there are only so many of.
+/// What stands on, lies under or hangs in something there are only so many of.
 enum class Spot { turner, lamp, sprayPlace };
 inline constexpr std::size_t spots = 3;
 

@@ -118,7 +118,7 @@ class Changing {
     made_.steps.insert(to, std::move(step));
   }
 
-  /// What it now spots before though it needs it, or behind though that needs it.
+  /// What it now stands before though it needs it, or behind though that needs it.
   void judgeOrder(const std::string& id) {
     const auto placeOf = [](std::vector<Step>& in, const std::string& step) {
       return called(in, step) - in.begin();

@@ -18,7 +18,7 @@ struct ChangedSteps {
 };
 
 /// The steps of a plan with what the maker changed: own ones put in, others moved, dropped, timed
-/// and noted. Changes of steps there are none of, now, are told and do nothing; what spots before
+/// and noted. Changes of steps there are none of, now, are told and do nothing; what stands before
 /// what it needs, tape that is put on and never pulled, and waits shorter than the method's are
 /// done as they were asked for, and told. The least wait of a dropped step goes to the one before
 /// it.

@@ -38,7 +38,7 @@ struct SharedMix {
   std::optional<Duration> working{};
 };
 
-/// The bench of an order as it spots at some time: what is left of every cup, and when to do it.
+/// The bench of an order as it stands at some time: what is left of every cup, and when to do it.
 struct BenchPlan {
   CivilTime zero;  ///< times of problem and schedule are counted from it
   std::vector<BenchCup> cups;

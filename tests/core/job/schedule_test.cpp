@@ -10,32 +10,15 @@
 #include <random>
 
 #include "bench/civil_time.h"
+#include "core/job_shops.h"
 
 using namespace avrelt;
+using namespace avrelt::shops;
 
 namespace {
 
 Duration min(double minutes) {
   return Duration::minutes(minutes);
-}
-
-/// Fisher and Thompson 1963, "Probabilistic learning combinations of local job-shop scheduling
-/// rules", the 6 × 6 instance: machine, time; its optimum is 55 (both from memory).
-ScheduleProblem fisherThompson6() {
-  const int data[6][12] = {
-      {2, 1, 0, 3, 1, 6, 3, 7, 5, 3, 4, 6}, {1, 8, 2, 5, 4, 10, 5, 10, 0, 10, 3, 4},
-      {2, 5, 3, 4, 5, 8, 0, 9, 1, 1, 4, 7}, {1, 5, 0, 5, 2, 5, 3, 3, 4, 8, 5, 9},
-      {2, 9, 1, 3, 4, 5, 5, 4, 0, 3, 3, 1}, {1, 3, 3, 3, 5, 9, 0, 10, 4, 4, 2, 1}};
-  ScheduleProblem problem;
-  for (const auto& row : data) {
-    TaskChain chain;
-    for (int i = 0; i < 12; i += 2) {
-      chain.tasks.push_back(
-          {std::to_string(i / 2), min(row[i + 1]), {}, static_cast<std::size_t>(row[i]), {}});
-    }
-    problem.chains.push_back(chain);
-  }
-  return problem;
 }
 
 ScheduleProblem byChance(std::mt19937& random, bool hours) {
@@ -183,7 +166,7 @@ TEST_CASE("Small problems come out near the best there is, and never under the b
 }
 
 TEST_CASE("A published job shop: a lawful schedule not far from its optimum", "[schedule]") {
-  const ScheduleProblem problem = fisherThompson6();
+  const ScheduleProblem problem = jobShop(six);
   const auto schedule = quickSchedule(problem);
   REQUIRE(schedule);
   CHECK_FALSE(brokenBy(problem, *schedule));

@@ -93,8 +93,9 @@ TEST_CASE("Steps come one after the other, each caution once, at the first it co
     // Gloves before any resin, the lip at the rim.
     REQUIRE(told.contains(Caution::resin));
     for (const Step& step : steps) {
-      const bool resin = std::any_of(step.mix.parts.begin(), step.mix.parts.end(),
-                                     [](const MixPart& part) { return part.name == "part_a"; });
+      const bool resin = std::any_of(
+          step.mix.parts.begin(), step.mix.parts.end(),
+          [](const MixPart& part) { return part.name == "part_a" || part.name == "resin"; });
       if (!resin) continue;
       CHECK(std::find(step.cautions.begin(), step.cautions.end(), Caution::resin) !=
             step.cautions.end());
