@@ -94,6 +94,14 @@ QString StandoffView::countdown() const {
   return window->closesIn ? clockWordsOf(*window->closesIn) : QString();
 }
 
+/// "Now", or the time, or the day it begins on.
+QString StandoffView::whenItBegins(const BenchWork::Place& place) const {
+  const CivilTime start = work_.startOf(place);
+  const CivilTime now = work_.clock().now();
+  if (start <= now + std::chrono::minutes(1)) return tr("Now");
+  return QString::fromStdString(dayOf(start) == dayOf(now) ? clockText(start) : dayText(start));
+}
+
 void StandoffView::next() {
   // One knock is one step, also where a glove knocks twice.
   constexpr qint64 knock = 700;
@@ -191,7 +199,7 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
   const QString count = countdown();
   const bool waits = window && window->opensIn > 0;
   const bool over = window && window->closesIn && *window->closesIn < 0;
-  const QString large = count.isEmpty() ? tr("Now") : count;
+  const QString large = count.isEmpty() ? whenItBegins(*place) : count;
   painter.setPen(t.onInk);
   QFont figures = fitting(large, face(20, QFont::Bold),
                           QSizeF(box.width() - (count.isEmpty() ? 60 : 230) * unit, 190 * unit),
@@ -213,8 +221,9 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
     painter.setBrush(QColor(soft.red(), soft.green(), soft.blue(), 70));
     painter.drawRoundedRect(bar, 5 * unit, 5 * unit);
     const BenchCup& cup = work_.plan().cups[place->cup];
-    const double whole =
-        waits || !cup.closes ? 3600 : between(*cup.opens, *cup.closes).minutes() * 60;
+    const double whole = waits || !cup.closes
+                             ? 3600
+                             : std::max(1.0, between(*cup.opens, *cup.closes).minutes() * 60);
     const double left = static_cast<double>(waits ? window->opensIn : window->closesIn.value_or(0));
     painter.setBrush(t.tape);
     painter.drawRoundedRect(QRectF(bar.left(), bar.top(),

@@ -29,6 +29,7 @@ class StandoffView : public QWidget {
   void keyPressEvent(QKeyEvent* event) override;
 
  private:
+  QString whenItBegins(const BenchWork::Place& place) const;
   void next();
   void showCup();
   void keepAwake(bool on);
