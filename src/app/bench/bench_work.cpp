@@ -279,8 +279,7 @@ void BenchWork::ring() {
   // What was over before anybody looked is shown, not rung.
   const bool quiet = !ringing_;
   ringing_ = true;
-  for (std::size_t i = 0; i < plan_.cups.size(); ++i) {
-    const BenchCup& cup = plan_.cups[i];
+  for (const BenchCup& cup : plan_.cups) {
     if (!cup.opens || cup.left.empty()) continue;
     const Step& step = cup.steps[cup.left.front()];
     const auto tell = [&](const char* what, const QString& words, bool urgent) {

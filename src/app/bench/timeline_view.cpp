@@ -8,6 +8,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 #include <QToolTip>
+#include <span>
 
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"
@@ -133,13 +134,12 @@ void TimelineView::layOut() {
   for (Day& day : days_) day.box = {};
   // Longer days are wider.
   double sum = 0;
-  for (int i = 0; i < count; ++i) {
-    const Day& day = days_[static_cast<std::size_t>(firstDay_ + i)];
+  const std::span<Day> shown(days_.data() + firstDay_, static_cast<std::size_t>(count));
+  for (const Day& day : shown) {
     sum += std::max(60.0, between(day.from, day.to).minutes());
   }
   double x = labelWidth;
-  for (int i = 0; i < count; ++i) {
-    Day& day = days_[static_cast<std::size_t>(firstDay_ + i)];
+  for (Day& day : shown) {
     const double share = std::max(60.0, between(day.from, day.to).minutes()) / sum;
     const double own = (wide - gap * (count - 1)) * share;
     day.box = QRectF(x, headHeight, own, height() - headHeight - 8);

@@ -364,6 +364,11 @@ class Searching {
     const auto guide = std::make_shared<Guide>();
     guide->starts = starts;
     Model model(problem_, all_, mostEnds(), starts, kept, guide);
+    // Nothing ends sooner, which needs no search; one begun on such a model would lose its cutoff.
+    if (model.status() == Gecode::SS_FAILED) {
+      found_.bound = found_.schedule.ends;
+      return;
+    }
     Until until(end_, limits_.stop, ~0ULL);
     Gecode::Search::Options options;
     options.threads = 1;
