@@ -110,12 +110,17 @@ std::string benchCalendar(const BenchPlan& plan, const std::string& order, const
     const std::string& cup = plan.cups[one.chain].name;
     icalcomponent* const event = icalcomponent_new(ICAL_VEVENT_COMPONENT);
     const auto add = [&](icalproperty* property) { icalcomponent_add_property(event, property); };
-    add(icalproperty_new_uid((order + "/" + cup + "/" + step.id + "@avrelt").c_str()));
+    std::string id = order;
+    for (const std::string& part : {cup, step.id}) id.append("/").append(part);
+    id.append("@avrelt");
+    add(icalproperty_new_uid(id.c_str()));
     add(icalproperty_new_dtstamp(stamp));
     add(icalproperty_new_dtstart(icalTime(plan.at(one.start))));
     add(icalproperty_new_dtend(icalTime(plan.at(one.end))));
     const std::string what = words(step.words);
-    add(icalproperty_new_summary((cup + ": " + what).c_str()));
+    std::string summary = cup;
+    summary.append(": ").append(what);
+    add(icalproperty_new_summary(summary.c_str()));
     if (const std::string text = details(step, words); !text.empty()) {
       add(icalproperty_new_description(text.c_str()));
     }

@@ -103,12 +103,13 @@ class BenchPages {
     std::istringstream stream(words);
     std::string line;
     for (std::string word; stream >> word;) {
-      const std::string longer = line.empty() ? word : line + " " + word;
+      std::string longer = line;
+      longer.append(line.empty() ? "" : " ").append(word);
       if (!line.empty() && lengthOf(longer, size) > most) {
         lines.push_back(line);
         line = word;
       } else {
-        line = longer;
+        line = std::move(longer);
       }
     }
     if (!line.empty()) lines.push_back(line);

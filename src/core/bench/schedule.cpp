@@ -85,8 +85,7 @@ class Quick {
       hands_.emplace_back(std::max<std::size_t>(1, problem.crew(i).pairs));
     }
     for (std::size_t i = 0; i < spots; ++i) spots_[i] = Lines(problem.places[i]);
-    for (std::size_t i = 0; i < problem.chains.size(); ++i) {
-      const TaskChain& chain = problem.chains[i];
+    for (const TaskChain& chain : problem.chains) {
       from_.push_back(up(chain.from));
       if (chain.held) spotsOf(chain.held->spot).hold(chain.held->number, up(chain.held->until));
       std::vector<Minutes> left(chain.tasks.size() + 1, 0);

@@ -2,6 +2,7 @@
 #include "bench/search.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <gecode/int.hh>
 #include <gecode/minimodel.hh>
@@ -160,9 +161,10 @@ class Model : public Gecode::IntMinimizeSpace {
       }
     }
     if (turns.size() > 0) {
-      branch(*this, turns, BOOL_VAR_AFC_MAX(0.99), BOOL_VAL([guide](const Space&, BoolVar, int i) {
-        return (*guide)(static_cast<std::size_t>(i));
-      }));
+      branch(*this, turns, BOOL_VAR_AFC_MAX(0.99),
+             BOOL_VAL([guide](const Space&, const BoolVar&, int i) {
+               return (*guide)(static_cast<std::size_t>(i));
+             }));
     }
     branch(*this, starts_, INT_VAR_MIN_MIN(), INT_VAL_MIN());
     branch(*this, ends_, INT_VAL_MIN());
@@ -193,25 +195,22 @@ class Model : public Gecode::IntMinimizeSpace {
   /// Work of so long begins where it ends within the hours too.
   void inHours(const std::vector<Span>& hours, const Gecode::IntVar& start, int takes, int most) {
     if (hours.empty()) return;
-    std::vector<int> ranges;
+    std::vector<std::array<int, 2>> ranges;
     for (const Span& span : hours) {
       const int from = up(span.from);
       const int to = std::min(down(span.to) - takes, most);
-      if (from > to) continue;
-      ranges.push_back(from);
-      ranges.push_back(to);
+      if (from <= to) ranges.push_back({from, to});
     }
-    const auto count = static_cast<int>(ranges.size() / 2);
-    if (count == 0) {
+    if (ranges.empty()) {
       fail();
       return;
     }
-    auto pairs = std::make_unique<int[][2]>(static_cast<std::size_t>(count));
-    for (int i = 0; i < count; ++i) {
-      pairs[static_cast<std::size_t>(i)][0] = ranges[static_cast<std::size_t>(2 * i)];
-      pairs[static_cast<std::size_t>(i)][1] = ranges[static_cast<std::size_t>(2 * i + 1)];
+    const auto pairs = std::make_unique<int[][2]>(ranges.size());
+    for (std::size_t i = 0; i < ranges.size(); ++i) {
+      pairs[i][0] = ranges[i][0];
+      pairs[i][1] = ranges[i][1];
     }
-    Gecode::dom(*this, start, Gecode::IntSet(pairs.get(), count));
+    Gecode::dom(*this, start, Gecode::IntSet(pairs.get(), static_cast<int>(ranges.size())));
   }
 
   void keepTurns(std::vector<std::size_t> mine, const std::vector<Known>& all,

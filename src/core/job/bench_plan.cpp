@@ -315,6 +315,7 @@ std::vector<MixPart> shoppingList(const BenchPlan& plan) {
     }
   }
   std::vector<MixPart> list;
+  list.reserve(sums.size());
   for (auto& [key, part] : sums) list.push_back(std::move(part));
   return list;
 }
