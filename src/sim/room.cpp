@@ -2,7 +2,8 @@
 #include "sim/room.h"
 
 #include <cmath>
-#include <cstdio>
+
+#include "measure/sentence.h"
 
 namespace avrelt::sim {
 
@@ -27,9 +28,9 @@ std::string Room::lineAt(Duration time) const {
         break;
     }
   }
-  char text[32];
-  std::snprintf(text, sizeof(text), "%.1f C\n", told);
-  return text;
+  std::string line = numberText(told, 1);
+  line.append(" C\n");
+  return line;
 }
 
 }  // namespace avrelt::sim
