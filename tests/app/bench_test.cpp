@@ -338,7 +338,7 @@ TEST_CASE("Times and methods are taken from their dialogs, refused in words", "[
 TEST_CASE("A step opened says why, and what happens now or in an hour", "[bench]") {
   BenchWindow open;
   Step step = open.work().plan().cups[0].steps[0];
-  StepDialog dialog(step, step, Unit::inch);
+  StepDialog dialog(step, Unit::inch);
   CHECK(dialog.handsOn() == step.handsOn);
   CHECK(dialog.wait() == step.wait);
   bool why = false;

@@ -8,18 +8,13 @@
 #include <QDBusPendingReply>
 #include <QVariantMap>
 
-#ifdef AVRELT_SOUND
-#include <QSoundEffect>
-#include <QUrl>
-#endif
-
 namespace avrelt {
 
 void BenchBell::ring(const QString& title, const QString& words, bool urgent) {
   ++count_;
   last_ = title + QStringLiteral(": ") + words;
   notify(title, words, urgent);
-  sound(urgent);
+  QApplication::beep();
 }
 
 void BenchBell::notify(const QString& title, const QString& words, bool urgent) {
@@ -33,27 +28,11 @@ void BenchBell::notify(const QString& title, const QString& words, bool urgent) 
   const QVariantMap hints{{QStringLiteral("urgency"), QVariant::fromValue<uchar>(urgent ? 2 : 1)},
                           {QStringLiteral("desktop-entry"), QStringLiteral("avrelt")}};
   constexpr int byTheDesktop = -1;
-  call << QApplication::applicationDisplayName() << replaces_ << QStringLiteral("avrelt") << title
-       << words.toHtmlEscaped() << QStringList() << hints << (urgent ? 0 : byTheDesktop);
+  constexpr uint replacesNone = 0;
+  call << QApplication::applicationDisplayName() << replacesNone << QStringLiteral("avrelt")
+       << title << words.toHtmlEscaped() << QStringList() << hints << (urgent ? 0 : byTheDesktop);
   auto* watcher = new QDBusPendingCallWatcher(bus.asyncCall(call), this);
   connect(watcher, &QDBusPendingCallWatcher::finished, watcher, &QObject::deleteLater);
-}
-
-void BenchBell::sound(bool urgent) {
-#ifdef AVRELT_SOUND
-  QObject*& kept = effects_[urgent ? 1 : 0];
-  if (kept == nullptr) {
-    auto* effect = new QSoundEffect(this);
-    effect->setSource(QUrl(urgent ? QStringLiteral("qrc:/sounds/urgent.wav")
-                                  : QStringLiteral("qrc:/sounds/bell.wav")));
-    effect->setLoopCount(urgent ? 3 : 1);
-    kept = effect;
-  }
-  static_cast<QSoundEffect*>(kept)->play();
-#else
-  (void)urgent;
-  QApplication::beep();
-#endif
 }
 
 QString clockWordsOf(qint64 seconds) {

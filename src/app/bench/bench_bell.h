@@ -6,8 +6,8 @@
 
 namespace avrelt {
 
-/// Rings: a notification of the desktop, by D-Bus, and a sound. Does without either where the
-/// machine has none.
+/// Rings: a notification of the desktop, by D-Bus, and the system's bell. Does without either
+/// where the machine has none.
 class BenchBell : public QObject {
   Q_OBJECT
 
@@ -21,12 +21,9 @@ class BenchBell : public QObject {
 
  private:
   void notify(const QString& title, const QString& words, bool urgent);
-  void sound(bool urgent);
 
   int count_ = 0;
   QString last_;
-  unsigned replaces_ = 0;
-  QObject* effects_[2] = {nullptr, nullptr};
 };
 
 /// How the part of the window's language for times says one: "11:20", "1 h 05".

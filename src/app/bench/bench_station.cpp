@@ -14,6 +14,7 @@
 #include "files/bench_files.h"
 
 namespace avrelt {
+
 BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> folder,
                            std::function<QString()> name, const QString& clockFile, QWidget* parent)
     : QWidget(parent),
@@ -29,7 +30,7 @@ BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> 
   row->addWidget(nextCard(), 30);
   row->addWidget(mixCard(), 30);
   connect(&work_, &BenchWork::changed, this, &BenchStation::refresh);
-  connect(&work_, &BenchWork::ticked, this, &BenchStation::tick);
+  connect(&work_, &BenchWork::ticked, this, &BenchStation::refreshNow);
   connect(&work_, &BenchWork::rang, this,
           [this](const QString& cup, const QString& words, bool urgent) {
             const QString what = urgent ? tr("%1, soon: %2").arg(cup, words)
@@ -112,7 +113,7 @@ QWidget* BenchStation::stepsList() {
   down_ = button(QStringLiteral("↓"), tr("Do it later"), [this] { moveStepBy(1); });
   edit_ = button(tr("Open…"), tr("Open the step"), [this] { askAboutStep(); });
   button(tr("Add…"), tr("Add a step of your own behind it"), [this] { addStepBehind(); });
-  drop_ = button(tr("Drop"), tr("Drop the step, or take it back"), [this] { dropStep(); });
+  drop_ = button(tr("Drop"), tr("Drop the step; undo takes it back"), [this] { dropStep(); });
   column->addLayout(buttons);
   connect(steps_, &QListWidget::currentRowChanged, this, [this](int row) {
     const auto& cups = work_.plan().cups;
@@ -208,10 +209,6 @@ int BenchStation::cupInHand() const {
   return picked ? work_.indexOf(picked->cup) : -1;
 }
 
-std::optional<BenchWork::Place> BenchStation::chosenStep() const {
-  return work_.picked();
-}
-
 void BenchStation::refresh() {
   refreshNow();
   refreshNext();
@@ -219,10 +216,6 @@ void BenchStation::refresh() {
   refreshMix();
   refreshPlan();
   emit watched();
-}
-
-void BenchStation::tick() {
-  refreshNow();
 }
 
 void BenchStation::refreshNow() {

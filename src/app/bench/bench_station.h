@@ -89,9 +89,7 @@ class BenchStation : public QWidget {
   void refreshSteps();
   void refreshMix();
   void refreshPlan();
-  void tick();
   int cupInHand() const;
-  std::optional<BenchWork::Place> chosenStep() const;
 
   Order& order_;
   Shelf& shelf_;

@@ -93,7 +93,7 @@ void BenchStation::showFromAfar() {
 }
 
 void BenchStation::askAboutStep() {
-  const auto place = chosenStep();
+  const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;
   const Step step = work_.stepAt(*place);
@@ -103,7 +103,7 @@ void BenchStation::askAboutStep() {
       if (one.id == step.id) planned = one;
     }
   }
-  StepDialog dialog(step, planned, order_.unit(), this);
+  StepDialog dialog(step, order_.unit(), this);
   if (dialog.exec() != QDialog::Accepted) return;
   changeStep(order_, cup, tr("Change a step"), step, [&](StepChange& change) {
     if (step.own) change.text = dialog.words().toStdString();
@@ -129,21 +129,21 @@ void BenchStation::askAboutStep() {
 }
 
 void BenchStation::addStepBehind() {
-  const auto place = chosenStep();
+  const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;
   Step fresh;
   fresh.own = true;
   fresh.words = {"%1", {std::string()}};
   fresh.handsOn = Duration::minutes(5);
-  StepDialog dialog(fresh, std::nullopt, order_.unit(), this);
+  StepDialog dialog(fresh, order_.unit(), this);
   if (dialog.exec() != QDialog::Accepted) return;
   addStep(order_, cup, work_.stepAt(*place).id, dialog.words(), dialog.handsOn(), dialog.wait());
   work_.planNow();
 }
 
 void BenchStation::dropStep() {
-  const auto place = chosenStep();
+  const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;
   const Step step = work_.stepAt(*place);
@@ -158,7 +158,7 @@ void BenchStation::dropStep() {
 }
 
 void BenchStation::moveStepBy(int by) {
-  const auto place = chosenStep();
+  const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;
   const std::vector<Step> steps = work_.plan().cups[place->cup].steps;

@@ -5,7 +5,7 @@
 #include <QLabel>
 #include <QString>
 
-#include "bench/mix.h"
+#include "bench/method.h"
 
 namespace avrelt {
 
@@ -20,17 +20,51 @@ inline QLabel* wordsLabel(const char* role) {
   return label;
 }
 
-/// "Part A", "Glitter, night".
+/// "Fast resin".
+inline QString methodWords(MethodKind kind) {
+  switch (kind) {
+    case MethodKind::resin:
+      return QCoreApplication::translate("MethodsDialog", "Resin");
+    case MethodKind::fastResin:
+      return QCoreApplication::translate("MethodsDialog", "Fast resin");
+    case MethodKind::brushGlue:
+      return QCoreApplication::translate("MethodsDialog", "Brush-on glue");
+    case MethodKind::wetPaint:
+      return QCoreApplication::translate("MethodsDialog", "Into wet paint");
+    case MethodKind::sprayClear:
+      return QCoreApplication::translate("MethodsDialog", "Spray clear");
+    case MethodKind::tackyGlue:
+      return QCoreApplication::translate("MethodsDialog", "Tacky glue");
+    case MethodKind::uvResin:
+      return QCoreApplication::translate("MethodsDialog", "UV resin");
+    case MethodKind::sealer:
+      return QCoreApplication::translate("MethodsDialog", "Sealer");
+    case MethodKind::paint:
+      return QCoreApplication::translate("MethodsDialog", "Brushed paint");
+    case MethodKind::sprayPaint:
+      return QCoreApplication::translate("MethodsDialog", "Spray paint");
+    case MethodKind::ink:
+      return QCoreApplication::translate("MethodsDialog", "Ink");
+    case MethodKind::dip:
+      break;
+  }
+  return QCoreApplication::translate("MethodsDialog", "Dip");
+}
+
+/// "Part A", "Fast resin, part A", "Glitter, night".
 inline QString partName(const MixPart& part) {
-  if (part.name == "part_a") return QCoreApplication::translate("BenchStation", "Part A");
-  if (part.name == "part_b") return QCoreApplication::translate("BenchStation", "Part B");
-  if (part.name == "resin") return QCoreApplication::translate("BenchStation", "Resin");
-  const QString kind = part.name == "glitter"
-                           ? QCoreApplication::translate("BenchStation", "Glitter")
-                           : QCoreApplication::translate("BenchStation", "Paint");
-  return part.of.empty() ? kind
-                         : QCoreApplication::translate("BenchStation", "%1, %2")
-                               .arg(kind, QString::fromStdString(part.of));
+  const auto tr = [](const char* text) {
+    return QCoreApplication::translate("BenchStation", text);
+  };
+  QString of = QString::fromStdString(part.of);
+  for (const Method& method : Methods().all) {
+    if (part.of == methodName(method.kind)) of = methodWords(method.kind);
+  }
+  if (part.name == "part_a") return of.isEmpty() ? tr("Part A") : tr("%1, part A").arg(of);
+  if (part.name == "part_b") return of.isEmpty() ? tr("Part B") : tr("%1, part B").arg(of);
+  if (part.name == "resin") return of.isEmpty() ? tr("Resin") : of;
+  const QString kind = part.name == "glitter" ? tr("Glitter") : tr("Paint");
+  return of.isEmpty() ? kind : tr("%1, %2").arg(kind, of);
 }
 
 /// "7.9 ml".

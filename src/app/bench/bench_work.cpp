@@ -78,18 +78,15 @@ void BenchWork::planNow() {
 
 void BenchWork::replan() {
   std::vector<const CupPlan*> cups;
-  bool holds = true;
   const Document& document = order_.document();
   for (std::size_t i = 0; i < document.cups.size(); ++i) {
     const CupPlan* plan = order_.plan(static_cast<int>(i));
     // What is still being planned, or refused, is shown as it was.
-    holds = holds && plan != nullptr && plan->of->bench == document.cups[i].bench;
     if (plan != nullptr) cups.push_back(plan);
   }
   BenchPlan next = benchPlan(cups, choices(), order_.stock(), clock_.now(), &plan_);
   stopSearch();
   plan_ = std::move(next);
-  holds_ = holds;
   takeTurns();
   bool timed = false;
   for (std::size_t i = 0; i < plan_.cups.size(); ++i) timed = timed || windowOf(i).has_value();

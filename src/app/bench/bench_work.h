@@ -30,8 +30,6 @@ class BenchWork : public QObject {
   /// The order's choices, with the room as warm as it is.
   BenchChoices choices() const;
   const BenchPlan& plan() const { return plan_; }
-  /// Whether every cup is planned as it stands now.
-  bool holds() const { return holds_; }
   Order& order() { return order_; }
   BenchClock& clock() { return clock_; }
   Unit unit() const { return order_.unit(); }
@@ -95,7 +93,6 @@ class BenchWork : public QObject {
   BenchClock& clock_;
   BenchPlan plan_;
   std::vector<Place> turns_;
-  bool holds_ = false;
   bool pretended_ = false;
   std::optional<std::pair<std::string, std::string>> picked_;  ///< cup, step
   std::set<std::string> rung_;

@@ -4,41 +4,12 @@
 #include <QHeaderView>
 #include <QVBoxLayout>
 
+#include "app/bench/bench_words.h"
 #include "app/fields/dialog_close.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {
 namespace {
-
-QString methodWords(MethodKind kind) {
-  switch (kind) {
-    case MethodKind::resin:
-      return MethodsDialog::tr("Resin");
-    case MethodKind::fastResin:
-      return MethodsDialog::tr("Fast resin");
-    case MethodKind::brushGlue:
-      return MethodsDialog::tr("Brush-on glue");
-    case MethodKind::wetPaint:
-      return MethodsDialog::tr("Into wet paint");
-    case MethodKind::sprayClear:
-      return MethodsDialog::tr("Spray clear");
-    case MethodKind::tackyGlue:
-      return MethodsDialog::tr("Tacky glue");
-    case MethodKind::uvResin:
-      return MethodsDialog::tr("UV resin");
-    case MethodKind::sealer:
-      return MethodsDialog::tr("Sealer");
-    case MethodKind::paint:
-      return MethodsDialog::tr("Brushed paint");
-    case MethodKind::sprayPaint:
-      return MethodsDialog::tr("Spray paint");
-    case MethodKind::ink:
-      return MethodsDialog::tr("Ink");
-    case MethodKind::dip:
-      break;
-  }
-  return MethodsDialog::tr("Dip");
-}
 
 QStringList figureWords() {
   return {MethodsDialog::tr("Work, min"),           MethodsDialog::tr("Worked within, min"),

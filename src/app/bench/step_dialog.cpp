@@ -37,9 +37,8 @@ QLabel* wordsLabel(const QString& words, const char* role) {
 
 }  // namespace
 
-StepDialog::StepDialog(const Step& step, const std::optional<Step>& planned, Unit unit,
-                       QWidget* parent)
-    : QDialog(parent), step_(step), planned_(planned), unit_(unit) {
+StepDialog::StepDialog(const Step& step, Unit unit, QWidget* parent)
+    : QDialog(parent), step_(step), unit_(unit) {
   setWindowTitle(tr("A step"));
   resize(520, 420);
   auto* column = new QVBoxLayout(this);

@@ -19,9 +19,7 @@ class StepDialog : public QDialog {
   Q_OBJECT
 
  public:
-  /// `planned` is the step as the plan has it; nothing for an own one, or a new one.
-  StepDialog(const Step& step, const std::optional<Step>& planned, Unit unit,
-             QWidget* parent = nullptr);
+  StepDialog(const Step& step, Unit unit, QWidget* parent = nullptr);
 
   QString words() const;
   Duration handsOn() const;
@@ -32,7 +30,6 @@ class StepDialog : public QDialog {
   void refresh();
 
   Step step_;
-  std::optional<Step> planned_;
   Unit unit_;
   QLineEdit* words_ = nullptr;
   QSpinBox* handsOn_ = nullptr;

@@ -478,23 +478,10 @@ bool TimelineView::event(QEvent* event) {
 }
 
 std::optional<TimelineView::Drag> TimelineView::dragFor(const Block& block) const {
-  if (block.done) return std::nullopt;
-  const BenchPlan& plan = work_.plan();
-  const BenchCup& cup = plan.cups[block.place.cup];
-  Drag drag{block.place, plan.zero, {}, between(block.from, block.to), block.from};
-  const auto at = std::find(cup.left.begin(), cup.left.end(), block.place.step);
-  if (at == cup.left.begin()) {
-    if (cup.opens) drag.earliest = std::max(drag.earliest, *cup.opens);
-    drag.latest = cup.closes;
-    return drag;
-  }
-  const BenchWork::Place before{block.place.cup, *(at - 1)};
-  const auto task = work_.taskOf(before);
-  if (!task) return std::nullopt;
-  const Wait& wait = cup.steps[before.step].wait;
-  drag.earliest = plan.at(task->end + wait.least);
-  if (wait.most) drag.latest = plan.at(task->end + *wait.most);
-  return drag;
+  const auto window = startWindow(work_.plan(), block.place.cup, block.place.step);
+  if (block.done || !window) return std::nullopt;
+  return Drag{block.place, window->earliest, window->latest, between(block.from, block.to),
+              block.from};
 }
 
 void TimelineView::pick(BenchWork::Place place) {
