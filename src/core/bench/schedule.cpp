@@ -320,7 +320,7 @@ tl::expected<Schedule, WaitMissed> quickSchedule(const ScheduleProblem& problem,
 tl::expected<Schedule, WaitMissed> firstSchedule(const ScheduleProblem& problem) {
   auto best = quickSchedule(problem);
   if (!best) return best;
-  for (const double share : {0.02, 0.05, 0.1, 0.2, 0.5, 1.0, 3.0}) {
+  for (const double share : sharesOfLeft) {
     auto other = quickSchedule(problem, {{}, share, {}});
     if (other && other->ends < best->ends) best = std::move(other);
   }

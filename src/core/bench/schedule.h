@@ -103,6 +103,9 @@ struct Favours {
 tl::expected<Schedule, WaitMissed> quickSchedule(const ScheduleProblem& problem,
                                                  const Favours& favours = {});
 
+/// Shares of what is left worth trying.
+inline constexpr std::array<double, 7> sharesOfLeft{0.02, 0.05, 0.1, 0.2, 0.5, 1.0, 3.0};
+
 /// The best of a few by that rule, with more and less weight on what is left: at once as well, and
 /// the same every time.
 tl::expected<Schedule, WaitMissed> firstSchedule(const ScheduleProblem& problem);

@@ -13,16 +13,19 @@
 #include <tuple>
 #include <vector>
 
+#include "bench/whole_minutes.h"
+
 namespace avrelt {
 namespace {
 
 using Clock = std::chrono::steady_clock;
 
-int up(Duration duration) {
-  return static_cast<int>(std::ceil(duration.minutes() - 1e-9));
+/// Gecode counts in int.
+int intUp(Duration duration) {
+  return static_cast<int>(up(duration));
 }
-int down(Duration duration) {
-  return static_cast<int>(std::floor(duration.minutes() + 1e-9));
+int intDown(Duration duration) {
+  return static_cast<int>(down(duration));
 }
 
 /// A task among all, by one number.
@@ -38,7 +41,7 @@ std::vector<Known> allOf(const ScheduleProblem& problem) {
   for (std::size_t c = 0; c < problem.chains.size(); ++c) {
     const std::vector<Task>& tasks = problem.chains[c].tasks;
     for (std::size_t i = 0; i < tasks.size(); ++i)
-      all.push_back({c, i, &tasks[i], up(tasks[i].takes)});
+      all.push_back({c, i, &tasks[i], intUp(tasks[i].takes)});
   }
   return all;
 }
@@ -50,7 +53,7 @@ std::vector<int> startsOf(const std::vector<Known>& all, const Schedule& schedul
   for (const ScheduledTask& one : schedule.tasks) {
     if (at.size() <= one.chain) at.resize(one.chain + 1);
     if (at[one.chain].size() <= one.task) at[one.chain].resize(one.task + 1);
-    at[one.chain][one.task] = up(one.start);
+    at[one.chain][one.task] = intUp(one.start);
   }
   for (std::size_t i = 0; i < all.size(); ++i) starts[i] = at[all[i].chain][all[i].task];
   return starts;
@@ -87,17 +90,17 @@ class Model : public Gecode::IntMinimizeSpace {
       const Known& one = all[i];
       const TaskChain& chain = problem.chains[one.chain];
       rel(*this, start(i) + one.takes <= ends_);
-      rel(*this, start(i), IRT_GQ, up(one.of->notBefore));
+      rel(*this, start(i), IRT_GQ, intUp(one.of->notBefore));
       inHours(problem.crew(one.of->hand).hours, start(i), one.takes, mostEnds);
       if (one.task == 0) {
-        rel(*this, start(i), IRT_GQ, up(chain.from));
-        if (chain.by) rel(*this, start(i), IRT_LQ, down(*chain.by));
+        rel(*this, start(i), IRT_GQ, intUp(chain.from));
+        if (chain.by) rel(*this, start(i), IRT_LQ, intDown(*chain.by));
         continue;
       }
       const Known& before = all[i - 1];
       const Wait& wait = before.of->wait;
-      rel(*this, start(i) >= start(i - 1) + before.takes + up(wait.least));
-      if (wait.most) rel(*this, start(i) <= start(i - 1) + before.takes + down(*wait.most));
+      rel(*this, start(i) >= start(i - 1) + before.takes + intUp(wait.least));
+      if (wait.most) rel(*this, start(i) <= start(i - 1) + before.takes + intDown(*wait.most));
     }
     BoolVarArgs turns;
     for (std::size_t crew = 0; crew < problem.crewCount(); ++crew) {
@@ -142,15 +145,15 @@ class Model : public Gecode::IntMinimizeSpace {
       IntArgs ones;
       for (std::size_t i = 0; i < all.size(); ++i) {
         const Task& task = *all[i].of;
-        if (static_cast<std::size_t>(task.spot) != spot || up(task.holds) == 0) continue;
+        if (static_cast<std::size_t>(task.spot) != spot || intUp(task.holds) == 0) continue;
         when << starts_[static_cast<int>(i)];
-        holds << up(task.holds);
+        holds << intUp(task.holds);
         ones << 1;
       }
       for (const TaskChain& chain : problem.chains) {
         if (!chain.held || static_cast<std::size_t>(chain.held->spot) != spot) continue;
         when << IntVar(*this, 0, 0);
-        holds << std::max(1, up(chain.held->until));
+        holds << std::max(1, intUp(chain.held->until));
         ones << 1;
       }
       if (places == 0 || static_cast<std::size_t>(when.size()) <= places) continue;
@@ -197,8 +200,8 @@ class Model : public Gecode::IntMinimizeSpace {
     if (hours.empty()) return;
     std::vector<std::array<int, 2>> ranges;
     for (const Span& span : hours) {
-      const int from = up(span.from);
-      const int to = std::min(down(span.to) - takes, most);
+      const int from = intUp(span.from);
+      const int to = std::min(intDown(span.to) - takes, most);
       if (from <= to) ranges.push_back({from, to});
     }
     if (ranges.empty()) {
@@ -320,7 +323,7 @@ class Searching {
       take(*tried);
       return better;
     };
-    for (const double share : {0.02, 0.05, 0.1, 0.2, 0.5, 1.0, 3.0}) {
+    for (const double share : sharesOfLeft) {
       isBetter({{}, share, {}});
     }
     best.of.resize(problem_.chains.size());
@@ -346,7 +349,7 @@ class Searching {
     }
   }
 
-  int mostEnds() const { return up(found_.schedule.ends) - 1; }
+  int mostEnds() const { return intUp(found_.schedule.ends) - 1; }
 
   /// Takes what Gecode found, where hands and spots can be given out as it has it.
   bool takeFrom(const Model& model) {

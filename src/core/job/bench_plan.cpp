@@ -257,6 +257,24 @@ BenchPlan benchPlan(const Plan& plan, CivilTime now) {
   return benchPlan(cups, plan.bench, plan.stock, now);
 }
 
+std::optional<StartWindow> startWindow(const BenchPlan& plan, std::size_t cup, std::size_t step) {
+  const BenchCup& of = plan.cups[cup];
+  const auto at = std::find(of.left.begin(), of.left.end(), step);
+  if (at == of.left.end()) return std::nullopt;
+  if (at == of.left.begin()) {
+    return StartWindow{std::max(plan.zero, of.opens.value_or(plan.zero)), of.closes};
+  }
+  if (!plan.schedule) return std::nullopt;
+  for (const ScheduledTask& task : plan.schedule->tasks) {
+    if (task.chain != cup || plan.stepIndex(task) != *(at - 1)) continue;
+    const Wait& wait = plan.stepOf(task).wait;
+    StartWindow window{plan.at(task.end + wait.least)};
+    if (wait.most) window.latest = plan.at(task.end + *wait.most);
+    return window;
+  }
+  return std::nullopt;
+}
+
 void take(BenchPlan& plan, const FoundSchedule& found) {
   plan.schedule = found.schedule;
   plan.bound = found.bound;

@@ -67,6 +67,15 @@ BenchPlan benchPlan(const std::vector<const CupPlan*>& cups, const BenchChoices&
                     const Stock& stock, CivilTime now, const BenchPlan* before = nullptr);
 BenchPlan benchPlan(const Plan& plan, CivilTime now);
 
+/// When a step may start as the one before it is done, or planned; the latest nothing where it may
+/// wait.
+struct StartWindow {
+  CivilTime earliest;
+  std::optional<CivilTime> latest{};
+};
+/// Nothing for a step that is done, and where the one before it is not planned.
+std::optional<StartWindow> startWindow(const BenchPlan& plan, std::size_t cup, std::size_t step);
+
 /// A better schedule than it has, searched for.
 void improve(BenchPlan& plan, const SearchLimits& limits);
 /// Takes a schedule that was found for the same problem.

@@ -88,6 +88,13 @@ TEST_CASE("At any moment of the work what is left is planned, and holds", "[benc
       CHECK(plan.bound <= plan.schedule->ends);
       CHECK(plan.zero >= now);
       if (plan.schedule->tasks.empty()) break;
+      // Every step lies within its own window.
+      for (const ScheduledTask& one : plan.schedule->tasks) {
+        const auto window = startWindow(plan, one.chain, plan.stepIndex(one));
+        REQUIRE(window);
+        CHECK(plan.at(one.start) >= window->earliest);
+        CHECK((!window->latest || plan.at(one.start) <= *window->latest));
+      }
       // The next is done, in time or some minutes late.
       const ScheduledTask& task = plan.schedule->tasks.front();
       const CivilTime end = plan.at(task.end);
