@@ -9,6 +9,7 @@
 
 #include "cli/bench_commands.h"
 #include "cli/order_plan.h"
+#include "cli/shop_commands.h"
 #include "files/disk.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
@@ -211,7 +212,7 @@ Asked askedFor(int argc, const char* const* argv) {
   if (argc < 2) return Asked::window;
   const std::string_view word = argv[1];
   for (const std::string_view known :
-       {"plan", "sheets", "steps", "schedule", "art", "--help", "-h", "--version"}) {
+       {"plan", "sheets", "steps", "schedule", "art", "log", "shop", "--help", "-h", "--version"}) {
     if (word == known) return Asked::commandLine;
   }
   return Asked::window;
@@ -223,7 +224,11 @@ int runCommandLine(int argc, const char* const* argv) {
       "avrelt [FILE.avrelt]    opens the window, with an order or an empty bench\n"
       "avrelt plan …           works out an order without a window\n"
       "avrelt sheets …         lays its parts on sheets\n"
-      "avrelt art …            takes a drawing into an order"};
+      "avrelt steps …          what each cup takes at the bench\n"
+      "avrelt schedule …       when to do what\n"
+      "avrelt art …            takes a drawing into an order\n"
+      "avrelt log …            what was made\n"
+      "avrelt shop …           the whole shop out to an archive, and in again"};
   app.name("avrelt");
   app.set_version_flag("--version", std::string("avrelt ") + version);
   app.require_subcommand(0, 1);
@@ -286,6 +291,10 @@ int runCommandLine(int argc, const char* const* argv) {
   art->add_option("FILE", artOptions.drawing, "The drawing, a *.svg file")->required();
   art->add_option("--into", artOptions.order, "The order, a *.avrelt file")->required();
 
+  ShopOptions shopOptions;
+  CLI::App* log = addLog(app, shopOptions);
+  const ShopCommands shop = addShop(app, shopOptions);
+
   try {
     app.parse(argc, argv);
   } catch (const CLI::Success& asked) {
@@ -299,6 +308,9 @@ int runCommandLine(int argc, const char* const* argv) {
   if (steps->parsed()) return runSteps(stepOptions);
   if (sheets->parsed()) return runSheets(sheetOptions);
   if (art->parsed()) return runArt(artOptions);
+  if (log->parsed()) return runLog(shopOptions);
+  if (shop.exporting->parsed()) return runExport(shopOptions);
+  if (shop.importing->parsed()) return runImport(shopOptions);
   std::cout << app.help();
   return 0;
 }

@@ -63,6 +63,9 @@ std::optional<Plan> planFrom(const PlanOptions& options) {
     const auto methods = shop->methods();
     if (!methods) return none(inWords(methods.error(), unit));
     stock.methods = *methods;
+    const auto paces = shop->paces();
+    if (!paces) return none(inWords(paces.error(), unit));
+    stock.paces = *paces;
   }
   const CheckedAll<Plan> plan = planDocument(read->document, stock);
   if (!plan) {

@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <set>
-#include <sstream>
 #include <vector>
 
 #include "files/bench_files.h"
-#include "files/pdf_page.h"
+#include "files/pdf_pages.h"
 #include "sheet/paper.h"
 
 namespace avrelt {
@@ -25,19 +24,9 @@ class BenchPages {
       : plan_(plan),
         order_(order),
         words_(words),
+        pages_(bytes, sizeOf(paper).width, sizeOf(paper).height, order),
         wide_(sizeOf(paper).width.mm()),
-        tall_(sizeOf(paper).height.mm()),
-        surface_(pdfSurface(bytes, wide_, tall_, order)),
-        context_(cairo_create(surface_)) {
-    cairo_set_font_face(context_, PdfFace::shipped().cairo());
-    cairo_scale(context_, pointsPerMm, pointsPerMm);
-  }
-  BenchPages(const BenchPages&) = delete;
-  BenchPages& operator=(const BenchPages&) = delete;
-  ~BenchPages() {
-    cairo_destroy(context_);
-    cairo_surface_destroy(surface_);
-  }
+        tall_(sizeOf(paper).height.mm()) {}
 
   bool print() {
     begin();
@@ -45,10 +34,10 @@ class BenchPages {
     for (const ScheduledTask& task : plan_.schedule->tasks) {
       const CivilTime start = plan_.at(task.start);
       const Step& step = plan_.stepOf(task);
-      std::vector<std::string> lines = wrapped(words_(step.words), textSize, room());
+      std::vector<std::string> lines = pages_.wrapped(words_(step.words), textSize, room());
       std::vector<std::string> small;
       const auto more = [&](const std::string& text) {
-        for (std::string& line : wrapped(text, smallSize, room())) small.push_back(std::move(line));
+        for (std::string& line : pages_.wrapped(text, smallSize, room())) small.push_back(std::move(line));
       };
       if (!step.mix.empty()) more(mixText(step.mix));
       if (step.wait.least > Duration())
@@ -71,7 +60,7 @@ class BenchPages {
       }
       box();
       text(clockText(start), margin + 6, textSize);
-      text(fitted(plan_.cups[task.chain].name, wordsAt - cupAt - 2), cupAt, textSize);
+      text(pages_.fitted(plan_.cups[task.chain].name, textSize, wordsAt - cupAt - 2), cupAt, textSize);
       for (const std::string& line : lines) {
         text(line, wordsAt, textSize);
         at_ += lineHeight;
@@ -82,65 +71,16 @@ class BenchPages {
       }
       at_ += 1.6;
     }
-    cairo_show_page(context_);
-    cairo_surface_finish(surface_);
-    return cairo_status(context_) == CAIRO_STATUS_SUCCESS &&
-           cairo_surface_status(surface_) == CAIRO_STATUS_SUCCESS;
+    return pages_.finish();
   }
 
  private:
+  void text(const std::string& words, double x, double size) { pages_.text(words, x, at_, size); }
   double room() const { return wide_ - margin - wordsAt; }
-
-  double lengthOf(const std::string& words, double size) const {
-    cairo_set_font_size(context_, size);
-    cairo_text_extents_t extents;
-    cairo_text_extents(context_, words.c_str(), &extents);
-    return extents.x_advance;
-  }
-
-  std::vector<std::string> wrapped(const std::string& words, double size, double most) const {
-    std::vector<std::string> lines;
-    std::istringstream stream(words);
-    std::string line;
-    for (std::string word; stream >> word;) {
-      std::string longer = line;
-      longer.append(line.empty() ? "" : " ").append(word);
-      if (!line.empty() && lengthOf(longer, size) > most) {
-        lines.push_back(line);
-        line = word;
-      } else {
-        line = std::move(longer);
-      }
-    }
-    if (!line.empty()) lines.push_back(line);
-    return lines;
-  }
-
-  /// As much of a name as there is room for; no letter is parted.
-  std::string fitted(std::string name, double most) const {
-    if (lengthOf(name, textSize) <= most) return name;
-    while (!name.empty() && lengthOf(name + "…", textSize) > most) {
-      do {
-        const unsigned char last = static_cast<unsigned char>(name.back());
-        name.pop_back();
-        if ((last & 0xC0U) != 0x80U) break;
-      } while (!name.empty());
-    }
-    return name + "…";
-  }
-
-  void text(const std::string& words, double x, double size) {
-    cairo_set_source_rgb(context_, 0x22 / 255.0, 0x26 / 255.0, 0x2A / 255.0);
-    cairo_set_font_size(context_, size);
-    cairo_move_to(context_, x, at_);
-    cairo_show_text(context_, words.c_str());
-  }
 
   void box() {
     constexpr double side = 3;
-    cairo_set_line_width(context_, 0.25);
-    cairo_rectangle(context_, margin, at_ - side + 0.3, side, side);
-    cairo_stroke(context_);
+    pages_.box(margin, at_ - side + 0.3, side, side);
   }
 
   void begin() {
@@ -148,7 +88,7 @@ class BenchPages {
     at_ = margin + 2;
     text(order_, margin, headSize);
     const std::string number = std::to_string(page_);
-    text(number, wide_ - margin - lengthOf(number, textSize), textSize);
+    text(number, wide_ - margin - pages_.lengthOf(number, textSize), textSize);
     at_ += lineHeight;
     if (page_ == 1) {
       text("Done " + dayText(plan_.at(plan_.schedule->ends)) + ", " +
@@ -160,17 +100,16 @@ class BenchPages {
   }
 
   void turn() {
-    cairo_show_page(context_);
+    pages_.turn();
     begin();
   }
 
   const BenchPlan& plan_;
   const std::string& order_;
   const InWords& words_;
+  PdfPages pages_;
   double wide_;
   double tall_;
-  cairo_surface_t* surface_;
-  cairo_t* context_;
   std::set<Caution> told_;
   double at_ = 0;
   int page_ = 0;

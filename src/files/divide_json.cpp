@@ -297,6 +297,7 @@ Finish finishMembers(ObjectReader object, Unit unit) {
                 finish.kind);
   object.text("name", finish.name);
   object.text("colour", finish.colour);
+  object.text("supply", finish.supply);
   object.choice("stick",
                 {{"resin", Stick::resin},
                  {"brush_glue", Stick::brushGlue},
@@ -361,6 +362,7 @@ Json written(const Finish& finish) {
   }
   if (!finish.name.empty()) object["name"] = finish.name;
   object["colour"] = finish.colour;
+  if (!finish.supply.empty()) object["supply"] = finish.supply;
   switch (finish.stick) {
     case Stick::resin:
       break;

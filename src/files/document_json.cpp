@@ -34,6 +34,7 @@ class DocumentReader {
     // A file of another kind, or of a later version, has nothing to say about its members.
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
 
+    object.text("id", document_.id);
     object.choice("units", {{"in", Unit::inch}, {"mm", Unit::mm}}, document_.units);
     if (object.find("paper") != nullptr) {
       Paper paper = Paper::a4;
@@ -185,6 +186,7 @@ class DocumentReader {
   void readCup(const Json& value, const std::string& path) {
     ObjectReader object = on(value, path);
     Cup cup;
+    object.text("id", cup.id);
     object.text("name", cup.name);
     if (const Json* blank = object.find("blank")) {
       cup.blank = blankMembers(on(*blank, object.pathOf("blank")), *blank, document_.units);
@@ -547,6 +549,7 @@ Json written(const MarkingStrip& strip) {
 
 Json written(const Cup& cup) {
   Json object = Json::object();
+  if (!cup.id.empty()) object["id"] = cup.id;
   object["name"] = cup.name;
   object["blank"] = written(cup.blank);
   if (!(cup.buildUp == BuildUp())) object["build_up"] = written(cup.buildUp);
@@ -597,6 +600,7 @@ tl::expected<ReadDocument, ReadFaults> readDocument(std::string_view text) {
 std::string writeDocument(const Document& document) {
   Json root = Json::object();
   root["avrelt"] = Document::currentVersion;
+  if (!document.id.empty()) root["id"] = document.id;
   root["units"] = document.units == Unit::inch ? "in" : "mm";
   if (document.paper) root["paper"] = paperName(*document.paper);
   root["cups"] = Json::array();

@@ -36,5 +36,4 @@ cairo_status_t appendTo(void* text, const unsigned char* data, unsigned int leng
 /// A surface for pages of this size in mm, that writes to `bytes`; named, and with no date but the
 /// epoch's, so that the same pages give the same bytes.
 cairo_surface_t* pdfSurface(std::string& bytes, double wide, double tall, const std::string& title);
-
 }  // namespace avrelt

@@ -398,10 +398,12 @@ void addSteps(Json& json, const CupPlan& cup, const Plan& plan) {
     if (step.mix.empty()) continue;
     Json mix = {{"steps", {step.id}}, {"parts", Json::array()}};
     for (const MixPart& part : step.mix.parts) {
-      mix["parts"].push_back({{"name", part.name},
-                              {"of", part.of},
-                              {"ml", part.volume ? Json(rounded(part.volume->ml())) : Json()},
-                              {"g", part.mass ? Json(rounded(part.mass->grams())) : Json()}});
+      Json one = {{"name", part.name},
+                  {"of", part.of},
+                  {"ml", part.volume ? Json(rounded(part.volume->ml())) : Json()},
+                  {"g", part.mass ? Json(rounded(part.mass->grams())) : Json()}};
+      if (!part.supply.empty()) one["supply"] = part.supply;
+      mix["parts"].push_back(std::move(one));
     }
     json["mixes"].push_back(std::move(mix));
   }

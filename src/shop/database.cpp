@@ -115,6 +115,14 @@ bool Statement::nothing(int column) const {
   return sqlite3_column_type(statement_, column) == SQLITE_NULL;
 }
 
+bool Statement::isWhole(int column) const {
+  return sqlite3_column_type(statement_, column) == SQLITE_INTEGER;
+}
+
+bool Statement::isNumber(int column) const {
+  return isWhole(column) || sqlite3_column_type(statement_, column) == SQLITE_FLOAT;
+}
+
 Database::Database(const std::filesystem::path& file, Use use) : name_(file.string()) {
   if (use == Use::writing) {
     std::error_code ignored;

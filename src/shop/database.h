@@ -37,6 +37,9 @@ class Statement {
   double number(int column) const;
   long long whole(int column) const;
   bool nothing(int column) const;
+  /// As it is kept, whatever its column was declared as.
+  bool isWhole(int column) const;
+  bool isNumber(int column) const;
 
  private:
   Database& database_;

@@ -8,6 +8,7 @@
 #include <map>
 
 #include "measure/tape.h"
+#include "shop/csv_text.h"
 
 namespace avrelt {
 namespace {
@@ -17,14 +18,6 @@ constexpr std::size_t mostFaults = 50;
 constexpr std::array<const char*, 9> columnNames{
     "name", "capacity", "notes", "height_along", "joined", "fillet", "at", "around", "across"};
 enum Column { name, capacity, notes, heightAlong, joined, fillet, at, around, across, columns };
-
-/// Whether a spreadsheet would take a text for a formula; one that begins with apostrophes before
-/// it counts too, so that what is written with one more can be told from what had one.
-bool looksLikeFormula(std::string_view text) {
-  const std::size_t begin = text.find_first_not_of('\'');
-  return begin != std::string_view::npos &&
-         std::string_view("=+-@\t\r").find(text[begin]) != std::string_view::npos;
-}
 
 struct Row {
   int line = 0;
@@ -263,13 +256,6 @@ class Reader {
   ReadFaults faults_;
 };
 
-std::string quoted(const std::string& plain) {
-  const std::string text = looksLikeFormula(plain) ? "'" + plain : plain;
-  std::string out(text.size() * 2 + 2, '\0');
-  out.resize(csv_write(out.data(), out.size(), text.data(), text.size()));
-  return out;
-}
-
 std::string lengthCell(const WrittenLength& length) {
   if (!length.text.empty()) return length.text;
   return decimalText(length.length, Unit::mm, 6);
@@ -311,7 +297,7 @@ std::string writeShelfCsv(const std::vector<ShelfBlank>& blanks) {
           lengthCell(station.at),
           round ? girth : std::string(),
           round ? std::string() : girth};
-      for (std::size_t i = 0; i < cells.size(); ++i) csv += (i == 0 ? "" : ",") + quoted(cells[i]);
+      for (std::size_t i = 0; i < cells.size(); ++i) csv += (i == 0 ? "" : ",") + csvCell(cells[i]);
       csv += "\r\n";
     }
   }

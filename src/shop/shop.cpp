@@ -8,41 +8,11 @@
 #include "files/decal_json.h"
 #include "files/disk_calls.h"
 #include "shop/database.h"
+#include "shop/schema.h"
+#include "shop/words_wanted.h"
 
 namespace avrelt {
 namespace {
-
-/// What each version added to the one before.
-constexpr std::array<const char*, Shop::currentVersion> steps{
-    // 1: blanks, and what they measured under coats
-    "CREATE TABLE blanks (id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
-    " blank TEXT NOT NULL, capacity_ml REAL, notes TEXT NOT NULL DEFAULT '');"
-    "CREATE TABLE measurements (id INTEGER PRIMARY KEY,"
-    " blank INTEGER NOT NULL REFERENCES blanks ON DELETE CASCADE,"
-    " taken TEXT NOT NULL, stage TEXT NOT NULL, at_mm REAL NOT NULL, around_mm REAL NOT NULL,"
-    " thickness_mm REAL NOT NULL, resin REAL NOT NULL, fine REAL NOT NULL, medium REAL NOT NULL,"
-    " chunky REAL NOT NULL, paint REAL NOT NULL);",
-    // 2: photos
-    "ALTER TABLE blanks ADD COLUMN photo BLOB;",
-    // 3: what patterns take
-    "CREATE TABLE rates (name TEXT PRIMARY KEY, value REAL NOT NULL);",
-    // 4: shapes kept for any order
-    "CREATE TABLE shapes (id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
-    " artwork TEXT NOT NULL);",
-    // 5: films, what there is of them, and the cutter
-    "CREATE TABLE films (id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE COLLATE NOCASE,"
-    " kind TEXT NOT NULL, colour TEXT NOT NULL, keeps_direction INTEGER NOT NULL,"
-    " face_down INTEGER NOT NULL, price_per_m2 REAL NOT NULL, notes TEXT NOT NULL);"
-    "CREATE TABLE film_stock (id INTEGER PRIMARY KEY,"
-    " film INTEGER NOT NULL REFERENCES films ON DELETE CASCADE, shape TEXT NOT NULL,"
-    " wide_mm REAL NOT NULL, tall_mm REAL NOT NULL, count INTEGER NOT NULL, outline TEXT NOT NULL,"
-    " name TEXT NOT NULL, place TEXT NOT NULL);"
-    "CREATE TABLE cutter (name TEXT PRIMARY KEY, value REAL NOT NULL);",
-    // 6: the printer
-    "CREATE TABLE printer (name TEXT PRIMARY KEY, value REAL NOT NULL);",
-    // 7: methods
-    "CREATE TABLE methods (kind TEXT NOT NULL, name TEXT NOT NULL, value REAL NOT NULL,"
-    " PRIMARY KEY (kind, name));"};
 
 constexpr const char* glitterRate = "glitter_g_per_cm2";
 constexpr const char* paintRate = "paint_ml_per_cm2";
@@ -71,26 +41,6 @@ void putInto(Database& database, const ShelfBlank& shelved) {
   put.step();
 }
 
-/// The words of a text, each as a pattern that finds it anywhere.
-std::vector<std::string> patternsOf(const std::string& wanted) {
-  std::vector<std::string> patterns;
-  std::string word;
-  const auto finish = [&] {
-    if (!word.empty()) patterns.push_back("%" + word + "%");
-    word.clear();
-  };
-  for (const char c : wanted) {
-    if (c == ' ' || c == '\t') {
-      finish();
-    } else {
-      if (c == '%' || c == '_' || c == '\\') word += '\\';
-      word += c;
-    }
-  }
-  finish();
-  return patterns;
-}
-
 ShelfMeasurement measurementFrom(const Statement& row) {
   ShelfMeasurement measurement;
   measurement.taken = row.text(0);
@@ -106,7 +56,8 @@ ShelfMeasurement measurementFrom(const Statement& row) {
 
 }  // namespace
 
-Shop::Shop(std::unique_ptr<Database> database) : database_(std::move(database)) {}
+Shop::Shop(std::unique_ptr<Database> database, std::filesystem::path file)
+    : database_(std::move(database)), file_(std::move(file)) {}
 Shop::Shop(Shop&&) noexcept = default;
 Shop& Shop::operator=(Shop&&) noexcept = default;
 Shop::~Shop() = default;
@@ -184,17 +135,14 @@ tl::expected<Shop, Sentence> Shop::open(const std::filesystem::path& file) {
   auto database = std::make_unique<Database>(file, Database::Use::writing);
   if (version < currentVersion) {
     database->begin();
-    for (auto step = static_cast<std::size_t>(version); step < steps.size(); ++step) {
-      database->run(steps[step]);
-    }
+    bringUp(*database, version, currentVersion);
     if (version == 0) {
       for (const ShelfBlank& starter : starterBlanks()) putInto(*database, starter);
     }
-    database->run(("PRAGMA user_version = " + std::to_string(currentVersion)).c_str());
     if (std::optional<Sentence> trouble = database->end()) return tl::unexpected(*trouble);
   }
   if (std::optional<Sentence> trouble = database->trouble()) return tl::unexpected(*trouble);
-  return Shop(std::move(database));
+  return Shop(std::move(database), file);
 }
 
 std::filesystem::path Shop::usualFile() {
@@ -243,6 +191,16 @@ tl::expected<std::string, Sentence> Shop::photoOf(const std::string& name) {
   }
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
   return photo;
+}
+
+tl::expected<std::vector<std::pair<long long, std::string>>, Sentence> Shop::blankKeys() {
+  std::vector<std::pair<long long, std::string>> keys;
+  {
+    Statement rows(*database_, "SELECT id, name FROM blanks ORDER BY name COLLATE NOCASE");
+    while (rows.step()) keys.emplace_back(rows.whole(0), rows.text(1));
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return keys;
 }
 
 std::optional<Sentence> Shop::put(const std::vector<ShelfBlank>& blanks) {

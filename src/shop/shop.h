@@ -9,13 +9,16 @@
 #include <vector>
 
 #include "bench/method.h"
+#include "bench/paces.h"
 #include "decal/artwork.h"
 #include "measure/sentence.h"
 #include "pattern/fill.h"
 #include "sheet/cutter.h"
 #include "sheet/film_shelf.h"
 #include "sheet/printer.h"
+#include "shop/logbook.h"
 #include "shop/shelf_blank.h"
+#include "shop/supply_store.h"
 
 namespace avrelt {
 
@@ -28,15 +31,15 @@ struct KeptShape {
 };
 
 /// What the workshop keeps between orders, in one SQLite file: the shelf of blanks, the log of what
-/// they measured under coats, what patterns take, films, the cutter
-/// and the printer.
+/// they measured under coats, what patterns take, films, supplies, the cutter and the printer, and
+/// the log of what was made.
 ///
 /// The file carries its version (`PRAGMA user_version`). An older one is brought up step by step
 /// when it is opened, all steps or none; a newer one is left alone. Every change is one
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 7;
+  static constexpr int currentVersion = 8;
 
   /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
   /// version or its tables, is refused and not touched.
@@ -53,6 +56,9 @@ class Shop {
   /// an empty text. Photos are left out; `photoOf` has them.
   tl::expected<std::vector<ShelfBlank>, Sentence> find(const std::string& wanted);
   tl::expected<std::string, Sentence> photoOf(const std::string& name);
+
+  /// The number each blank has in the shop, by its name: a label's code.
+  tl::expected<std::vector<std::pair<long long, std::string>>, Sentence> blankKeys();
 
   /// Puts blanks on the shelf, all or none; one of the same name is replaced, and keeps its log
   /// and, where the new one has none, its photo. Refused: a blank without a name.
@@ -98,12 +104,26 @@ class Shop {
   tl::expected<std::optional<Printer>, Sentence> printer();
   /// Refused where `faultsOf` says why.
   std::optional<Sentence> put(const Printer& printer);
+  /// How long work takes here, to one of what is usual; 1 until something is put.
+  tl::expected<Paces, Sentence> paces();
+  /// Refused: shares under a tenth or over ten.
+  std::optional<Sentence> put(const Paces& paces);
+  /// How money is reckoned; the usual rules until something is put.
+  tl::expected<MoneyRules, Sentence> moneyRules();
+  std::optional<Sentence> put(const MoneyRules& rules);
+
+  /// Both live no longer than the shop.
+  SupplyStore supplies();
+  Logbook logbook();
+  const std::filesystem::path& file() const { return file_; }
+
   /// All that was ever logged, for calibrating growth.
   tl::expected<std::vector<GrowthRecord>, Sentence> growthRecords();
 
  private:
-  explicit Shop(std::unique_ptr<Database> database);
+  Shop(std::unique_ptr<Database> database, std::filesystem::path file);
   std::unique_ptr<Database> database_;
+  std::filesystem::path file_;
 };
 
 /// A dozen blanks to begin with: invented names and sizes, covering the shapes that are met.

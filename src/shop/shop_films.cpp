@@ -5,6 +5,7 @@
 
 #include "files/polygon_json.h"
 #include "shape/path_text.h"
+#include "measure/colour.h"
 #include "shop/database.h"
 #include "shop/shop.h"
 
@@ -23,11 +24,6 @@ std::optional<StockShape> shapeCalled(const std::string& name) {
     if (name == shapeName(shape)) return shape;
   }
   return std::nullopt;
-}
-
-bool isColour(const std::string& text) {
-  return text.size() == 7 && text[0] == '#' &&
-         text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string::npos;
 }
 
 /// Outlines as the shop keeps them; nothing where a hand has spoilt them.

@@ -1,31 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Films and the cutter on the shelf: kept, refused, used up, and what a hand spoils in the file.
-#include <sqlite3.h>
-
-#include <catch2/catch.hpp>
-#include <filesystem>
-
-#include "files/temporary_folder.h"
-#include "shop/shop.h"
+#include "shop/shop_folder.h"
 
 using namespace avrelt;
 
 namespace {
-
-struct ShopFolder : TemporaryFolder {
-  std::filesystem::path file() const { return path / "shop.sqlite"; }
-  Shop open() const {
-    tl::expected<Shop, Sentence> shop = Shop::open(file());
-    REQUIRE(shop);
-    return std::move(*shop);
-  }
-  void sql(const char* text) const {
-    sqlite3* handle = nullptr;
-    REQUIRE(sqlite3_open(file().c_str(), &handle) == SQLITE_OK);
-    CHECK(sqlite3_exec(handle, text, nullptr, nullptr, nullptr) == SQLITE_OK);
-    sqlite3_close(handle);
-  }
-};
 
 FilmShelf shelfOf(Shop& shop) {
   tl::expected<FilmShelf, Sentence> shelf = shop.films();

@@ -63,6 +63,8 @@ class BenchStation : public QWidget {
   void moveStepBy(int by);
   void showTimes();
   void showMethods();
+  /// What all that is left takes, and what of it is to be bought.
+  QStringList shoppingWords();
   void showShopping();
   void askAndSave();
   /// Writes pages where the path ends with .pdf, else a calendar; why not, in words.

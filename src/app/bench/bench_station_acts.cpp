@@ -17,6 +17,7 @@
 #include "app/fields/dialog_close.h"
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"
+#include "job/work.h"
 #include "files/bench_files.h"
 #include "files/disk.h"
 #include "job/steps.h"
@@ -182,6 +183,36 @@ void BenchStation::showMethods() {
   if (shelf_.put(dialog.methods())) emit said(tr("Kept, for this order and all others."));
 }
 
+QStringList BenchStation::shoppingWords() {
+  QStringList lines;
+  const auto text = [&](const Amount& of) {
+    return QString::fromStdString(amountText(of, order_.unit()));
+  };
+  for (const ShoppingLine& line :
+       shoppingFor(work_.plan(), shelf_.supplies(), order_.stock().filling)) {
+    if (line.supply.empty()) {
+      QStringList amounts;
+      if (line.part.volume) amounts << amount(line.part.volume->ml(), tr("ml"));
+      if (line.part.mass) amounts << amount(line.part.mass->grams(), tr("g"));
+      lines << tr("%1: %2").arg(partName(line.part), amounts.join(QStringLiteral(", ")));
+      continue;
+    }
+    const QString name = QString::fromStdString(line.name);
+    if (!line.counted) {
+      lines << tr("%1: %2, not counted").arg(name, text(line.needed));
+    } else if (line.toBuy.units() > 0) {
+      QString words = tr("▲ %1: %2 of %3, buy %4")
+                          .arg(name, text(line.needed), text(line.there), text(line.toBuy));
+      if (line.by) words += tr(" by %1").arg(QString::fromStdString(dayText(*line.by)));
+      lines << words;
+    } else {
+      lines << tr("%1: %2 of %3").arg(name, text(line.needed), text(line.there));
+    }
+  }
+  if (lines.isEmpty()) lines << tr("Nothing.");
+  return lines;
+}
+
 void BenchStation::showShopping() {
   QDialog dialog(this);
   dialog.setWindowTitle(tr("What is left takes"));
@@ -190,18 +221,11 @@ void BenchStation::showShopping() {
   auto* text = new QPlainTextEdit;
   text->setReadOnly(true);
   text->setAccessibleName(dialog.windowTitle());
-  QStringList lines;
-  for (const MixPart& part : shoppingList(work_.plan())) {
-    QStringList amounts;
-    if (part.volume) amounts << amount(part.volume->ml(), tr("ml"));
-    if (part.mass) amounts << amount(part.mass->grams(), tr("g"));
-    lines << QStringLiteral("%1: %2").arg(partName(part), amounts.join(QStringLiteral(", ")));
-  }
-  if (lines.isEmpty()) lines << tr("Nothing.");
-  text->setPlainText(lines.join(QLatin1Char('\n')));
+  text->setPlainText(shoppingWords().join(QLatin1Char('\n')));
   column->addWidget(text, 1);
   auto* words = wordsLabel("label");
-  words->setText(tr("Films stand at the Cut station. What you have already is not subtracted."));
+  words->setText(tr("Films stand at the Cut station. What a supply of your shop has is reckoned from "
+                    "its last count; what no supply is chosen for is only summed up."));
   column->addWidget(words);
   closeBelow(dialog, *column);
   dialog.exec();

@@ -9,6 +9,7 @@
 
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"
+#include "job/work.h"
 
 namespace avrelt {
 namespace {
@@ -209,17 +210,7 @@ void BenchWork::done(const Place& place) {
   const BenchCup& cup = plan_.cups[place.cup];
   const Step& step = cup.steps[place.step];
   const CivilTime now = clock_.now();
-  // Since it should have begun, or since the last thing was done, whichever was later.
-  CivilTime begun = std::min(now, startOf(place));
-  for (const BenchCup& one : plan_.cups) {
-    for (const auto& done : one.done) {
-      if (done && done->at <= now) begun = std::max(begun, done->at);
-    }
-  }
-  Duration took = between(begun, now);
-  // Nobody worked at it for half a day: it was not ticked off at once.
-  constexpr double mostTimes = 4;
-  if (took <= Duration() || took > step.handsOn * mostTimes) took = step.handsOn;
+  const Duration took = tookUntil(plan_, place.cup, place.step, now);
   const int index = indexOf(place.cup);
   if (index < 0) return;
   picked_ = std::nullopt;

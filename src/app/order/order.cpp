@@ -2,10 +2,12 @@
 #include "app/order/order.h"
 
 #include <algorithm>
+#include <QCryptographicHash>
 #include <utility>
 
 #include "app/order/document_change.h"
 #include "app/order/phrases.h"
+#include "files/document_json.h"
 #include "job/ids.h"
 
 namespace avrelt {
@@ -130,6 +132,17 @@ void Order::load(const Document& document) {
   inHand_ = {};
   Document named = document;
   for (Cup& cup : named.cups) giveIds(cup);
+  giveCupIds(named);
+  // What was kept without an id is known by what it holds, until it is saved with one.
+  if (named.id.empty()) {
+    const std::string text = writeDocument(named);
+    constexpr int letters = 16;
+    named.id = "o-" + QCryptographicHash::hash({text.data(), static_cast<qsizetype>(text.size())},
+                                               QCryptographicHash::Sha256)
+                          .toHex()
+                          .left(letters)
+                          .toStdString();
+  }
   put(Snapshot(named, named.cups.empty() ? -1 : 0, {}));
 }
 
@@ -166,6 +179,7 @@ bool Order::edit(const QString& text, const std::function<void(Document&)>& chan
 
 bool Order::push(const QString& text, Document next, int current, const QString& key) {
   for (Cup& cup : next.cups) giveIds(cup);
+  giveCupIds(next);
   referToAll(next);
   if (const std::optional<Sentence> fault = sizeFault(next)) {
     emit refused(*fault);
@@ -208,7 +222,9 @@ bool Order::copyCup() {
   Cup copy = currentCup();
   copy.name = freeName(document_, copy.name);
   // The other cup is made anew.
+  copy.id.clear();
   copy.bench.done.clear();
+  copy.cuts.clear();
   Document next = document_;
   next.cups.insert(next.cups.begin() + current_ + 1, copy);
   return push(tr("Copy cup"), next, current_ + 1);

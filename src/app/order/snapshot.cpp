@@ -7,6 +7,7 @@ namespace avrelt {
 
 Snapshot::Snapshot(const Document& document, int current, const Snapshot& before)
     : current_(current) {
+  rest_.id = document.id;
   rest_.units = document.units;
   rest_.paper = document.paper;
   rest_.artworks = document.artworks;

@@ -6,6 +6,7 @@
 
 #include "app/order/phrases.h"
 #include "files/disk.h"
+#include "shop/archive.h"
 #include "shop/shelf_csv.h"
 #include "shop/shelf_json.h"
 
@@ -39,11 +40,8 @@ bool Shelf::open() {
   return true;
 }
 
-template <typename Result>
-Result Shelf::given(tl::expected<Result, Sentence> result) {
-  if (result) return std::move(*result);
-  emit said(say(result.error(), order_.unit()));
-  return {};
+void Shelf::tellFault(const Sentence& fault) {
+  emit said(say(fault, order_.unit()));
 }
 
 bool Shelf::did(const std::optional<Sentence>& fault) {
@@ -61,6 +59,7 @@ void Shelf::learn() {
   stock.growth = habitsFrom(given(shop_->growthRecords()));
   stock.filling = given(shop_->fillRates());
   stock.methods = given(shop_->methods());
+  stock.paces = given(shop_->paces());
   order_.setStock(stock);
 }
 
@@ -77,6 +76,11 @@ std::vector<ShelfMeasurement> Shelf::measurementsOf(const QString& name) {
 std::string Shelf::photoOf(const QString& name) {
   if (!open()) return {};
   return given(shop_->photoOf(name.toStdString()));
+}
+
+std::vector<std::pair<long long, std::string>> Shelf::blankKeys() {
+  if (!open()) return {};
+  return given(shop_->blankKeys());
 }
 
 bool Shelf::put(const ShelfBlank& shelved) {
@@ -105,6 +109,161 @@ bool Shelf::put(const Methods& methods) {
   const bool done = open() && did(shop_->put(methods));
   learn();
   return done;
+}
+
+bool Shelf::put(const Paces& paces) {
+  const bool done = open() && did(shop_->put(paces));
+  learn();
+  return done;
+}
+
+const SupplyShelf& Shelf::supplies() {
+  // Asked for all the time: this is no reason to open the shop.
+  static const SupplyShelf none;
+  if (!shop_) return none;
+  if (!supplies_) supplies_ = given(shop_->supplies().all());
+  return *supplies_;
+}
+
+void Shelf::lookAgain() {
+  supplies_.reset();
+}
+
+std::optional<std::string> Shelf::put(const Supply& supply) {
+  if (!open()) return std::nullopt;
+  const auto id = shop_->supplies().put(supply);
+  if (!id) {
+    tellFault(id.error());
+    return std::nullopt;
+  }
+  supplies_.reset();
+  emit suppliesChanged();
+  return *id;
+}
+
+bool Shelf::removeSupply(const std::string& id) {
+  if (!open()) return false;
+  if (const auto fault = shop_->supplies().remove(id)) {
+    tellFault(*fault);
+    return false;
+  }
+  supplies_.reset();
+  emit suppliesChanged();
+  return true;
+}
+
+bool Shelf::note(const SupplyEvent& event) {
+  if (!open()) return false;
+  const auto key = shop_->supplies().note(event);
+  if (!key) {
+    tellFault(key.error());
+    return false;
+  }
+  supplies_.reset();
+  emit suppliesChanged();
+  return true;
+}
+
+bool Shelf::forgetEvent(long long key) {
+  if (!open()) return false;
+  if (const auto fault = shop_->supplies().forget(key)) {
+    tellFault(*fault);
+    return false;
+  }
+  supplies_.reset();
+  emit suppliesChanged();
+  return true;
+}
+
+MoneyRules Shelf::moneyRules() {
+  return open() ? given(shop_->moneyRules()) : MoneyRules();
+}
+
+bool Shelf::put(const MoneyRules& rules) {
+  return open() && did(shop_->put(rules));
+}
+
+std::optional<Logbook> Shelf::logbook() {
+  if (!open()) return std::nullopt;
+  return shop_->logbook();
+}
+
+bool Shelf::logged(const std::optional<Sentence>& fault) {
+  if (fault) {
+    tellFault(*fault);
+    return false;
+  }
+  supplies_.reset();
+  emit logChanged();
+  return true;
+}
+
+std::vector<Backup> Shelf::backups() const {
+  return backupsOf(Shop::usualFile());
+}
+
+void Shelf::backUpToday() {
+  if (!open()) return;
+  const CivilTime today = *parseCivil(QDate::currentDate().toString(Qt::ISODate).toStdString());
+  copying_.start([file = shop_->file(), today] {
+    // A disk too full for a copy is told by what is written next.
+    (void)backUp(file, today);
+  });
+}
+
+Sentence Shelf::withShopShut(const std::function<Sentence()>& act) {
+  copying_.waitForDone();
+  shop_.reset();
+  supplies_.reset();
+  const Sentence words = act();
+  if (!open()) return *trouble_;
+  emit changed();
+  emit filmsChanged();
+  emit suppliesChanged();
+  emit logChanged();
+  return words;
+}
+
+namespace {
+
+CivilTime wallTime() {
+  const QDateTime now = QDateTime::currentDateTime();
+  return *parseCivil(now.toString(QStringLiteral("yyyy-MM-ddTHH:mm")).toStdString());
+}
+
+}  // namespace
+
+Sentence Shelf::restore(const Backup& backup) {
+  return withShopShut([&]() -> Sentence {
+    const auto aside = restoreBackup(Shop::usualFile(), backup.file, wallTime());
+    if (!aside) return aside.error();
+    return {"The shop is as it was on %1. What it was until now is kept in %2.",
+            {dayText(backup.day), aside->string()}};
+  });
+}
+
+Sentence Shelf::saveArchive(const QString& path) {
+  if (!open()) return *trouble_;
+  const auto count = writeArchive(shop_->file(), path.toStdString(), wallTime());
+  if (!count) return count.error();
+  const auto orders = static_cast<long>(count->orders);
+  const auto photos = static_cast<long>(count->photos);
+  if (count->missing > 0) {
+    return {"The shop is in %1: %2 cups of the log, %3 photos. %4 photos are not there any more.",
+            {path.toStdString(), orders, photos, static_cast<long>(count->missing)}};
+  }
+  return {"The shop is in %1: %2 cups of the log, %3 photos.",
+          {path.toStdString(), orders, photos}};
+}
+
+Sentence Shelf::takeArchive(const QString& path) {
+  return withShopShut([&]() -> Sentence {
+    const auto count = readArchive(path.toStdString(), Shop::usualFile(), wallTime());
+    if (!count) return count.error();
+    return {"The shop is what the archive has: %1 cups of the log, %2 photos. What it was until now "
+            "is kept beside its copies.",
+            {static_cast<long>(count->orders), static_cast<long>(count->photos)}};
+  });
 }
 
 FilmShelf Shelf::films() {

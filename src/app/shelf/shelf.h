@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <functional>
 #include <optional>
 #include <QObject>
+#include <QThreadPool>
 
 #include "app/order/order.h"
+#include "shop/backups.h"
 #include "shop/shop.h"
 
 namespace avrelt {
@@ -26,6 +29,8 @@ class Shelf : public QObject {
   std::vector<ShelfBlank> find(const QString& wanted);
   std::vector<ShelfMeasurement> measurementsOf(const QString& name);
   std::string photoOf(const QString& name);
+  /// By their names: what labels tell them apart by.
+  std::vector<std::pair<long long, std::string>> blankKeys();
   bool put(const ShelfBlank& shelved);
   bool remove(const QString& name);
 
@@ -48,6 +53,39 @@ class Shelf : public QObject {
   /// How resins, glues and paints behave here.
   bool put(const Methods& methods);
 
+  /// How long work takes here.
+  bool put(const Paces& paces);
+
+  /// What is used up but film, read once and again after each change of it; nothing while the shop
+  /// is not open.
+  const SupplyShelf& supplies();
+  /// Reads them again: another window may have changed them.
+  void lookAgain();
+  std::optional<std::string> put(const Supply& supply);
+  bool removeSupply(const std::string& id);
+  bool note(const SupplyEvent& event);
+  bool forgetEvent(long long key);
+  MoneyRules moneyRules();
+  bool put(const MoneyRules& rules);
+
+  /// The log of what was made; nothing where the shop cannot be had. What goes wrong is told through
+  /// `tell`, what was written through `logged`.
+  std::optional<Logbook> logbook();
+  bool logged(const std::optional<Sentence>& fault);
+  template <typename Result>
+  Result tell(tl::expected<Result, Sentence> result) {
+    return given(std::move(result));
+  }
+
+  /// Copies of the shop's file, and the whole of it as an archive. The sentence says what came of
+  /// it.
+  std::vector<Backup> backups() const;
+  /// One a day, beside the window.
+  void backUpToday();
+  Sentence restore(const Backup& backup);
+  Sentence saveArchive(const QString& path);
+  Sentence takeArchive(const QString& path);
+
   /// Films, the cutter and the printer; what is refused is said. Empty where it is not had.
   FilmShelf films();
   std::optional<long long> put(const ShelfFilm& film);
@@ -68,17 +106,28 @@ class Shelf : public QObject {
   void said(const QString& sentence);
   void changed();
   void filmsChanged();
+  void suppliesChanged();
+  void logChanged();
 
  private:
   template <typename Result>
-  Result given(tl::expected<Result, Sentence> result);
+  Result given(tl::expected<Result, Sentence> result) {
+    if (result) return std::move(*result);
+    tellFault(result.error());
+    return {};
+  }
+  void tellFault(const Sentence& fault);
   bool did(const std::optional<Sentence>& fault);
   bool didFilms(const std::optional<Sentence>& fault);
   std::optional<long long> putFilms(const tl::expected<long long, Sentence>& key);
   void learn();
+  /// Closes the shop while its file is changed, and opens it again.
+  Sentence withShopShut(const std::function<Sentence()>& act);
 
   Order& order_;
   std::optional<Shop> shop_;
+  std::optional<SupplyShelf> supplies_;
+  QThreadPool copying_;
   std::optional<Sentence> trouble_;
 };
 

@@ -49,6 +49,7 @@ MainWindow::MainWindow(QWidget* parent)
     round_->face(Angle());
     if (rail_->current() == gauge) gauge_->begin();
     bench_->begin();
+    log_->keeper().begin();
   });
   file_->startOver();
 }
@@ -75,7 +76,8 @@ void MainWindow::makeBench() {
   columns->setContentsMargins(0, 0, 0, 0);
   columns->setSpacing(0);
   rail_ =
-      new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut"), tr("Bench")});
+      new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut"), tr("Bench"),
+                        tr("Log")});
   connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
   columns->addWidget(rail_);
 
@@ -145,6 +147,11 @@ void MainWindow::makeBench() {
       BenchClock::usualFile());
   bench_->timeline().hide();
   views->addWidget(&bench_->timeline(), 66);
+  log_ = new LogStation(
+      order_, *shelf_, bench_->work(), [this] { return file_->folder(); },
+      [this] { return file_->name(); });
+  log_->area().hide();
+  views->addWidget(&log_->area(), 66);
   views->addWidget(round_, 34);
   column->addLayout(views, 1);
 
@@ -177,6 +184,14 @@ void MainWindow::makeBench() {
   stations_->addWidget(new Scrolled(dress_, leastDrawer));
   stations_->addWidget(new Scrolled(cut_, leastDrawer));
   stations_->addWidget(new Scrolled(bench_, leastDrawer));
+  stations_->addWidget(new Scrolled(log_, leastDrawer));
+  connect(log_, &LogStation::said, watch_, &WatchLine::say);
+  connect(log_, &LogStation::orderMade, this, [this](const Document& order) {
+    if (!file_->mayLeave()) return;
+    file_->begin(order);
+    goToStation(gauge);
+    gauge_->begin();
+  });
   connect(bench_, &BenchStation::said, watch_, &WatchLine::say);
   connect(bench_, &BenchStation::watched, this, [this] { watch_->setOthers(bench_->watches()); });
   column->addWidget(stations_);
@@ -211,11 +226,13 @@ void MainWindow::goToStation(int station) {
 void MainWindow::setViews() {
   const int station = rail_->current();
   const bool sheets = station == cut && cut_->sheetsShown();
-  flat_->setVisible(!sheets && station != bench);
+  flat_->setVisible(!sheets && station != bench && station != log);
   bench_->timeline().setVisible(station == bench);
   bench_->work().setSeen(station == bench);
-  // The timeline takes both, and leaves the cup a corner.
-  views_->setStretchFactor(round_, station == bench ? 12 : 34);
+  log_->area().setVisible(station == log);
+  log_->setSeen(station == log);
+  // The timeline and the log take both, and leave the cup a corner.
+  views_->setStretchFactor(round_, station == bench || station == log ? 12 : 34);
   cut_->bench().canvas().setVisible(sheets);
   const bool strip = station == cut && cut_->purpose() == purpose::markingStrip;
   // What is cut for zones is seen among them.

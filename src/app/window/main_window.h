@@ -13,6 +13,7 @@
 #include "app/fields/segments.h"
 #include "app/fill/fill_station.h"
 #include "app/gauge/gauge_station.h"
+#include "app/log/log_station.h"
 #include "app/order/order.h"
 #include "app/shelf/shelf.h"
 #include "app/views/flat_view.h"
@@ -34,7 +35,7 @@ class MainWindow : public QMainWindow {
   explicit MainWindow(QWidget* parent = nullptr);
   ~MainWindow() override;
 
-  enum Station { gauge, dividing, filling, dressing, cut, bench };
+  enum Station { gauge, dividing, filling, dressing, cut, bench, log };
 
   void goToStation(int station);
 
@@ -47,6 +48,7 @@ class MainWindow : public QMainWindow {
   DressStation& dressStation() { return *dress_; }
   CutStation& cutStation() { return *cut_; }
   BenchStation& benchStation() { return *bench_; }
+  LogStation& logStation() { return *log_; }
   WatchLine& watchLine() { return *watch_; }
   CupStrip& cupStrip() { return *cups_; }
   OrderFile& file() { return *file_; }
@@ -74,6 +76,7 @@ class MainWindow : public QMainWindow {
   void makeArtMenu();
   void makeSheetsMenu();
   void makeBenchMenu();
+  void makeLogMenu();
   void makeViewMenu();
   void makeBench();
   void setViews();
@@ -113,6 +116,7 @@ class MainWindow : public QMainWindow {
   DressStation* dress_ = nullptr;
   CutStation* cut_ = nullptr;
   BenchStation* bench_ = nullptr;
+  LogStation* log_ = nullptr;
   QHBoxLayout* views_ = nullptr;
   WatchLine* watch_ = nullptr;
 

@@ -29,6 +29,7 @@ void MainWindow::makeActions() {
   makeArtMenu();
   makeSheetsMenu();
   makeBenchMenu();
+  makeLogMenu();
   makeViewMenu();
   QMenu* help = menuBar()->addMenu(tr("&Help"));
   add(help, tr("&Keys"), QKeySequence(tr("F1")), [this] { showKeys(); });
@@ -168,6 +169,52 @@ void MainWindow::makeBenchMenu() {
   at(tr("Go by t&he clock"), "Ctrl+Shift+F11", [](BenchStation& s) { s.goByTheWall(); });
 }
 
+void MainWindow::makeLogMenu() {
+  QMenu* menu = menuBar()->addMenu(tr("&Log"));
+  const auto at = [&](const QString& text, const char* key, LogArea::Page page, const auto& act) {
+    add(menu, text, QKeySequence(QString::fromLatin1(key)), [this, page, act] {
+      goToStation(log);
+      log_->area().showPage(page);
+      act(*log_);
+    });
+  };
+  at(tr("&Search what was made"), "Ctrl+F", LogArea::cups,
+     [](LogStation& s) { s.area().goToSearch(); });
+  at(tr("Make it &again…"), "Ctrl+Alt+Return", LogArea::cups,
+     [](LogStation& s) { s.cups().makeAgain(); });
+  at(tr("&Open it as it was"), "Ctrl+Alt+Ins", LogArea::cups,
+     [](LogStation& s) { s.cups().openAsItWas(); });
+  at(tr("Save a &cut drawing to cut it again…"), "Ctrl+Alt+Del", LogArea::cups,
+     [](LogStation& s) { s.cups().cutAgain(); });
+  at(tr("Add a p&hoto…"), "Ctrl+Alt+F2", LogArea::cups,
+     [](LogStation& s) { s.cups().addPhoto(); });
+  at(tr("Save the &record card…"), "Ctrl+Alt+F3", LogArea::cups,
+     [](LogStation& s) { s.cups().saveCard(); });
+  at(tr("Save the price &tag…"), "Ctrl+Alt+F4", LogArea::cups,
+     [](LogStation& s) { s.cups().saveTag(); });
+  at(tr("Remo&ve the cup from the log…"), "Ctrl+Alt+Backspace", LogArea::cups,
+     [](LogStation& s) { s.cups().removeEntry(); });
+  menu->addSeparator();
+  at(tr("Add a s&upply"), "Ctrl+Alt+F5", LogArea::stock,
+     [](LogStation& s) { s.supplies().addSupply(); });
+  at(tr("S&upplies"), "Ctrl+Alt+F6", LogArea::stock,
+     [](LogStation& s) { s.area().supplyTable().setFocus(); });
+  at(tr("&Figures your shop has found out"), "Ctrl+Alt+F7", LogArea::figures,
+     [](LogStation& s) { s.area().figureList().setFocus(); });
+  at(tr("&Months and prices"), "Ctrl+Alt+F8", LogArea::months, [](LogStation&) {});
+  menu->addSeparator();
+  at(tr("Save &labels…"), "Ctrl+Alt+F9", LogArea::stock, [](LogStation& s) { s.saveLabels(); });
+  at(tr("Fin&d by a label’s code…"), "Ctrl+Alt+F10", LogArea::stock,
+     [](LogStation& s) { s.findByCode(); });
+  menu->addSeparator();
+  add(menu, tr("&Export the shop…"), QKeySequence(QStringLiteral("Ctrl+Alt+F11")),
+      [this] { log_->askAndExport(); });
+  add(menu, tr("&Import a shop…"), QKeySequence(QStringLiteral("Ctrl+Alt+F12")),
+      [this] { log_->askAndImport(); });
+  add(menu, tr("Co&pies of the shop…"), QKeySequence(QStringLiteral("Ctrl+Alt+Home")),
+      [this] { log_->showBackups(); });
+}
+
 void MainWindow::makeArtMenu() {
   QMenu* menu = menuBar()->addMenu(tr("&Art"));
   const auto dress = [&](const QString& text, const char* key, const auto& act) {
@@ -272,6 +319,7 @@ void MainWindow::makeViewMenu() {
   add(view, tr("D&ress"), QKeySequence(tr("Ctrl+4")), [this] { goToStation(dressing); });
   add(view, tr("&Cut"), QKeySequence(tr("Ctrl+5")), [this] { goToStation(cut); });
   add(view, tr("&Bench"), QKeySequence(tr("Ctrl+6")), [this] { goToStation(bench); });
+  add(view, tr("&Log"), QKeySequence(tr("Ctrl+7")), [this] { goToStation(log); });
   view->addSeparator();
   add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
       [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });

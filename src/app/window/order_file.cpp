@@ -10,6 +10,7 @@
 #include <QSettings>
 #include <QStandardPaths>
 #include <QTimer>
+#include <QUuid>
 
 #include "app/order/phrases.h"
 #include "files/disk.h"
@@ -46,11 +47,29 @@ QString OrderFile::name() const {
   return path_.isEmpty() ? tr("New order") : QFileInfo(path_).completeBaseName();
 }
 
+namespace {
+
+/// No other order has it.
+std::string newOrderId() {
+  constexpr int letters = 16;
+  return "o-" + QUuid::createUuid().toString(QUuid::Id128).left(letters).toStdString();
+}
+
+}  // namespace
+
 void OrderFile::startOver() {
   Document document;
   document.units = QLocale().measurementSystem() == QLocale::MetricSystem ? Unit::mm : Unit::inch;
   document.cups.push_back(newCup(tr("Cup 1").toStdString(), document.units));
+  document.id = newOrderId();
   adopt(document, {}, {});
+}
+
+void OrderFile::begin(const Document& document) {
+  Document made = document;
+  made.id = newOrderId();
+  adopt(made, {}, {});
+  order_.history()->resetClean();
 }
 
 void OrderFile::adopt(const Document& document, const QString& path, const QByteArray& bytes) {

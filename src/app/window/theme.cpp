@@ -62,13 +62,13 @@ QString styleSheet(const Theme& t) {
     QMainWindow[narrow="true"] QPushButton[segment="true"]:focus { padding: 3px 4px; }
     QPushButton[place="first"] { border-top-left-radius: 6px; border-bottom-left-radius: 6px; }
     QPushButton[place="last"] { border-top-right-radius: 6px; border-bottom-right-radius: 6px; }
-    QTableWidget, QListWidget, QScrollArea { background: @field; border: 1px solid @rule;
+    QTableView, QListWidget, QScrollArea { background: @field; border: 1px solid @rule;
         border-radius: 6px; selection-background-color: @petrol; selection-color: @onInk; }
-    QTableWidget:focus, QListWidget:focus { border: 2px solid @brass; }
+    QTableView:focus, QListWidget:focus { border: 2px solid @brass; }
     QListWidget::item { padding: 3px 6px; }
     QComboBox QAbstractItemView { background: @field; selection-background-color: @petrol;
         selection-color: @onInk; }
-    QTableWidget QLineEdit { border-radius: 0px; padding: 0px 3px; }
+    QTableView QLineEdit { border-radius: 0px; padding: 0px 3px; }
     QHeaderView { background: transparent; }
     QHeaderView::section { background: @panel; color: @muted; border: none;
         border-bottom: 1px solid @rule; padding: 3px 6px; font-weight: 400; }

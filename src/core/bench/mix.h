@@ -18,6 +18,7 @@ struct MixPart {
   std::string of;    ///< which, as the maker calls it
   std::optional<Volume> volume{};
   std::optional<Mass> mass{};
+  std::string supply{};  ///< the id of the shop's, where the design says which
 
   friend bool operator==(const MixPart&, const MixPart&) = default;
 };

@@ -36,6 +36,7 @@ enum class StepKind {
   rim,
   cure,
 };
+inline constexpr std::size_t stepKinds = 22;
 /// "clean", "coat" …: as files write it.
 const char* stepName(StepKind kind);
 

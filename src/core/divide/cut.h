@@ -150,6 +150,7 @@ struct Finish {
   FinishKind kind = FinishKind::none;
   std::string name;                ///< "midnight", as the maker calls it
   std::string colour = "#9AA7AD";  ///< #RRGGBB
+  std::string supply{};            ///< the id of the shop's it is; a name and colour may do
   Stick stick = Stick::resin;      ///< glitter
   GlitterCut grain = GlitterCut::fine;
   bool opaque = true;     ///< film

@@ -39,6 +39,8 @@ struct CutRecord {
 
 /// One cup of an order: its measures and what was chosen for it.
 struct Cup {
+  /// Lasting, in its order: the shop's log knows it by this. Empty until the order is worked at.
+  std::string id;
   /// How many ids were made for things of this cup: none is made twice, also when what had it is
   /// gone.
   int ids = 0;
@@ -80,6 +82,8 @@ struct Document {
   static constexpr std::size_t mostScatters = 20;
   static constexpr std::size_t mostStepChanges = 500;
 
+  /// Lasting, and no other order's: the shop's log knows it by this. Empty until it is worked at.
+  std::string id;
   Unit units = Unit::inch;
   /// For prints; left out, the paper usual where the unit is.
   std::optional<Paper> paper;

@@ -108,6 +108,18 @@ std::string newPictureId(Document& document) {
   return newId(document.ids, used, "picture");
 }
 
+void giveCupIds(Document& document) {
+  std::set<std::string> used;
+  for (const Cup& cup : document.cups) used.insert(cup.id);
+  std::set<std::string> given;
+  for (Cup& cup : document.cups) {
+    if (!cup.id.empty() && given.insert(cup.id).second) continue;
+    cup.id = newId(document.ids, used, "cup");
+    used.insert(cup.id);
+    given.insert(cup.id);
+  }
+}
+
 void giveIds(Cup& cup) {
   bool complete = true;
   eachId(cup, [&](const std::string& id, const std::string&, const char*) {

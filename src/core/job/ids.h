@@ -16,6 +16,8 @@ std::string newId(Cup& cup, const char* kind);
 /// The same for an artwork of the order: "art-3".
 std::string newArtId(Document& document);
 std::string newPictureId(Document& document);
+/// Gives every cup of the order an id that has none, or one that a cup before it has: "cup-2".
+void giveCupIds(Document& document);
 
 /// Gives an id to everything of a cup that has none: nodes and cuts of the division, stripes,
 /// fills, coats, sets, their layers and places, and rows. What has one keeps it.

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include "bench/method.h"
+#include "bench/paces.h"
 #include "cup/development.h"
 #include "cup/wrap.h"
 #include "divide/program.h"
@@ -104,6 +105,7 @@ struct Stock {
   GrowthHabits growth;
   FillRates filling;
   Methods methods;
+  Paces paces;
 
   friend bool operator==(const Stock&, const Stock&) = default;
 };

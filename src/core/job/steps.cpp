@@ -26,7 +26,8 @@ class Steps {
         cup_(*plan.of),
         choices_(choices),
         methods_(methodsAt(stock.methods, choices.warmth)),
-        rates_(stock.filling) {}
+        rates_(stock.filling),
+        paces_(stock.paces) {}
 
   std::vector<Step> operator()() {
     add("clean", StepKind::clean,
@@ -69,11 +70,19 @@ class Steps {
     add("cure", StepKind::cure,
         {"Let it cure. Take its picture, write down what it took, and hand it over.", {}}, min(5),
         {cure});
+    for (Step& step : steps_) atPace(step);
     putInOrder(steps_);
     return std::move(steps_);
   }
 
  private:
+  /// As long as work of its kind takes here; what it turns or lies in meanwhile, so much longer.
+  void atPace(Step& step) const {
+    const Duration usual = step.handsOn;
+    step.handsOn = usual * paces_.of(step.kind);
+    if (step.holds > Duration()) step.holds = step.holds + step.handsOn - usual;
+  }
+
   Step& add(std::string id, StepKind kind, Sentence words, Duration handsOn, Wait wait = {}) {
     Step step;
     step.id = std::move(id);
@@ -324,7 +333,8 @@ class Steps {
           Step& step =
               put(StepKind::paint, paint.handsOn, !glitter && pulled ? paint.pull : paint.next);
           step.cautions = {Caution::solvent};
-          step.mix.parts.push_back({"paint", name, rates_.paintPerCm2 * cm2, std::nullopt});
+          step.mix.parts.push_back(
+              {"paint", name, rates_.paintPerCm2 * cm2, std::nullopt, glitter ? "" : finish.supply});
           this->put(paint);
           break;
         }
@@ -343,7 +353,8 @@ class Steps {
         }
         case MoveKind::glitter: {
           Step& step = put(StepKind::glitter, min(6), pulled ? method.pull : method.next);
-          step.mix.parts.push_back({"glitter", name, std::nullopt, rates_.glitterPerCm2 * cm2});
+          step.mix.parts.push_back(
+              {"glitter", name, std::nullopt, rates_.glitterPerCm2 * cm2, finish.supply});
           break;
         }
         case MoveKind::pull: {
@@ -408,10 +419,12 @@ class Steps {
             rates_.perColour, method.next);
         step.of = {fill.id};
         if (need.glitter > Mass()) {
-          step.mix.parts.push_back({"glitter", finishWords(finish), std::nullopt, need.glitter});
+          step.mix.parts.push_back(
+              {"glitter", finishWords(finish), std::nullopt, need.glitter, finish.supply});
         }
         if (need.paint > Volume()) {
-          step.mix.parts.push_back({"paint", finishWords(finish), need.paint, std::nullopt});
+          step.mix.parts.push_back({"paint", finishWords(finish), need.paint, std::nullopt,
+                                    glitter ? "" : finish.supply});
         }
         if (glitter && finish.stick == Stick::resin) step.cautions = {Caution::resin};
         put(method);
@@ -481,6 +494,7 @@ class Steps {
   const BenchChoices& choices_;
   const Methods methods_;
   const FillRates& rates_;
+  const Paces& paces_;
   std::vector<Step> steps_;
   std::vector<const StackItem*> buried_;
   Duration curing_ = min(60);

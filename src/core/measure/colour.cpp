@@ -179,4 +179,10 @@ std::string colourInWords(const std::string& colour) {
   return (dark ? "dark " : pale ? "pale " : "") + name;
 }
 
+bool isColour(const std::string& text) {
+  constexpr std::size_t length = 7;
+  return text.size() == length && text[0] == '#' &&
+         text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string::npos;
+}
+
 }  // namespace avrelt

@@ -12,6 +12,9 @@ struct LabColour {
   double b = 0;
 };
 
+/// Whether a text is "#RRGGBB".
+bool isColour(const std::string& text);
+
 /// A colour by its parts, each 0 to 255.
 struct Rgb {
   int red = 128;

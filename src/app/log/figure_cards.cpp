@@ -1,0 +1,130 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/log/figure_cards.h"
+
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/bench/bench_words.h"
+#include "app/fields/card.h"
+#include "app/fields/list_lines.h"
+#include "app/order/phrases.h"
+#include "app/window/theme.h"
+
+namespace avrelt {
+
+FigureCards::FigureCards(LogBoard& board, FigurePlot& plot, QWidget* parent)
+    : QWidget(parent), board_(board), plot_(plot) {
+  QHBoxLayout* row = makeDrawer(this);
+  QVBoxLayout* body = nullptr;
+  QFrame* card = makeCard(tr("What your shop has found out"), body);
+  title_ = wordsLabel("value");
+  title_->setFont(face(18, QFont::DemiBold));
+  words_ = wordsLabel("value");
+  body->addWidget(title_);
+  body->addWidget(words_);
+  body->addStretch();
+  auto* buttons = new QHBoxLayout;
+  use_ = new QPushButton(tr("Reckon with it"));
+  use_->setProperty("primary", true);
+  use_->setToolTip(tr("From now on, for this order and all others"));
+  usual_ = new QPushButton(tr("Back to the usual"));
+  buttons->addWidget(use_);
+  buttons->addWidget(usual_);
+  buttons->addStretch();
+  body->addLayout(buttons);
+  row->addWidget(card, 50);
+  card = makeCard(tr("From what"), body);
+  seen_ = new QListWidget;
+  seen_->setAccessibleName(tr("What it was found from"));
+  seen_->setTextElideMode(Qt::ElideRight);
+  body->addWidget(seen_, 1);
+  auto* words = wordsLabel("label");
+  words->setText(tr("What is not ticked is left out. ▲ is far from the others; nothing is left out "
+                    "by itself, and what is odd counts for less."));
+  body->addWidget(words);
+  row->addWidget(card, 50);
+  connect(use_, &QPushButton::clicked, this, [this] { take(false); });
+  connect(usual_, &QPushButton::clicked, this, [this] { take(true); });
+  connect(seen_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
+    if (showing_) return;
+    board_.leaveOut(static_cast<std::size_t>(seen_->row(item)),
+                    item->checkState() == Qt::Unchecked);
+  });
+  connect(seen_, &QListWidget::currentRowChanged, &plot_, &FigurePlot::pick);
+  connect(&plot_, &FigurePlot::pickedAt, seen_, [this](int at) { seen_->setCurrentRow(at); });
+  connect(&board_, &LogBoard::changed, this, &FigureCards::refresh);
+  refresh();
+}
+
+void FigureCards::take(bool usual) {
+  const LearntFigure* figure = board_.pickedFigure();
+  if (figure == nullptr) return;
+  const LearntFigure copy = *figure;
+  if (!board_.useFigure(copy, usual)) return;
+  emit said(usual ? tr("%1: the usual figure is reckoned with again.").arg(figureWords(copy.figure))
+                  : tr("%1: %2 is reckoned with from now on.")
+                        .arg(figureWords(copy.figure), figureText(copy.figure, copy.fit.slope)));
+}
+
+void FigureCards::refresh() {
+  const LearntFigure* figure = board_.pickedFigure();
+  use_->setEnabled(figure != nullptr && figure->fit.count >= fewestToLearn &&
+                   figure->fit.slope > 0);
+  if (figure == nullptr) {
+    title_->clear();
+    words_->setText(tr("The shop cannot be read."));
+    seen_->clear();
+    usual_->setEnabled(false);
+    return;
+  }
+  title_->setText(figureWords(figure->figure));
+  const auto text = [&](double value) { return figureText(figure->figure, value); };
+  QStringList words{tr("Reckoned with now: %1.").arg(text(figure->present))};
+  const auto count = static_cast<int>(figure->fit.count);
+  if (count == 0) {
+    words << (figure->figure.of == LearnableFigure::Of::pace
+                  ? tr("Nothing was seen yet: tick steps off as you work.")
+                  : tr("Nothing was seen yet: count a supply before and after cups are made with "
+                       "it."));
+  } else {
+    words << (count == 1 ? tr("Your figure, from 1 observation: %1.").arg(text(figure->fit.slope))
+                         : tr("Your figure, from %1 observations: %2.")
+                               .arg(count)
+                               .arg(text(figure->fit.slope)));
+    if (count >= 2) {
+      words << tr("In 95 of 100 cases it lies from %1 to %2.")
+                   .arg(text(std::max(0.0, figure->fit.low)), text(figure->fit.high));
+    }
+    words << (figure->offered ? tr("That differs from what is reckoned with: take it, if nothing "
+                                   "odd happened.")
+              : count < static_cast<int>(fewestToLearn)
+                  ? tr("Three are wanted before it can be taken.")
+                  : tr("That agrees with what is reckoned with, as far as one can tell."));
+  }
+  words_->setText(words.join(QLatin1Char(' ')));
+  const FillRates rates;
+  const double usual = figure->figure.of == LearnableFigure::Of::glitter
+                           ? rates.glitterPerCm2.grams()
+                       : figure->figure.of == LearnableFigure::Of::paint ? rates.paintPerCm2.ml()
+                                                                         : 1;
+  usual_->setEnabled(figure->present != usual);
+  showing_ = true;
+  QStringList lines;
+  for (const FigureSample& one : figure->seen) {
+    lines << (one.odd ? QStringLiteral("▲ ") : QString()) +
+                 tr("%1 (%2 of %3)")
+                     .arg(QString::fromStdString(one.words),
+                          QString::fromStdString(numberText(one.point.y, 1)),
+                          QString::fromStdString(numberText(one.point.x, 1)));
+  }
+  showLines(*seen_, lines);
+  for (int i = 0; i < seen_->count(); ++i) {
+    const FigureSample& one = figure->seen[static_cast<std::size_t>(i)];
+    seen_->item(i)->setToolTip(lines[i]);
+    seen_->item(i)->setFlags(seen_->item(i)->flags() | Qt::ItemIsUserCheckable);
+    seen_->item(i)->setCheckState(one.leftOut ? Qt::Unchecked : Qt::Checked);
+  }
+  showing_ = false;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,384 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/log/log_board.h"
+
+#include <algorithm>
+#include <map>
+
+#include "app/order/phrases.h"
+#include "files/document_json.h"
+#include "files/read_fault.h"
+#include "job/work.h"
+
+namespace avrelt {
+
+QString hoursWords(Duration duration) {
+  constexpr double hour = 60;
+  return duration.minutes() < hour
+             ? LogBoard::tr("%1 min").arg(qRound(duration.minutes()))
+             : LogBoard::tr("%1 h").arg(
+                   QString::fromStdString(numberText(duration.minutes() / hour, 1)));
+}
+
+QString workWords(StepKind kind) {
+  switch (kind) {
+    case StepKind::clean:
+      return LogBoard::tr("Sanding and washing");
+    case StepKind::mark:
+      return LogBoard::tr("Marking");
+    case StepKind::measure:
+      return LogBoard::tr("Measuring");
+    case StepKind::coat:
+      return LogBoard::tr("Coats");
+    case StepKind::tape:
+      return LogBoard::tr("Taping");
+    case StepKind::cover:
+      return LogBoard::tr("Covering");
+    case StepKind::paint:
+      return LogBoard::tr("Painting");
+    case StepKind::stick:
+      return LogBoard::tr("Brushing on what sticks");
+    case StepKind::glitter:
+      return LogBoard::tr("Glittering");
+    case StepKind::pull:
+      return LogBoard::tr("Pulling tape");
+    case StepKind::seal:
+      return LogBoard::tr("Sealing");
+    case StepKind::pattern:
+      return LogBoard::tr("Laying templates");
+    case StepKind::film:
+      return LogBoard::tr("Laying film");
+    case StepKind::stencil:
+      return LogBoard::tr("Laying stencils");
+    case StepKind::peel:
+      return LogBoard::tr("Lifting stencils");
+    case StepKind::ring:
+      return LogBoard::tr("Laying rings");
+    case StepKind::decal:
+      return LogBoard::tr("Laying decals");
+    case StepKind::stripe:
+      return LogBoard::tr("Laying stripes");
+    case StepKind::wrap:
+      return LogBoard::tr("Laying wraps");
+    case StepKind::base:
+      return LogBoard::tr("Base discs");
+    case StepKind::rim:
+      return LogBoard::tr("Cleaning rims");
+    case StepKind::cure:
+      return LogBoard::tr("Finishing");
+  }
+  return {};
+}
+
+QString supplyKindWords(SupplyKind kind) {
+  switch (kind) {
+    case SupplyKind::resin:
+      return LogBoard::tr("Resin");
+    case SupplyKind::glitter:
+      return LogBoard::tr("Glitter");
+    case SupplyKind::paint:
+      return LogBoard::tr("Paint");
+    case SupplyKind::ink:
+      return LogBoard::tr("Ink");
+    case SupplyKind::glue:
+      return LogBoard::tr("Glue");
+    case SupplyKind::sealer:
+      return LogBoard::tr("Sealer");
+    case SupplyKind::tape:
+      return LogBoard::tr("Tape");
+    case SupplyKind::other:
+      return LogBoard::tr("Other");
+  }
+  return {};
+}
+
+QString figureWords(const LearnableFigure& figure) {
+  switch (figure.of) {
+    case LearnableFigure::Of::glitter:
+      return LogBoard::tr("Glitter for a cm²");
+    case LearnableFigure::Of::paint:
+      return LogBoard::tr("Paint for a cm²");
+    case LearnableFigure::Of::pace:
+      break;
+  }
+  return LogBoard::tr("Time: %1").arg(workWords(figure.kind).toLower());
+}
+
+QString figureText(const LearnableFigure& figure, double value) {
+  constexpr int fine = 4;
+  switch (figure.of) {
+    case LearnableFigure::Of::glitter:
+      return LogBoard::tr("%1 g").arg(QString::fromStdString(numberText(value, fine)));
+    case LearnableFigure::Of::paint:
+      return LogBoard::tr("%1 ml").arg(QString::fromStdString(numberText(value, fine)));
+    case LearnableFigure::Of::pace:
+      break;
+  }
+  return LogBoard::tr("%1 × the usual").arg(QString::fromStdString(numberText(value, 2)));
+}
+
+LogBoard::LogBoard(Order& order, Shelf& shelf, BenchWork& work, QObject* parent)
+    : QObject(parent), order_(order), shelf_(shelf), work_(work) {
+  later_.setSingleShot(true);
+  later_.setInterval(30);
+  connect(&later_, &QTimer::timeout, this, &LogBoard::read);
+  connect(&shelf_, &Shelf::logChanged, this, &LogBoard::later);
+  connect(&shelf_, &Shelf::suppliesChanged, this, &LogBoard::later);
+  connect(&shelf_, &Shelf::filmsChanged, this, &LogBoard::later);
+  connect(&work_, &BenchWork::changed, this, &LogBoard::later);
+}
+
+void LogBoard::later() {
+  if (seen_) later_.start();
+}
+
+void LogBoard::setSeen(bool seen) {
+  if (seen == seen_) return;
+  seen_ = seen;
+  if (!seen) {
+    later_.stop();
+    return;
+  }
+  (void)shelf_.open();
+  // Another window may have worked meanwhile.
+  shelf_.lookAgain();
+  read();
+}
+
+void LogBoard::read() {
+  later_.stop();
+  shelfNow_ = shelf_.supplies();
+  readEntries();
+  readSupplies();
+  readFigures();
+  readPicked();
+  months_.reset();
+  emit changed();
+}
+
+void LogBoard::find(const QString& wanted, Which which) {
+  wanted_ = wanted;
+  which_ = which;
+  readEntries();
+  readPicked();
+  emit changed();
+}
+
+void LogBoard::readEntries() {
+  entries_.clear();
+  if (std::optional<Logbook> log = shelf_.logbook()) {
+    entries_ = shelf_.tell(log->find(wanted_.toStdString()));
+  }
+  std::erase_if(entries_, [&](const LogEntry& entry) {
+    return (which_ == Which::underWay && entry.finished) ||
+           (which_ == Which::finished && !entry.finished);
+  });
+}
+
+const LogEntry* LogBoard::picked() const {
+  for (const LogEntry& entry : entries_) {
+    if (picked_ && entry.key == *picked_) return &entry;
+  }
+  return entries_.empty() ? nullptr : &entries_.front();
+}
+
+void LogBoard::pick(const std::optional<LogKey>& key) {
+  if (key == picked_) return;
+  picked_ = key;
+  readPicked();
+  emit changed();
+}
+
+void LogBoard::readPicked() {
+  steps_.clear();
+  cuts_.clear();
+  photos_.clear();
+  cost_ = {};
+  const LogEntry* entry = picked();
+  std::optional<Logbook> log = shelf_.logbook();
+  if (entry == nullptr || !log) return;
+  steps_ = shelf_.tell(log->stepsOf(entry->key));
+  cuts_ = shelf_.tell(log->cutsOf(entry->key));
+  photos_ = shelf_.tell(log->photosOf(entry->key));
+  std::vector<SupplyUse> uses;
+  for (const LoggedStep& step : steps_) uses.insert(uses.end(), step.uses.begin(), step.uses.end());
+  std::vector<FilmUse> films;
+  films.reserve(cuts_.size());
+  for (const CutKept& cut : cuts_) films.push_back(cut.film);
+  cost_ = costOf(uses, films, entry->worked, shelfNow_, shelf_.films(), shelf_.moneyRules());
+}
+
+bool LogBoard::note(const LogNotes& notes) {
+  const LogEntry* entry = picked();
+  std::optional<Logbook> log = shelf_.logbook();
+  if (entry == nullptr || !log || notes == entry->notes) return true;
+  return shelf_.logged(log->note(entry->key, notes));
+}
+
+tl::expected<Document, QString> LogBoard::pastOrder() {
+  const LogEntry* entry = picked();
+  std::optional<Logbook> log = shelf_.logbook();
+  if (entry == nullptr || !log) return tl::unexpected(tr("Choose a cup of the log first."));
+  const auto text = log->orderText(entry->key);
+  if (!text) return tl::unexpected(say(text.error(), unit()));
+  auto read = readDocument(*text);
+  if (!read) {
+    return tl::unexpected(
+        tr("The order of this cup cannot be read any more: %1")
+            .arg(QString::fromStdString(inWords(read.error().front(), entry->name, unit()))));
+  }
+  return std::move(read->document);
+}
+
+void LogBoard::readSupplies() {
+  supplies_.clear();
+  const auto reserved = reservedBy(work_.plan(), shelfNow_, order_.stock().filling);
+  for (const Supply& supply : shelfNow_.supplies) {
+    if (supply.gone) continue;
+    const auto held = reserved.find(supply.id);
+    supplies_.push_back(
+        {&supply, levelOf(shelfNow_, supply, held == reserved.end() ? Amount() : held->second)});
+  }
+}
+
+const LogBoard::SupplyLine* LogBoard::pickedSupply() const {
+  for (const SupplyLine& line : supplies_) {
+    if (line.supply->id == supply_) return &line;
+  }
+  return supplies_.empty() ? nullptr : &supplies_.front();
+}
+
+void LogBoard::pickSupply(const std::string& id) {
+  if (id == supply_) return;
+  supply_ = id;
+  emit changed();
+}
+
+void LogBoard::readFigures() {
+  figures_.clear();
+  std::optional<Logbook> log = shelf_.logbook();
+  if (!log) return;
+  const std::vector<StepWork> work = shelf_.tell(log->allWork());
+  const std::set<std::string> out = shelf_.tell(log->leftOut());
+  const Stock& stock = order_.stock();
+  for (const LearnableFigure& figure : learnableFigures()) {
+    std::vector<FigureSample> seen;
+    double present = 1;
+    switch (figure.of) {
+      case LearnableFigure::Of::glitter:
+        seen = amountsSeen(shelfNow_, SupplyKind::glitter);
+        present = stock.filling.glitterPerCm2.grams();
+        break;
+      case LearnableFigure::Of::paint:
+        seen = amountsSeen(shelfNow_, SupplyKind::paint);
+        present = stock.filling.paintPerCm2.ml();
+        break;
+      case LearnableFigure::Of::pace:
+        seen = paceSeen(work, figure.kind);
+        present = stock.paces.of(figure.kind);
+        break;
+    }
+    figures_.push_back(learn(figure, std::move(seen), present, out));
+  }
+  // What is offered, then what most is known of.
+  std::stable_sort(figures_.begin(), figures_.end(),
+                   [](const LearntFigure& a, const LearntFigure& b) {
+                     return std::pair(a.offered, a.seen.size()) >
+                            std::pair(b.offered, b.seen.size());
+                   });
+  if (figure_ >= figures_.size()) figure_ = 0;
+}
+
+const LearntFigure* LogBoard::pickedFigure() const {
+  return figure_ < figures_.size() ? &figures_[figure_] : nullptr;
+}
+
+void LogBoard::pickFigure(std::size_t which) {
+  if (which == figure_) return;
+  figure_ = which;
+  emit changed();
+}
+
+void LogBoard::leaveOut(std::size_t observation, bool out) {
+  const LearntFigure* figure = pickedFigure();
+  std::optional<Logbook> log = shelf_.logbook();
+  if (figure == nullptr || !log || observation >= figure->seen.size()) return;
+  const LearnableFigure of = figure->figure;
+  if (!shelf_.logged(log->leaveOut(figure->seen[observation].key, out))) return;
+  read();
+  // It stays in sight, wherever it stands now.
+  for (std::size_t i = 0; i < figures_.size(); ++i) {
+    if (figures_[i].figure == of) figure_ = i;
+  }
+  emit changed();
+}
+
+bool LogBoard::useFigure(const LearntFigure& figure, bool usual) {
+  const double value = figure.fit.slope;
+  const LearnableFigure of = figure.figure;
+  bool done = false;
+  if (of.of == LearnableFigure::Of::pace) {
+    Paces paces = order_.stock().paces;
+    paces.of(of.kind) = usual ? 1 : std::clamp(value, Paces::least, Paces::most);
+    done = shelf_.put(paces);
+  } else {
+    FillRates rates = order_.stock().filling;
+    const FillRates before;
+    if (of.of == LearnableFigure::Of::glitter) {
+      rates.glitterPerCm2 = usual ? before.glitterPerCm2 : Mass::grams(value);
+    } else {
+      rates.paintPerCm2 = usual ? before.paintPerCm2 : Volume::ml(value);
+    }
+    done = shelf_.put(rates);
+  }
+  if (!done) return false;
+  read();
+  for (std::size_t i = 0; i < figures_.size(); ++i) {
+    if (figures_[i].figure == of) figure_ = i;
+  }
+  emit changed();
+  return true;
+}
+
+const std::vector<LogBoard::Month>& LogBoard::months() {
+  if (!months_) readMonths();
+  return *months_;
+}
+
+void LogBoard::readMonths() {
+  months_.emplace();
+  std::optional<Logbook> log = shelf_.logbook();
+  if (!log) return;
+  const auto taken = shelf_.tell(log->allTaken());
+  const FilmShelf films = shelf_.films();
+  const MoneyRules rules = shelf_.moneyRules();
+  std::map<CivilTime, Month> months;
+  for (const LogEntry& entry : shelf_.tell(log->find({}))) {
+    if (!entry.finished) continue;
+    using namespace std::chrono;
+    const year_month_day day(floor<days>(*entry.finished));
+    const CivilTime from = sys_days(day.year() / day.month() / 1);
+    Month& month = months[from];
+    month.from = from;
+    ++month.cups;
+    const auto of = taken.find(entry.key);
+    static const Logbook::Taken nothing;
+    const Logbook::Taken& used = of == taken.end() ? nothing : of->second;
+    const CupCost cost =
+        costOf(used.uses, used.films, entry.worked, shelfNow_, films, rules);
+    month.cost = month.cost + cost.total;
+    if (cost.unknown > 0) ++month.unknown;
+    if (entry.notes.price) {
+      ++month.sold;
+      month.price = month.price + *entry.notes.price;
+    }
+  }
+  for (const auto& [from, month] : months) months_->insert(months_->begin(), month);
+}
+
+bool LogBoard::put(const MoneyRules& rules) {
+  if (!shelf_.put(rules)) return false;
+  read();
+  return true;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,134 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/work.h"
+
+#include <algorithm>
+
+namespace avrelt {
+
+std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stock& stock,
+                               const SupplyShelf& shelf) {
+  std::vector<WorkDone> work;
+  const UseReckoning useOf(shelf, stock.filling);
+  for (std::size_t i = 0; i < bench.steps.size(); ++i) {
+    if (!bench.done[i]) continue;
+    const Step& step = bench.steps[i];
+    const bool timed = step.own || std::any_of(cup.bench.changes.begin(), cup.bench.changes.end(),
+                                               [&](const StepChange& change) {
+                                                 return change.step == step.id && change.handsOn;
+                                               });
+    WorkDone done;
+    done.step = step.id;
+    done.kind = step.kind;
+    done.words = step.words;
+    done.at = bench.done[i]->at;
+    done.took = bench.done[i]->took;
+    if (!timed) done.usual = step.handsOn * (1 / stock.paces.of(step.kind));
+    done.use = useOf(step, done.at);
+    work.push_back(std::move(done));
+  }
+  return work;
+}
+
+Duration tookUntil(const BenchPlan& plan, std::size_t cup, std::size_t step, CivilTime now) {
+  const Duration reckoned = plan.cups[cup].steps[step].handsOn;
+  CivilTime begun = now;
+  if (plan.schedule) {
+    for (const ScheduledTask& task : plan.schedule->tasks) {
+      if (task.chain == cup && plan.stepIndex(task) == step) {
+        begun = std::min(now, plan.at(task.start));
+      }
+    }
+  }
+  for (const BenchCup& one : plan.cups) {
+    for (const auto& done : one.done) {
+      if (done && done->at <= now) begun = std::max(begun, done->at);
+    }
+  }
+  const Duration took = between(begun, now);
+  constexpr double mostTimes = 4;
+  return took <= Duration() || took > reckoned * mostTimes ? reckoned : took;
+}
+
+std::map<std::string, Amount> reservedBy(const BenchPlan& plan, const SupplyShelf& shelf,
+                                         const FillRates& rates) {
+  std::map<std::string, Amount> reserved;
+  const UseReckoning useOf(shelf, rates);
+  for (const BenchCup& cup : plan.cups) {
+    for (const std::size_t index : cup.left) {
+      const StepUse taken = useOf(cup.steps[index], {});
+      for (const SupplyUse& use : taken.of) {
+        const auto [at, isNew] = reserved.try_emplace(use.supply, use.amount);
+        if (!isNew) at->second = at->second + use.amount;
+      }
+    }
+  }
+  return reserved;
+}
+
+std::vector<ShoppingLine> shoppingFor(const BenchPlan& plan, const SupplyShelf& shelf,
+                                      const FillRates& rates) {
+  std::vector<ShoppingLine> lines;
+  const UseReckoning useOf(shelf, rates);
+  std::map<std::pair<std::string, std::string>, std::size_t> unknown;
+  std::map<std::string, std::size_t> known;
+  const auto add = [&](const Step& step, CivilTime at) {
+    const StepUse use = useOf(step, at);
+    for (const SupplyUse& one : use.of) {
+      const auto [place, isNew] = known.try_emplace(one.supply, lines.size());
+      if (isNew) {
+        const Supply& supply = *shelf.called(one.supply);
+        const SupplyLevel level = levelOf(shelf, supply, {});
+        ShoppingLine line;
+        line.supply = supply.id;
+        line.name = supply.name;
+        line.needed = Amount::ofUnits(supply.by(), 0);
+        line.there = level.there;
+        line.toBuy = Amount::ofUnits(supply.by(), 0);
+        line.counted = level.counted || level.there.units() != 0;
+        lines.push_back(std::move(line));
+      }
+      ShoppingLine& line = lines[place->second];
+      line.needed = line.needed + one.amount;
+      if (!line.by && line.counted && line.needed.units() > line.there.units()) line.by = at;
+    }
+    for (const MixPart& part : use.unknown) {
+      const std::string of =
+          step.method && step.working ? std::string(methodName(*step.method)) : part.of;
+      const auto [place, isNew] = unknown.try_emplace({part.name, of}, lines.size());
+      if (isNew) {
+        ShoppingLine line;
+        line.name = of;
+        line.part = part;
+        line.part.of = of;
+        line.part.volume.reset();
+        line.part.mass.reset();
+        lines.push_back(std::move(line));
+      }
+      MixPart& sum = lines[place->second].part;
+      if (part.volume) sum.volume = sum.volume.value_or(Volume()) + *part.volume;
+      if (part.mass) sum.mass = sum.mass.value_or(Mass()) + *part.mass;
+    }
+  };
+  if (plan.schedule) {
+    for (const ScheduledTask& task : plan.schedule->tasks) {
+      add(plan.stepOf(task), plan.at(task.start));
+    }
+  } else {
+    for (const BenchCup& cup : plan.cups) {
+      for (const std::size_t index : cup.left) add(cup.steps[index], plan.zero);
+    }
+  }
+  for (ShoppingLine& line : lines) {
+    const Supply* supply = shelf.called(line.supply);
+    if (supply == nullptr) continue;
+    const double missing = line.needed.units() + supply->low.units() -
+                          std::max(0.0, line.there.units());
+    line.toBuy = Amount::ofUnits(supply->by(), std::max(0.0, missing));
+  }
+  std::stable_sort(lines.begin(), lines.end(), [](const ShoppingLine& a, const ShoppingLine& b) {
+    return std::pair(a.supply.empty(), a.name) < std::pair(b.supply.empty(), b.name);
+  });
+  return lines;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,108 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "log/learning.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace avrelt {
+
+std::string LearnableFigure::name() const {
+  switch (of) {
+    case Of::glitter:
+      return "glitter";
+    case Of::paint:
+      return "paint";
+    case Of::pace:
+      break;
+  }
+  return std::string("pace.") + stepName(kind);
+}
+
+std::vector<LearnableFigure> learnableFigures() {
+  std::vector<LearnableFigure> figures{{LearnableFigure::Of::glitter, {}},
+                                       {LearnableFigure::Of::paint, {}}};
+  for (std::size_t i = 0; i < stepKinds; ++i) {
+    figures.push_back({LearnableFigure::Of::pace, static_cast<StepKind>(i)});
+  }
+  return figures;
+}
+
+std::vector<FigureSample> paceSeen(const std::vector<StepWork>& work, StepKind kind) {
+  std::vector<FigureSample> seen;
+  for (const StepWork& one : work) {
+    if (one.kind != kind || one.usual <= Duration() || one.took <= Duration()) continue;
+    seen.push_back(
+        {one.key, one.words, one.at, {one.usual.minutes(), one.took.minutes()}, false, false});
+  }
+  return seen;
+}
+
+std::vector<FigureSample> amountsSeen(const SupplyShelf& shelf, SupplyKind kind) {
+  constexpr double mm2InCm2 = 100;
+  std::vector<FigureSample> seen;
+  for (const Supply& supply : shelf.supplies) {
+    if (supply.kind != kind) continue;
+    std::vector<const SupplyEvent*> counts;
+    for (const SupplyEvent& event : shelf.events) {
+      if (event.supply == supply.id && event.kind == SupplyEvent::Kind::counted) {
+        counts.push_back(&event);
+      }
+    }
+    std::stable_sort(counts.begin(), counts.end(), [](const SupplyEvent* a, const SupplyEvent* b) {
+      return std::pair(a->at, a->key) < std::pair(b->at, b->key);
+    });
+    for (std::size_t i = 1; i < counts.size(); ++i) {
+      const SupplyEvent& from = *counts[i - 1];
+      const SupplyEvent& to = *counts[i];
+      Amount went = from.amount - to.amount;
+      for (const SupplyEvent& event : shelf.events) {
+        const auto place = std::pair(event.at, event.key);
+        if (event.supply == supply.id && event.kind == SupplyEvent::Kind::bought &&
+            place > std::pair(from.at, from.key) && place < std::pair(to.at, to.key)) {
+          went = went + event.amount;
+        }
+      }
+      Area area;
+      bool whole = true;
+      for (const SupplyUse& use : shelf.uses) {
+        if (use.supply != supply.id || use.at <= from.at || use.at > to.at) continue;
+        whole = whole && use.over.has_value();
+        area = area + use.over.value_or(Area());
+      }
+      if (!whole || area.mm2() <= 0 || went.units() <= 0) continue;
+      seen.push_back({supply.id + "/" + std::to_string(from.key) + "/" + std::to_string(to.key),
+                      supply.name + ", " + dayText(from.at) + " – " + dayText(to.at), to.at,
+                      {area.mm2() / mm2InCm2, went.units()}, false, false});
+    }
+  }
+  std::stable_sort(seen.begin(), seen.end(),
+                   [](const FigureSample& a, const FigureSample& b) { return a.at < b.at; });
+  return seen;
+}
+
+LearntFigure learn(const LearnableFigure& figure, std::vector<FigureSample> seen, double present,
+                   const std::set<std::string>& leftOut) {
+  LearntFigure learnt;
+  learnt.figure = figure;
+  learnt.present = present;
+  std::vector<FitPoint> all;
+  std::vector<FitPoint> points;
+  for (FigureSample& one : seen) {
+    one.leftOut = leftOut.contains(one.key);
+    all.push_back(one.point);
+    if (!one.leftOut) points.push_back(one.point);
+  }
+  const std::vector<bool> odd = oddOnes(all);
+  for (std::size_t i = 0; i < seen.size(); ++i) seen[i].odd = odd[i];
+  learnt.seen = std::move(seen);
+  learnt.fit = robustFit(points);
+  if (learnt.fit.count < fewestToLearn || learnt.fit.slope <= 0) return learnt;
+  constexpr double worthIt = 0.05;
+  const double change = std::abs(learnt.fit.slope - present) / std::max(present, 1e-12);
+  const bool out = present < learnt.fit.low || present > learnt.fit.high;
+  const bool sure = learnt.fit.high - learnt.fit.low < worthIt * learnt.fit.slope;
+  learnt.offered = change >= worthIt && (out || sure);
+  return learnt;
+}
+
+}  // namespace avrelt

@@ -1,0 +1,72 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <optional>
+#include <set>
+#include <string>
+#include <vector>
+
+#include "bench/paces.h"
+#include "log/origin_fit.h"
+#include "log/supply.h"
+
+namespace avrelt {
+
+/// Something a shop reckons by and may find out about itself: what glitter and paint go into a cm²,
+/// or how long work of a kind takes, to one of what is usual.
+struct LearnableFigure {
+  enum class Of { glitter, paint, pace } of = Of::pace;
+  StepKind kind = StepKind::clean;  ///< of a pace
+
+  /// "glitter", "paint", "pace.coat": as the shop's file writes it.
+  std::string name() const;
+  friend bool operator==(const LearnableFigure&, const LearnableFigure&) = default;
+};
+std::vector<LearnableFigure> learnableFigures();
+
+/// What was done at one step: how long it took, and what it usually takes.
+struct StepWork {
+  std::string key;    ///< lasting: of order, cup and step
+  std::string words;  ///< of cup and step
+  StepKind kind = StepKind::clean;
+  CivilTime at;
+  Duration took;
+  Duration usual;  ///< 0 where its maker had set it
+};
+
+/// One thing that was observed.
+struct FigureSample {
+  std::string key;    ///< lasting: by it, it is left out
+  std::string words;  ///< what it was: a cup and its step; a supply and from when to when
+  CivilTime at;
+  FitPoint point;
+  bool odd = false;      ///< far from the others
+  bool leftOut = false;  ///< by the maker
+};
+
+/// What the shop has found out about one figure.
+struct LearntFigure {
+  LearnableFigure figure;
+  std::vector<FigureSample> seen;
+  OriginFit fit;       ///< of those that are not left out
+  double present = 1;  ///< what is reckoned with: g or ml for a cm², or the share of what is usual
+  bool offered = false;
+};
+
+/// How many are told of, at the least.
+inline constexpr std::size_t fewestToLearn = 3;
+
+/// Observations of hands-on time for work of a kind: usual minutes against those it took.
+std::vector<FigureSample> paceSeen(const std::vector<StepWork>& work, StepKind kind);
+/// Observations of what an area takes: between two counts of a supply of the kind, the area done
+/// against what went. What is not known to have gone onto an area, or where more came back than
+/// went, teaches nothing.
+std::vector<FigureSample> amountsSeen(const SupplyShelf& shelf, SupplyKind kind);
+
+/// The figure by what was seen, but what is left out. It is offered where there are three or more,
+/// the interval of 95 of 100 leaves the present figure out or is narrow enough to tell a change of a
+/// twentieth, and it differs by that.
+LearntFigure learn(const LearnableFigure& figure, std::vector<FigureSample> seen, double present,
+                   const std::set<std::string>& leftOut);
+
+}  // namespace avrelt

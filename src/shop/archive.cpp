@@ -1,0 +1,467 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "shop/archive.h"
+
+#include <archive.h>
+#include <archive_entry.h>
+
+#include <algorithm>
+#include <array>
+#include <map>
+#include <memory>
+#include <set>
+
+#include "files/disk.h"
+#include "files/disk_calls.h"
+#include "files/json_reader.h"
+#include "log/supply.h"
+#include "shop/backups.h"
+#include "shop/csv_text.h"
+#include "shop/database.h"
+#include "shop/schema.h"
+#include "shop/shop.h"
+
+namespace avrelt {
+namespace {
+
+namespace fs = std::filesystem;
+
+/// Where others come before what refers to them.
+constexpr std::array tables{"blanks",  "measurements",  "rates",   "shapes",        "films",
+                            "film_stock", "cutter",     "printer", "methods",       "supplies",
+                            "supply_events", "entries", "entry_orders", "work",     "uses",
+                            "cut_parts", "photos",      "left_out"};
+
+constexpr const char* headName = "shop.json";
+constexpr std::size_t mostOfOne = 256U << 20U;
+constexpr std::size_t mostOfAll = 2048ULL << 20U;  // but for photos
+
+/// Columns that are files of their own in an archive, and their folders and endings.
+struct FileColumn {
+  const char* table;
+  const char* column;
+  const char* folder;
+  const char* ending;
+};
+constexpr std::array fileColumns{FileColumn{"entry_orders", "text", "orders/", ".avrelt"},
+                                 FileColumn{"cut_parts", "svg", "cut/", ".svg"},
+                                 FileColumn{"blanks", "photo", "blanks/", ".jpg"}};
+
+const FileColumn* fileColumn(const std::string& table, const std::string& column) {
+  for (const FileColumn& one : fileColumns) {
+    if (table == one.table && column == one.column) return &one;
+  }
+  return nullptr;
+}
+
+Sentence damaged(const fs::path& archive, const std::string& what) {
+  return {"The archive is damaged or not whole (%1: %2). Nothing was changed; get another copy.",
+          {archive.string(), what}};
+}
+
+/// A ZIP file being written.
+class Zip {
+ public:
+  explicit Zip(const fs::path& file) : zip_(archive_write_new(), archive_write_free) {
+    good_ = archive_write_set_format_zip(zip_.get()) == ARCHIVE_OK &&
+            archive_write_open_filename(zip_.get(), file.c_str()) == ARCHIVE_OK;
+  }
+
+  void add(const std::string& name, std::string_view bytes) {
+    if (!good_) return;
+    const std::unique_ptr<archive_entry, void (*)(archive_entry*)> entry(archive_entry_new(),
+                                                                         archive_entry_free);
+    archive_entry_set_pathname(entry.get(), name.c_str());
+    archive_entry_set_size(entry.get(), static_cast<la_int64_t>(bytes.size()));
+    archive_entry_set_filetype(entry.get(), AE_IFREG);
+    constexpr unsigned readable = 0644;
+    archive_entry_set_perm(entry.get(), readable);
+    // Of no moment: the same shop gives the same bytes.
+    archive_entry_set_mtime(entry.get(), 0, 0);
+    good_ = archive_write_header(zip_.get(), entry.get()) == ARCHIVE_OK;
+    if (!good_ || bytes.empty()) return;
+    good_ = archive_write_data(zip_.get(), bytes.data(), bytes.size()) ==
+            static_cast<la_ssize_t>(bytes.size());
+  }
+
+  /// Whether all of it is written.
+  bool close() {
+    good_ = archive_write_close(zip_.get()) == ARCHIVE_OK && good_;
+    return good_;
+  }
+
+ private:
+  std::unique_ptr<archive, int (*)(archive*)> zip_;
+  bool good_ = false;
+};
+
+std::vector<std::string> columnsOf(Database& database, const std::string& table) {
+  std::vector<std::string> columns;
+  Statement rows(database, "SELECT name FROM pragma_table_info(?) ORDER BY cid");
+  rows.bind(table);
+  while (rows.step()) columns.push_back(rows.text(0));
+  return columns;
+}
+
+std::string selectAll(const std::string& table, const std::vector<std::string>& columns) {
+  std::string sql = "SELECT ";
+  for (const std::string& column : columns) {
+    if (&column != &columns.front()) sql += ", ";
+    sql += column;
+  }
+  return sql + " FROM " + table + " ORDER BY rowid";
+}
+
+std::string fileName(const FileColumn& of, std::size_t number) {
+  constexpr std::size_t digits = 5;
+  const std::string text = std::to_string(number);
+  return of.folder + std::string(digits > text.size() ? digits - text.size() : 0, '0') + text +
+         of.ending;
+}
+
+/// One table as lines of JSON; what is a file of its own goes into the archive at once.
+std::string tableText(Database& database, const std::string& table, Zip& zip,
+                      ArchiveCount& count) {
+  const std::vector<std::string> columns = columnsOf(database, table);
+  std::string text;
+  Statement rows(database, selectAll(table, columns).c_str());
+  std::size_t number = 0;
+  while (rows.step()) {
+    Json row = Json::object();
+    ++number;
+    for (std::size_t i = 0; i < columns.size(); ++i) {
+      const int column = static_cast<int>(i);
+      if (rows.nothing(column)) {
+        row[columns[i]] = nullptr;
+      } else if (const FileColumn* of = fileColumn(table, columns[i])) {
+        const std::string name = fileName(*of, number);
+        zip.add(name, rows.text(column));
+        row[columns[i]] = {{"file", name}};
+      } else if (rows.isWhole(column)) {
+        row[columns[i]] = rows.whole(column);
+      } else if (rows.isNumber(column)) {
+        row[columns[i]] = rows.number(column);
+      } else {
+        row[columns[i]] = rows.text(column);
+      }
+    }
+    text += row.dump(-1, ' ', false, Json::error_handler_t::replace) + "\n";
+    ++count.rows;
+  }
+  if (table == "entry_orders") count.orders = number;
+  return text;
+}
+
+std::string csvOf(Database& database, const char* sql, const std::vector<std::string>& names) {
+  std::string text;
+  const auto line = [&](const std::vector<std::string>& cells) {
+    for (std::size_t i = 0; i < cells.size(); ++i) text += (i == 0 ? "" : ",") + csvCell(cells[i]);
+    text += "\r\n";
+  };
+  line(names);
+  Statement rows(database, sql);
+  while (rows.step()) {
+    std::vector<std::string> cells;
+    for (std::size_t i = 0; i < names.size(); ++i) cells.push_back(rows.text(static_cast<int>(i)));
+    line(cells);
+  }
+  return text;
+}
+
+/// What a spreadsheet may want.
+void addCsv(Database& database, Zip& zip) {
+  zip.add("log.csv",
+          csvOf(database,
+                "SELECT e.name, e.order_name, e.blank, e.made, e.begun, e.finished, e.done,"
+                " e.steps, (SELECT sum(took_min) FROM work w WHERE w.order_id = e.order_id AND"
+                " w.cup_id = e.cup_id), e.whom, e.price, e.faults, e.notes FROM entries e"
+                " ORDER BY e.begun, e.name",
+                {"cup", "order", "blank", "made", "begun", "finished", "steps_done", "steps",
+                 "worked_min", "for", "price", "faults", "notes"}));
+  zip.add("work.csv",
+          csvOf(database,
+                "SELECT e.name, w.words, w.kind, w.at, w.took_min, w.usual_min FROM work w"
+                " LEFT JOIN entries e ON e.order_id = w.order_id AND e.cup_id = w.cup_id"
+                " ORDER BY w.at",
+                {"cup", "step", "kind", "done", "took_min", "usual_min"}));
+  zip.add("supplies.csv",
+          csvOf(database,
+                "SELECT name, kind, colour, method, price, low, lot, thinning, notes FROM supplies"
+                " WHERE gone = 0 ORDER BY name",
+                {"name", "kind", "colour", "method", "price", "low", "lot", "thinning", "notes"}));
+  zip.add("uses.csv", csvOf(database,
+                            "SELECT s.name, u.at, u.amount, u.over_mm2, e.name FROM uses u"
+                            " LEFT JOIN supplies s ON s.id = u.supply LEFT JOIN entries e"
+                            " ON e.order_id = u.order_id AND e.cup_id = u.cup_id ORDER BY u.at",
+                            {"supply", "at", "amount", "over_mm2", "cup"}));
+  zip.add("films.csv",
+          csvOf(database,
+                "SELECT f.name, f.kind, f.colour, f.price_per_m2, s.shape, s.wide_mm, s.tall_mm,"
+                " s.count, s.place FROM films f LEFT JOIN film_stock s ON s.film = f.id"
+                " ORDER BY f.name",
+                {"film", "kind", "colour", "price_per_m2", "stock", "wide_mm", "tall_mm", "count",
+                 "place"}));
+}
+
+}  // namespace
+
+tl::expected<ArchiveCount, Sentence> writeArchive(const fs::path& shop, const fs::path& archive,
+                                                  CivilTime now) {
+  const fs::path half = archive.string() + ".half";
+  ArchiveCount count;
+  std::error_code error;
+  std::optional<Sentence> trouble;
+  bool whole = false;
+  {
+    Zip zip(half);
+    Database database(shop, Database::Use::looking);
+    database.run("BEGIN");
+    const Json head = {{"avrelt_shop", Shop::currentVersion}, {"written", civilText(now)}};
+    zip.add(headName, head.dump(2) + "\n");
+    std::vector<std::pair<std::string, std::string>> texts;
+    for (const char* table : tables) {
+      texts.emplace_back("tables/" + std::string(table) + ".jsonl",
+                         tableText(database, table, zip, count));
+    }
+    for (const auto& [name, text] : texts) zip.add(name, text);
+    addCsv(database, zip);
+    {
+      Statement photos(database, "SELECT file FROM photos ORDER BY id");
+      while (photos.step()) {
+        const std::string name = photos.text(0);
+        const auto bytes = readFile(shop.parent_path() / "photos" / name);
+        if (bytes && fs::path(name).filename().string() == name) {
+          zip.add("photos/" + name, *bytes);
+          ++count.photos;
+        } else {
+          ++count.missing;
+        }
+      }
+    }
+    trouble = database.end();
+    whole = zip.close();
+  }
+  if (!trouble && !whole) {
+    trouble = Sentence{
+        "The archive could not be written (%1). Check that there is room and that the folder is "
+        "yours.",
+        {archive.string()}};
+  }
+  if (!trouble) {
+    fs::rename(half, archive, error);
+    if (error) trouble = whyNot(error.value(), archive);
+  }
+  if (trouble) {
+    fs::remove(half, error);
+    return tl::unexpected(*trouble);
+  }
+  return count;
+}
+
+namespace {
+
+/// What is taken out of an archive before anything is changed.
+class Unpacked {
+ public:
+  Unpacked(const fs::path& archive, const fs::path& photos) : archive_(archive), photos_(photos) {}
+
+  std::optional<Sentence> read() {
+    const std::unique_ptr<struct archive, int (*)(struct archive*)> zip(archive_read_new(),
+                                                                        archive_read_free);
+    archive_read_support_format_zip(zip.get());
+    constexpr std::size_t block = 65536;
+    if (archive_read_open_filename(zip.get(), archive_.c_str(), block) != ARCHIVE_OK) {
+      std::error_code error;
+      if (!fs::exists(archive_, error)) {
+        return Sentence{"There is no archive “%1”. Choose another.", {archive_.string()}};
+      }
+      return damaged(archive_, "no ZIP file");
+    }
+    while (true) {
+      archive_entry* entry = nullptr;
+      const int code = archive_read_next_header(zip.get(), &entry);
+      if (code == ARCHIVE_EOF) break;
+      if (code != ARCHIVE_OK) return damaged(archive_, "an entry cannot be read");
+      const char* name = archive_entry_pathname(entry);
+      if (name == nullptr || archive_entry_filetype(entry) != AE_IFREG) continue;
+      std::string bytes;
+      std::array<char, block> some{};
+      while (true) {
+        const la_ssize_t got = archive_read_data(zip.get(), some.data(), some.size());
+        if (got < 0) return damaged(archive_, name);
+        if (got == 0) break;
+        bytes.append(some.data(), static_cast<std::size_t>(got));
+        if (bytes.size() > mostOfOne) return damaged(archive_, name);
+      }
+      if (std::optional<Sentence> fault = take(name, std::move(bytes))) return fault;
+    }
+    return std::nullopt;
+  }
+
+  const std::string* file(const std::string& name) const {
+    const auto at = files_.find(name);
+    return at == files_.end() ? nullptr : &at->second;
+  }
+  const std::set<std::string>& photos() const { return taken_; }
+
+ private:
+  std::optional<Sentence> take(const std::string& name, std::string bytes) {
+    constexpr std::string_view photos = "photos/";
+    if (name.starts_with(photos)) {
+      const std::string file = name.substr(photos.size());
+      // A name that leads elsewhere is none of ours.
+      if (file.empty() || fs::path(file).filename().string() != file) {
+        return damaged(archive_, name);
+      }
+      std::error_code error;
+      fs::create_directories(photos_, error);
+      if (std::optional<Sentence> fault = writeFile(photos_ / file, bytes)) return fault;
+      taken_.insert(file);
+      return std::nullopt;
+    }
+    all_ += bytes.size();
+    if (all_ > mostOfAll) return damaged(archive_, name);
+    files_[name] = std::move(bytes);
+    return std::nullopt;
+  }
+
+  const fs::path& archive_;
+  const fs::path& photos_;
+  std::map<std::string, std::string> files_;
+  std::set<std::string> taken_;
+  std::size_t all_ = 0;
+};
+
+/// Puts one row in; false where it is none of this table's.
+bool putRow(Database& database, const std::string& table, const std::vector<std::string>& columns,
+            const Json& row, const Unpacked& unpacked) {
+  if (!row.is_object()) return false;
+  std::string names;
+  std::string places;
+  for (const auto& [name, value] : row.items()) {
+    if (std::find(columns.begin(), columns.end(), name) == columns.end()) return false;
+    names += (names.empty() ? "" : ", ") + name;
+    places += places.empty() ? "?" : ", ?";
+  }
+  if (names.empty()) return false;
+  const std::string sql = "INSERT INTO " + table + " (" + names + ") VALUES (" + places + ")";
+  Statement put(database, sql.c_str());
+  for (const auto& [name, value] : row.items()) {
+    if (value.is_null()) {
+      put.bindNothing();
+    } else if (value.is_string()) {
+      put.bind(value.get_ref<const std::string&>());
+    } else if (value.is_number_integer()) {
+      put.bind(value.get<long long>());
+    } else if (value.is_number()) {
+      put.bind(value.get<double>());
+    } else if (value.is_object() && value.contains("file") && value["file"].is_string()) {
+      const std::string* bytes = unpacked.file(value["file"].get<std::string>());
+      if (bytes == nullptr) return false;
+      if (table == "blanks") {
+        put.bindBytes(*bytes);
+      } else {
+        put.bind(*bytes);
+      }
+    } else {
+      return false;
+    }
+  }
+  put.step();
+  return true;
+}
+
+std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
+                             const fs::path& archive, ArchiveCount& count) {
+  const std::string* head = unpacked.file(headName);
+  const Json says = head == nullptr ? Json() : Json::parse(*head, nullptr, false);
+  if (!says.is_object() || !says.contains("avrelt_shop") ||
+      !says["avrelt_shop"].is_number_integer()) {
+    return Sentence{"“%1” is no archive of a shop: it has no shop.json that says so. Nothing was "
+                    "changed.",
+                    {archive.string()}};
+  }
+  const auto version = says["avrelt_shop"].get<long long>();
+  if (version > Shop::currentVersion) {
+    return Sentence{"The archive was written by a newer Avrelt (version %1 of a shop; this one "
+                    "knows up to %2). Update Avrelt to read it; nothing was changed.",
+                    {static_cast<long>(version), long{Shop::currentVersion}}};
+  }
+  // Archives were first written of version 8.
+  constexpr int first = 8;
+  if (version < first) return damaged(archive, headName);
+  Database database(file, Database::Use::writing);
+  database.begin();
+  bringUp(database, 0, static_cast<int>(version));
+  std::string bad;
+  for (const char* table : tables) {
+    const std::string name = "tables/" + std::string(table) + ".jsonl";
+    const std::string* text = unpacked.file(name);
+    if (text == nullptr) {
+      bad = name;
+      break;
+    }
+    const std::vector<std::string> columns = columnsOf(database, table);
+    for (std::size_t at = 0; at < text->size() && bad.empty();) {
+      const std::size_t end = std::min(text->find('\n', at), text->size());
+      const Json row = Json::parse(text->begin() + static_cast<std::ptrdiff_t>(at),
+                                   text->begin() + static_cast<std::ptrdiff_t>(end), nullptr,
+                                   false);
+      if (row.is_discarded() || !putRow(database, table, columns, row, unpacked)) bad = name;
+      ++count.rows;
+      if (std::string_view(table) == "entry_orders") ++count.orders;
+      at = end + 1;
+    }
+    if (!bad.empty()) break;
+  }
+  std::optional<Sentence> trouble = database.end();
+  if (!bad.empty()) return damaged(archive, bad);
+  if (trouble) return damaged(archive, "rows that do not go together");
+  {
+    Statement photos(database, "SELECT file FROM photos");
+    while (photos.step()) {
+      if (!unpacked.photos().contains(photos.text(0))) ++count.missing;
+    }
+  }
+  count.photos = unpacked.photos().size();
+  return database.trouble();
+}
+
+}  // namespace
+
+tl::expected<ArchiveCount, Sentence> readArchive(const fs::path& archive, const fs::path& shop,
+                                                 CivilTime now) {
+  const fs::path half = shop.string() + ".half";
+  const fs::path photosHalf = shop.parent_path() / "photos.half";
+  std::error_code ignored;
+  fs::create_directories(shop.parent_path(), ignored);
+  fs::remove(half, ignored);
+  fs::remove_all(photosHalf, ignored);
+  ArchiveCount count;
+  Unpacked unpacked(archive, photosHalf);
+  std::optional<Sentence> fault = unpacked.read();
+  if (!fault) fault = fill(half, unpacked, archive, count);
+  if (!fault) {
+    // It is looked at as any shop is, and brought up.
+    const auto opened = Shop::open(half);
+    if (!opened) fault = opened.error();
+  }
+  if (!fault) {
+    const fs::path photos = shop.parent_path() / "photos";
+    fs::create_directories(photos, ignored);
+    for (const std::string& file : unpacked.photos()) {
+      std::error_code error;
+      fs::rename(photosHalf / file, photos / file, error);
+      if (error) fault = whyNot(error.value(), photos / file);
+    }
+  }
+  if (!fault) {
+    const auto aside = replaceShop(shop, half, "before-import", now);
+    if (!aside) fault = aside.error();
+  }
+  fs::remove(half, ignored);
+  fs::remove_all(photosHalf, ignored);
+  if (fault) return tl::unexpected(*fault);
+  return count;
+}
+
+}  // namespace avrelt
