@@ -75,6 +75,31 @@ void picturesOfBench(const avrelt::MainWindow& window, const QDir& data,
   other.order().history()->setClean();
 }
 
+/// The log of the demo's own shop, which takes the place of the one the pictures are taken with.
+template <typename PictureOf>
+void picturesOfLog(avrelt::MainWindow& window, const QDir& data, const PictureOf& pictureOf) {
+  const QString archive = data.filePath(QStringLiteral("Brackwater shop.zip"));
+  if (!QFileInfo::exists(archive)) return;
+  (void)window.shelf().takeArchive(archive);
+  window.goToStation(avrelt::MainWindow::log);
+  avrelt::LogStation& log = window.logStation();
+  log.board().read();
+  log.area().showPage(avrelt::LogArea::cups);
+  log.area().cupTable().selectRow(2);
+  log.cups().right().show(avrelt::CupCards::costPage);
+  window.order().history()->setClean();
+  pictureOf(window, "log");
+  window.order().setUnit(avrelt::Unit::mm);
+  log.area().showPage(avrelt::LogArea::stock);
+  log.area().supplyTable().selectRow(2);
+  window.order().history()->setClean();
+  pictureOf(window, "log-supplies-mm");
+  window.order().setUnit(avrelt::Unit::inch);
+  log.area().showPage(avrelt::LogArea::figures);
+  window.order().history()->setClean();
+  pictureOf(window, "log-figures");
+}
+
 /// Takes a picture of every main view of the order in the window, then ends the program.
 void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir& data) {
   QDir().mkpath(folder);
@@ -172,6 +197,7 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   picture("sheets");
   window.cutStation().showSheets(false);
   picturesOfBench(window, data, pictureOf);
+  picturesOfLog(window, data, pictureOf);
   window.goToStation(avrelt::MainWindow::gauge);
   window.order().choose(cups - 1);
   avrelt::useTheme(avrelt::Theme::dark());
@@ -210,6 +236,7 @@ int main(int argc, char** argv) {
   QTimer::singleShot(0, &window, [&window, words] {
     if (words.size() > 1) window.file().open(words.at(1));
     window.openShelf();
+    window.shelf().backUpToday();
     window.file().offerRecovery();
   });
   return QApplication::exec();

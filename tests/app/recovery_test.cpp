@@ -107,6 +107,9 @@ TEST_CASE("a file changed since the copy was kept is not lost when the copy is o
   CHECK(open.window.file().save());
   Document named = mine;
   for (Cup& cup : named.cups) giveIds(cup);
+  giveCupIds(named);
+  named.id = open.window.order().document().id;
+  CHECK_FALSE(named.id.empty());
   CHECK(readDocument(*readFile(path.toStdString()))->document == named);
 }
 

@@ -53,6 +53,13 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   picturesOf_ = new QPushButton(tr("Picture…"));
   picturesOf_->setToolTip(tr("The picture it is printed with, and how it lies"));
   named->addWidget(picturesOf_);
+  supply_ = new SupplyButton;
+  named->addWidget(supply_);
+  connect(supply_, &SupplyButton::taken, this, [this](const std::optional<Supply>& supply) {
+    editFinish(order_, supply ? tr("Take %1").arg(QString::fromStdString(supply->name))
+                              : tr("Take none of the shop’s"),
+               {}, [&](Finish& finish) { SupplyButton::take(finish, supply); });
+  });
   connect(picturesOf_, &QPushButton::clicked, this, &FinishPage::askForPicture);
   column->addLayout(named);
   swatches_ = new Swatches;
@@ -130,7 +137,10 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
 
   connect(kind_, &Segments::picked, this, [this](int i) {
     editFinish(order_, tr("Choose a finish"), {},
-               [i](Finish& finish) { finish.kind = static_cast<FinishKind>(i); });
+               [i](Finish& finish) {
+                 finish.kind = static_cast<FinishKind>(i);
+                 finish.supply.clear();
+               });
   });
   connect(grain_, &QComboBox::activated, this, [this](int i) {
     editFinish(order_, tr("Choose the cut of the glitter"), {},
@@ -139,7 +149,10 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(way_, &QComboBox::activated, this, [this](int i) {
     static constexpr FinishKind ways[] = {FinishKind::paint, FinishKind::ink, FinishKind::dip};
     editFinish(order_, tr("Choose how the paint goes on"), {},
-               [i](Finish& finish) { finish.kind = ways[i]; });
+               [i](Finish& finish) {
+                 finish.kind = ways[i];
+                 finish.supply.clear();
+               });
   });
   connect(onAll_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 1); });
   connect(onSecond_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 2); });
@@ -198,12 +211,17 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
     editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"),
-               [&](Finish& finish) { finish.name = text.toStdString(); });
+               [&](Finish& finish) {
+                 // Under another name it is another thing.
+                 finish.name = text.toStdString();
+                 finish.supply.clear();
+               });
   });
   connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
   connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {
     editFinish(order_, tr("Choose a colour"), {}, [&](Finish& finish) {
       finish.colour = colour.toStdString();
+      finish.supply.clear();
       if (finish.kind == FinishKind::none) finish.kind = FinishKind::glitter;
     });
   });
@@ -282,6 +300,7 @@ void FinishPage::refresh() {
   if (!name_->hasFocus()) name_->setText(QString::fromStdString(finish.name));
   const bool coloured =
       paints || finish.kind == FinishKind::glitter || finish.kind == FinishKind::film;
+  supply_->show(finish);
   nameLabel_->setVisible(coloured);
   name_->setVisible(coloured);
   swatches_->show(QString::fromStdString(finish.colour));

@@ -10,6 +10,7 @@
 #include "app/divide/swatches.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
+#include "app/fields/supply_button.h"
 #include "app/order/order.h"
 
 namespace avrelt {
@@ -22,6 +23,7 @@ class FinishPage : public QWidget {
   FinishPage(Order& order, FieldSet& fields, QWidget* parent = nullptr);
 
   Segments& kind() { return *kind_; }
+  SupplyButton& supply() { return *supply_; }
   QLineEdit& name() { return *name_; }
   Swatches& swatches() { return *swatches_; }
   QComboBox& way() { return *way_; }
@@ -49,6 +51,7 @@ class FinishPage : public QWidget {
   Segments* kind_ = nullptr;
   QLabel* nameLabel_ = nullptr;
   QLineEdit* name_ = nullptr;
+  SupplyButton* supply_ = nullptr;
   Swatches* swatches_ = nullptr;
   QLabel* stickLabel_ = nullptr;
   QComboBox* stick_ = nullptr;

@@ -72,6 +72,13 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   share_->setPrefix(tr("share "));
   share_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   named->addWidget(name_, 3);
+  supply_ = new SupplyButton;
+  named->addWidget(supply_);
+  connect(supply_, &SupplyButton::taken, this, [this](const std::optional<Supply>& supply) {
+    change(supply ? tr("Take %1").arg(QString::fromStdString(supply->name))
+                  : tr("Take none of the shop’s"),
+           {}, [&](CellColour& colour) { SupplyButton::take(colour.finish, supply); });
+  });
   named->addWidget(share_, 2);
   right->addLayout(named);
   swatches_ = new Swatches;
@@ -177,13 +184,18 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
                                            FinishKind::film};
     change(tr("Choose what a colour is made of"), {}, [i](CellColour& colour) {
       colour.finish.kind = kinds[i];
+      colour.finish.supply.clear();
       // Chosen again, film is bought as it is.
       colour.finish.picture = {};
     });
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
     change(tr("Call it %1").arg(text), QStringLiteral("name"),
-           [&](CellColour& colour) { colour.finish.name = text.toStdString(); });
+           [&](CellColour& colour) {
+             // Under another name it is another thing.
+             colour.finish.name = text.toStdString();
+             colour.finish.supply.clear();
+           });
   });
   connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
   connect(share_, &QDoubleSpinBox::valueChanged, this, [this](double share) {
@@ -192,7 +204,10 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   });
   connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {
     change(tr("Choose a colour"), {},
-           [&](CellColour& one) { one.finish.colour = colour.toStdString(); });
+           [&](CellColour& one) {
+             one.finish.colour = colour.toStdString();
+             one.finish.supply.clear();
+           });
   });
   connect(style_, &QComboBox::activated, this, [this](int i) {
     editFill(order_, tr("Lay colours out otherwise"), {},
@@ -290,6 +305,7 @@ void ColourPage::refresh() {
                 : colour.finish.kind == FinishKind::film ? 2
                                                          : 1);
     picture_->setVisible(colour.finish.kind == FinishKind::film);
+    supply_->show(colour.finish);
     if (!name_->hasFocus()) name_->setText(QString::fromStdString(colour.finish.name));
     swatches_->show(QString::fromStdString(colour.finish.colour));
     const QSignalBlocker quiet(share_);

@@ -12,6 +12,7 @@
 
 #include "app/divide/swatches.h"
 #include "app/fields/segments.h"
+#include "app/fields/supply_button.h"
 #include "app/order/order.h"
 
 namespace avrelt {
@@ -22,6 +23,8 @@ class ColourPage : public QWidget {
 
  public:
   explicit ColourPage(Order& order, QWidget* parent = nullptr);
+
+  SupplyButton& supply() { return *supply_; }
 
   QListWidget& list() { return *list_; }
   QComboBox& style() { return *style_; }
@@ -54,6 +57,7 @@ class ColourPage : public QWidget {
   QPushButton* take_ = nullptr;
   QPushButton* swap_ = nullptr;
   QLineEdit* name_ = nullptr;
+  SupplyButton* supply_ = nullptr;
   QDoubleSpinBox* share_ = nullptr;
   Segments* kind_ = nullptr;
   QPushButton* picture_ = nullptr;  ///< what cells of film are printed with

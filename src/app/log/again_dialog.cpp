@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/log/again_dialog.h"
 
+#include <QAbstractItemView>
 #include <QLabel>
 #include <QVBoxLayout>
 
@@ -27,6 +28,7 @@ AgainDialog::AgainDialog(Document past, Shelf& shelf, const Stock& stock, Unit u
     blank_->addItem(tr("%1, from the shelf").arg(QString::fromStdString(one.blank.name)));
   }
   column->addWidget(labelled(tr("On what blank"), blank_));
+  blank_->view()->setAccessibleName(tr("Blanks"));
   auto* heading = new QLabel(tr("What comes out otherwise"));
   heading->setProperty("role", "label");
   column->addWidget(heading);

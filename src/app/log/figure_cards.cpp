@@ -19,7 +19,7 @@ FigureCards::FigureCards(LogBoard& board, FigurePlot& plot, QWidget* parent)
   QFrame* card = makeCard(tr("What your shop has found out"), body);
   title_ = wordsLabel("value");
   title_->setFont(face(18, QFont::DemiBold));
-  words_ = wordsLabel("value");
+  words_ = wordsLabel("label");
   body->addWidget(title_);
   body->addWidget(words_);
   body->addStretch();
@@ -37,6 +37,7 @@ FigureCards::FigureCards(LogBoard& board, FigurePlot& plot, QWidget* parent)
   seen_ = new QListWidget;
   seen_->setAccessibleName(tr("What it was found from"));
   seen_->setTextElideMode(Qt::ElideRight);
+  seen_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   body->addWidget(seen_, 1);
   auto* words = wordsLabel("label");
   words->setText(tr("What is not ticked is left out. ▲ is far from the others; nothing is left out "
@@ -112,10 +113,10 @@ void FigureCards::refresh() {
   QStringList lines;
   for (const FigureSample& one : figure->seen) {
     lines << (one.odd ? QStringLiteral("▲ ") : QString()) +
-                 tr("%1 (%2 of %3)")
-                     .arg(QString::fromStdString(one.words),
-                          QString::fromStdString(numberText(one.point.y, 1)),
-                          QString::fromStdString(numberText(one.point.x, 1)));
+                 tr("%1 of %2  %3")
+                     .arg(QString::fromStdString(numberText(one.point.y, 1)),
+                          QString::fromStdString(numberText(one.point.x, 1)),
+                          QString::fromStdString(one.words));
   }
   showLines(*seen_, lines);
   for (int i = 0; i < seen_->count(); ++i) {

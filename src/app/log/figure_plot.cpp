@@ -69,6 +69,18 @@ QRectF FigurePlot::room() const {
   return QRectF(rect()).adjusted(left, margin, -margin, -below);
 }
 
+/// Points that would lie on each other are drawn a little aside, so that each can be taken.
+QPointF FigurePlot::placeOfSeen(std::size_t which) const {
+  const FitPoint& point = figure_.seen[which].point;
+  constexpr std::size_t most = 13;
+  constexpr double apart = 3.2;
+  std::size_t before = 0;
+  for (std::size_t i = 0; i < which; ++i) before += figure_.seen[i].point.x == point.x ? 1 : 0;
+  const std::size_t place = before % most;
+  const double aside = static_cast<double>((place + 1) / 2) * (place % 2 == 0 ? apart : -apart);
+  return placeOf(point) + QPointF(aside, 0);
+}
+
 QPointF FigurePlot::placeOf(const FitPoint& point) const {
   const QRectF box = room();
   return {box.left() + point.x / mostX_ * box.width(),
@@ -130,7 +142,7 @@ void FigurePlot::paintEvent(QPaintEvent* /*event*/) {
   painter.restore();
   for (std::size_t i = 0; i < figure_.seen.size(); ++i) {
     const FigureSample& one = figure_.seen[i];
-    const QPointF place = placeOf(one.point);
+    const QPointF place = placeOfSeen(i);
     painter.setPen(QPen(one.odd ? t.warn : t.ink, 1.6));
     painter.setBrush(one.leftOut ? QBrush(Qt::NoBrush) : QBrush(one.odd ? t.warn : t.ink));
     constexpr double size = 4.5;
@@ -162,7 +174,7 @@ int FigurePlot::at(QPointF place) const {
   double nearest = reach;
   int found = -1;
   for (std::size_t i = 0; i < figure_.seen.size(); ++i) {
-    const double off = QLineF(place, placeOf(figure_.seen[i].point)).length();
+    const double off = QLineF(place, placeOfSeen(i)).length();
     if (off > nearest) continue;
     nearest = off;
     found = static_cast<int>(i);

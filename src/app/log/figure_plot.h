@@ -33,6 +33,7 @@ class FigurePlot : public Canvas {
  private:
   QRectF room() const;
   QPointF placeOf(const FitPoint& point) const;
+  QPointF placeOfSeen(std::size_t which) const;
   int at(QPointF place) const;
 
   LearntFigure figure_;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/log/log_area.h"
 
+#include <QAbstractItemView>
 #include <QHBoxLayout>
 #include <QHeaderView>
 #include <QVBoxLayout>
@@ -13,7 +14,9 @@ namespace {
 
 QString dayWords(const std::optional<CivilTime>& time) {
   if (!time) return {};
-  return QString::fromStdString(dayText(*time)) +
+  // Without its weekday, but with its year: "5 Nov 2026".
+  const QString day = QString::fromStdString(dayText(*time));
+  return day.section(QLatin1Char(' '), 1) +
          QStringLiteral(" %1").arg(QString::fromStdString(civilText(*time).substr(0, 4)));
 }
 
@@ -36,9 +39,14 @@ LogArea::LogArea(LogBoard& board, QWidget* parent) : QWidget(parent), board_(boa
   search_->setPlaceholderText(tr("Search: names, glitters, blanks, for whom"));
   search_->setAccessibleName(tr("Search the log"));
   search_->setClearButtonEnabled(true);
+  // What stands beside them keeps its place on the pages that are not searched.
+  QSizePolicy held = search_->sizePolicy();
+  held.setRetainSizeWhenHidden(true);
+  search_->setSizePolicy(held);
   head->addWidget(search_, 1);
   which_ = new QComboBox;
   which_->setAccessibleName(tr("Which cups"));
+  which_->view()->setAccessibleName(which_->accessibleName());
   which_->addItems({tr("All cups"), tr("Under way"), tr("Finished")});
   head->addWidget(which_);
   words_ = new QLabel;
@@ -63,13 +71,14 @@ LogArea::LogArea(LogBoard& board, QWidget* parent) : QWidget(parent), board_(boa
   figureList_ = new QListWidget;
   figureList_->setAccessibleName(tr("Figures of the shop"));
   figureList_->setMaximumWidth(300);
+  figureList_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   plot_ = new FigurePlot;
   row->addWidget(figureList_, 1);
   row->addWidget(plot_, 3);
   stack_->addWidget(learnt);
   monthRows_ = new RowsModel(
       {tr("Month"), tr("Cups"), tr("Cost"), tr("Sold"), tr("Taken in"), tr("A cup cost")}, this);
-  table(monthRows_, tr("Months"));
+  table(monthRows_, tr("Months"))->horizontalHeader()->setStretchLastSection(false);
 
   connect(pages_, &Segments::picked, this, &LogArea::showPage);
   connect(search_, &QLineEdit::textChanged, this, &LogArea::findNow);
@@ -227,7 +236,7 @@ void LogArea::refreshCups() {
                 entry.notes.price ? entry.notes.price->value() : -1.0};
     rows.push_back(std::move(row));
   }
-  put(*cupRows_, *cupTable_, std::move(rows), {150, 150, 140, 120, 110, 110, 80, 70, 70});
+  put(*cupRows_, *cupTable_, std::move(rows), {120, 140, 130, 125, 95, 95, 80, 65, 60});
   const LogEntry* picked = board_.picked();
   int at = -1;
   for (std::size_t i = 0; i < entries.size(); ++i) {
@@ -273,7 +282,7 @@ void LogArea::refreshStock() {
                 sortTime(level.lastCounted), {}};
     rows.push_back(std::move(row));
   }
-  put(*supplyRows_, *supplyTable_, std::move(rows), {220, 90, 150, 100, 130, 120, 120});
+  put(*supplyRows_, *supplyTable_, std::move(rows), {190, 80, 150, 90, 140, 110, 100});
   const LogBoard::SupplyLine* picked = board_.pickedSupply();
   int at = -1;
   for (std::size_t i = 0; i < board_.supplies().size(); ++i) {

@@ -78,9 +78,10 @@ QVariant RowsModel::data(const QModelIndex& at, int role) const {
 QVariant RowsModel::headerData(int section, Qt::Orientation orientation, int role) const {
   if (orientation != Qt::Horizontal) return {};
   if (role == Qt::DisplayRole) return titles_.value(section);
-  if (role == Qt::TextAlignmentRole && !rows_.empty() &&
-      rows_.front().keys.value(section).typeId() == QMetaType::Double) {
-    return QVariant(Qt::AlignVCenter | Qt::AlignRight);
+  if (role == Qt::TextAlignmentRole) {
+    const bool number =
+        !rows_.empty() && rows_.front().keys.value(section).typeId() == QMetaType::Double;
+    return QVariant(Qt::AlignVCenter | (number ? Qt::AlignRight : Qt::AlignLeft));
   }
   return {};
 }

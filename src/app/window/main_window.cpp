@@ -173,6 +173,9 @@ void MainWindow::makeBench() {
     pinCell(order_, place, fill_->colourPage().inHand(), bar);
   };
   connect(fill_, &FillStation::said, watch_, &WatchLine::say);
+  const auto supplies = [this]() -> const SupplyShelf& { return shelf_->supplies(); };
+  divide_->finishPage().supply().setSupplies(supplies);
+  fill_->colourPage().supply().setSupplies(supplies);
   connect(&fill_->amountsPage(), &AmountsPage::ratesSet, this,
           [this](const FillRates& rates) { shelf_->put(rates); });
   connect(flat_, &FlatView::cellClicked, this, pin);

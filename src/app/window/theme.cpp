@@ -44,6 +44,10 @@ QString styleSheet(const Theme& t) {
                 selection-background-color: @petrol; selection-color: @onInk; }
     QLineEdit:focus { border: 2px solid @brass; padding: 3px 8px; }
     QLineEdit[fault="true"] { border: 2px solid @stop; padding: 3px 8px; }
+    QPlainTextEdit { background: @field; border: 1px solid @rule; border-radius: 6px;
+                     padding: 2px 5px; selection-background-color: @petrol;
+                     selection-color: @onInk; }
+    QPlainTextEdit:focus { border: 2px solid @brass; padding: 1px 4px; }
     QPushButton { background: @panel; border: 1px solid @muted; border-radius: 6px;
                   padding: 7px 14px; font-weight: 600; }
     QPushButton:hover { border-color: @ink; }
@@ -74,6 +78,14 @@ QString styleSheet(const Theme& t) {
         border-bottom: 1px solid @rule; padding: 3px 6px; font-weight: 400; }
     QDoubleSpinBox, QSpinBox { background: @field; border: 1px solid @rule; border-radius: 6px;
         padding: 3px 6px; }
+    QAbstractSpinBox::up-button, QAbstractSpinBox::down-button { width: 15px; border: none;
+        background: transparent; }
+    QAbstractSpinBox::up-arrow { image: none; width: 0px; height: 0px;
+        border-left: 4px solid transparent; border-right: 4px solid transparent;
+        border-bottom: 5px solid @muted; }
+    QAbstractSpinBox::down-arrow { image: none; width: 0px; height: 0px;
+        border-left: 4px solid transparent; border-right: 4px solid transparent;
+        border-top: 5px solid @muted; }
     QDoubleSpinBox:focus, QSpinBox:focus { border: 2px solid @brass; padding: 2px 5px; }
     QCheckBox::indicator:unchecked { width: 13px; height: 13px; border: 1px solid @muted;
         border-radius: 3px; background: @field; }

@@ -1,0 +1,421 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The log through the window: written by working, made and cut again, supplies used and counted,
+// figures learnt, the shop out and in.
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDir>
+#include <QFile>
+#include <QImage>
+#include <QPushButton>
+#include <QTemporaryDir>
+
+#include "app/application.h"
+#include "app/log/again_dialog.h"
+#include "app/order/bench_edits.h"
+#include "app/order/zone_edits.h"
+#include "files/disk.h"
+#include "files/outputs.h"
+#include "job/ids.h"
+#include "job/purpose.h"
+
+using namespace avrelt;
+
+namespace {
+
+CivilTime at(const char* text) {
+  return *parseCivil(text);
+}
+
+/// A glittered cup of an order that no other test has, in a shop of the test's own.
+struct LogWindow : OpenWindow {
+  LogWindow() {
+    static int number = 0;
+    // A shop of its own: what another test logged is not looked at.
+    qputenv("XDG_DATA_HOME", home.path().toLocal8Bit());
+    REQUIRE(window.shelf().open());
+    Supply glitter;
+    glitter.name = "Night";
+    glitter.kind = SupplyKind::glitter;
+    glitter.colour = "#202848";
+    glitter.low = Amount::ofUnits(MeasuredBy::weight, 0);
+    supply = *window.shelf().put(glitter);
+    Document document;
+    document.id = "o-test-" + std::to_string(++number);
+    document.units = Unit::mm;
+    Cup cup = newCup("Comet", Unit::mm);
+    cup.division.body.finish.kind = FinishKind::glitter;
+    cup.division.body.finish.name = "Night";
+    cup.division.body.finish.supply = supply;
+    document.cups = {cup};
+    document.bench.from = at("2026-12-09T18:00");
+    order().load(document);
+    station().keeper().begin();
+    window.goToStation(MainWindow::bench);
+    window.benchStation().work().planNow();
+  }
+  ~LogWindow() { qputenv("XDG_DATA_HOME", before); }
+  LogWindow(const LogWindow&) = delete;
+  LogWindow& operator=(const LogWindow&) = delete;
+
+  Order& order() { return window.order(); }
+  LogStation& station() { return window.logStation(); }
+  BenchWork& work() { return window.benchStation().work(); }
+  const BenchPlan& plan() { return work().plan(); }
+  /// Ticks steps off up to and with the first of a kind, a quarter of an hour each.
+  void tickTo(StepKind kind) {
+    int minutes = 0;
+    for (const Step& step : std::vector<Step>(plan().cups[0].steps)) {
+      minutes += 15;
+      tickStep(order(), 0, step, at("2026-12-09T18:00") + std::chrono::minutes(minutes),
+               Duration::minutes(15));
+      if (step.kind == kind) break;
+    }
+    work().planNow();
+    station().keeper().keep();
+  }
+  std::vector<LogEntry> entries() { return *window.shelf().logbook()->find({}); }
+
+  QByteArray before = qgetenv("XDG_DATA_HOME");
+  QTemporaryDir home;
+  std::string supply;
+};
+
+}  // namespace
+
+TEST_CASE("Work writes the log, undo takes it back, and nothing is told twice", "[log]") {
+  LogWindow open;
+  CHECK(open.entries().empty());
+  open.tickTo(StepKind::glitter);
+  REQUIRE(open.entries().size() == 1);
+  LogEntry entry = open.entries().front();
+  CHECK(entry.name == "Comet");
+  CHECK(entry.done == static_cast<int>(open.order().document().cups[0].bench.done.size()));
+  CHECK(entry.begun == at("2026-12-09T18:00"));
+  CHECK_FALSE(entry.finished);
+  CHECK(entry.made.find("Night") != std::string::npos);
+  CHECK(entry.worked.minutes() == Approx(15.0 * entry.done));
+  const double cm2 = open.order().plan()->divided.zones.front().area.mm2() / 100;
+  REQUIRE(open.window.shelf().supplies().uses.size() == 1);
+  CHECK(open.window.shelf().supplies().uses.front().amount.units() == Approx(cm2 * 0.025));
+  // The same order opened again: the same log.
+  const Document saved = open.order().document();
+  open.order().load(saved);
+  open.station().keeper().begin();
+  open.work().planNow();
+  open.station().keeper().keep();
+  CHECK(open.entries() == std::vector<LogEntry>{entry});
+  CHECK(open.window.shelf().supplies().uses.size() == 1);
+  // The last tick taken back, and given again.
+  REQUIRE(untickLast(open.order()));
+  open.work().planNow();
+  open.station().keeper().keep();
+  CHECK(open.entries().front().done == entry.done - 1);
+  CHECK(open.window.shelf().supplies().uses.empty());
+  open.press(Qt::Key_Z, Qt::ControlModifier);
+  open.work().planNow();
+  open.station().keeper().keep();
+  CHECK(open.entries() == std::vector<LogEntry>{entry});
+  CHECK(open.window.shelf().supplies().uses.size() == 1);
+  // A cup that is done to the last step is finished.
+  open.tickTo(StepKind::cure);
+  CHECK(open.entries().front().finished);
+}
+
+TEST_CASE("A dry run is not logged", "[log]") {
+  LogWindow open;
+  open.window.benchStation().clock().pretend(at("2026-12-09T18:00"), 0);
+  open.work().planNow();
+  open.press(Qt::Key_Return, Qt::ControlModifier);
+  open.station().keeper().keep();
+  CHECK(open.entries().empty());
+  open.window.benchStation().clock().endPretending();
+}
+
+TEST_CASE("A part is cut again to the byte, whatever became of the cup since", "[log]") {
+  LogWindow open;
+  REQUIRE(open.order().presentPlan() != nullptr);
+  const auto entries = entriesOf(*open.order().plan(), purpose::baseDisc);
+  REQUIRE(entries.size() == 1);
+  const auto now = outputOf(*open.order().plan(), setOf(entries.front()), OutputKind::svg,
+                            Paper::a4, Unit::mm);
+  REQUIRE(now);
+  open.order().markCut(entries.front(), true);
+  open.order().presentPlan();
+  open.station().keeper().keep();
+  REQUIRE(open.entries().size() == 1);
+  // Measured again, it would be cut otherwise.
+  open.order().editCup("measure", [](Cup& cup) {
+    for (::avrelt::Station& station : cup.blank.stations) {
+      if (station.girth) station.girth = WrittenLength{station.girth->length + Length::mm(3), {}};
+    }
+  });
+  open.window.goToStation(MainWindow::log);
+  REQUIRE(open.station().board().cuts().size() == 1);
+  open.station().cups().middle().show(CupCards::cutPage);
+  open.station().cups().cutList().setCurrentRow(0);
+  const QTemporaryDir folder;
+  const QString path = folder.filePath("again.svg");
+  CHECK_FALSE(open.station().cups().saveCut(open.station().board().cuts().front().key, path));
+  CHECK(*readFile(path.toStdString()) == now->file.bytes);
+  CHECK(open.station().cups().saveCut(999, path));
+  // Said not to be cut after all, it is out of the log.
+  open.order().history()->undo();
+  open.order().history()->undo();
+  open.order().presentPlan();
+  open.station().keeper().keep();
+  CHECK(open.window.shelf().logbook()->cutsOf(open.entries().front().key)->empty());
+}
+
+TEST_CASE("A cup of the log is made again, on its blank or another", "[log]") {
+  LogWindow open;
+  open.tickTo(StepKind::mark);
+  const Document before = open.order().document();
+  open.order().history()->setClean();
+  open.window.goToStation(MainWindow::log);
+  const auto past = open.station().board().pastOrder();
+  REQUIRE(past);
+  CHECK(past->cups.front().division == before.cups.front().division);
+  AgainDialog dialog(*past, open.window.shelf(), open.order().stock(), Unit::mm);
+  dialog.show();
+  REQUIRE(dialog.changes().count() == 1);
+  CHECK(dialog.changes().item(0)->text().contains("same size"));
+  dialog.blank().setCurrentIndex(dialog.blank().findText("straight 900", Qt::MatchStartsWith));
+  CHECK(dialog.changes().count() >= 2);
+  CHECK(dialog.changes().item(0)->text().contains("281 mm"));
+  emit open.station().orderMade(dialog.made().order);
+  const Document now = open.order().document();
+  CHECK(now.cups.front().blank.name == "straight 900 ml");
+  CHECK(now.cups.front().bench.done.empty());
+  CHECK(now.id != before.id);
+  CHECK_FALSE(now.id.empty());
+  CHECK_FALSE(open.order().history()->isClean());
+  CHECK(open.window.file().path().isEmpty());
+  open.order().history()->setClean();
+}
+
+TEST_CASE("Notes are typed once and found again", "[log]") {
+  LogWindow open;
+  open.tickTo(StepKind::mark);
+  open.window.goToStation(MainWindow::log);
+  CupCards& cards = open.station().cups();
+  CHECK(cards.title().text() == "Comet");
+  cards.whom().setFocus();
+  QTest::keyClicks(&cards.whom(), "the lock keeper");
+  QTest::keyClick(&cards.whom(), Qt::Key_Tab);
+  QTest::keyClicks(&cards.price(), "48,50");
+  QTest::keyClick(&cards.price(), Qt::Key_Return);
+  CHECK(open.entries().front().notes.whom == "the lock keeper");
+  CHECK(open.entries().front().notes.price->value() == Approx(48.5));
+  cards.price().setText("cheap");
+  cards.keepNotes();
+  CHECK(open.entries().front().notes.price->value() == Approx(48.5));
+  CHECK(open.window.watchLine().sentence().contains("no price"));
+  cards.price().setText("");
+  cards.faults().setPlainText("a bubble");
+  cards.keepNotes();
+  CHECK_FALSE(open.entries().front().notes.price);
+  QTest::keyClicks(&open.station().area().search(), "BUBBLE lock");
+  CHECK(open.station().area().cupRows().rowCount() == 1);
+  QTest::keyClicks(&open.station().area().search(), "zz");
+  CHECK(open.station().area().cupRows().rowCount() == 0);
+  CHECK(cards.title().text().contains("Nothing"));
+  open.station().area().search().clear();
+  open.station().area().which().setCurrentIndex(2);
+  CHECK(open.station().area().cupRows().rowCount() == 0);
+  open.station().area().which().setCurrentIndex(0);
+  CHECK(cards.whom().text() == "the lock keeper");
+}
+
+TEST_CASE("A supply is counted, runs short on the watch line, and a mixed-up unit is asked about",
+          "[log]") {
+  LogWindow open;
+  open.window.goToStation(MainWindow::log);
+  open.press(Qt::Key_F6, Qt::ControlModifier | Qt::AltModifier);
+  SupplyCards& cards = open.station().supplies();
+  CHECK(open.station().area().page() == LogArea::stock);
+  CHECK(cards.name().text() == "Night");
+  CHECK(cards.words().text().contains("not counted"));
+  cards.amount().setText("56 g");
+  cards.note(SupplyEvent::Kind::counted);
+  open.station().board().read();
+  CHECK(cards.words().text().contains("There should be 56 g"));
+  // Two, typed as ounces on a scale that shows grams.
+  cards.amount().setText("2");
+  answerNextDialog("Take 56.7 g");
+  cards.note(SupplyEvent::Kind::counted);
+  open.station().board().read();
+  CHECK(open.window.shelf().supplies().events.back().amount.units() == Approx(56.699).epsilon(1e-4));
+  cards.amount().setText("2");
+  answerNextDialog("Keep 2 g");
+  cards.note(SupplyEvent::Kind::counted);
+  open.station().board().read();
+  CHECK(open.window.shelf().supplies().events.back().amount.units() == 2);
+  cards.amount().setText("minus two");
+  cards.note(SupplyEvent::Kind::counted);
+  open.station().board().read();
+  CHECK(open.window.watchLine().sentence().contains("Type a weight"));
+  open.station().board().read();
+  CHECK(cards.words().text().contains("more than there is"));
+  CHECK(open.station().area().supplyRows().rows().front().marked);
+  open.window.goToStation(MainWindow::bench);
+  open.work().planNow();
+  bool runsShort = false;
+  for (const WatchLine::Item& item : open.window.benchStation().watches()) {
+    runsShort = runsShort || item.sentence.contains("Night runs short");
+  }
+  CHECK(runsShort);
+  CHECK(open.window.benchStation().shoppingWords().join(' ').contains("buy"));
+  // Another is added by key, and removed; the name is there to be typed.
+  open.window.goToStation(MainWindow::log);
+  open.press(Qt::Key_F5, Qt::ControlModifier | Qt::AltModifier);
+  CHECK(open.station().board().supplies().size() == 2);
+  CHECK(cards.name().text() == "New glitter");
+  QTest::keyClicks(&cards.name(), "Brass");
+  QTest::keyClick(&cards.name(), Qt::Key_Return);
+  open.station().board().read();
+  CHECK(open.station().board().pickedSupply()->supply->name == "Brass");
+  cards.removeSupply();
+  open.station().board().read();
+  CHECK(open.station().board().supplies().size() == 1);
+}
+
+TEST_CASE("A finish is taken from the shop, and by another name is none of it", "[log]") {
+  LogWindow open;
+  open.window.goToStation(MainWindow::dividing);
+  SupplyButton& button = open.window.divideStation().finishPage().supply();
+  CHECK(button.isVisible());
+  CHECK(button.text() == "✓ Shop");
+  emit button.menu()->aboutToShow();
+  REQUIRE(button.menu()->actions().size() == 3);
+  CHECK(button.menu()->actions().first()->isChecked());
+  button.menu()->actions().last()->trigger();
+  CHECK(open.cup().division.body.finish.supply.empty());
+  CHECK(open.cup().division.body.finish.name == "Night");
+  emit button.menu()->aboutToShow();
+  button.menu()->actions().first()->trigger();
+  CHECK(open.cup().division.body.finish.supply == open.supply);
+  CHECK(open.cup().division.body.finish.colour == "#202848");
+  QLineEdit& name = open.window.divideStation().finishPage().name();
+  name.setFocus();
+  QTest::keyClicks(&name, "s");
+  CHECK(open.cup().division.body.finish.supply.empty());
+}
+
+TEST_CASE("A pace that was learnt is offered, taken, and reckoned with at the bench", "[log]") {
+  LogWindow open;
+  Logbook log = *open.window.shelf().logbook();
+  for (int i = 0; i < 8; ++i) {
+    LogEntry entry;
+    entry.key = {"o-past", "cup-" + std::to_string(i)};
+    entry.name = "Past " + std::to_string(i);
+    LoggedStep step;
+    step.step = "clean";
+    step.kind = StepKind::clean;
+    step.at = at("2026-10-01T18:00") + std::chrono::days(i);
+    step.took = Duration::minutes(i == 3 ? 90 : 18 + i % 2);
+    step.usual = Duration::minutes(12);
+    REQUIRE_FALSE(log.record(entry, "{}", {step}));
+  }
+  open.window.goToStation(MainWindow::log);
+  open.press(Qt::Key_F7, Qt::ControlModifier | Qt::AltModifier);
+  FigureCards& cards = open.station().figures();
+  REQUIRE(open.station().board().pickedFigure() != nullptr);
+  CHECK(open.station().board().pickedFigure()->figure.name() == "pace.clean");
+  CHECK(cards.words().text().contains("from 8 observations"));
+  REQUIRE(cards.seen().count() == 8);
+  CHECK(cards.seen().item(3)->text().startsWith("▲"));
+  // The odd one is left out at the plot, by keys.
+  FigurePlot& plot = open.station().area().plot();
+  plot.setFocus();
+  for (int i = 0; i < 4; ++i) QTest::keyClick(&plot, Qt::Key_Right);
+  QTest::keyClick(&plot, Qt::Key_Space);
+  CHECK(cards.words().text().contains("from 7 observations"));
+  CHECK(cards.seen().item(3)->checkState() == Qt::Unchecked);
+  QTest::mouseClick(&cards.useButton(), Qt::LeftButton);
+  CHECK(open.order().stock().paces.of(StepKind::clean) == Approx(1.54).epsilon(0.03));
+  open.work().planNow();
+  CHECK(open.plan().cups[0].steps[0].handsOn.minutes() ==
+        Approx(12 * open.order().stock().paces.of(StepKind::clean)));
+  CHECK_FALSE(open.station().board().pickedFigure()->offered);
+  QTest::mouseClick(&cards.usualButton(), Qt::LeftButton);
+  CHECK(open.order().stock().paces == Paces());
+}
+
+TEST_CASE("Photos are made smaller, shown, and told where they are gone", "[log]") {
+  LogWindow open;
+  open.tickTo(StepKind::mark);
+  open.window.goToStation(MainWindow::log);
+  const QTemporaryDir folder;
+  QImage large(3000, 2000, QImage::Format_RGB32);
+  large.fill(QColor("#224466"));
+  REQUIRE(large.save(folder.filePath("front.png")));
+  CupCards& cards = open.station().cups();
+  CHECK_FALSE(cards.addPhotoFrom(folder.filePath("front.png")));
+  open.station().board().read();
+  REQUIRE(cards.photoList().count() == 1);
+  CHECK(cards.photoList().item(0)->text().contains("front"));
+  const LogPhoto photo = open.station().board().photos().front();
+  const QString file =
+      QString::fromStdString(open.window.shelf().logbook()->fileOf(photo).string());
+  CHECK(QImage(file).width() == 1600);
+  CHECK(std::abs(QImage(file).height() - 1067) <= 1);
+  CHECK_FALSE(cards.saveCardTo(folder.filePath("card.pdf")));
+  CHECK(readFile(folder.filePath("card.pdf").toStdString())->size() > 5000);
+  CHECK_FALSE(cards.saveTagTo(folder.filePath("tag.pdf")));
+  REQUIRE(QFile::remove(file));
+  open.station().board().read();
+  CHECK(cards.photoList().item(0)->text().contains("not there any more"));
+  CHECK(cards.addPhotoFrom(folder.filePath("none.jpg"))->contains("no picture"));
+  cards.photoList().setCurrentRow(0);
+  cards.removePhoto();
+  open.station().board().read();
+  CHECK(cards.photoList().count() == 0);
+}
+
+TEST_CASE("The shop goes out and comes in again, and back to yesterday's copy", "[log]") {
+  LogWindow open;
+  open.tickTo(StepKind::mark);
+  const QTemporaryDir folder;
+  const QString zip = folder.filePath("shop.zip");
+  CHECK(inWords(open.window.shelf().saveArchive(zip), Unit::mm).find("1 cups of the log") !=
+        std::string::npos);
+  open.window.shelf().backUpToday();
+  REQUIRE(QTest::qWaitFor([&] { return open.window.shelf().backups().size() == 1; }, 5000));
+  const std::vector<LogEntry> before = open.entries();
+  REQUIRE_FALSE(open.window.shelf().logbook()->remove(before.front().key));
+  CHECK(open.entries().empty());
+  (void)open.window.shelf().takeArchive(zip);
+  CHECK(open.entries() == before);
+  REQUIRE_FALSE(open.window.shelf().logbook()->remove(before.front().key));
+  (void)open.window.shelf().restore(open.window.shelf().backups().front());
+  CHECK(open.entries() == before);
+  QFile half(zip);
+  REQUIRE(half.resize(half.size() / 2));
+  CHECK_FALSE(inWords(open.window.shelf().takeArchive(zip), Unit::mm).empty());
+  CHECK(open.entries() == before);
+}
+
+TEST_CASE("Labels are printed, and found again by their codes", "[log]") {
+  LogWindow open;
+  ShelfFilm film;
+  film.name = "Gold";
+  const auto key = open.window.shelf().put(film);
+  REQUIRE(key);
+  FilmStock stock;
+  stock.film = *key;
+  stock.shape = StockShape::offcut;
+  stock.wide = Length::mm(120);
+  stock.tall = Length::mm(80);
+  stock.place = "box";
+  const auto piece = open.window.shelf().put(stock);
+  REQUIRE(piece);
+  const QTemporaryDir folder;
+  CHECK_FALSE(open.station().saveLabelsTo(folder.filePath("labels.pdf")));
+  CHECK(readFile(folder.filePath("labels.pdf").toStdString())->size() > 5000);
+  const QString words =
+      open.station().wordsOfCode(QStringLiteral(" avrelt-film-%1 ").arg(*piece));
+  CHECK(words.contains("Gold"));
+  CHECK(words.contains("box"));
+  CHECK(open.station().wordsOfCode("AVRELT-BLANK-1").contains("the blank"));
+  CHECK(open.station().wordsOfCode("something").contains("Nothing on the shelf"));
+}
