@@ -136,7 +136,9 @@ with tempfile.TemporaryDirectory() as folder:
         single = copy.deepcopy(singles[name])
         single["id"] = oid
         single["cups"][0]["id"] = cid
-        base.execute("INSERT INTO entries VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, '')",
+        base.execute("INSERT INTO entries (order_id, cup_id, name, order_name, blank, made, begun,"
+                     " finished, done, steps, whom, price, faults) VALUES"
+                     " (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                      (oid, cid, name + " %d" % number,
                       time.strftime("%B ") + chance.choice(["open night", "market", "orders"]),
                       single["cups"][0]["blank"]["name"], made, text(time),
@@ -171,6 +173,8 @@ with tempfile.TemporaryDirectory() as folder:
     # One supply that is short for the order on the bench.
     base.execute("INSERT INTO supply_events (supply, kind, at, amount, paid) VALUES"
                  " ('s-tail', 'counted', '2026-11-25T18:00', 3.5, 0)")
+    base.execute("UPDATE entries SET (worked_min, last) = (SELECT sum(took_min), max(at) FROM work w"
+                 " WHERE w.order_id = entries.order_id AND w.cup_id = entries.cup_id)")
     base.commit()
     base.close()
     archive = demo / "Brackwater shop.zip"

@@ -37,7 +37,8 @@ class BenchPages {
       std::vector<std::string> lines = pages_.wrapped(words_(step.words), textSize, room());
       std::vector<std::string> small;
       const auto more = [&](const std::string& text) {
-        for (std::string& line : pages_.wrapped(text, smallSize, room())) small.push_back(std::move(line));
+        for (std::string& line : pages_.wrapped(text, smallSize, room()))
+          small.push_back(std::move(line));
       };
       if (!step.mix.empty()) more(mixText(step.mix));
       if (step.wait.least > Duration())
@@ -60,7 +61,8 @@ class BenchPages {
       }
       box();
       text(clockText(start), margin + 6, textSize);
-      text(pages_.fitted(plan_.cups[task.chain].name, textSize, wordsAt - cupAt - 2), cupAt, textSize);
+      text(pages_.fitted(plan_.cups[task.chain].name, textSize, wordsAt - cupAt - 2), cupAt,
+           textSize);
       for (const std::string& line : lines) {
         text(line, wordsAt, textSize);
         at_ += lineHeight;

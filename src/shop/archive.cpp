@@ -26,10 +26,10 @@ namespace {
 namespace fs = std::filesystem;
 
 /// Where others come before what refers to them.
-constexpr std::array tables{"blanks",  "measurements",  "rates",   "shapes",        "films",
-                            "film_stock", "cutter",     "printer", "methods",       "supplies",
-                            "supply_events", "entries", "entry_orders", "work",     "uses",
-                            "cut_parts", "photos",      "left_out"};
+constexpr std::array tables{"blanks",        "measurements", "rates",        "shapes",  "films",
+                            "film_stock",    "cutter",       "printer",      "methods", "supplies",
+                            "supply_events", "entries",      "entry_orders", "work",    "uses",
+                            "cut_parts",     "photos",       "left_out"};
 
 constexpr const char* headName = "shop.json";
 constexpr std::size_t mostOfOne = 256U << 20U;
@@ -119,8 +119,7 @@ std::string fileName(const FileColumn& of, std::size_t number) {
 }
 
 /// One table as lines of JSON; what is a file of its own goes into the archive at once.
-std::string tableText(Database& database, const std::string& table, Zip& zip,
-                      ArchiveCount& count) {
+std::string tableText(Database& database, const std::string& table, Zip& zip, ArchiveCount& count) {
   const std::vector<std::string> columns = columnsOf(database, table);
   std::string text;
   Statement rows(database, selectAll(table, columns).c_str());
@@ -172,8 +171,7 @@ void addCsv(Database& database, Zip& zip) {
   zip.add("log.csv",
           csvOf(database,
                 "SELECT e.name, e.order_name, e.blank, e.made, e.begun, e.finished, e.done,"
-                " e.steps, (SELECT sum(took_min) FROM work w WHERE w.order_id = e.order_id AND"
-                " w.cup_id = e.cup_id), e.whom, e.price, e.faults, e.notes FROM entries e"
+                " e.steps, e.worked_min, e.whom, e.price, e.faults, e.notes FROM entries e"
                 " ORDER BY e.begun, e.name",
                 {"cup", "order", "blank", "made", "begun", "finished", "steps_done", "steps",
                  "worked_min", "for", "price", "faults", "notes"}));
@@ -376,15 +374,17 @@ std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
   const Json says = head == nullptr ? Json() : Json::parse(*head, nullptr, false);
   if (!says.is_object() || !says.contains("avrelt_shop") ||
       !says["avrelt_shop"].is_number_integer()) {
-    return Sentence{"“%1” is no archive of a shop: it has no shop.json that says so. Nothing was "
-                    "changed.",
-                    {archive.string()}};
+    return Sentence{
+        "“%1” is no archive of a shop: it has no shop.json that says so. Nothing was "
+        "changed.",
+        {archive.string()}};
   }
   const auto version = says["avrelt_shop"].get<long long>();
   if (version > Shop::currentVersion) {
-    return Sentence{"The archive was written by a newer Avrelt (version %1 of a shop; this one "
-                    "knows up to %2). Update Avrelt to read it; nothing was changed.",
-                    {static_cast<long>(version), long{Shop::currentVersion}}};
+    return Sentence{
+        "The archive was written by a newer Avrelt (version %1 of a shop; this one "
+        "knows up to %2). Update Avrelt to read it; nothing was changed.",
+        {static_cast<long>(version), long{Shop::currentVersion}}};
   }
   // Archives were first written of version 8.
   constexpr int first = 8;
@@ -403,9 +403,9 @@ std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
     const std::vector<std::string> columns = columnsOf(database, table);
     for (std::size_t at = 0; at < text->size() && bad.empty();) {
       const std::size_t end = std::min(text->find('\n', at), text->size());
-      const Json row = Json::parse(text->begin() + static_cast<std::ptrdiff_t>(at),
-                                   text->begin() + static_cast<std::ptrdiff_t>(end), nullptr,
-                                   false);
+      const Json row =
+          Json::parse(text->begin() + static_cast<std::ptrdiff_t>(at),
+                      text->begin() + static_cast<std::ptrdiff_t>(end), nullptr, false);
       if (row.is_discarded() || !putRow(database, table, columns, row, unpacked)) bad = name;
       ++count.rows;
       if (std::string_view(table) == "entry_orders") ++count.orders;

@@ -19,8 +19,8 @@ struct ArchiveCount {
 };
 
 /// Writes the whole shop into one ZIP file (`docs/format.md`): `shop.json` says what it is, a JSON
-/// file holds each table, `orders/` every cup's order as it can be opened by itself, `cut/` what was
-/// cut, `photos/` the photos, and CSV files the log, the work, the supplies and the films as a
+/// file holds each table, `orders/` every cup's order as it can be opened by itself, `cut/` what
+/// was cut, `photos/` the photos, and CSV files the log, the work, the supplies and the films as a
 /// spreadsheet takes them. Written under another name first, renamed when whole.
 tl::expected<ArchiveCount, Sentence> writeArchive(const std::filesystem::path& shop,
                                                   const std::filesystem::path& archive,

@@ -29,7 +29,8 @@ std::string dayName(CivilTime day) {
 std::optional<CivilTime> dayOfFile(const std::string& name) {
   const std::string_view start = prefix;
   const std::string_view end = ending;
-  if (name.size() <= start.size() + end.size() || !name.starts_with(start) || !name.ends_with(end)) {
+  if (name.size() <= start.size() + end.size() || !name.starts_with(start) ||
+      !name.ends_with(end)) {
     return std::nullopt;
   }
   return parseCivil(name.substr(start.size(), name.size() - start.size() - end.size()));

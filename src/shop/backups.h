@@ -22,9 +22,9 @@ struct Backup {
 /// The copies of a shop, the newest first. They lie in `backups` beside its file.
 std::vector<Backup> backupsOf(const std::filesystem::path& shop);
 
-/// Which copies are still wanted on a day, the newest first: those of the last seven days, the first
-/// of each week for six weeks, and the first of each month for a year. By weeks and months of the
-/// calendar, so that what is kept today is not thrown out for a newer one tomorrow.
+/// Which copies are still wanted on a day, the newest first: those of the last seven days, the
+/// first of each week for six weeks, and the first of each month for a year. By weeks and months of
+/// the calendar, so that what is kept today is not thrown out for a newer one tomorrow.
 std::vector<CivilTime> wantedBackups(std::vector<CivilTime> days, CivilTime today);
 
 /// Copies a shop for today, where there is no copy of today yet, and takes away copies that are not

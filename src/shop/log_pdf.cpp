@@ -120,7 +120,8 @@ class Card {
     title("What it cost");
     pair("Materials", moneyText(card_.cost.materials));
     pair("Work", moneyText(card_.cost.time));
-    if (card_.cost.share > Money()) pair("Share of what else there is", moneyText(card_.cost.share));
+    if (card_.cost.share > Money())
+      pair("Share of what else there is", moneyText(card_.cost.share));
     pair("All", moneyText(card_.cost.total));
     if (card_.cost.unknown > 0) {
       say("Without " + std::to_string(card_.cost.unknown) + " that have no price.");

@@ -39,6 +39,16 @@ std::optional<LoggedStep> stepFrom(const Statement& row, int from) {
                     {}};
 }
 
+/// An entry says how long and when its steps were worked at, so that a search need not look at
+/// them.
+void sumUp(Database& database, const LogKey& key) {
+  Statement sum(database,
+                "UPDATE entries SET (worked_min, last) = (SELECT coalesce(sum(took_min), 0),"
+                " coalesce(max(at), '') FROM work WHERE order_id = ? AND cup_id = ?)"
+                " WHERE order_id = ? AND cup_id = ?");
+  sum.bind(key.order).bind(key.cup).bind(key.order).bind(key.cup).step();
+}
+
 Sentence notThere() {
   return {"This cup is not in the log any more.", {}};
 }
@@ -94,6 +104,7 @@ std::optional<Sentence> Logbook::record(const LogEntry& entry, const std::string
       used.step();
     }
   }
+  sumUp(*database_, entry.key);
   return database_->end();
 }
 
@@ -104,6 +115,7 @@ std::optional<Sentence> Logbook::forgetStep(const LogKey& key, const std::string
     Statement gone(*database_, sql);
     gone.bind(key.order).bind(key.cup).bind(step).step();
   }
+  sumUp(*database_, key);
   return database_->end();
 }
 
@@ -153,18 +165,15 @@ std::optional<Sentence> Logbook::remove(const LogKey& key) {
 tl::expected<std::vector<LogEntry>, Sentence> Logbook::find(const std::string& wanted) {
   const std::vector<std::string> patterns = patternsOf(wanted);
   std::string sql =
-      "SELECT e.order_id, e.cup_id, e.name, e.order_name, e.blank, e.made, e.begun, e.finished,"
-      " e.done, e.steps, e.whom, e.price, e.faults, e.notes, coalesce(w.took, 0), w.last"
-      " FROM entries e LEFT JOIN (SELECT order_id, cup_id, sum(took_min) AS took, max(at) AS last"
-      " FROM work GROUP BY order_id, cup_id) w"
-      " ON w.order_id = e.order_id AND w.cup_id = e.cup_id";
+      "SELECT order_id, cup_id, name, order_name, blank, made, begun, finished, done, steps, whom,"
+      " price, faults, notes, worked_min FROM entries";
   for (std::size_t i = 0; i < patterns.size(); ++i) {
     sql += i == 0 ? " WHERE" : " AND";
     sql +=
-        " (e.name || ' ' || e.order_name || ' ' || e.blank || ' ' || e.made || ' ' || e.whom"
-        " || ' ' || e.faults || ' ' || e.notes) LIKE ? ESCAPE '\\'";
+        " (name || ' ' || order_name || ' ' || blank || ' ' || made || ' ' || whom || ' ' || faults"
+        " || ' ' || notes) LIKE ? ESCAPE '\\'";
   }
-  sql += " ORDER BY coalesce(w.last, e.begun, '') DESC, e.name COLLATE NOCASE, e.cup_id";
+  sql += " ORDER BY last DESC, begun DESC, name COLLATE NOCASE, cup_id";
   std::vector<LogEntry> found;
   {
     Statement rows(*database_, sql.c_str());
@@ -249,8 +258,7 @@ tl::expected<std::map<LogKey, Logbook::Taken>, Sentence> Logbook::allTaken() {
       all[{uses.text(0), uses.text(1)}].uses.push_back(
           {uses.text(2), *at, Amount::ofUnits(measuredBy(*kind), uses.number(4)), {}});
     }
-    Statement cuts(*database_,
-                   "SELECT order_id, cup_id, film, film_name, area_mm2 FROM cut_parts");
+    Statement cuts(*database_, "SELECT order_id, cup_id, film, film_name, area_mm2 FROM cut_parts");
     while (cuts.step()) {
       all[{cuts.text(0), cuts.text(1)}].films.push_back(
           {cuts.whole(2), cuts.text(3), Area::mm2(cuts.number(4))});
@@ -402,8 +410,8 @@ tl::expected<std::vector<LogPhoto>, Sentence> Logbook::photosOf(const LogKey& ke
       const std::string file = rows.text(1);
       // A name that leads out of the folder is none of ours.
       if (std::filesystem::path(file).filename().string() != file) continue;
-      photos.push_back({rows.whole(0), file, rows.text(2),
-                        parseCivil(rows.text(3)).value_or(CivilTime())});
+      photos.push_back(
+          {rows.whole(0), file, rows.text(2), parseCivil(rows.text(3)).value_or(CivilTime())});
     }
   }
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);

@@ -93,7 +93,8 @@ class Logbook {
       : database_(&database), photos_(std::move(photos)) {}
 
   /// Writes how a cup stands and its order as it is now, all that is in `entry` but the maker's
-  /// notes, which are kept; and steps that were done, those there before under the same id included.
+  /// notes, which are kept; and steps that were done, those there before under the same id
+  /// included.
   std::optional<Sentence> record(const LogEntry& entry, const std::string& orderText,
                                  const std::vector<LoggedStep>& steps);
   /// A step that was taken back, and what it had used.

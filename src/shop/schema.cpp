@@ -51,6 +51,7 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     "CREATE TABLE entries (order_id TEXT NOT NULL, cup_id TEXT NOT NULL, name TEXT NOT NULL,"
     " order_name TEXT NOT NULL, blank TEXT NOT NULL, made TEXT NOT NULL, begun TEXT,"
     " finished TEXT, done INTEGER NOT NULL, steps INTEGER NOT NULL,"
+    " worked_min REAL NOT NULL DEFAULT 0, last TEXT NOT NULL DEFAULT '',"
     " whom TEXT NOT NULL DEFAULT '', price REAL, faults TEXT NOT NULL DEFAULT '',"
     " notes TEXT NOT NULL DEFAULT '', PRIMARY KEY (order_id, cup_id));"
     "CREATE TABLE entry_orders (order_id TEXT NOT NULL, cup_id TEXT NOT NULL, text TEXT NOT NULL,"

@@ -4,8 +4,8 @@
 #include <cmath>
 
 #include "files/polygon_json.h"
-#include "shape/path_text.h"
 #include "measure/colour.h"
+#include "shape/path_text.h"
 #include "shop/database.h"
 #include "shop/shop.h"
 

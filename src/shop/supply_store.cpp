@@ -66,8 +66,8 @@ tl::expected<SupplyShelf, Sentence> SupplyStore::all() {
       SupplyEvent event;
       event.key = events.whole(0);
       event.supply = events.text(1);
-      event.kind = events.text(2) == boughtWord ? SupplyEvent::Kind::bought
-                                                : SupplyEvent::Kind::counted;
+      event.kind =
+          events.text(2) == boughtWord ? SupplyEvent::Kind::bought : SupplyEvent::Kind::counted;
       event.at = *at;
       event.amount = Amount::ofUnits(measuredBy(*kind), events.number(4));
       event.paid = Money::of(events.number(5));

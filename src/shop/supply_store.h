@@ -12,8 +12,8 @@ namespace avrelt {
 class Database;
 
 /// The supplies a shop has, what was counted and bought of them, and what steps that were done have
-/// used. Part of a shop, and lives no longer than it. Every change is one transaction; failures come
-/// back in words and change nothing.
+/// used. Part of a shop, and lives no longer than it. Every change is one transaction; failures
+/// come back in words and change nothing.
 class SupplyStore {
  public:
   explicit SupplyStore(Database& database) : database_(&database) {}

@@ -136,8 +136,8 @@ TEST_CASE("A part is cut again to the byte, whatever became of the cup since", "
   REQUIRE(open.order().presentPlan() != nullptr);
   const auto entries = entriesOf(*open.order().plan(), purpose::baseDisc);
   REQUIRE(entries.size() == 1);
-  const auto now = outputOf(*open.order().plan(), setOf(entries.front()), OutputKind::svg,
-                            Paper::a4, Unit::mm);
+  const auto now =
+      outputOf(*open.order().plan(), setOf(entries.front()), OutputKind::svg, Paper::a4, Unit::mm);
   REQUIRE(now);
   open.order().markCut(entries.front(), true);
   open.order().presentPlan();
@@ -244,7 +244,8 @@ TEST_CASE("A supply is counted, runs short on the watch line, and a mixed-up uni
   answerNextDialog("Take 56.7 g");
   cards.note(SupplyEvent::Kind::counted);
   open.station().board().read();
-  CHECK(open.window.shelf().supplies().events.back().amount.units() == Approx(56.699).epsilon(1e-4));
+  CHECK(open.window.shelf().supplies().events.back().amount.units() ==
+        Approx(56.699).epsilon(1e-4));
   cards.amount().setText("2");
   answerNextDialog("Keep 2 g");
   cards.note(SupplyEvent::Kind::counted);
@@ -412,8 +413,7 @@ TEST_CASE("Labels are printed, and found again by their codes", "[log]") {
   const QTemporaryDir folder;
   CHECK_FALSE(open.station().saveLabelsTo(folder.filePath("labels.pdf")));
   CHECK(readFile(folder.filePath("labels.pdf").toStdString())->size() > 5000);
-  const QString words =
-      open.station().wordsOfCode(QStringLiteral(" avrelt-film-%1 ").arg(*piece));
+  const QString words = open.station().wordsOfCode(QStringLiteral(" avrelt-film-%1 ").arg(*piece));
   CHECK(words.contains("Gold"));
   CHECK(words.contains("box"));
   CHECK(open.station().wordsOfCode("AVRELT-BLANK-1").contains("the blank"));

@@ -143,9 +143,10 @@ TEST_CASE("half an archive, a newer one, another file: told, and nothing is chan
     const auto read = readArchive(broken, elsewhere.file(), logs::at("2026-12-02T10:00"));
     CHECK(contentsOf(elsewhere.file()) == (read ? all : own));
   }
-  CHECK_THAT(inWords(readArchive(here.path / "none.zip", there.file(), at("2026-12-02T10:00")).error(),
-                     Unit::mm),
-             Catch::Contains("no archive"));
+  CHECK_THAT(
+      inWords(readArchive(here.path / "none.zip", there.file(), at("2026-12-02T10:00")).error(),
+              Unit::mm),
+      Catch::Contains("no archive"));
 }
 
 TEST_CASE("photos that are gone are counted, and the rest goes along", "[archive]") {
@@ -176,7 +177,8 @@ TEST_CASE("a copy a day, those of a week, a month, a year kept", "[backups]") {
   std::vector<CivilTime> days;
   for (int i = 0; i < 500; ++i) days.push_back(today - std::chrono::days(i));
   const std::vector<CivilTime> wanted = wantedBackups(days, today);
-  // Seven days; five or six weeks more; thirteen or fourteen months, the youngest of them weeks too.
+  // Seven days; five or six weeks more; thirteen or fourteen months, the youngest of them weeks
+  // too.
   CHECK(wanted.size() >= 7 + 5 + 11);
   CHECK(wanted.size() <= 7 + 6 + 14);
   for (std::size_t i = 0; i < 7; ++i) CHECK(wanted[i] == days[i]);

@@ -165,8 +165,9 @@ TEST_CASE("photos are files of the shop; one that is gone is told by its absence
   CHECK_FALSE(log.removePhoto(*key));
   CHECK(log.photosOf(entry.key)->empty());
   // A name that leads out of the folder is not followed.
-  folder.sql("INSERT INTO photos (order_id, cup_id, file, caption, taken) VALUES"
-             " ('o-1', 'cup-1', '../shop.sqlite', '', '2026-12-01T20:00')");
+  folder.sql(
+      "INSERT INTO photos (order_id, cup_id, file, caption, taken) VALUES"
+      " ('o-1', 'cup-1', '../shop.sqlite', '', '2026-12-01T20:00')");
   CHECK(log.photosOf(entry.key)->empty());
   CHECK_FALSE(log.remove(entry.key));
   CHECK(std::filesystem::exists(folder.file()));
@@ -214,11 +215,12 @@ TEST_CASE("what a hand has spoilt in the log is left out, and the rest is there"
   Shop shop = folder.open();
   Chance chance(3);
   fill(shop, chance, 6);
-  folder.sql("UPDATE work SET kind = 'nonsense' WHERE cup_id = 'cup-1';"
-             "UPDATE uses SET at = 'never' WHERE cup_id = 'cup-2';"
-             "UPDATE supplies SET kind = 'cheese' WHERE name = 'Glitter 0';"
-             "UPDATE supply_events SET at = '' WHERE rowid = 2;"
-             "UPDATE entries SET begun = 'yesterday' WHERE cup_id = 'cup-0'");
+  folder.sql(
+      "UPDATE work SET kind = 'nonsense' WHERE cup_id = 'cup-1';"
+      "UPDATE uses SET at = 'never' WHERE cup_id = 'cup-2';"
+      "UPDATE supplies SET kind = 'cheese' WHERE name = 'Glitter 0';"
+      "UPDATE supply_events SET at = '' WHERE rowid = 2;"
+      "UPDATE entries SET begun = 'yesterday' WHERE cup_id = 'cup-0'");
   Logbook log = shop.logbook();
   CHECK(log.find({})->size() == 6);
   CHECK(log.stepsOf({"o-0", "cup-1"})->empty());

@@ -73,8 +73,8 @@ inline void fill(Shop& shop, cups::Chance& chance, int cups) {
                              ids[static_cast<std::size_t>(chance.whole(0, 2))],
                              chance.between(0.1, 9)));
     }
-    REQUIRE_FALSE(log.record(entry, "{\"avrelt\": 2, \"cups\": [ ], \"n\": " + std::to_string(i) + "}\n",
-                             steps));
+    REQUIRE_FALSE(log.record(
+        entry, "{\"avrelt\": 2, \"cups\": [ ], \"n\": " + std::to_string(i) + "}\n", steps));
     CutKept cut;
     cut.purpose = "film";
     cut.title = "Film, zone A";

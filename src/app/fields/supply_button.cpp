@@ -37,9 +37,8 @@ void SupplyButton::show(const Finish& finish) {
   finish_ = finish;
   setVisible(kindFor(finish.kind).has_value());
   setText(finish.supply.empty() ? tr("Shop") : tr("✓ Shop"));
-  setToolTip(finish.supply.empty()
-                 ? tr("Take one of the shop’s supplies, which steps then use up")
-                 : tr("It is one of the shop’s supplies, which steps use up"));
+  setToolTip(finish.supply.empty() ? tr("Take one of the shop’s supplies, which steps then use up")
+                                   : tr("It is one of the shop’s supplies, which steps use up"));
 }
 
 void SupplyButton::take(Finish& finish, const std::optional<Supply>& supply) {

@@ -9,8 +9,8 @@
 
 namespace avrelt {
 
-/// A button that offers what the shop has for a finish: glitters for glitter, paints for paint. What
-/// is taken gives the finish its name, its colour, and the supply that steps use up.
+/// A button that offers what the shop has for a finish: glitters for glitter, paints for paint.
+/// What is taken gives the finish its name, its colour, and the supply that steps use up.
 class SupplyButton : public QPushButton {
   Q_OBJECT
 

@@ -19,8 +19,8 @@ AgainDialog::AgainDialog(Document past, Shelf& shelf, const Stock& stock, Unit u
   auto* column = new QVBoxLayout(this);
   column->setSpacing(10);
   blank_ = new QComboBox;
-  const QString was = past_.cups.empty() ? QString()
-                                         : QString::fromStdString(past_.cups.front().blank.name);
+  const QString was =
+      past_.cups.empty() ? QString() : QString::fromStdString(past_.cups.front().blank.name);
   blank_->addItem(was.isEmpty() ? tr("The same blank, as it was measured")
                                 : tr("%1, as it was measured").arg(was));
   blanks_ = shelf.find({});

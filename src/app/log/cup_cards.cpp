@@ -59,9 +59,9 @@ QWidget* CupCards::cupCard() {
     ofCup_.push_back(made);
     return made;
   };
-  button(tr("Make it again…"), tr("A new order with the same choices (Ctrl+Alt+Return)"),
-         [this] { makeAgain(); })
-      ->setProperty("primary", true);
+  button(tr("Make it again…"), tr("A new order with the same choices (Ctrl+Alt+Return)"), [this] {
+    makeAgain();
+  })->setProperty("primary", true);
   button(tr("Open as it was"), tr("The order of this cup as it stood, to be looked at"),
          [this] { openAsItWas(); });
   button(tr("Record card…"), tr("What it is made of and how, on a page"), [this] { saveCard(); });
@@ -111,9 +111,9 @@ QWidget* CupCards::middleCard() {
   removePhoto_ = new QPushButton(tr("Remove"));
   removePhoto_->setAccessibleName(tr("Remove the photo"));
   connect(removePhoto_, &QPushButton::clicked, this, &CupCards::removePhoto);
-  middle_ = new Pages(tr("What was done"), {tr("Steps"), tr("Cut"), tr("Photos")},
-                      {page(steps_, {}), page(cuts_, {ofCut_}),
-                       page(photos_, {add, openPhoto_, removePhoto_})});
+  middle_ = new Pages(
+      tr("What was done"), {tr("Steps"), tr("Cut"), tr("Photos")},
+      {page(steps_, {}), page(cuts_, {ofCut_}), page(photos_, {add, openPhoto_, removePhoto_})});
   const auto enable = [this] {
     ofCut_->setEnabled(cuts_->currentRow() >= 0);
     openPhoto_->setEnabled(photos_->currentRow() >= 0);
@@ -197,8 +197,9 @@ void CupCards::refresh() {
   if (entry == nullptr) {
     shown_.reset();
     title_->setText(tr("Nothing was made yet"));
-    words_->setText(tr("A cup comes into the log as soon as a step of it is ticked off at the "
-                       "bench, or a part of it is marked as cut."));
+    words_->setText(
+        tr("A cup comes into the log as soon as a step of it is ticked off at the "
+           "bench, or a part of it is marked as cut."));
     made_->clear();
     for (QListWidget* list : {steps_, cuts_, photos_}) list->clear();
     whom_->clear();
@@ -230,9 +231,8 @@ void CupCards::refresh() {
     for (const SupplyUse& use : step.uses) {
       const Supply* supply = board_.shelf().supplies().called(use.supply);
       if (supply == nullptr) continue;
-      line += tr("; %1 %2").arg(
-          QString::fromStdString(amountText(use.amount, board_.unit())),
-          QString::fromStdString(supply->name));
+      line += tr("; %1 %2").arg(QString::fromStdString(amountText(use.amount, board_.unit())),
+                                QString::fromStdString(supply->name));
     }
     lines << line;
   }
@@ -248,7 +248,8 @@ void CupCards::refresh() {
   lines.clear();
   std::optional<Logbook> log = board_.shelf().logbook();
   for (const LogPhoto& photo : board_.photos()) {
-    const bool there = log && QFileInfo::exists(QString::fromStdString(log->fileOf(photo).string()));
+    const bool there =
+        log && QFileInfo::exists(QString::fromStdString(log->fileOf(photo).string()));
     lines << (there ? QString::fromStdString(dayText(photo.taken)) + QLatin1Char(' ') +
                           QString::fromStdString(photo.caption)
                     : tr("The photo is not there any more (%1)")
@@ -302,15 +303,16 @@ void CupCards::refreshCost() {
         break;
     }
   }
-  table += QStringLiteral("<tr><td><b>%1</b></td><td></td><td align='right'><b>%2</b></td></tr>"
-                          "</table>")
+  table += QStringLiteral(
+               "<tr><td><b>%1</b></td><td></td><td align='right'><b>%2</b></td></tr>"
+               "</table>")
                .arg(tr("All"), money(cost.total));
   if (cost.unknown > 0) {
-    table += QStringLiteral("<p>%1</p>")
-                 .arg(cost.unknown == 1
-                          ? tr("One thing has no price: it cost more than this.")
-                          : tr("%1 things have no price: it cost more than this.")
-                                .arg(cost.unknown));
+    table +=
+        QStringLiteral("<p>%1</p>")
+            .arg(cost.unknown == 1
+                     ? tr("One thing has no price: it cost more than this.")
+                     : tr("%1 things have no price: it cost more than this.").arg(cost.unknown));
   }
   cost_->setText(table);
   suggested_->setText(tr("By your rule: %1 (cost %2).").arg(money(cost.price), money(cost.total)));
@@ -448,8 +450,7 @@ RecordCard cardOf(LogBoard& board) {
 
 std::optional<QString> CupCards::saveCardTo(const QString& path) {
   if (board_.picked() == nullptr) return tr("Choose a cup of the log first.");
-  const std::string pages =
-      recordCardPdf(cardOf(board_), board_.order().document().printPaper());
+  const std::string pages = recordCardPdf(cardOf(board_), board_.order().document().printPaper());
   if (const auto fault = writeFile(path.toStdString(), pages)) return say(*fault, board_.unit());
   return std::nullopt;
 }

@@ -40,8 +40,9 @@ FigureCards::FigureCards(LogBoard& board, FigurePlot& plot, QWidget* parent)
   seen_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   body->addWidget(seen_, 1);
   auto* words = wordsLabel("label");
-  words->setText(tr("What is not ticked is left out. ▲ is far from the others; nothing is left out "
-                    "by itself, and what is odd counts for less."));
+  words->setText(
+      tr("What is not ticked is left out. ▲ is far from the others; nothing is left out "
+         "by itself, and what is odd counts for less."));
   body->addWidget(words);
   row->addWidget(card, 50);
   connect(use_, &QPushButton::clicked, this, [this] { take(false); });

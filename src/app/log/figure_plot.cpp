@@ -53,10 +53,11 @@ void FigurePlot::show(const LearntFigure& figure, const QString& across, const Q
   mostY_ = std::max(mostY_ * room, figure.present * mostX_);
   if (mostY_ <= 0) mostY_ = 1;
   if (picked_ >= static_cast<int>(figure.seen.size())) picked_ = -1;
-  setAccessibleDescription(tr("%1 observations, %2 odd")
-                               .arg(figure.seen.size())
-                               .arg(std::count_if(figure.seen.begin(), figure.seen.end(),
-                                                  [](const FigureSample& one) { return one.odd; })));
+  setAccessibleDescription(
+      tr("%1 observations, %2 odd")
+          .arg(figure.seen.size())
+          .arg(std::count_if(figure.seen.begin(), figure.seen.end(),
+                             [](const FigureSample& one) { return one.odd; })));
   update();
 }
 
@@ -197,7 +198,7 @@ void FigurePlot::mouseDoubleClickEvent(QMouseEvent* event) {
 void FigurePlot::keyPressEvent(QKeyEvent* event) {
   const int count = static_cast<int>(figure_.seen.size());
   const int by = event->key() == Qt::Key_Right || event->key() == Qt::Key_Down ? 1
-                 : event->key() == Qt::Key_Left || event->key() == Qt::Key_Up ? -1
+                 : event->key() == Qt::Key_Left || event->key() == Qt::Key_Up  ? -1
                                                                                : 0;
   if (by != 0 && count > 0) {
     picked_ = std::clamp(picked_ + by, 0, count - 1);
@@ -217,8 +218,9 @@ bool FigurePlot::event(QEvent* event) {
     if (found < 0) {
       QToolTip::hideText();
     } else {
-      QToolTip::showText(help->globalPos(),
-                         QString::fromStdString(figure_.seen[static_cast<std::size_t>(found)].words));
+      QToolTip::showText(
+          help->globalPos(),
+          QString::fromStdString(figure_.seen[static_cast<std::size_t>(found)].words));
     }
     return true;
   }

@@ -20,8 +20,8 @@ QString dayWords(const std::optional<CivilTime>& time) {
          QStringLiteral(" %1").arg(QString::fromStdString(civilText(*time).substr(0, 4)));
 }
 
-double sortTime(const std::optional<CivilTime>& time) {
-  return time ? static_cast<double>(time->time_since_epoch().count()) : -1e15;
+qlonglong sortTime(const std::optional<CivilTime>& time) {
+  return time ? static_cast<qlonglong>(time->time_since_epoch().count()) : 0;
 }
 
 }  // namespace
@@ -215,16 +215,16 @@ void LogArea::refreshCups() {
     const LogEntry& entry = entries[i];
     RowsModel::Row row;
     row.index = static_cast<int>(i);
-    row.cells = {QString::fromStdString(entry.name),
-                 QString::fromStdString(entry.order),
-                 QString::fromStdString(entry.blank),
-                 QString::fromStdString(entry.notes.whom),
-                 dayWords(entry.begun),
-                 dayWords(entry.finished),
-                 tr("%1 of %2").arg(entry.done).arg(entry.steps),
-                 entry.worked > Duration() ? hoursWords(entry.worked) : QString(),
-                 entry.notes.price ? QString::fromStdString(moneyText(*entry.notes.price))
-                                   : QString()};
+    row.cells = {
+        QString::fromStdString(entry.name),
+        QString::fromStdString(entry.order),
+        QString::fromStdString(entry.blank),
+        QString::fromStdString(entry.notes.whom),
+        dayWords(entry.begun),
+        dayWords(entry.finished),
+        tr("%1 of %2").arg(entry.done).arg(entry.steps),
+        entry.worked > Duration() ? hoursWords(entry.worked) : QString(),
+        entry.notes.price ? QString::fromStdString(moneyText(*entry.notes.price)) : QString()};
     row.keys = {{},
                 {},
                 {},
@@ -278,8 +278,13 @@ void LogArea::refreshStock() {
                                    : text(level.left()),
                  dayWords(level.lastCounted),
                  QString::fromStdString(line.supply->lot)};
-    row.keys = {{}, {}, level.there.units(), level.reserved.units(), level.left().units(),
-                sortTime(level.lastCounted), {}};
+    row.keys = {{},
+                {},
+                level.there.units(),
+                level.reserved.units(),
+                level.left().units(),
+                sortTime(level.lastCounted),
+                {}};
     rows.push_back(std::move(row));
   }
   put(*supplyRows_, *supplyTable_, std::move(rows), {190, 80, 150, 90, 140, 110, 100});
@@ -298,8 +303,7 @@ void LogArea::refreshFigures() {
   QStringList lines;
   for (const LearntFigure& figure : board_.figures()) {
     QString line = figureWords(figure.figure);
-    line += figure.offered ? tr("  ▲ differs")
-                           : QStringLiteral("  (%1)").arg(figure.seen.size());
+    line += figure.offered ? tr("  ▲ differs") : QStringLiteral("  (%1)").arg(figure.seen.size());
     lines << line;
   }
   {

@@ -13,10 +13,9 @@ namespace avrelt {
 
 QString hoursWords(Duration duration) {
   constexpr double hour = 60;
-  return duration.minutes() < hour
-             ? LogBoard::tr("%1 min").arg(qRound(duration.minutes()))
-             : LogBoard::tr("%1 h").arg(
-                   QString::fromStdString(numberText(duration.minutes() / hour, 1)));
+  return duration.minutes() < hour ? LogBoard::tr("%1 min").arg(qRound(duration.minutes()))
+                                   : LogBoard::tr("%1 h").arg(QString::fromStdString(
+                                         numberText(duration.minutes() / hour, 1)));
 }
 
 QString workWords(StepKind kind) {
@@ -280,11 +279,10 @@ void LogBoard::readFigures() {
     figures_.push_back(learn(figure, std::move(seen), present, out));
   }
   // What is offered, then what most is known of.
-  std::stable_sort(figures_.begin(), figures_.end(),
-                   [](const LearntFigure& a, const LearntFigure& b) {
-                     return std::pair(a.offered, a.seen.size()) >
-                            std::pair(b.offered, b.seen.size());
-                   });
+  std::stable_sort(
+      figures_.begin(), figures_.end(), [](const LearntFigure& a, const LearntFigure& b) {
+        return std::pair(a.offered, a.seen.size()) > std::pair(b.offered, b.seen.size());
+      });
   if (figure_ >= figures_.size()) figure_ = 0;
 }
 
@@ -363,8 +361,7 @@ void LogBoard::readMonths() {
     const auto of = taken.find(entry.key);
     static const Logbook::Taken nothing;
     const Logbook::Taken& used = of == taken.end() ? nothing : of->second;
-    const CupCost cost =
-        costOf(used.uses, used.films, entry.worked, shelfNow_, films, rules);
+    const CupCost cost = costOf(used.uses, used.films, entry.worked, shelfNow_, films, rules);
     month.cost = month.cost + cost.total;
     if (cost.unknown > 0) ++month.unknown;
     if (entry.notes.price) {

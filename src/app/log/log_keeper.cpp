@@ -115,9 +115,8 @@ void LogKeeper::keepWork(const BenchCup& bench, std::size_t index, Logbook& log)
   Ticks& ticks = ticks_[cup.id];
   bool changed = false;
   for (auto at = ticks.begin(); at != ticks.end();) {
-    const bool still =
-        std::any_of(cup.bench.done.begin(), cup.bench.done.end(),
-                    [&](const StepDone& done) { return done.step == at->first; });
+    const bool still = std::any_of(cup.bench.done.begin(), cup.bench.done.end(),
+                                   [&](const StepDone& done) { return done.step == at->first; });
     if (still) {
       ++at;
       continue;
@@ -163,8 +162,8 @@ void LogKeeper::keepCuts(std::size_t index, Logbook& log) {
         continue;
       }
       const PartSet set = setOf(entry);
-      const auto output = outputOf(*plan, set, OutputKind::svg, order_.document().printPaper(),
-                                   order_.unit());
+      const auto output =
+          outputOf(*plan, set, OutputKind::svg, order_.document().printPaper(), order_.unit());
       if (!output) continue;
       if (!entered) {
         // A cup is in the log as soon as something was cut for it.
@@ -186,11 +185,11 @@ void LogKeeper::keepCuts(std::size_t index, Logbook& log) {
       const Part& first = *entry.parts.front();
       const ShelfFilm* film = films.likeliest(first.material, first.film);
       kept.film.film = film == nullptr ? 0 : film->key;
-      kept.film.name = film == nullptr ? inWords(materialTitle(first.material), Unit::mm)
-                                       : film->name;
+      kept.film.name =
+          film == nullptr ? inWords(materialTitle(first.material), Unit::mm) : film->name;
       for (const Part* part : entry.parts) {
-        kept.film.area = kept.film.area +
-                         Area::mm2(part->area().mm2() * (part->copies + part->spares));
+        kept.film.area =
+            kept.film.area + Area::mm2(part->area().mm2() * (part->copies + part->spares));
       }
       if (!shelf_.logged(log.keepCut(key, kept))) return;
     }

@@ -21,9 +21,8 @@ constexpr const char* filmLabel = "FILM";
 
 }  // namespace
 
-LogStation::LogStation(Order& order, Shelf& shelf, BenchWork& work,
-                       std::function<QString()> folder, std::function<QString()> name,
-                       QWidget* parent)
+LogStation::LogStation(Order& order, Shelf& shelf, BenchWork& work, std::function<QString()> folder,
+                       std::function<QString()> name, QWidget* parent)
     : QWidget(parent),
       order_(order),
       shelf_(shelf),
@@ -69,10 +68,9 @@ void LogStation::showBackups() {
   auto* list = new QListWidget;
   list->setAccessibleName(dialog.windowTitle());
   for (const Backup& backup : backups) {
-    list->addItem(tr("%1, %2")
-                      .arg(QString::fromStdString(dayText(backup.day)) + QLatin1Char(' ') +
-                               QString::fromStdString(civilText(backup.day).substr(0, 4)),
-                           QLocale().formattedDataSize(static_cast<qint64>(backup.bytes))));
+    list->addItem(tr("%1, %2").arg(QString::fromStdString(dayText(backup.day)) + QLatin1Char(' ') +
+                                       QString::fromStdString(civilText(backup.day).substr(0, 4)),
+                                   QLocale().formattedDataSize(static_cast<qint64>(backup.bytes))));
   }
   column->addWidget(list, 1);
   auto* words = new QLabel(
@@ -155,10 +153,9 @@ QString LogStation::wordsOfCode(const QString& code) {
     const ShelfFilm* film = films.filmOf(stock.film);
     const QString size = say({"%1 × %2", {stock.wide, stock.tall}}, order_.unit());
     const QString name = film == nullptr ? QString() : QString::fromStdString(film->name);
-    return stock.place.empty()
-               ? tr("%1: %2, %3 there.").arg(wanted, name, size)
-               : tr("%1: %2, %3, kept at %4.")
-                     .arg(wanted, name, size, QString::fromStdString(stock.place));
+    return stock.place.empty() ? tr("%1: %2, %3 there.").arg(wanted, name, size)
+                               : tr("%1: %2, %3, kept at %4.")
+                                     .arg(wanted, name, size, QString::fromStdString(stock.place));
   }
   for (const auto& [key, name] : shelf_.blankKeys()) {
     if (wanted != QString::fromStdString(labelCode(blankLabel, key))) continue;

@@ -72,10 +72,11 @@ void MoneyCards::refresh() {
          "by the rate; and its share. The price by your rule is that times %1.")
           .arg(QString::fromStdString(numberText(rules.factor, 2)));
   if (cups > 0) {
-    words += QLatin1Char(' ') + (cups == 1 ? tr("1 cup was finished") : tr("%1 cups were finished").arg(cups)) +
-             tr(": %1 spent, %2 taken in.")
-                 .arg(QString::fromStdString(moneyText(cost)),
-                      QString::fromStdString(moneyText(price)));
+    words +=
+        QLatin1Char(' ') +
+        (cups == 1 ? tr("1 cup was finished") : tr("%1 cups were finished").arg(cups)) +
+        tr(": %1 spent, %2 taken in.")
+            .arg(QString::fromStdString(moneyText(cost)), QString::fromStdString(moneyText(price)));
   }
   words += tr(" Taxes, fees and what local law asks of who sells drinkware are not in it.");
   words_->setText(words);

@@ -11,7 +11,10 @@ namespace {
 
 /// Numbers before and after each other, words as people sort them.
 int compared(const QVariant& a, const QVariant& b) {
-  if (a.typeId() == QMetaType::Double || b.typeId() == QMetaType::Double) {
+  const auto isNumber = [](const QVariant& key) {
+    return key.typeId() == QMetaType::Double || key.typeId() == QMetaType::LongLong;
+  };
+  if (isNumber(a) || isNumber(b)) {
     const double left = a.toDouble();
     const double right = b.toDouble();
     return left < right ? -1 : left > right ? 1 : 0;

@@ -16,9 +16,11 @@ class RowsModel : public QAbstractTableModel {
  public:
   struct Row {
     QStringList cells;
-    QVariantList keys;  ///< what each is sorted by; by its words where there is none
-    int index = 0;      ///< whose it is
-    QString colour{};   ///< of a pot before the first cell
+    /// What each is sorted by, by its words where there is none. Numbers stand to the right, times,
+    /// which are long long, do not.
+    QVariantList keys;
+    int index = 0;     ///< whose it is
+    QString colour{};  ///< of a pot before the first cell
     bool marked = false;
   };
 

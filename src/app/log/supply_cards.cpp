@@ -143,8 +143,9 @@ QWidget* SupplyCards::wordsCard() {
 
 void SupplyCards::refresh() {
   const LogBoard::SupplyLine* line = board_.pickedSupply();
-  const std::vector<QWidget*> fields{name_, kind_, method_, colour_, price_,   low_,    lot_,
-                                     thinning_, amount_, paid_, counted_, bought_, remove_, events_};
+  const std::vector<QWidget*> fields{name_,    kind_,   method_,   colour_, price_,
+                                     low_,     lot_,    thinning_, amount_, paid_,
+                                     counted_, bought_, remove_,   events_};
   for (QWidget* field : fields) field->setEnabled(line != nullptr);
   if (line == nullptr) {
     shown_.clear();
@@ -165,9 +166,8 @@ void SupplyCards::refresh() {
   put(name_, QString::fromStdString(supply.name));
   put(lot_, QString::fromStdString(supply.lot));
   put(thinning_, QString::fromStdString(supply.thinning));
-  put(low_, supply.low.units() > 0
-                ? QString::fromStdString(amountText(supply.low, board_.unit()))
-                : QString());
+  put(low_, supply.low.units() > 0 ? QString::fromStdString(amountText(supply.low, board_.unit()))
+                                   : QString());
   if (other) amount_->clear();
   kind_->setCurrentIndex(static_cast<int>(supply.kind));
   method_->setCurrentIndex(supply.method ? static_cast<int>(*supply.method) + 1 : 0);
@@ -186,8 +186,8 @@ void SupplyCards::refresh() {
   for (auto at = shelf.events.rbegin(); at != shelf.events.rend(); ++at) {
     if (at->supply != supply.id) continue;
     const QString amount = QString::fromStdString(amountText(at->amount, board_.unit()));
-    QString words = at->kind == SupplyEvent::Kind::counted ? tr("%1: %2 there")
-                                                           : tr("%1: %2 came in");
+    QString words =
+        at->kind == SupplyEvent::Kind::counted ? tr("%1: %2 there") : tr("%1: %2 came in");
     words = words.arg(QString::fromStdString(dayText(at->at)), amount);
     if (at->paid > Money()) {
       words += tr(", %1 paid").arg(QString::fromStdString(moneyText(at->paid)));
@@ -243,8 +243,7 @@ void SupplyCards::keep() {
   if (!name.isEmpty()) supply.name = name.toStdString();
   supply.kind = static_cast<SupplyKind>(kind_->currentIndex());
   const int method = method_->currentIndex();
-  supply.method =
-      method > 0 ? std::optional(static_cast<MethodKind>(method - 1)) : std::nullopt;
+  supply.method = method > 0 ? std::optional(static_cast<MethodKind>(method - 1)) : std::nullopt;
   supply.colour = colour_->property("taken").toString().toStdString();
   supply.price = Money::of(price_->value());
   supply.lot = lot_->text().trimmed().toStdString();
@@ -267,9 +266,9 @@ void SupplyCards::addSupply() {
   supply.name = wanted;
   const SupplyShelf& shelf = board_.shelf().supplies();
   for (int another = 2;; ++another) {
-    const bool taken = std::any_of(
-        shelf.supplies.begin(), shelf.supplies.end(),
-        [&](const Supply& one) { return !one.gone && one.name == supply.name; });
+    const bool taken =
+        std::any_of(shelf.supplies.begin(), shelf.supplies.end(),
+                    [&](const Supply& one) { return !one.gone && one.name == supply.name; });
     if (!taken) break;
     supply.name = wanted + " " + std::to_string(another);
   }

@@ -260,9 +260,10 @@ Sentence Shelf::takeArchive(const QString& path) {
   return withShopShut([&]() -> Sentence {
     const auto count = readArchive(path.toStdString(), Shop::usualFile(), wallTime());
     if (!count) return count.error();
-    return {"The shop is what the archive has: %1 cups of the log, %2 photos. What it was until now "
-            "is kept beside its copies.",
-            {static_cast<long>(count->orders), static_cast<long>(count->photos)}};
+    return {
+        "The shop is what the archive has: %1 cups of the log, %2 photos. What it was until now "
+        "is kept beside its copies.",
+        {static_cast<long>(count->orders), static_cast<long>(count->photos)}};
   });
 }
 

@@ -68,8 +68,8 @@ class Shelf : public QObject {
   MoneyRules moneyRules();
   bool put(const MoneyRules& rules);
 
-  /// The log of what was made; nothing where the shop cannot be had. What goes wrong is told through
-  /// `tell`, what was written through `logged`.
+  /// The log of what was made; nothing where the shop cannot be had. What goes wrong is told
+  /// through `tell`, what was written through `logged`.
   std::optional<Logbook> logbook();
   bool logged(const std::optional<Sentence>& fault);
   template <typename Result>

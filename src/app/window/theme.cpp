@@ -78,14 +78,7 @@ QString styleSheet(const Theme& t) {
         border-bottom: 1px solid @rule; padding: 3px 6px; font-weight: 400; }
     QDoubleSpinBox, QSpinBox { background: @field; border: 1px solid @rule; border-radius: 6px;
         padding: 3px 6px; }
-    QAbstractSpinBox::up-button, QAbstractSpinBox::down-button { width: 15px; border: none;
-        background: transparent; }
-    QAbstractSpinBox::up-arrow { image: none; width: 0px; height: 0px;
-        border-left: 4px solid transparent; border-right: 4px solid transparent;
-        border-bottom: 5px solid @muted; }
-    QAbstractSpinBox::down-arrow { image: none; width: 0px; height: 0px;
-        border-left: 4px solid transparent; border-right: 4px solid transparent;
-        border-top: 5px solid @muted; }
+    QAbstractSpinBox::up-button, QAbstractSpinBox::down-button { width: 0px; border: none; }
     QDoubleSpinBox:focus, QSpinBox:focus { border: 2px solid @brass; padding: 2px 5px; }
     QCheckBox::indicator:unchecked { width: 13px; height: 13px; border: 1px solid @muted;
         border-radius: 3px; background: @field; }

@@ -25,7 +25,8 @@ std::set<std::string> artworksOf(const Document& order, const Cup& cup) {
     more = false;
     for (const SharedArt& artwork : order.artworks) {
       if (!ids.contains(artwork->id)) continue;
-      for (const JoinedArt& part : artwork->joining.of) more = ids.insert(part.artwork).second || more;
+      for (const JoinedArt& part : artwork->joining.of)
+        more = ids.insert(part.artwork).second || more;
     }
   }
   return ids;

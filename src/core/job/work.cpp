@@ -121,8 +121,8 @@ std::vector<ShoppingLine> shoppingFor(const BenchPlan& plan, const SupplyShelf& 
   for (ShoppingLine& line : lines) {
     const Supply* supply = shelf.called(line.supply);
     if (supply == nullptr) continue;
-    const double missing = line.needed.units() + supply->low.units() -
-                          std::max(0.0, line.there.units());
+    const double missing =
+        line.needed.units() + supply->low.units() - std::max(0.0, line.there.units());
     line.toBuy = Amount::ofUnits(supply->by(), std::max(0.0, missing));
   }
   std::stable_sort(lines.begin(), lines.end(), [](const ShoppingLine& a, const ShoppingLine& b) {

@@ -42,13 +42,13 @@ std::map<std::string, Amount> reservedBy(const BenchPlan& plan, const SupplyShel
 
 /// Something all that is left takes, and what the shop has of it.
 struct ShoppingLine {
-  std::string supply;      ///< its id; empty where no supply of the shop's is meant
-  std::string name;        ///< its, or what the design calls it
-  MixPart part;            ///< where none is meant
+  std::string supply;  ///< its id; empty where no supply of the shop's is meant
+  std::string name;    ///< its, or what the design calls it
+  MixPart part;        ///< where none is meant
   Amount needed;
   Amount there;
-  Amount toBuy;            ///< what is missing of it, and then of what its maker wants to have left
-  bool counted = false;    ///< that it is known what is there
+  Amount toBuy;          ///< what is missing of it, and then of what its maker wants to have left
+  bool counted = false;  ///< that it is known what is there
   std::optional<CivilTime> by{};  ///< when the first step takes it that there is too little for
 };
 std::vector<ShoppingLine> shoppingFor(const BenchPlan& plan, const SupplyShelf& shelf,

@@ -85,7 +85,7 @@ std::string amountText(const Amount& amount, Unit unit) {
       break;
   }
   return unit == Unit::inch ? numberText(units / mmPerFoot, 1) + " ft"
-                                    : numberText(units / mmPerMetre, 2) + " m";
+                            : numberText(units / mmPerMetre, 2) + " m";
 }
 
 Checked<Amount> parseAmount(std::string_view text, MeasuredBy by, Unit unit) {
@@ -97,7 +97,8 @@ Checked<Amount> parseAmount(std::string_view text, MeasuredBy by, Unit unit) {
   const char* const end = plain.data() + plain.size();
   const auto [stop, error] = std::from_chars(plain.data(), end, value, std::chars_format::fixed);
   if (error != std::errc() || !std::isfinite(value) || value < 0) return wanted(by);
-  const std::string_view word = trimmed(std::string_view(stop, static_cast<std::size_t>(end - stop)));
+  const std::string_view word =
+      trimmed(std::string_view(stop, static_cast<std::size_t>(end - stop)));
   double units = 0;
   switch (by) {
     case MeasuredBy::weight:
@@ -107,9 +108,7 @@ Checked<Amount> parseAmount(std::string_view text, MeasuredBy by, Unit unit) {
       units = word.empty() ? 1 : unitsOf(volumes, word);
       break;
     case MeasuredBy::length:
-      units = !word.empty()                ? unitsOf(lengths, word)
-              : unit == Unit::inch ? mmPerFoot
-                                           : mmPerMetre;
+      units = !word.empty() ? unitsOf(lengths, word) : unit == Unit::inch ? mmPerFoot : mmPerMetre;
       break;
   }
   if (units == 0 || value * units > mostUnits) return wanted(by);

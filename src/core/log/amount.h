@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <string>
-
 #include <optional>
+#include <string>
 #include <string_view>
 
 #include "measure/fault.h"

@@ -31,8 +31,9 @@ std::optional<Fault> faultOf(const MoneyRules& rules) {
   return std::nullopt;
 }
 
-CupCost costOf(const std::vector<SupplyUse>& uses, const std::vector<FilmUse>& films, Duration worked,
-               const SupplyShelf& supplies, const FilmShelf& shelf, const MoneyRules& rules) {
+CupCost costOf(const std::vector<SupplyUse>& uses, const std::vector<FilmUse>& films,
+               Duration worked, const SupplyShelf& supplies, const FilmShelf& shelf,
+               const MoneyRules& rules) {
   CupCost cost;
   const auto add = [&](CostLine line) {
     if (!line.known) ++cost.unknown;

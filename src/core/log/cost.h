@@ -57,7 +57,8 @@ struct CupCost {
 /// From what it used, the film cut for it, and how long it was worked at: materials by use and
 /// price, film with its waste (area / (1 − waste)), hours by the rate, the share; the price is the
 /// total by the factor, rounded up.
-CupCost costOf(const std::vector<SupplyUse>& uses, const std::vector<FilmUse>& films, Duration worked,
-               const SupplyShelf& supplies, const FilmShelf& shelf, const MoneyRules& rules);
+CupCost costOf(const std::vector<SupplyUse>& uses, const std::vector<FilmUse>& films,
+               Duration worked, const SupplyShelf& supplies, const FilmShelf& shelf,
+               const MoneyRules& rules);
 
 }  // namespace avrelt

@@ -71,8 +71,11 @@ std::vector<FigureSample> amountsSeen(const SupplyShelf& shelf, SupplyKind kind)
       }
       if (!whole || area.mm2() <= 0 || went.units() <= 0) continue;
       seen.push_back({supply.id + "/" + std::to_string(from.key) + "/" + std::to_string(to.key),
-                      supply.name + ", " + dayText(from.at) + " – " + dayText(to.at), to.at,
-                      {area.mm2() / mm2InCm2, went.units()}, false, false});
+                      supply.name + ", " + dayText(from.at) + " – " + dayText(to.at),
+                      to.at,
+                      {area.mm2() / mm2InCm2, went.units()},
+                      false,
+                      false});
     }
   }
   std::stable_sort(seen.begin(), seen.end(),

@@ -64,8 +64,8 @@ std::vector<FigureSample> paceSeen(const std::vector<StepWork>& work, StepKind k
 std::vector<FigureSample> amountsSeen(const SupplyShelf& shelf, SupplyKind kind);
 
 /// The figure by what was seen, but what is left out. It is offered where there are three or more,
-/// the interval of 95 of 100 leaves the present figure out or is narrow enough to tell a change of a
-/// twentieth, and it differs by that.
+/// the interval of 95 of 100 leaves the present figure out or is narrow enough to tell a change of
+/// a twentieth, and it differs by that.
 LearntFigure learn(const LearnableFigure& figure, std::vector<FigureSample> seen, double present,
                    const std::set<std::string>& leftOut);
 

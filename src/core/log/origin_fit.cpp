@@ -121,8 +121,8 @@ std::vector<bool> oddOnes(const std::vector<FitPoint>& points) {
   for (std::size_t i = 0; i < points.size(); ++i) {
     const FitPoint& point = points[i];
     if (point.x <= 0) continue;
-    odd[i] = point.y <= 0 || std::abs(std::log(point.y / point.x) - middle) >
-                                 most * std::max(spread, leastSpread);
+    odd[i] = point.y <= 0 ||
+             std::abs(std::log(point.y / point.x) - middle) > most * std::max(spread, leastSpread);
   }
   return odd;
 }

@@ -46,7 +46,7 @@ MeasuredBy measuredBy(SupplyKind kind) {
 
 Money Supply::priceOf(const Amount& amount) const {
   if (amount.by() != by()) return {};
-  constexpr double pack = 100;        // grams or millilitres
+  constexpr double pack = 100;  // grams or millilitres
   constexpr double mmPerMetre = 1000;
   return price * (amount.units() / (by() == MeasuredBy::length ? mmPerMetre : pack));
 }

@@ -85,8 +85,8 @@ struct SupplyLevel {
   Amount reserved;  ///< by what is planned and not done
   bool counted = false;
   std::optional<CivilTime> lastCounted{};
-  bool low = false;    ///< less than its maker wants
-  bool empty = false;  ///< below nothing: it is to be counted
+  bool low = false;        ///< less than its maker wants
+  bool empty = false;      ///< below nothing: it is to be counted
   bool tooLittle = false;  ///< for what is planned
 
   Amount left() const { return there - reserved; }
@@ -98,8 +98,8 @@ struct StepUse {
   std::vector<SupplyUse> of;
   std::vector<MixPart> unknown;
 };
-/// Reckons what steps take of the supplies of a shelf. Both parts of a resin are one supply, the one
-/// in use for its method. Paint without a supply of its own is not guessed at.
+/// Reckons what steps take of the supplies of a shelf. Both parts of a resin are one supply, the
+/// one in use for its method. Paint without a supply of its own is not guessed at.
 class UseReckoning {
  public:
   /// Both outlive it.

@@ -64,8 +64,12 @@ TEST_CASE("Glitter goes by the area it covers, and what is left to do holds it b
   CHECK(reserved.at("r").units() == Approx(resin));
 
   // Ten grams there: it runs short, on the day the glitter goes on.
-  shelf.events = {{SupplyEvent::Kind::counted, 1, "g", *order.bench.from,
-                   Amount::ofUnits(MeasuredBy::weight, 10), {}}};
+  shelf.events = {{SupplyEvent::Kind::counted,
+                   1,
+                   "g",
+                   *order.bench.from,
+                   Amount::ofUnits(MeasuredBy::weight, 10),
+                   {}}};
   const auto lines = shoppingFor(bench, shelf, stock.filling);
   const auto glitter = std::find_if(lines.begin(), lines.end(),
                                     [](const ShoppingLine& line) { return line.supply == "g"; });
@@ -90,9 +94,8 @@ TEST_CASE("What was done is logged with its usual time and what it took", "[work
   const auto first = planDocument(order, stock);
   REQUIRE(first);
   const std::vector<Step> steps = benchSteps(first->cups.front(), order.bench, stock).steps;
-  const auto glitter = std::find_if(steps.begin(), steps.end(), [](const Step& step) {
-    return step.kind == StepKind::glitter;
-  });
+  const auto glitter = std::find_if(
+      steps.begin(), steps.end(), [](const Step& step) { return step.kind == StepKind::glitter; });
   REQUIRE(glitter != steps.end());
   cup.bench.done = {{steps[0].id, *parseCivil("2026-12-09T18:30"), Duration::minutes(20), {}},
                     {steps[1].id, *parseCivil("2026-12-09T18:40"), Duration::minutes(5), {}},

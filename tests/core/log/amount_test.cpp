@@ -32,7 +32,8 @@ TEST_CASE("Amounts are read in the units people write", "[log]") {
 }
 
 TEST_CASE("What is no amount is refused with what would be", "[log]") {
-  for (const char* text : {"", "g", "-1", "nan", "inf", "1e9 kg", "12 ml", "12 g g", "1/2", "ten"}) {
+  for (const char* text :
+       {"", "g", "-1", "nan", "inf", "1e9 kg", "12 ml", "12 g g", "1/2", "ten"}) {
     INFO(text);
     CHECK_FALSE(parseAmount(text, MeasuredBy::weight, Unit::mm));
   }

@@ -235,7 +235,8 @@ TEST_CASE("What teaches nothing is not learnt from", "[log]") {
                   event("a", SupplyEvent::Kind::counted, 5, 90, 2),
                   event("a", SupplyEvent::Kind::counted, 9, 95, 3)};
   // Some of what went by the first count was for no known area; by the second there is more.
-  shelf.uses = {{"a", day(2), grams(5), Area::mm2(1000)}, {"a", day(3), grams(5), {}},
+  shelf.uses = {{"a", day(2), grams(5), Area::mm2(1000)},
+                {"a", day(3), grams(5), {}},
                 {"a", day(7), grams(5), Area::mm2(1000)}};
   CHECK(amountsSeen(shelf, SupplyKind::glitter).empty());
 }
@@ -248,8 +249,8 @@ TEST_CASE("Times of work teach a pace; what is left out, or agrees, is not offer
   }
   // Timed by its maker; and another kind.
   work.push_back({"own", "cup", StepKind::coat, day(1), Duration::minutes(90), {}});
-  work.push_back({"tape", "cup", StepKind::tape, day(1), Duration::minutes(90),
-                  Duration::minutes(4)});
+  work.push_back(
+      {"tape", "cup", StepKind::tape, day(1), Duration::minutes(90), Duration::minutes(4)});
   const LearnableFigure coats{LearnableFigure::Of::pace, StepKind::coat};
   LearntFigure learnt = learn(coats, paceSeen(work, StepKind::coat), 1, {});
   CHECK(learnt.seen.size() == 12);
