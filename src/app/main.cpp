@@ -96,6 +96,7 @@ void picturesOfLog(avrelt::MainWindow& window, const QDir& data, const PictureOf
   pictureOf(window, "log-supplies-mm");
   window.order().setUnit(avrelt::Unit::inch);
   log.area().showPage(avrelt::LogArea::figures);
+  log.area().figureList().setCurrentRow(4);
   window.order().history()->setClean();
   pictureOf(window, "log-figures");
 }

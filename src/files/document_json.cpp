@@ -34,7 +34,7 @@ class DocumentReader {
     // A file of another kind, or of a later version, has nothing to say about its members.
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
 
-    object.text("id", document_.id);
+    object.id(document_.id);
     object.choice("units", {{"in", Unit::inch}, {"mm", Unit::mm}}, document_.units);
     if (object.find("paper") != nullptr) {
       Paper paper = Paper::a4;
@@ -186,7 +186,7 @@ class DocumentReader {
   void readCup(const Json& value, const std::string& path) {
     ObjectReader object = on(value, path);
     Cup cup;
-    object.text("id", cup.id);
+    object.id(cup.id);
     object.text("name", cup.name);
     if (const Json* blank = object.find("blank")) {
       cup.blank = blankMembers(on(*blank, object.pathOf("blank")), *blank, document_.units);

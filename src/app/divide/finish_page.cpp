@@ -56,8 +56,9 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   supply_ = new SupplyButton;
   named->addWidget(supply_);
   connect(supply_, &SupplyButton::taken, this, [this](const std::optional<Supply>& supply) {
-    editFinish(order_, supply ? tr("Take %1").arg(QString::fromStdString(supply->name))
-                              : tr("Take none of the shop’s"),
+    editFinish(order_,
+               supply ? tr("Take %1").arg(QString::fromStdString(supply->name))
+                      : tr("Take none of the shop’s"),
                {}, [&](Finish& finish) { SupplyButton::take(finish, supply); });
   });
   connect(picturesOf_, &QPushButton::clicked, this, &FinishPage::askForPicture);
@@ -136,11 +137,10 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addStretch();
 
   connect(kind_, &Segments::picked, this, [this](int i) {
-    editFinish(order_, tr("Choose a finish"), {},
-               [i](Finish& finish) {
-                 finish.kind = static_cast<FinishKind>(i);
-                 finish.supply.clear();
-               });
+    editFinish(order_, tr("Choose a finish"), {}, [i](Finish& finish) {
+      finish.kind = static_cast<FinishKind>(i);
+      finish.supply.clear();
+    });
   });
   connect(grain_, &QComboBox::activated, this, [this](int i) {
     editFinish(order_, tr("Choose the cut of the glitter"), {},
@@ -148,11 +148,10 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   });
   connect(way_, &QComboBox::activated, this, [this](int i) {
     static constexpr FinishKind ways[] = {FinishKind::paint, FinishKind::ink, FinishKind::dip};
-    editFinish(order_, tr("Choose how the paint goes on"), {},
-               [i](Finish& finish) {
-                 finish.kind = ways[i];
-                 finish.supply.clear();
-               });
+    editFinish(order_, tr("Choose how the paint goes on"), {}, [i](Finish& finish) {
+      finish.kind = ways[i];
+      finish.supply.clear();
+    });
   });
   connect(onAll_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 1); });
   connect(onSecond_, &QPushButton::clicked, this, [this] { spreadFinish(order_, 2); });
@@ -210,12 +209,11 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
     setAcross(written(std::max(next, step(graduation)), order_.unit()));
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
-    editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"),
-               [&](Finish& finish) {
-                 // Under another name it is another thing.
-                 finish.name = text.toStdString();
-                 finish.supply.clear();
-               });
+    editFinish(order_, tr("Call it %1").arg(text), QStringLiteral("name"), [&](Finish& finish) {
+      // Under another name it is another thing.
+      finish.name = text.toStdString();
+      finish.supply.clear();
+    });
   });
   connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
   connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {

@@ -190,12 +190,11 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
     });
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
-    change(tr("Call it %1").arg(text), QStringLiteral("name"),
-           [&](CellColour& colour) {
-             // Under another name it is another thing.
-             colour.finish.name = text.toStdString();
-             colour.finish.supply.clear();
-           });
+    change(tr("Call it %1").arg(text), QStringLiteral("name"), [&](CellColour& colour) {
+      // Under another name it is another thing.
+      colour.finish.name = text.toStdString();
+      colour.finish.supply.clear();
+    });
   });
   connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
   connect(share_, &QDoubleSpinBox::valueChanged, this, [this](double share) {
@@ -203,11 +202,10 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
            [share](CellColour& colour) { colour.share = share; });
   });
   connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {
-    change(tr("Choose a colour"), {},
-           [&](CellColour& one) {
-             one.finish.colour = colour.toStdString();
-             one.finish.supply.clear();
-           });
+    change(tr("Choose a colour"), {}, [&](CellColour& one) {
+      one.finish.colour = colour.toStdString();
+      one.finish.supply.clear();
+    });
   });
   connect(style_, &QComboBox::activated, this, [this](int i) {
     editFill(order_, tr("Lay colours out otherwise"), {},

@@ -75,9 +75,8 @@ void MainWindow::makeBench() {
   auto* columns = new QHBoxLayout(centre);
   columns->setContentsMargins(0, 0, 0, 0);
   columns->setSpacing(0);
-  rail_ =
-      new TapeRail({tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut"), tr("Bench"),
-                        tr("Log")});
+  rail_ = new TapeRail(
+      {tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut"), tr("Bench"), tr("Log")});
   connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
   columns->addWidget(rail_);
 

@@ -186,8 +186,7 @@ void MainWindow::makeLogMenu() {
      [](LogStation& s) { s.cups().openAsItWas(); });
   at(tr("Save a &cut drawing to cut it again…"), "Ctrl+Alt+Del", LogArea::cups,
      [](LogStation& s) { s.cups().cutAgain(); });
-  at(tr("Add a p&hoto…"), "Ctrl+Alt+F2", LogArea::cups,
-     [](LogStation& s) { s.cups().addPhoto(); });
+  at(tr("Add a p&hoto…"), "Ctrl+Alt+F2", LogArea::cups, [](LogStation& s) { s.cups().addPhoto(); });
   at(tr("Save the &record card…"), "Ctrl+Alt+F3", LogArea::cups,
      [](LogStation& s) { s.cups().saveCard(); });
   at(tr("Save the price &tag…"), "Ctrl+Alt+F4", LogArea::cups,

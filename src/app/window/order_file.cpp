@@ -67,7 +67,8 @@ void OrderFile::startOver() {
 
 void OrderFile::begin(const Document& document) {
   Document made = document;
-  made.id = newOrderId();
+  // One of the log goes on as what it was.
+  if (made.id.empty()) made.id = newOrderId();
   adopt(made, {}, {});
   order_.history()->resetClean();
 }

@@ -31,7 +31,8 @@ class OrderFile : public QObject {
 
   /// A new order with one cup, in the unit usual where the maker is.
   void startOver();
-  /// A new order as another part of the program made it; it is not saved yet.
+  /// An order as another part of the program made it, with an id of its own where it has none; it
+  /// is not saved yet.
   void begin(const Document& document);
   /// What cannot be opened is told in words and changes nothing.
   bool open(const QString& path);

@@ -333,8 +333,8 @@ class Steps {
           Step& step =
               put(StepKind::paint, paint.handsOn, !glitter && pulled ? paint.pull : paint.next);
           step.cautions = {Caution::solvent};
-          step.mix.parts.push_back(
-              {"paint", name, rates_.paintPerCm2 * cm2, std::nullopt, glitter ? "" : finish.supply});
+          step.mix.parts.push_back({"paint", name, rates_.paintPerCm2 * cm2, std::nullopt,
+                                    glitter ? "" : finish.supply});
           this->put(paint);
           break;
         }
