@@ -440,11 +440,7 @@ tl::expected<ArchiveCount, Sentence> readArchive(const fs::path& archive, const 
   Unpacked unpacked(archive, photosHalf);
   std::optional<Sentence> fault = unpacked.read();
   if (!fault) fault = fill(half, unpacked, archive, count);
-  if (!fault) {
-    // It is looked at as any shop is, and brought up.
-    const auto opened = Shop::open(half);
-    if (!opened) fault = opened.error();
-  }
+  if (!fault) fault = lookedAt(half);
   if (!fault) {
     const fs::path photos = shop.parent_path() / "photos";
     fs::create_directories(photos, ignored);

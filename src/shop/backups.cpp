@@ -7,6 +7,7 @@
 #include "files/disk_calls.h"
 #include "shop/database.h"
 #include "shop/shop.h"
+#include "shop/shop_lock.h"
 
 namespace avrelt {
 namespace {
@@ -119,6 +120,13 @@ std::optional<Sentence> backUp(const fs::path& shop, CivilTime today) {
 
 tl::expected<fs::path, Sentence> replaceShop(const fs::path& shop, const fs::path& by,
                                              const std::string& why, CivilTime now) {
+  const ShopLock alone(shop, ShopLock::Kind::alone);
+  if (!alone.held()) {
+    return tl::unexpected(
+        Sentence{"The shop is open in another window (%1). Close that one, then do this again; "
+                 "nothing was changed.",
+                 {shop.string()}});
+  }
   const fs::path folder = folderOf(shop);
   std::error_code error;
   fs::create_directories(folder, error);
@@ -144,6 +152,17 @@ tl::expected<fs::path, Sentence> replaceShop(const fs::path& shop, const fs::pat
   return aside;
 }
 
+std::optional<Sentence> lookedAt(const fs::path& file) {
+  std::optional<Sentence> fault;
+  {
+    const auto opened = Shop::open(file);
+    if (!opened) fault = opened.error();
+  }
+  std::error_code ignored;
+  fs::remove(lockFileOf(file), ignored);
+  return fault;
+}
+
 tl::expected<fs::path, Sentence> restoreBackup(const fs::path& shop, const fs::path& backup,
                                                CivilTime now) {
   const fs::path half = shop.string() + ".half";
@@ -151,10 +170,10 @@ tl::expected<fs::path, Sentence> restoreBackup(const fs::path& shop, const fs::p
   fs::copy_file(backup, half, fs::copy_options::overwrite_existing, error);
   if (error) return tl::unexpected(whyNot(error.value(), backup));
   // Opening it brings an older one up, and refuses what is damaged, newer, or no shop.
-  const auto opened = Shop::open(half);
-  if (!opened) {
+  const std::optional<Sentence> fault = lookedAt(half);
+  if (fault) {
     fs::remove(half, error);
-    return tl::unexpected(opened.error());
+    return tl::unexpected(*fault);
   }
   auto aside = replaceShop(shop, half, "before-restore", now);
   if (!aside) fs::remove(half, error);

@@ -37,8 +37,11 @@ tl::expected<std::filesystem::path, Sentence> restoreBackup(const std::filesyste
                                                             const std::filesystem::path& backup,
                                                             CivilTime now);
 
+/// Opens a file as a shop, which brings an older one up, and closes it again; why not, in words.
+std::optional<Sentence> lookedAt(const std::filesystem::path& file);
+
 /// Puts what is there aside, among the copies, under a name that says why, and another file in its
-/// place, by renaming; where it is now.
+/// place, by renaming; where it is now. Refused while any window has the shop open.
 tl::expected<std::filesystem::path, Sentence> replaceShop(const std::filesystem::path& shop,
                                                           const std::filesystem::path& by,
                                                           const std::string& why, CivilTime now);

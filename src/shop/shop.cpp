@@ -9,6 +9,7 @@
 #include "files/disk_calls.h"
 #include "shop/database.h"
 #include "shop/schema.h"
+#include "shop/shop_lock.h"
 #include "shop/words_wanted.h"
 
 namespace avrelt {
@@ -57,7 +58,9 @@ ShelfMeasurement measurementFrom(const Statement& row) {
 }  // namespace
 
 Shop::Shop(std::unique_ptr<Database> database, std::filesystem::path file)
-    : database_(std::move(database)), file_(std::move(file)) {}
+    : database_(std::move(database)),
+      file_(std::move(file)),
+      lock_(std::make_unique<ShopLock>(file_, ShopLock::Kind::shared)) {}
 Shop::Shop(Shop&&) noexcept = default;
 Shop& Shop::operator=(Shop&&) noexcept = default;
 Shop::~Shop() = default;

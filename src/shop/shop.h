@@ -23,6 +23,7 @@
 namespace avrelt {
 
 class Database;
+class ShopLock;
 
 /// An artwork the maker has kept, and what the shop knows it by.
 struct KeptShape {
@@ -124,6 +125,7 @@ class Shop {
   Shop(std::unique_ptr<Database> database, std::filesystem::path file);
   std::unique_ptr<Database> database_;
   std::filesystem::path file_;
+  std::unique_ptr<ShopLock> lock_;  ///< shared with every other window
 };
 
 /// A dozen blanks to begin with: invented names and sizes, covering the shapes that are met.

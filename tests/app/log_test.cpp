@@ -230,7 +230,7 @@ TEST_CASE("A supply is counted, runs short on the watch line, and a mixed-up uni
           "[log]") {
   LogWindow open;
   open.window.goToStation(MainWindow::log);
-  open.press(Qt::Key_F6, Qt::ControlModifier | Qt::AltModifier);
+  open.press(Qt::Key_S, Qt::ShiftModifier | Qt::AltModifier);
   SupplyCards& cards = open.station().supplies();
   CHECK(open.station().area().page() == LogArea::stock);
   CHECK(cards.name().text() == "Night");
@@ -268,7 +268,7 @@ TEST_CASE("A supply is counted, runs short on the watch line, and a mixed-up uni
   CHECK(open.window.benchStation().shoppingWords().join(' ').contains("buy"));
   // Another is added by key, and removed; the name is there to be typed.
   open.window.goToStation(MainWindow::log);
-  open.press(Qt::Key_F5, Qt::ControlModifier | Qt::AltModifier);
+  open.press(Qt::Key_A, Qt::ShiftModifier | Qt::AltModifier);
   CHECK(open.station().board().supplies().size() == 2);
   CHECK(cards.name().text() == "New glitter");
   QTest::keyClicks(&cards.name(), "Brass");
@@ -318,7 +318,7 @@ TEST_CASE("A pace that was learnt is offered, taken, and reckoned with at the be
     REQUIRE_FALSE(log.record(entry, "{}", {step}));
   }
   open.window.goToStation(MainWindow::log);
-  open.press(Qt::Key_F7, Qt::ControlModifier | Qt::AltModifier);
+  open.press(Qt::Key_F, Qt::ShiftModifier | Qt::AltModifier);
   FigureCards& cards = open.station().figures();
   REQUIRE(open.station().board().pickedFigure() != nullptr);
   CHECK(open.station().board().pickedFigure()->figure.name() == "pace.clean");

@@ -256,3 +256,31 @@ TEST_CASE("a copy that is damaged, newer or gone is refused, and the shop stays"
   CHECK(contentsOf(folder.file()) == before);
   CHECK_FALSE(fs::exists(folder.path / "shop.sqlite.half"));
 }
+
+TEST_CASE("a shop that another window has open is not replaced under it", "[backups]") {
+  const ShopFolder folder;
+  {
+    Shop shop = folder.open();
+    REQUIRE_FALSE(backUp(folder.file(), at("2026-12-01")));
+  }
+  const fs::path zip = folder.path / "shop.zip";
+  REQUIRE(writeArchive(folder.file(), zip, at("2026-12-01T10:00")));
+  const Backup backup = backupsOf(folder.file()).front();
+  {
+    Shop theirs = folder.open();
+    REQUIRE(theirs.supplies().put(glitter("Theirs")));
+    const std::string before = contentsOf(folder.file());
+    const auto restored = restoreBackup(folder.file(), backup.file, at("2026-12-02T10:00"));
+    REQUIRE_FALSE(restored);
+    CHECK_THAT(inWords(restored.error(), Unit::mm), Catch::Contains("another window"));
+    CHECK_FALSE(readArchive(zip, folder.file(), at("2026-12-02T10:00")));
+    CHECK(contentsOf(folder.file()) == before);
+    // Two windows share it as they always did.
+    Shop ours = folder.open();
+    CHECK(ours.supplies().put(glitter("Ours")));
+    CHECK(theirs.supplies().all()->supplies.size() == 2);
+  }
+  CHECK(restoreBackup(folder.file(), backup.file, at("2026-12-02T10:00")));
+  CHECK(folder.open().supplies().all()->supplies.empty());
+  CHECK_FALSE(fs::exists(folder.path / "shop.sqlite.half.lock"));
+}

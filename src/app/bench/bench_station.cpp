@@ -469,15 +469,14 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
     items.push_back(
         {WatchLevel::warn, fieldOf(trouble.cup, trouble.step), say(trouble.words, order_.unit())});
   }
-  for (const ShoppingLine& line :
-       shoppingFor(plan, shelf_.supplies(), order_.stock().filling)) {
+  for (const ShoppingLine& line : shoppingFor(plan, shelf_.supplies(), order_.stock().filling)) {
     if (!line.by) continue;
-    items.push_back({WatchLevel::warn, QStringLiteral("bench.supplies"),
-                     tr("%1 runs short on %2: %3 are wanted, and %4 are there. Buy it before.")
-                         .arg(QString::fromStdString(line.name),
-                              QString::fromStdString(dayText(*line.by)),
-                              QString::fromStdString(amountText(line.needed, order_.unit())),
-                              QString::fromStdString(amountText(line.there, order_.unit())))});
+    items.push_back(
+        {WatchLevel::warn, QStringLiteral("bench.supplies"),
+         tr("%1 runs short on %2: %3 are wanted, and %4 are there. Buy it before.")
+             .arg(QString::fromStdString(line.name), QString::fromStdString(dayText(*line.by)),
+                  QString::fromStdString(amountText(line.needed, order_.unit())),
+                  QString::fromStdString(amountText(line.there, order_.unit())))});
   }
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
     for (const StepConflict& conflict : plan.cups[i].conflicts) {

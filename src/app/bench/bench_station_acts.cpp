@@ -17,10 +17,10 @@
 #include "app/fields/dialog_close.h"
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"
-#include "job/work.h"
 #include "files/bench_files.h"
 #include "files/disk.h"
 #include "job/steps.h"
+#include "job/work.h"
 
 // What the station's buttons and menu do.
 
@@ -224,8 +224,9 @@ void BenchStation::showShopping() {
   text->setPlainText(shoppingWords().join(QLatin1Char('\n')));
   column->addWidget(text, 1);
   auto* words = wordsLabel("label");
-  words->setText(tr("Films stand at the Cut station. What a supply of your shop has is reckoned from "
-                    "its last count; what no supply is chosen for is only summed up."));
+  words->setText(
+      tr("Films stand at the Cut station. What a supply of your shop has is reckoned from "
+         "its last count; what no supply is chosen for is only summed up."));
   column->addWidget(words);
   closeBelow(dialog, *column);
   dialog.exec();

@@ -54,14 +54,17 @@ void SupplyButton::fill() {
   if (!supplies_ || !kind) return;
   for (const Supply& supply : supplies_().supplies) {
     if (supply.kind != *kind || supply.gone) continue;
-    QAction* action = menu()->addAction(QString::fromStdString(supply.name));
+    const bool mine = supply.id == finish_.supply;
+    // The pot stands where a tick would.
+    QAction* action = menu()->addAction((mine ? QStringLiteral("✓ ") : QString()) +
+                                        QString::fromStdString(supply.name));
     if (!supply.colour.empty()) {
       QPixmap pot(12, 12);
       pot.fill(QColor(QString::fromStdString(supply.colour)));
       action->setIcon(pot);
     }
     action->setCheckable(true);
-    action->setChecked(supply.id == finish_.supply);
+    action->setChecked(mine);
     connect(action, &QAction::triggered, this, [this, supply] { emit taken(supply); });
   }
   if (menu()->isEmpty()) {

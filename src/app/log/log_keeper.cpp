@@ -64,8 +64,18 @@ void LogKeeper::keep() {
   });
   // The shop is not touched before there is something to write.
   if (!any) return;
-  std::optional<Logbook> log = shelf_.logbook();
-  if (!log) return;
+  // What could not be opened is not tried at each tick; it is said once.
+  std::optional<Logbook> log;
+  if (!shelf_.trouble()) log = shelf_.logbook();
+  if (!log) {
+    if (!told_) {
+      emit said(
+          tr("The work is not logged, as the shop cannot be opened. The order itself keeps "
+             "what was done."));
+    }
+    told_ = true;
+    return;
+  }
   keeping_ = true;
   const BenchPlan& plan = work_.plan();
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {

@@ -28,6 +28,9 @@ class LogKeeper : public QObject {
   /// Writes what is to be written now.
   void keep();
 
+ signals:
+  void said(const QString& words);
+
  private:
   using Ticks = std::map<std::string, CivilTime>;
   void keepWork(const BenchCup& bench, std::size_t index, Logbook& log);
@@ -42,6 +45,7 @@ class LogKeeper : public QObject {
   std::function<QString()> name_;
   QTimer later_;
   bool keeping_ = false;
+  bool told_ = false;                   ///< that nothing can be logged
   std::map<std::string, Ticks> ticks_;  ///< by cup, as they are in the log
   std::map<std::string, std::vector<CutRecord>> cuts_;
 };

@@ -47,6 +47,7 @@ LogStation::LogStation(Order& order, Shelf& shelf, BenchWork& work, std::functio
     emit board_.changed();
   });
   connect(area_, &LogArea::cupOpened, cups_, &CupCards::makeAgain);
+  connect(&keeper_, &LogKeeper::said, this, &LogStation::said);
   connect(cups_, &CupCards::said, this, &LogStation::said);
   connect(cups_, &CupCards::orderMade, this, &LogStation::orderMade);
   connect(supplies_, &SupplyCards::said, this, &LogStation::said);

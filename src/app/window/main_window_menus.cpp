@@ -184,33 +184,33 @@ void MainWindow::makeLogMenu() {
      [](LogStation& s) { s.cups().makeAgain(); });
   at(tr("&Open it as it was"), "Ctrl+Alt+Ins", LogArea::cups,
      [](LogStation& s) { s.cups().openAsItWas(); });
-  at(tr("Save a &cut drawing to cut it again…"), "Ctrl+Alt+Del", LogArea::cups,
+  at(tr("Save a &cut drawing to cut it again…"), "Alt+Shift+U", LogArea::cups,
      [](LogStation& s) { s.cups().cutAgain(); });
-  at(tr("Add a p&hoto…"), "Ctrl+Alt+F2", LogArea::cups, [](LogStation& s) { s.cups().addPhoto(); });
-  at(tr("Save the &record card…"), "Ctrl+Alt+F3", LogArea::cups,
+  at(tr("Add a p&hoto…"), "Alt+Shift+P", LogArea::cups, [](LogStation& s) { s.cups().addPhoto(); });
+  at(tr("Save the &record card…"), "Alt+Shift+R", LogArea::cups,
      [](LogStation& s) { s.cups().saveCard(); });
-  at(tr("Save the price &tag…"), "Ctrl+Alt+F4", LogArea::cups,
+  at(tr("Save the price &tag…"), "Alt+Shift+T", LogArea::cups,
      [](LogStation& s) { s.cups().saveTag(); });
-  at(tr("Remo&ve the cup from the log…"), "Ctrl+Alt+Backspace", LogArea::cups,
+  at(tr("Remo&ve the cup from the log…"), "Alt+Shift+X", LogArea::cups,
      [](LogStation& s) { s.cups().removeEntry(); });
   menu->addSeparator();
-  at(tr("Add a s&upply"), "Ctrl+Alt+F5", LogArea::stock,
+  at(tr("Add a suppl&y"), "Alt+Shift+A", LogArea::stock,
      [](LogStation& s) { s.supplies().addSupply(); });
-  at(tr("S&upplies"), "Ctrl+Alt+F6", LogArea::stock,
+  at(tr("S&upplies"), "Alt+Shift+S", LogArea::stock,
      [](LogStation& s) { s.area().supplyTable().setFocus(); });
-  at(tr("&Figures your shop has found out"), "Ctrl+Alt+F7", LogArea::figures,
+  at(tr("&Figures your shop has found out"), "Alt+Shift+F", LogArea::figures,
      [](LogStation& s) { s.area().figureList().setFocus(); });
-  at(tr("&Months and prices"), "Ctrl+Alt+F8", LogArea::months, [](LogStation&) {});
+  at(tr("&Months and prices"), "Alt+Shift+M", LogArea::months, [](LogStation&) {});
   menu->addSeparator();
-  at(tr("Save &labels…"), "Ctrl+Alt+F9", LogArea::stock, [](LogStation& s) { s.saveLabels(); });
-  at(tr("Fin&d by a label’s code…"), "Ctrl+Alt+F10", LogArea::stock,
+  at(tr("Save &labels…"), "Alt+Shift+L", LogArea::stock, [](LogStation& s) { s.saveLabels(); });
+  at(tr("Fin&d by a label’s code…"), "Alt+Shift+D", LogArea::stock,
      [](LogStation& s) { s.findByCode(); });
   menu->addSeparator();
-  add(menu, tr("&Export the shop…"), QKeySequence(QStringLiteral("Ctrl+Alt+F11")),
+  add(menu, tr("&Export the shop…"), QKeySequence(QStringLiteral("Alt+Shift+E")),
       [this] { log_->askAndExport(); });
-  add(menu, tr("&Import a shop…"), QKeySequence(QStringLiteral("Ctrl+Alt+F12")),
+  add(menu, tr("&Import a shop…"), QKeySequence(QStringLiteral("Alt+Shift+I")),
       [this] { log_->askAndImport(); });
-  add(menu, tr("Co&pies of the shop…"), QKeySequence(QStringLiteral("Ctrl+Alt+Home")),
+  add(menu, tr("Co&pies of the shop…"), QKeySequence(QStringLiteral("Alt+Shift+C")),
       [this] { log_->showBackups(); });
 }
 
