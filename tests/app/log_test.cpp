@@ -11,6 +11,7 @@
 
 #include "app/application.h"
 #include "app/log/again_dialog.h"
+#include "app/log/compare_dialog.h"
 #include "app/order/bench_edits.h"
 #include "app/order/zone_edits.h"
 #include "files/disk.h"
@@ -418,4 +419,40 @@ TEST_CASE("Labels are printed, and found again by their codes", "[log]") {
   CHECK(words.contains("box"));
   CHECK(open.station().wordsOfCode("AVRELT-BLANK-1").contains("the blank"));
   CHECK(open.station().wordsOfCode("something").contains("Nothing on the shelf"));
+}
+
+TEST_CASE("Two cups stand side by side, and what differs is marked", "[log]") {
+  LogWindow open;
+  Logbook log = *open.window.shelf().logbook();
+  for (int i = 0; i < 2; ++i) {
+    LogEntry entry;
+    entry.key = {"o-past", "cup-" + std::to_string(i)};
+    entry.name = "Past " + std::to_string(i);
+    entry.blank = "straight 600 ml";
+    entry.begun = at("2026-10-01T18:00");
+    LoggedStep step;
+    step.step = "glitter";
+    step.kind = StepKind::glitter;
+    step.at = at("2026-10-01T18:30");
+    step.took = Duration::minutes(10 + 20 * i);
+    step.uses = {{open.supply, step.at, Amount::ofUnits(MeasuredBy::weight, 4 + i), {}}};
+    REQUIRE_FALSE(log.record(entry, "{}", {step}));
+  }
+  open.window.goToStation(MainWindow::log);
+  CompareDialog dialog(open.station().board());
+  dialog.show();
+  CHECK(dialog.first().currentIndex() != dialog.second().currentIndex());
+  const auto rowOf = [&](const QString& what) {
+    for (int i = 0; i < dialog.table().rowCount(); ++i) {
+      if (dialog.table().item(i, 0)->text().mid(2).trimmed() == what) return i;
+    }
+    return -1;
+  };
+  REQUIRE(rowOf("Night") >= 0);
+  CHECK(dialog.table().item(rowOf("Night"), 0)->text().startsWith("≠"));
+  CHECK(dialog.table().item(rowOf("Night"), 1)->text().startsWith("4 g"));
+  CHECK(dialog.table().item(rowOf("Night"), 2)->text().startsWith("5 g"));
+  CHECK_FALSE(dialog.table().item(rowOf("Blank"), 0)->text().startsWith("≠"));
+  dialog.second().setCurrentIndex(dialog.first().currentIndex());
+  CHECK_FALSE(dialog.table().item(rowOf("Night"), 0)->text().startsWith("≠"));
 }

@@ -427,8 +427,8 @@ void BenchStation::refreshPlan() {
     words << done + QLatin1Char('.');
   }
   for (const LearntTime& learnt : learntTimes(plan)) {
-    words << tr("“%1” takes you %2 of what was reckoned (%3 times).")
-                 .arg(QString::fromLatin1(stepName(learnt.kind)), percentText(learnt.ofPlanned))
+    words << tr("%1: you take %2 of what was reckoned (%3 times).")
+                 .arg(workWords(learnt.kind), percentText(learnt.ofPlanned))
                  .arg(learnt.count);
   }
   if (const auto warmth = thermometer_.warmth()) {

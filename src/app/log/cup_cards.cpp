@@ -16,6 +16,7 @@
 #include "app/fields/list_lines.h"
 #include "app/fields/when_left.h"
 #include "app/log/again_dialog.h"
+#include "app/log/compare_dialog.h"
 #include "app/order/phrases.h"
 #include "app/window/theme.h"
 #include "files/disk.h"
@@ -64,6 +65,7 @@ QWidget* CupCards::cupCard() {
   })->setProperty("primary", true);
   button(tr("Open as it was"), tr("The order of this cup as it stood, to be looked at"),
          [this] { openAsItWas(); });
+  button(tr("Compare…"), tr("Side by side with another cup (Alt+Shift+V)"), [this] { compare(); });
   button(tr("Record card…"), tr("What it is made of and how, on a page"), [this] { saveCard(); });
   button(tr("Price tag…"), tr("A tag with its name and price"), [this] { saveTag(); });
   body->addLayout(grid);
@@ -324,6 +326,11 @@ void CupCards::makeAgain() {
   AgainDialog dialog(*past, board_.shelf(), board_.order().stock(), board_.unit(), this);
   if (dialog.exec() != QDialog::Accepted) return;
   emit orderMade(dialog.made().order);
+}
+
+void CupCards::compare() {
+  if (board_.picked() == nullptr) return;
+  CompareDialog(board_, this).exec();
 }
 
 void CupCards::openAsItWas() {

@@ -40,6 +40,8 @@ class CupCards : public QWidget {
   /// Asks on what blank, and begins an order of it.
   void makeAgain();
   void openAsItWas();
+  /// Holds it against another cup of those found.
+  void compare();
   /// Asks where, and saves the drawing picked, as it was cut.
   void cutAgain();
   /// Why not, in words.

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <map>
 
+#include "app/bench/bench_words.h"
 #include "app/order/phrases.h"
 #include "files/document_json.h"
 #include "files/read_fault.h"
@@ -16,56 +17,6 @@ QString hoursWords(Duration duration) {
   return duration.minutes() < hour ? LogBoard::tr("%1 min").arg(qRound(duration.minutes()))
                                    : LogBoard::tr("%1 h").arg(QString::fromStdString(
                                          numberText(duration.minutes() / hour, 1)));
-}
-
-QString workWords(StepKind kind) {
-  switch (kind) {
-    case StepKind::clean:
-      return LogBoard::tr("Sanding and washing");
-    case StepKind::mark:
-      return LogBoard::tr("Marking");
-    case StepKind::measure:
-      return LogBoard::tr("Measuring");
-    case StepKind::coat:
-      return LogBoard::tr("Coats");
-    case StepKind::tape:
-      return LogBoard::tr("Taping");
-    case StepKind::cover:
-      return LogBoard::tr("Covering");
-    case StepKind::paint:
-      return LogBoard::tr("Painting");
-    case StepKind::stick:
-      return LogBoard::tr("Brushing on what sticks");
-    case StepKind::glitter:
-      return LogBoard::tr("Glittering");
-    case StepKind::pull:
-      return LogBoard::tr("Pulling tape");
-    case StepKind::seal:
-      return LogBoard::tr("Sealing");
-    case StepKind::pattern:
-      return LogBoard::tr("Laying templates");
-    case StepKind::film:
-      return LogBoard::tr("Laying film");
-    case StepKind::stencil:
-      return LogBoard::tr("Laying stencils");
-    case StepKind::peel:
-      return LogBoard::tr("Lifting stencils");
-    case StepKind::ring:
-      return LogBoard::tr("Laying rings");
-    case StepKind::decal:
-      return LogBoard::tr("Laying decals");
-    case StepKind::stripe:
-      return LogBoard::tr("Laying stripes");
-    case StepKind::wrap:
-      return LogBoard::tr("Laying wraps");
-    case StepKind::base:
-      return LogBoard::tr("Base discs");
-    case StepKind::rim:
-      return LogBoard::tr("Cleaning rims");
-    case StepKind::cure:
-      return LogBoard::tr("Finishing");
-  }
-  return {};
 }
 
 QString supplyKindWords(SupplyKind kind) {
@@ -195,15 +146,29 @@ void LogBoard::readPicked() {
   const LogEntry* entry = picked();
   std::optional<Logbook> log = shelf_.logbook();
   if (entry == nullptr || !log) return;
-  steps_ = shelf_.tell(log->stepsOf(entry->key));
-  cuts_ = shelf_.tell(log->cutsOf(entry->key));
+  Facts facts = factsOf(*entry);
+  steps_ = std::move(facts.steps);
+  cuts_ = std::move(facts.cuts);
+  cost_ = std::move(facts.cost);
   photos_ = shelf_.tell(log->photosOf(entry->key));
+}
+
+LogBoard::Facts LogBoard::factsOf(const LogEntry& entry) {
+  Facts facts;
+  facts.entry = entry;
+  std::optional<Logbook> log = shelf_.logbook();
+  if (!log) return facts;
+  facts.steps = shelf_.tell(log->stepsOf(entry.key));
+  facts.cuts = shelf_.tell(log->cutsOf(entry.key));
   std::vector<SupplyUse> uses;
-  for (const LoggedStep& step : steps_) uses.insert(uses.end(), step.uses.begin(), step.uses.end());
+  for (const LoggedStep& step : facts.steps) {
+    uses.insert(uses.end(), step.uses.begin(), step.uses.end());
+  }
   std::vector<FilmUse> films;
-  films.reserve(cuts_.size());
-  for (const CutKept& cut : cuts_) films.push_back(cut.film);
-  cost_ = costOf(uses, films, entry->worked, shelfNow_, shelf_.films(), shelf_.moneyRules());
+  films.reserve(facts.cuts.size());
+  for (const CutKept& cut : facts.cuts) films.push_back(cut.film);
+  facts.cost = costOf(uses, films, entry.worked, shelfNow_, shelf_.films(), shelf_.moneyRules());
+  return facts;
 }
 
 bool LogBoard::note(const LogNotes& notes) {

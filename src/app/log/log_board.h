@@ -40,6 +40,14 @@ class LogBoard : public QObject {
   const std::vector<CutKept>& cuts() const { return cuts_; }
   const std::vector<LogPhoto>& photos() const { return photos_; }
   const CupCost& cost() const { return cost_; }
+  /// All that is known of a cup, besides the one picked.
+  struct Facts {
+    LogEntry entry;
+    std::vector<LoggedStep> steps;
+    std::vector<CutKept> cuts;
+    CupCost cost;
+  };
+  Facts factsOf(const LogEntry& entry);
   bool note(const LogNotes& notes);
   /// The order of the picked cup as it was; why not, in words.
   tl::expected<Document, QString> pastOrder();
@@ -109,8 +117,6 @@ class LogBoard : public QObject {
 
 /// "2.5 h": how long something took, to be summed up.
 QString hoursWords(Duration duration);
-/// "Coats", "Taping": work of a kind.
-QString workWords(StepKind kind);
 QString supplyKindWords(SupplyKind kind);
 /// "Glitter for a cm²": what a figure is of.
 QString figureWords(const LearnableFigure& figure);

@@ -184,6 +184,8 @@ void MainWindow::makeLogMenu() {
      [](LogStation& s) { s.cups().makeAgain(); });
   at(tr("&Open it as it was"), "Ctrl+Alt+Ins", LogArea::cups,
      [](LogStation& s) { s.cups().openAsItWas(); });
+  at(tr("Compare it &with another…"), "Alt+Shift+V", LogArea::cups,
+     [](LogStation& s) { s.cups().compare(); });
   at(tr("Save a &cut drawing to cut it again…"), "Alt+Shift+U", LogArea::cups,
      [](LogStation& s) { s.cups().cutAgain(); });
   at(tr("Add a p&hoto…"), "Alt+Shift+P", LogArea::cups, [](LogStation& s) { s.cups().addPhoto(); });
