@@ -39,14 +39,16 @@ std::optional<LoggedStep> stepFrom(const Statement& row, int from) {
                     {}};
 }
 
-/// An entry says how long and when its steps were worked at, so that a search need not look at
-/// them.
+/// An entry says how long its steps were worked at, and when anything was done or cut last, so that
+/// a search need not look at them.
 void sumUp(Database& database, const LogKey& key) {
   Statement sum(database,
-                "UPDATE entries SET (worked_min, last) = (SELECT coalesce(sum(took_min), 0),"
-                " coalesce(max(at), '') FROM work WHERE order_id = ? AND cup_id = ?)"
-                " WHERE order_id = ? AND cup_id = ?");
-  sum.bind(key.order).bind(key.cup).bind(key.order).bind(key.cup).step();
+                "UPDATE entries SET worked_min = (SELECT coalesce(sum(took_min), 0) FROM work"
+                " WHERE order_id = ?1 AND cup_id = ?2), last = (SELECT coalesce(max(at), '') FROM"
+                " (SELECT at FROM work WHERE order_id = ?1 AND cup_id = ?2 UNION ALL"
+                " SELECT at FROM cut_parts WHERE order_id = ?1 AND cup_id = ?2))"
+                " WHERE order_id = ?1 AND cup_id = ?2");
+  sum.bind(key.order).bind(key.cup).step();
 }
 
 Sentence notThere() {
@@ -301,6 +303,7 @@ std::optional<Sentence> Logbook::keepCut(const LogKey& key, const CutKept& cut) 
     put.bind(cut.file).bind(cut.svg).bind(cut.film.film).bind(cut.film.name);
     put.bind(cut.film.area.mm2()).step();
   }
+  sumUp(*database_, key);
   return database_->end();
 }
 

@@ -18,6 +18,7 @@
 #include "files/outputs.h"
 #include "job/ids.h"
 #include "job/purpose.h"
+#include "shop/qr_code.h"
 
 using namespace avrelt;
 
@@ -419,6 +420,29 @@ TEST_CASE("Labels are printed, and found again by their codes", "[log]") {
   CHECK(words.contains("box"));
   CHECK(open.station().wordsOfCode("AVRELT-BLANK-1").contains("the blank"));
   CHECK(open.station().wordsOfCode("something").contains("Nothing on the shelf"));
+  // By a picture of it, read by zbar.
+  const auto code = qrCode("AVRELT-FILM-" + std::to_string(*piece));
+  constexpr int side = 6;
+  constexpr int quiet = 5;
+  const auto wide = (static_cast<int>(code.size()) + 2 * quiet) * side;
+  QImage picture(wide, wide, QImage::Format_RGB32);
+  picture.fill(Qt::white);
+  for (int y = 0; y < wide; ++y) {
+    for (int x = 0; x < wide; ++x) {
+      const int row = y / side - quiet;
+      const int column = x / side - quiet;
+      const auto size = static_cast<int>(code.size());
+      if (row < 0 || column < 0 || row >= size || column >= size) continue;
+      if (code[static_cast<std::size_t>(row)][static_cast<std::size_t>(column)]) {
+        picture.setPixel(x, y, qRgb(0, 0, 0));
+      }
+    }
+  }
+  REQUIRE(picture.save(folder.filePath("label.png")));
+  CHECK(open.station().wordsOfPicture(folder.filePath("label.png")) == words);
+  picture.fill(Qt::white);
+  REQUIRE(picture.save(folder.filePath("blank.png")));
+  CHECK(open.station().wordsOfPicture(folder.filePath("blank.png")).contains("No code was found"));
 }
 
 TEST_CASE("Two cups stand side by side, and what differs is marked", "[log]") {

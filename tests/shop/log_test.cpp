@@ -120,6 +120,16 @@ TEST_CASE("every word is found, in any of what is known of a cup", "[log]") {
   CHECK(names("open night 600") == "Dome 100%;Comet;");
   CHECK(names("midnight ada").empty());
   CHECK(names("_").empty());
+  // What was only cut comes up too, by when that was.
+  const LogEntry cutOnly = entryOf("o-3", "cup-1", "Moon");
+  REQUIRE_FALSE(log.record(cutOnly, "", {}));
+  CHECK(names("") == "Dome 100%;Comet;Moon;");
+  CutKept cut;
+  cut.purpose = "wrap";
+  cut.title = "Wrap";
+  cut.at = at("2026-12-09T10:00");
+  REQUIRE_FALSE(log.keepCut(cutOnly.key, cut));
+  CHECK(names("") == "Moon;Dome 100%;Comet;");
   CHECK(log.find("comet")->front().worked.minutes() == Approx(7));
 }
 

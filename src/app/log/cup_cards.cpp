@@ -89,12 +89,13 @@ QWidget* CupCards::middleCard() {
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
     column->addWidget(of, 1);
+    if (buttons.empty()) return made;
     auto* row = new QHBoxLayout;
     for (QPushButton* button : buttons) {
       button->setStyleSheet(QStringLiteral("padding: 4px 8px;"));
       row->addWidget(button);
     }
-    if (!buttons.empty()) column->addLayout(row);
+    column->addLayout(row);
     return made;
   };
   steps_ = list(tr("Steps that were done"));
@@ -217,9 +218,11 @@ void CupCards::refresh() {
   QStringList words{tr("Of “%1”").arg(QString::fromStdString(entry->order))};
   if (!entry->blank.empty()) words << QString::fromStdString(entry->blank);
   if (entry->begun) words << tr("begun %1").arg(QString::fromStdString(dayText(*entry->begun)));
-  words << (entry->finished
-                ? tr("finished %1").arg(QString::fromStdString(dayText(*entry->finished)))
-                : tr("%1 of %2 steps done").arg(entry->done).arg(entry->steps));
+  if (entry->finished) {
+    words << tr("finished %1").arg(QString::fromStdString(dayText(*entry->finished)));
+  } else if (entry->steps > 0) {
+    words << tr("%1 of %2 steps done").arg(entry->done).arg(entry->steps);
+  }
   if (entry->worked > Duration()) words << tr("%1 of work").arg(hoursWords(entry->worked));
   words_->setText(words.join(QStringLiteral(", ")) + QLatin1Char('.'));
   made_->setText(QString::fromStdString(entry->made));

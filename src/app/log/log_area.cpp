@@ -222,7 +222,7 @@ void LogArea::refreshCups() {
         QString::fromStdString(entry.notes.whom),
         dayWords(entry.begun),
         dayWords(entry.finished),
-        tr("%1 of %2").arg(entry.done).arg(entry.steps),
+        entry.steps > 0 ? tr("%1 of %2").arg(entry.done).arg(entry.steps) : QString(),
         entry.worked > Duration() ? hoursWords(entry.worked) : QString(),
         entry.notes.price ? QString::fromStdString(moneyText(*entry.notes.price)) : QString()};
     row.keys = {{},

@@ -6,6 +6,8 @@
 #include <QInputDialog>
 #include <QLocale>
 #include <QMessageBox>
+#include <QProcess>
+#include <QStandardPaths>
 #include <QVBoxLayout>
 
 #include "app/fields/dialog_close.h"
@@ -173,6 +175,29 @@ void LogStation::findByCode() {
                                              tr("The code, as it stands on the label"),
                                              QLineEdit::Normal, {}, &taken);
   if (taken && !code.trimmed().isEmpty()) emit said(wordsOfCode(code));
+}
+
+QString LogStation::wordsOfPicture(const QString& path) {
+  const QString reader = QStandardPaths::findExecutable(QStringLiteral("zbarimg"));
+  if (reader.isEmpty()) {
+    return tr("No reader of codes is installed (zbarimg). Type the code that stands on the label.");
+  }
+  QProcess process;
+  process.start(reader, {QStringLiteral("--quiet"), QStringLiteral("--raw"),
+                         QStringLiteral("-Sdisable"), QStringLiteral("-Sqrcode.enable"), path});
+  constexpr int patience = 10000;
+  const bool ended = process.waitForFinished(patience);
+  const QString code = QString::fromUtf8(process.readAllStandardOutput()).section(u'\n', 0, 0);
+  if (!ended || code.trimmed().isEmpty()) {
+    return tr("No code was found in “%1”. Take the label from nearer, or type its code.").arg(path);
+  }
+  return wordsOfCode(code);
+}
+
+void LogStation::findByPicture() {
+  const QString path = QFileDialog::getOpenFileName(this, tr("Find by a picture of a label"),
+                                                    folder_(), tr("Pictures (*.jpg *.jpeg *.png)"));
+  if (!path.isEmpty()) emit said(wordsOfPicture(path));
 }
 
 }  // namespace avrelt

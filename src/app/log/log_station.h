@@ -42,6 +42,9 @@ class LogStation : public QWidget {
   /// Finds what a label is of, by its code.
   void findByCode();
   QString wordsOfCode(const QString& code);
+  /// The same by a picture of the label, where zbar's reader is installed.
+  void findByPicture();
+  QString wordsOfPicture(const QString& path);
 
  signals:
   void said(const QString& words);

@@ -207,6 +207,8 @@ void MainWindow::makeLogMenu() {
   at(tr("Save &labels…"), "Alt+Shift+L", LogArea::stock, [](LogStation& s) { s.saveLabels(); });
   at(tr("Fin&d by a label’s code…"), "Alt+Shift+D", LogArea::stock,
      [](LogStation& s) { s.findByCode(); });
+  at(tr("Find by a picture of a la&bel…"), "Alt+Shift+G", LogArea::stock,
+     [](LogStation& s) { s.findByPicture(); });
   menu->addSeparator();
   add(menu, tr("&Export the shop…"), QKeySequence(QStringLiteral("Alt+Shift+E")),
       [this] { log_->askAndExport(); });
