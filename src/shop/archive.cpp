@@ -216,6 +216,7 @@ tl::expected<ArchiveCount, Sentence> writeArchive(const fs::path& shop, const fs
     const Json head = {{"avrelt_shop", Shop::currentVersion}, {"written", civilText(now)}};
     zip.add(headName, head.dump(2) + "\n");
     std::vector<std::pair<std::string, std::string>> texts;
+    texts.reserve(tables.size());
     for (const char* table : tables) {
       texts.emplace_back("tables/" + std::string(table) + ".jsonl",
                          tableText(database, table, zip, count));

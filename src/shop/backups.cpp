@@ -133,9 +133,13 @@ tl::expected<fs::path, Sentence> replaceShop(const fs::path& shop, const fs::pat
   if (error) return tl::unexpected(whyNot(error.value(), folder));
   std::string stamp = civilText(now);
   std::replace(stamp.begin(), stamp.end(), ':', '-');
-  fs::path aside = folder / (why + "-" + stamp + ending);
+  std::string name = why;
+  name.append("-").append(stamp);
+  fs::path aside = folder / (name + ending);
   for (int another = 2; fs::exists(aside, error); ++another) {
-    aside = folder / (why + "-" + stamp + "-" + std::to_string(another) + ending);
+    std::string next = name;
+    next.append("-").append(std::to_string(another)).append(ending);
+    aside = folder / next;
   }
   const bool there = fs::exists(shop, error);
   if (there) {

@@ -210,25 +210,26 @@ std::string labelsPdf(const std::vector<ShopLabel>& labels, Paper paper) {
     for (std::size_t i = 0; i < labels.size(); ++i) {
       const std::size_t place = i % (across * down);
       if (i > 0 && place == 0) pages.turn();
+      const std::size_t row = place / across;
       const double x = edge + wide * static_cast<double>(place % across);
-      const double y = edge + tall * static_cast<double>(place / across);
+      const double y = edge + tall * static_cast<double>(row);
       pages.box(x, y, wide, tall);
       const std::vector<std::vector<bool>> code = qrCode(labels[i].code);
       // With the quiet zone a reader wants, four squares all round.
       const double side = (tall - 2) / (static_cast<double>(code.size()) + 8);
-      for (std::size_t row = 0; row < code.size(); ++row) {
+      for (std::size_t line = 0; line < code.size(); ++line) {
         for (std::size_t column = 0; column < code.size(); ++column) {
-          if (!code[row][column]) continue;
+          if (!code[line][column]) continue;
           pages.filled(x + 1 + side * (4 + static_cast<double>(column)),
-                       y + 1 + side * (4 + static_cast<double>(row)), side, side);
+                       y + 1 + side * (4 + static_cast<double>(line)), side, side);
         }
       }
       const double from = x + tall;
       const double room = wide - tall - 1.5;
       double at = y + 5.5;
-      for (const std::string& line : pages.wrapped(labels[i].title, textSize, room)) {
+      for (const std::string& words : pages.wrapped(labels[i].title, textSize, room)) {
         if (at > y + 12) break;
-        pages.text(pages.fitted(line, textSize, room), from, at, textSize);
+        pages.text(pages.fitted(words, textSize, room), from, at, textSize);
         at += 4.2;
       }
       constexpr double tiny = 2.3;

@@ -78,7 +78,8 @@ QPointF FigurePlot::placeOfSeen(std::size_t which) const {
   std::size_t before = 0;
   for (std::size_t i = 0; i < which; ++i) before += figure_.seen[i].point.x == point.x ? 1 : 0;
   const std::size_t place = before % most;
-  const double aside = static_cast<double>((place + 1) / 2) * (place % 2 == 0 ? apart : -apart);
+  const std::size_t steps = (place + 1) / 2;
+  const double aside = static_cast<double>(steps) * (place % 2 == 0 ? apart : -apart);
   return placeOf(point) + QPointF(aside, 0);
 }
 

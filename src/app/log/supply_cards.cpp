@@ -183,17 +183,18 @@ void SupplyCards::refresh() {
   QStringList lines;
   eventKeys_.clear();
   const SupplyShelf& shelf = board_.shelf().supplies();
-  for (auto at = shelf.events.rbegin(); at != shelf.events.rend(); ++at) {
-    if (at->supply != supply.id) continue;
-    const QString amount = QString::fromStdString(amountText(at->amount, board_.unit()));
+  // The newest first.
+  for (const SupplyEvent& event : shelf.events) {
+    if (event.supply != supply.id) continue;
+    const QString amount = QString::fromStdString(amountText(event.amount, board_.unit()));
     QString words =
-        at->kind == SupplyEvent::Kind::counted ? tr("%1: %2 there") : tr("%1: %2 came in");
-    words = words.arg(QString::fromStdString(dayText(at->at)), amount);
-    if (at->paid > Money()) {
-      words += tr(", %1 paid").arg(QString::fromStdString(moneyText(at->paid)));
+        event.kind == SupplyEvent::Kind::counted ? tr("%1: %2 there") : tr("%1: %2 came in");
+    words = words.arg(QString::fromStdString(dayText(event.at)), amount);
+    if (event.paid > Money()) {
+      words += tr(", %1 paid").arg(QString::fromStdString(moneyText(event.paid)));
     }
-    lines << words;
-    eventKeys_.push_back(at->key);
+    lines.prepend(words);
+    eventKeys_.insert(eventKeys_.begin(), event.key);
   }
   showLines(*events_, lines);
   forget_->setEnabled(events_->currentRow() >= 0);
