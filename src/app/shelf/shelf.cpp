@@ -215,7 +215,7 @@ Sentence Shelf::withShopShut(const std::function<Sentence()>& act) {
   copying_.waitForDone();
   shop_.reset();
   supplies_.reset();
-  const Sentence words = act();
+  Sentence words = act();
   if (!open()) return *trouble_;
   emit changed();
   emit filmsChanged();
