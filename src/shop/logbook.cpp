@@ -5,6 +5,7 @@
 
 #include "files/disk.h"
 #include "shop/database.h"
+#include "shop/supply_rows.h"
 #include "shop/words_wanted.h"
 
 namespace avrelt {
@@ -233,13 +234,9 @@ tl::expected<std::vector<LoggedStep>, Sentence> Logbook::stepsOf(const LogKey& k
                    " WHERE u.order_id = ? AND u.cup_id = ? ORDER BY u.rowid");
     uses.bind(key.order).bind(key.cup);
     while (uses.step()) {
-      const std::optional<SupplyKind> kind = supplyKindOf(uses.text(5));
-      const std::optional<CivilTime> at = parseCivil(uses.text(2));
+      const auto use = useFrom(uses, 1);
       for (LoggedStep& step : steps) {
-        if (!kind || !at || step.step != uses.text(0)) continue;
-        SupplyUse use{uses.text(1), *at, Amount::ofUnits(measuredBy(*kind), uses.number(3)), {}};
-        if (!uses.nothing(4)) use.over = Area::mm2(uses.number(4));
-        step.uses.push_back(std::move(use));
+        if (use && step.step == uses.text(0)) step.uses.push_back(*use);
       }
     }
   }
@@ -250,15 +247,14 @@ tl::expected<std::vector<LoggedStep>, Sentence> Logbook::stepsOf(const LogKey& k
 tl::expected<std::map<LogKey, Logbook::Taken>, Sentence> Logbook::allTaken() {
   std::map<LogKey, Taken> all;
   {
-    Statement uses(*database_,
-                   "SELECT u.order_id, u.cup_id, u.supply, u.at, u.amount, s.kind FROM uses u"
-                   " JOIN supplies s ON s.id = u.supply");
+    Statement uses(
+        *database_,
+        "SELECT u.order_id, u.cup_id, u.supply, u.at, u.amount, u.over_mm2, s.kind FROM uses u"
+        " JOIN supplies s ON s.id = u.supply");
     while (uses.step()) {
-      const std::optional<SupplyKind> kind = supplyKindOf(uses.text(5));
-      const std::optional<CivilTime> at = parseCivil(uses.text(3));
-      if (!kind || !at) continue;
-      all[{uses.text(0), uses.text(1)}].uses.push_back(
-          {uses.text(2), *at, Amount::ofUnits(measuredBy(*kind), uses.number(4)), {}});
+      if (auto use = useFrom(uses, 2)) {
+        all[{uses.text(0), uses.text(1)}].uses.push_back(std::move(*use));
+      }
     }
     Statement cuts(*database_, "SELECT order_id, cup_id, film, film_name, area_mm2 FROM cut_parts");
     while (cuts.step()) {

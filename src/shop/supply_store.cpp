@@ -6,6 +6,7 @@
 
 #include "measure/colour.h"
 #include "shop/database.h"
+#include "shop/supply_rows.h"
 
 namespace avrelt {
 namespace {
@@ -31,6 +32,15 @@ std::optional<MethodKind> methodCalled(const std::string& name) {
 }
 
 }  // namespace
+
+std::optional<SupplyUse> useFrom(const Statement& row, int from) {
+  const std::optional<CivilTime> at = parseCivil(row.text(from + 1));
+  const std::optional<SupplyKind> kind = supplyKindOf(row.text(from + 4));
+  if (!kind || !at) return std::nullopt;
+  SupplyUse use{row.text(from), *at, Amount::ofUnits(measuredBy(*kind), row.number(from + 2)), {}};
+  if (!row.nothing(from + 3)) use.over = Area::mm2(row.number(from + 3));
+  return use;
+}
 
 tl::expected<SupplyShelf, Sentence> SupplyStore::all() {
   SupplyShelf shelf;
@@ -77,12 +87,7 @@ tl::expected<SupplyShelf, Sentence> SupplyStore::all() {
                    "SELECT u.supply, u.at, u.amount, u.over_mm2, s.kind"
                    " FROM uses u JOIN supplies s ON s.id = u.supply ORDER BY u.at, u.rowid");
     while (uses.step()) {
-      const std::optional<SupplyKind> kind = supplyKindOf(uses.text(4));
-      const std::optional<CivilTime> at = parseCivil(uses.text(1));
-      if (!kind || !at) continue;
-      SupplyUse use{uses.text(0), *at, Amount::ofUnits(measuredBy(*kind), uses.number(2)), {}};
-      if (!uses.nothing(3)) use.over = Area::mm2(uses.number(3));
-      shelf.uses.push_back(std::move(use));
+      if (auto use = useFrom(uses, 0)) shelf.uses.push_back(std::move(*use));
     }
   }
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
