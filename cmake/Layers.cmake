@@ -16,8 +16,11 @@ endif()
 add_library(avrelt_watched INTERFACE)
 target_link_libraries(avrelt_watched INTERFACE avrelt_flags)
 if(AVRELT_SANITIZE)
-  target_compile_options(avrelt_watched INTERFACE -fsanitize=address,undefined
-                                                  -fno-sanitize-recover=all -fno-omit-frame-pointer)
+  # What goes through no object, beside one or past its end the address sanitizer stops at by
+  # itself; asking twice, at every access, takes a third of the time to compile.
+  target_compile_options(
+    avrelt_watched INTERFACE -fsanitize=address,undefined -fno-sanitize=null,alignment,object-size
+                             -fno-sanitize-recover=all -fno-omit-frame-pointer)
   # With sanitizers on, GCC 12 takes the library's own std::function for uninitialised.
   target_compile_options(avrelt_flags INTERFACE $<$<CXX_COMPILER_ID:GNU>:-Wno-maybe-uninitialized>)
   target_link_options(avrelt_flags INTERFACE -fsanitize=address,undefined)
@@ -35,4 +38,11 @@ function(avrelt_layer name)
   target_include_directories(avrelt_${name} PUBLIC ${window})
   target_link_libraries(avrelt_${name} PUBLIC ${LAYER_LINKS} PRIVATE avrelt_watched
                                               ${LAYER_PRIVATE_LINKS})
+endfunction()
+
+# avrelt_read_once(TARGET HEADER …): headers of others that most sources of a target want, read once
+# for all. Never our own: a source names each of those that it uses.
+function(avrelt_read_once target)
+  target_precompile_headers(${target} PRIVATE ${ARGN})
+  target_compile_options(${target} PRIVATE $<$<CXX_COMPILER_ID:GNU>:-fpch-preprocess>)
 endfunction()

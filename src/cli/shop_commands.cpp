@@ -91,9 +91,8 @@ int runExport(const ShopOptions& options) {
   }
   const auto count = writeArchive(file, options.archive, wallTime());
   if (!count) return complain(inWords(count.error(), Unit::mm));
-  std::cout << options.archive << ": " << count->orders << " cups of the log, " << count->photos
-            << " photos";
-  if (count->missing > 0) std::cout << ", " << count->missing << " photos are not there any more";
+  std::cout << options.archive << ": " << inWords(inWords(*count), Unit::mm);
+  if (count->missing > 0) std::cout << ", photos not there any more: " << count->missing;
   std::cout << '\n';
   return 0;
 }
@@ -103,9 +102,8 @@ int runImport(const ShopOptions& options) {
   if (file.empty()) return complain("There is no folder for the shop. Name one with --shop.");
   const auto count = readArchive(options.archive, file, wallTime());
   if (!count) return complain(inWords(count.error(), Unit::mm));
-  std::cout << file.string() << ": " << count->orders << " cups of the log, " << count->photos
-            << " photos";
-  if (count->missing > 0) std::cout << ", " << count->missing << " photos were not in it";
+  std::cout << file.string() << ": " << inWords(inWords(*count), Unit::mm);
+  if (count->missing > 0) std::cout << ", photos that were not in it: " << count->missing;
   std::cout << '\n';
   return 0;
 }

@@ -202,6 +202,14 @@ void addCsv(Database& database, Zip& zip) {
 
 }  // namespace
 
+Sentence inWords(const ArchiveCount& count) {
+  const Sentence cups{count.orders == 1 ? "1 cup of the log" : "%1 cups of the log",
+                      {static_cast<long>(count.orders)}};
+  const Sentence photos{count.photos == 1 ? "1 photo" : "%1 photos",
+                        {static_cast<long>(count.photos)}};
+  return {"%1, %2", {Phrase(cups), Phrase(photos)}};
+}
+
 tl::expected<ArchiveCount, Sentence> writeArchive(const fs::path& shop, const fs::path& archive,
                                                   CivilTime now) {
   const fs::path half = archive.string() + ".half";

@@ -18,6 +18,9 @@ struct ArchiveCount {
   std::size_t missing = 0;  ///< photos the shop knows of that are not there
 };
 
+/// "2 cups of the log, 1 photo".
+Sentence inWords(const ArchiveCount& count);
+
 /// Writes the whole shop into one ZIP file (`docs/format.md`): `shop.json` says what it is, a JSON
 /// file holds each table, `orders/` every cup's order as it can be opened by itself, `cut/` what
 /// was cut, `photos/` the photos, and CSV files the log, the work, the supplies and the films as a

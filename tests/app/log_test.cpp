@@ -380,8 +380,8 @@ TEST_CASE("The shop goes out and comes in again, and back to yesterday's copy", 
   open.tickTo(StepKind::mark);
   const QTemporaryDir folder;
   const QString zip = folder.filePath("shop.zip");
-  CHECK(inWords(open.window.shelf().saveArchive(zip), Unit::mm).find("1 cups of the log") !=
-        std::string::npos);
+  CHECK(inWords(open.window.shelf().saveArchive(zip), Unit::mm)
+            .find(": 1 cup of the log, 0 photos.") != std::string::npos);
   open.window.shelf().backUpToday();
   REQUIRE(QTest::qWaitFor([&] { return open.window.shelf().backups().size() == 1; }, 5000));
   const std::vector<LogEntry> before = open.entries();

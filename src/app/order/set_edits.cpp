@@ -13,7 +13,7 @@
 namespace avrelt {
 namespace {
 
-QString quoted(const std::string& name) {
+QString shownName(const std::string& name) {
   return QString::fromStdString(name);
 }
 
@@ -102,7 +102,7 @@ DecalSet usualSet(const Order& order, const Artwork& artwork) {
 }  // namespace
 
 QString nameOf(const DecalSet& set) {
-  return set.art ? quoted(set.art->name) : Order::tr("artwork gone");
+  return set.art ? shownName(set.art->name) : Order::tr("artwork gone");
 }
 
 const DecalSet* setInHand(const Order& order) {
@@ -152,7 +152,7 @@ bool addArtwork(Order& order, const Artwork& artwork) {
   const DecalSet set = usualSet(order, artwork);
   const int cup = order.currentIndex();
   const bool done = order.edit(
-      Order::tr("Take “%1” into the order").arg(quoted(artwork.name)), [&](Document& document) {
+      Order::tr("Take “%1” into the order").arg(shownName(artwork.name)), [&](Document& document) {
         named.id = id = newArtId(document);
         document.artworks.emplace_back(named);
         if (cup < 0) return;
@@ -208,7 +208,7 @@ void removeArtwork(Order& order, const std::string& id) {
       return;
     }
   }
-  order.edit(Order::tr("Remove “%1”").arg(quoted(artwork->name)), [&](Document& document) {
+  order.edit(Order::tr("Remove “%1”").arg(shownName(artwork->name)), [&](Document& document) {
     std::erase_if(document.artworks, [&](const SharedArt& one) { return one->id == id; });
     for (Cup& cup : document.cups) {
       std::set<std::string> gone;
@@ -224,7 +224,7 @@ void copyArtwork(Order& order, const std::string& id) {
   const Artwork* artwork = artCalled(order.document(), id);
   if (artwork == nullptr) return;
   Artwork copy = *artwork;
-  order.edit(Order::tr("Duplicate “%1”").arg(quoted(copy.name)), [&](Document& document) {
+  order.edit(Order::tr("Duplicate “%1”").arg(shownName(copy.name)), [&](Document& document) {
     copy.id = newArtId(document);
     for (int number = 2;; ++number) {
       copy.name = artwork->name + " " + std::to_string(number);
@@ -255,7 +255,7 @@ std::optional<Sentence> joinArtworks(Order& order, JoinKind kind,
   const bool stacked = kind == JoinKind::stacked;
   joined.name =
       Order::tr(names[static_cast<std::size_t>(kind)])
-          .arg(quoted((stacked ? second : first)->name), quoted((stacked ? first : second)->name))
+          .arg(shownName((stacked ? second : first)->name), shownName((stacked ? first : second)->name))
           .toStdString();
   addArtwork(order, joined);
   return std::nullopt;
@@ -273,7 +273,7 @@ void takeApart(Order& order, const std::string& id) {
     }
   }
   const std::string first = artwork->joining.of.front().artwork;
-  order.edit(Order::tr("Take “%1” apart").arg(quoted(artwork->name)), [&](Document& document) {
+  order.edit(Order::tr("Take “%1” apart").arg(shownName(artwork->name)), [&](Document& document) {
     std::erase_if(document.artworks, [&](const SharedArt& one) { return one->id == id; });
     for (Cup& cup : document.cups) {
       for (DecalSet& set : cup.sets) {
@@ -288,7 +288,7 @@ void addSet(Order& order, const std::string& artwork) {
   const Artwork* art = artCalled(order.document(), artwork);
   if (art == nullptr || !order.hasCup()) return;
   const DecalSet set = usualSet(order, *art);
-  const bool done = order.editCup(Order::tr("Make a set of “%1”").arg(quoted(art->name)),
+  const bool done = order.editCup(Order::tr("Make a set of “%1”").arg(shownName(art->name)),
                                   [&](Cup& cup) { cup.sets.push_back(set); });
   if (done) order.pickSet(order.currentCup().sets.back().id);
 }
@@ -319,7 +319,7 @@ void copySetTo(Order& order, const std::string& id, int index) {
   }
   const auto to = static_cast<std::size_t>(index);
   if (to >= order.document().cups.size()) return;
-  order.edit(Order::tr("Copy a set to “%1”").arg(quoted(order.document().cups[to].name)),
+  order.edit(Order::tr("Copy a set to “%1”").arg(shownName(order.document().cups[to].name)),
              [&](Document& document) { document.cups[to].sets.push_back(copy); });
 }
 

@@ -246,14 +246,12 @@ Sentence Shelf::saveArchive(const QString& path) {
   if (!open()) return *trouble_;
   const auto count = writeArchive(shop_->file(), path.toStdString(), wallTime());
   if (!count) return count.error();
-  const auto orders = static_cast<long>(count->orders);
-  const auto photos = static_cast<long>(count->photos);
+  const Phrase what(inWords(*count));
   if (count->missing > 0) {
-    return {"The shop is in %1: %2 cups of the log, %3 photos. %4 photos are not there any more.",
-            {path.toStdString(), orders, photos, static_cast<long>(count->missing)}};
+    return {"The shop is in %1: %2. Photos that are not there any more: %3.",
+            {path.toStdString(), what, static_cast<long>(count->missing)}};
   }
-  return {"The shop is in %1: %2 cups of the log, %3 photos.",
-          {path.toStdString(), orders, photos}};
+  return {"The shop is in %1: %2.", {path.toStdString(), what}};
 }
 
 Sentence Shelf::takeArchive(const QString& path) {
@@ -261,9 +259,8 @@ Sentence Shelf::takeArchive(const QString& path) {
     const auto count = readArchive(path.toStdString(), Shop::usualFile(), wallTime());
     if (!count) return count.error();
     return {
-        "The shop is what the archive has: %1 cups of the log, %2 photos. What it was until now "
-        "is kept beside its copies.",
-        {static_cast<long>(count->orders), static_cast<long>(count->photos)}};
+        "The shop is what the archive has: %1. What it was until now is kept beside its copies.",
+        {Phrase(inWords(*count))}};
   });
 }
 

@@ -316,28 +316,6 @@ std::vector<SharedMix> mixesOf(const BenchPlan& plan) {
   return mixes;
 }
 
-std::vector<MixPart> shoppingList(const BenchPlan& plan) {
-  std::map<std::pair<std::string, std::string>, MixPart> sums;
-  for (const BenchCup& cup : plan.cups) {
-    for (const std::size_t index : cup.left) {
-      const Step& step = cup.steps[index];
-      for (const MixPart& part : step.mix.parts) {
-        const std::string of =
-            step.method && step.working ? std::string(methodName(*step.method)) : part.of;
-        MixPart& sum = sums[{part.name, of}];
-        sum.name = part.name;
-        sum.of = of;
-        if (part.volume) sum.volume = sum.volume.value_or(Volume()) + *part.volume;
-        if (part.mass) sum.mass = sum.mass.value_or(Mass()) + *part.mass;
-      }
-    }
-  }
-  std::vector<MixPart> list;
-  list.reserve(sums.size());
-  for (auto& [key, part] : sums) list.push_back(std::move(part));
-  return list;
-}
-
 std::vector<LearntTime> learntTimes(const BenchPlan& plan) {
   constexpr std::size_t fewest = 3;
   std::map<StepKind, std::vector<double>> shares;

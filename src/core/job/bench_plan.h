@@ -85,9 +85,6 @@ void take(BenchPlan& plan, const FoundSchedule& found);
 /// the time it can be worked, is mixed once.
 std::vector<SharedMix> mixesOf(const BenchPlan& plan);
 
-/// What all steps that are left take, summed up: by name and what of.
-std::vector<MixPart> shoppingList(const BenchPlan& plan);
-
 /// How long steps of a kind took, of what was reckoned: the middle of what was done, where that is
 /// three or more.
 struct LearntTime {

@@ -227,7 +227,13 @@ TEST_CASE("Resin for cups coated in a row is mixed once, as worked by hand", "[b
     }
     CHECK(last - first <= *mix.working);
   }
-  for (const MixPart& part : shoppingList(plan)) needed += part.volume ? part.volume->ml() : 0;
+  for (const BenchCup& cup : plan.cups) {
+    for (const std::size_t index : cup.left) {
+      for (const MixPart& part : cup.steps[index].mix.parts) {
+        needed += part.volume ? part.volume->ml() : 0;
+      }
+    }
+  }
   CHECK(mixed == Approx(needed));
 }
 

@@ -18,7 +18,7 @@ FaceFile faceAt(const std::string& path) {
 }
 
 FaceFile shipped() {
-  return faceAt(std::string(AVRELT_DATA) + "/fonts/AvreltSans-Bold.otf");
+  return faceAt(AVRELT_DATA "/fonts/AvreltSans-Bold.otf");
 }
 
 TextOutline set(const TextSetting& setting) {
