@@ -253,10 +253,10 @@ std::optional<Sentence> joinArtworks(Order& order, JoinKind kind,
   const Artwork* second = artCalled(order.document(), ids[1]);
   // The last of a stack is the topmost.
   const bool stacked = kind == JoinKind::stacked;
-  joined.name =
-      Order::tr(names[static_cast<std::size_t>(kind)])
-          .arg(shownName((stacked ? second : first)->name), shownName((stacked ? first : second)->name))
-          .toStdString();
+  joined.name = Order::tr(names[static_cast<std::size_t>(kind)])
+                    .arg(shownName((stacked ? second : first)->name),
+                         shownName((stacked ? first : second)->name))
+                    .toStdString();
   addArtwork(order, joined);
   return std::nullopt;
 }
