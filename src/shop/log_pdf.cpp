@@ -4,19 +4,15 @@
 #include <cmath>
 
 #include "files/bench_files.h"
-#include "files/pdf_pages.h"
+#include "files/pdf_flow.h"
 #include "measure/sentence.h"
 #include "shop/qr_code.h"
 
 namespace avrelt {
 namespace {
 
-constexpr double margin = 15;
-constexpr double textSize = 3.5;
-constexpr double smallSize = 2.9;
-constexpr double headSize = 6;
-constexpr double titleSize = 4.2;
-constexpr double lineHeight = 4.7;
+constexpr double textSize = PdfFlow::textSize;
+constexpr double smallSize = PdfFlow::smallSize;
 
 std::string dateText(CivilTime time) {
   constexpr std::size_t year = 4;
@@ -34,126 +30,93 @@ std::string areaText(Area area, Unit unit) {
 class Card {
  public:
   Card(const RecordCard& card, Paper paper, std::string& bytes)
-      : card_(card),
-        pages_(bytes, sizeOf(paper).width, sizeOf(paper).height, card.entry.name),
-        wide_(sizeOf(paper).width.mm()),
-        tall_(sizeOf(paper).height.mm()) {}
+      : card_(card), flow_(bytes, paper, card.entry.name) {}
 
   bool print() {
     const LogEntry& entry = card_.entry;
-    at_ = margin + headSize;
+    constexpr double margin = PdfFlow::margin;
     constexpr double photoWide = 62;
     constexpr double photoTall = 74;
-    const double photo =
-        card_.photo.empty()
-            ? 0
-            : pages_.picture(card_.photo, wide_ - margin - photoWide, margin, photoWide, photoTall);
-    room_ = photo > 0 ? wide_ - 2 * margin - photoWide - 6 : wide_ - 2 * margin;
-    pages_.text(pages_.fitted(entry.name, headSize, room_), margin, at_, headSize);
-    at_ += 2 * lineHeight;
-    say("Order: " + entry.order);
-    if (!entry.blank.empty()) say("Blank: " + entry.blank);
-    if (entry.begun) say("Begun: " + dateText(*entry.begun));
-    if (entry.finished) say("Finished: " + dateText(*entry.finished));
-    say("Steps: " + std::to_string(entry.done) + " of " + std::to_string(entry.steps) + ", " +
-        timeText(entry.worked) + " of work");
-    if (!entry.notes.whom.empty()) say("For: " + entry.notes.whom);
-    if (!entry.made.empty()) say("Made with: " + entry.made);
-    if (!entry.notes.faults.empty()) say("Notes: " + entry.notes.faults);
-    at_ = std::max(at_, margin + photo + lineHeight);
-    room_ = wide_ - 2 * margin;
+    const double wide = flow_.wide();
+    const double photo = card_.photo.empty()
+                             ? 0
+                             : flow_.pages().picture(card_.photo, wide - margin - photoWide, margin,
+                                                     photoWide, photoTall);
+    if (photo > 0) flow_.narrowTo(wide - 2 * margin - photoWide - 6);
+    flow_.head(entry.name);
+    flow_.say("Order: " + entry.order);
+    if (!entry.blank.empty()) flow_.say("Blank: " + entry.blank);
+    if (entry.begun) flow_.say("Begun: " + dateText(*entry.begun));
+    if (entry.finished) flow_.say("Finished: " + dateText(*entry.finished));
+    flow_.say("Steps: " + std::to_string(entry.done) + " of " + std::to_string(entry.steps) + ", " +
+              timeText(entry.worked) + " of work");
+    if (!entry.notes.whom.empty()) flow_.say("For: " + entry.notes.whom);
+    if (!entry.made.empty()) flow_.say("Made with: " + entry.made);
+    if (!entry.notes.faults.empty()) flow_.say("Notes: " + entry.notes.faults);
+    flow_.setAt(std::max(flow_.at(), margin + photo + PdfFlow::lineHeight));
+    flow_.narrowTo(0);
     used();
     cut();
     cost();
     steps();
-    return pages_.finish();
+    return flow_.finish();
   }
 
  private:
-  void turnFor(double needed) {
-    if (at_ + needed <= tall_ - margin) return;
-    pages_.turn();
-    at_ = margin + lineHeight;
-  }
-
-  void say(const std::string& words) {
-    for (const std::string& line : pages_.wrapped(words, textSize, room_)) {
-      turnFor(lineHeight);
-      pages_.text(line, margin, at_, textSize);
-      at_ += lineHeight;
-    }
-  }
-
-  void title(const std::string& words) {
-    turnFor(3 * lineHeight);
-    at_ += 0.7 * lineHeight;
-    pages_.text(words, margin, at_, titleSize);
-    pages_.line(margin, at_ + 1.4, wide_ - margin, at_ + 1.4);
-    at_ += 1.5 * lineHeight;
-  }
-
-  /// What stands left, and what right, on one line.
-  void pair(const std::string& what, const std::string& much) {
-    turnFor(lineHeight);
-    constexpr double right = 40;
-    pages_.text(pages_.fitted(what, textSize, room_ - right), margin, at_, textSize);
-    pages_.text(much, wide_ - margin - pages_.lengthOf(much, textSize), at_, textSize);
-    at_ += lineHeight;
-  }
-
   void used() {
     if (card_.used.empty()) return;
-    title("What went into it");
-    for (const auto& [name, amount] : card_.used) pair(name, amountText(amount, card_.unit));
+    flow_.title("What went into it");
+    for (const auto& [name, amount] : card_.used) flow_.pair(name, amountText(amount, card_.unit));
   }
 
   void cut() {
     if (card_.cuts.empty()) return;
-    title("What was cut");
+    flow_.title("What was cut");
     for (const CutKept& cut : card_.cuts) {
-      pair(cut.title + ", " + cut.film.name + ", " + dateText(cut.at),
-           areaText(cut.film.area, card_.unit));
+      flow_.pair(cut.title + ", " + cut.film.name + ", " + dateText(cut.at),
+                 areaText(cut.film.area, card_.unit));
     }
   }
 
   void cost() {
-    title("What it cost");
-    pair("Materials", moneyText(card_.cost.materials));
-    pair("Work", moneyText(card_.cost.time));
-    if (card_.cost.share > Money())
-      pair("Share of what else there is", moneyText(card_.cost.share));
-    pair("All", moneyText(card_.cost.total));
-    if (card_.cost.unknown > 0) {
-      say("Without " + std::to_string(card_.cost.unknown) + " that have no price.");
+    flow_.title("What it cost");
+    flow_.pair("Materials", moneyText(card_.cost.materials));
+    flow_.pair("Work", moneyText(card_.cost.time));
+    if (card_.cost.share > Money()) {
+      flow_.pair("Share of what else there is", moneyText(card_.cost.share));
     }
-    if (card_.entry.notes.price) pair("Sold for", moneyText(*card_.entry.notes.price));
+    flow_.pair("All", moneyText(card_.cost.total));
+    if (card_.cost.unknown > 0) {
+      flow_.say("Without " + std::to_string(card_.cost.unknown) + " that have no price.");
+    }
+    if (card_.entry.notes.price) flow_.pair("Sold for", moneyText(*card_.entry.notes.price));
   }
 
   void steps() {
     if (card_.steps.empty()) return;
-    title("What was done");
+    flow_.title("What was done");
+    constexpr double margin = PdfFlow::margin;
+    constexpr double lineHeight = PdfFlow::lineHeight;
     constexpr double wordsAt = margin + 34;
+    PdfPages& pages = flow_.pages();
     for (const LoggedStep& step : card_.steps) {
       const std::vector<std::string> lines =
-          pages_.wrapped(step.words, smallSize, wide_ - margin - wordsAt - 20);
-      turnFor(lineHeight * static_cast<double>(lines.size()));
-      pages_.text(dayText(step.at) + ", " + clockText(step.at), margin, at_, smallSize);
+          pages.wrapped(step.words, smallSize, flow_.wide() - margin - wordsAt - 20);
+      flow_.turnFor(lineHeight * static_cast<double>(lines.size()));
+      double at = flow_.at();
+      pages.text(dayText(step.at) + ", " + clockText(step.at), margin, at, smallSize);
       const std::string took = timeText(step.took);
-      pages_.text(took, wide_ - margin - pages_.lengthOf(took, smallSize), at_, smallSize);
+      pages.text(took, flow_.wide() - margin - pages.lengthOf(took, smallSize), at, smallSize);
       for (const std::string& line : lines) {
-        pages_.text(line, wordsAt, at_, smallSize);
-        at_ += 0.85 * lineHeight;
+        pages.text(line, wordsAt, at, smallSize);
+        at += 0.85 * lineHeight;
       }
-      at_ += 0.2 * lineHeight;
+      flow_.setAt(at + 0.2 * lineHeight);
     }
   }
 
   const RecordCard& card_;
-  PdfPages pages_;
-  double wide_;
-  double tall_;
-  double at_ = 0;
-  double room_ = 0;
+  PdfFlow flow_;
 };
 
 }  // namespace

@@ -480,3 +480,102 @@ TEST_CASE("Two cups stand side by side, and what differs is marked", "[log]") {
   dialog.second().setCurrentIndex(dialog.first().currentIndex());
   CHECK_FALSE(dialog.table().item(rowOf("Night"), 0)->text().startsWith("≠"));
 }
+
+TEST_CASE("The papers of an order: sheet, cut list, and a quote at prices typed over", "[log]") {
+  LogWindow open;
+  open.tickTo(StepKind::mark);
+  LogNotes notes;
+  notes.whom = "the lock keeper";
+  const LogKey key = open.entries().front().key;
+  REQUIRE_FALSE(open.window.shelf().logbook()->note(key, notes));
+  Papers& papers = open.station().papers();
+  const QTemporaryDir folder;
+  CHECK_FALSE(papers.saveOrderSheetTo(folder.filePath("sheet.pdf")));
+  CHECK_FALSE(papers.saveCutListTo(folder.filePath("list.pdf")));
+  CHECK(QFile(folder.filePath("sheet.pdf")).size() > 1000);
+  CHECK(QFile(folder.filePath("list.pdf")).size() > 1000);
+  CHECK(papers.saveCutListTo(folder.filePath("gone/list.pdf")));
+
+  const auto dialog = papers.quoteDialog();
+  REQUIRE(dialog);
+  QuoteDialog& quote = **dialog;
+  quote.open();
+  CHECK(quote.whom().text() == "the lock keeper");
+  REQUIRE(quote.table().rowCount() == 1);
+  const Money rule = quote.quote().lines.front().price;
+  CHECK(rule.value() > 0);
+  CHECK(quote.words().text().contains(QString::fromStdString(moneyText(rule))));
+  // The glitter has no price yet: it is named.
+  CHECK(quote.words().text().contains("Night"));
+  quote.table().setFocus();
+  quote.table().setCurrentCell(0, 4);
+  QTest::keyClick(&quote.table(), Qt::Key_F2);
+  auto* editor = quote.table().findChild<QLineEdit*>();
+  REQUIRE(editor != nullptr);
+  editor->setText("47,5");
+  QTest::keyClick(editor, Qt::Key_Return);
+  CHECK(QTest::qWaitFor([&] { return quote.quote().total().value() == 47.5; }, 2000));
+  CHECK(quote.total().text().contains("47.50"));
+  CHECK(quote.isVisible());
+  // What is no price is told and the one before stays.
+  quote.table().item(0, 4)->setText("cheap");
+  CHECK(quote.words().text().contains("cheap"));
+  CHECK(quote.quote().total().value() == Approx(47.5));
+  CHECK(quote.table().item(0, 4)->text() == "47.50");
+  quote.days().setValue(7);
+  CHECK(between(quote.quote().day, quote.quote().until).minutes() == Approx(7 * 24 * 60));
+  CHECK_FALSE(papers.saveQuoteTo(folder.filePath("quote.pdf"), quote.quote()));
+  CHECK(QFile(folder.filePath("quote.pdf")).size() > 1000);
+
+  // Without a cup there is nothing to write, and that is said.
+  Document empty;
+  open.order().load(empty);
+  CHECK(papers.saveOrderSheetTo(folder.filePath("sheet.pdf"))->contains("Add a cup"));
+  CHECK_FALSE(papers.quoteDialog());
+}
+
+TEST_CASE("Saved under another name, an order goes on, or is another the log keeps apart",
+          "[log]") {
+  LogWindow open;
+  const QTemporaryDir folder;
+  OrderFile& file = open.window.file();
+  open.tickTo(StepKind::mark);
+  const std::string id = open.order().document().id;
+  const std::size_t done = open.order().document().cups[0].bench.done.size();
+  REQUIRE(done > 0);
+  // The first name is asked about by nobody.
+  REQUIRE(file.saveUnder(folder.filePath("one.avrelt")));
+  QString seen;
+  answerNextDialog("The same order", &seen);
+  REQUIRE(file.saveUnder(folder.filePath("two.avrelt")));
+  CHECK(open.order().document().id == id);
+  answerNextDialog("Go back", &seen);
+  CHECK_FALSE(file.saveUnder(folder.filePath("three.avrelt")));
+  CHECK_FALSE(QFile::exists(folder.filePath("three.avrelt")));
+  CHECK(open.order().document().cups[0].bench.done.size() == done);
+  // Where it cannot be written, all of it stays as it is.
+  answerNextDialog("Another like it", &seen);
+  QTimer::singleShot(300, &open.window, [] { answerNextDialog("Close"); });
+  CHECK_FALSE(file.saveUnder(folder.filePath("gone/three.avrelt")));
+  CHECK(open.order().document().id == id);
+  CHECK(file.path().endsWith("two.avrelt"));
+
+  answerNextDialog("Another like it", &seen);
+  REQUIRE(file.saveUnder(folder.filePath("three.avrelt")));
+  CHECK(seen.contains("log"));
+  CHECK(file.path().endsWith("three.avrelt"));
+  CHECK(open.order().document().id != id);
+  CHECK_FALSE(open.order().document().id.empty());
+  CHECK(open.order().document().cups[0].bench.done.empty());
+  CHECK(open.order().history()->isClean());
+  open.work().planNow();
+  open.station().keeper().keep();
+  // The log has what was done of the first, and only that.
+  REQUIRE(open.entries().size() == 1);
+  CHECK(open.entries().front().done == static_cast<int>(done));
+  open.tickTo(StepKind::clean);
+  REQUIRE(open.entries().size() == 2);
+  for (const LogEntry& entry : open.entries()) {
+    CHECK((entry.key.order == id) == (entry.done == static_cast<int>(done)));
+  }
+}

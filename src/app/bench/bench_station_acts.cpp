@@ -19,6 +19,7 @@
 #include "app/order/phrases.h"
 #include "files/bench_files.h"
 #include "files/disk.h"
+#include "job/estimate.h"
 #include "job/steps.h"
 #include "job/work.h"
 
@@ -209,6 +210,22 @@ QStringList BenchStation::shoppingWords() {
       lines << tr("%1: %2 of %3").arg(name, text(line.needed), text(line.there));
     }
   }
+  std::vector<const CupPlan*> cups;
+  for (int i = 0; i < static_cast<int>(order_.document().cups.size()); ++i) {
+    if (const CupPlan* cup = order_.plan(i)) cups.push_back(cup);
+  }
+  for (const FilmNeed& need : filmNeeds(cups, shelf_.films(), shelf_.moneyRules().waste)) {
+    const QString name = QString::fromStdString(need.name);
+    const QString needed = say(need.needed, order_.unit());
+    const QString there = say(need.there, order_.unit());
+    if (need.film == 0) {
+      lines << tr("%1: %2, not on the shelf").arg(name, needed);
+    } else if (need.tooLittle()) {
+      lines << tr("▲ %1: %2 of %3, too little").arg(name, needed, there);
+    } else {
+      lines << tr("%1: %2 of %3").arg(name, needed, there);
+    }
+  }
   if (lines.isEmpty()) lines << tr("Nothing.");
   return lines;
 }
@@ -224,9 +241,10 @@ void BenchStation::showShopping() {
   text->setPlainText(shoppingWords().join(QLatin1Char('\n')));
   column->addWidget(text, 1);
   auto* words = wordsLabel("label");
-  words->setText(
-      tr("Films stand at the Cut station. What a supply of your shop has is reckoned from "
-         "its last count; what no supply is chosen for is only summed up."));
+  words->setText(tr(
+      "What a supply of your shop has is reckoned from its last count; what no supply is chosen "
+      "for is only summed up. Film is by area, with your share of waste: whether it fits on what "
+      "is there, the Cut station says."));
   column->addWidget(words);
   closeBelow(dialog, *column);
   dialog.exec();

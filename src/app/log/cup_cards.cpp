@@ -175,17 +175,14 @@ void CupCards::keepNotes() {
   LogNotes notes = entry->notes;
   notes.whom = whom_->text().trimmed().toStdString();
   notes.faults = faults_->toPlainText().toStdString();
-  const QString text = price_->text().trimmed().replace(QLatin1Char(','), QLatin1Char('.'));
+  const QString text = price_->text().trimmed();
   notes.price.reset();
   if (!text.isEmpty()) {
-    bool number = false;
-    const double value = text.toDouble(&number);
-    constexpr double most = 1e6;
-    if (!number || value < 0 || value > most) {
+    notes.price = parseMoney(text.toStdString());
+    if (!notes.price) {
       emit said(tr("“%1” is no price. Type a number, from 0 to a million.").arg(text));
       return;
     }
-    notes.price = Money::of(value);
   }
   board_.note(notes);
 }

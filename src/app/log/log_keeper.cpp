@@ -8,6 +8,7 @@
 #include "files/outputs.h"
 #include "job/again.h"
 #include "job/purpose.h"
+#include "job/sheets.h"
 #include "job/work.h"
 
 namespace avrelt {
@@ -193,7 +194,8 @@ void LogKeeper::keepCuts(std::size_t index, Logbook& log) {
       kept.file = output->file.name;
       kept.svg = output->file.bytes;
       const Part& first = *entry.parts.front();
-      const ShelfFilm* film = films.likeliest(first.material, first.film);
+      const FilmWanted wanted = wantedFor(*plan, purpose, first);
+      const ShelfFilm* film = films.likeliest(wanted.kind, wanted.colour);
       kept.film.film = film == nullptr ? 0 : film->key;
       kept.film.name =
           film == nullptr ? inWords(materialTitle(first.material), Unit::mm) : film->name;

@@ -30,7 +30,9 @@ LogStation::LogStation(Order& order, Shelf& shelf, BenchWork& work, std::functio
       shelf_(shelf),
       folder_(std::move(folder)),
       board_(order, shelf, work),
-      keeper_(order, shelf, work, std::move(name)) {
+      keeper_(order, shelf, work, name),
+      papers_(
+          order, shelf, [this] { return board_.now(); }, folder_, std::move(name), this) {
   area_ = new LogArea(board_);
   cups_ = new CupCards(board_, folder_);
   supplies_ = new SupplyCards(board_);
@@ -55,6 +57,7 @@ LogStation::LogStation(Order& order, Shelf& shelf, BenchWork& work, std::functio
   connect(supplies_, &SupplyCards::said, this, &LogStation::said);
   connect(figures_, &FigureCards::said, this, &LogStation::said);
   connect(money_, &MoneyCards::said, this, &LogStation::said);
+  connect(&papers_, &Papers::said, this, &LogStation::said);
 }
 
 void LogStation::setSeen(bool seen) {

@@ -11,6 +11,7 @@
 #include "app/log/log_board.h"
 #include "app/log/log_keeper.h"
 #include "app/log/money_cards.h"
+#include "app/log/papers.h"
 #include "app/log/supply_cards.h"
 
 namespace avrelt {
@@ -30,6 +31,7 @@ class LogStation : public QWidget {
   SupplyCards& supplies() { return *supplies_; }
   FigureCards& figures() { return *figures_; }
   MoneyCards& money() { return *money_; }
+  Papers& papers() { return papers_; }
 
   void setSeen(bool seen);
   /// Copies of the shop, to go back to one.
@@ -56,6 +58,7 @@ class LogStation : public QWidget {
   std::function<QString()> folder_;
   LogBoard board_;
   LogKeeper keeper_;
+  Papers papers_;
   LogArea* area_ = nullptr;
   QStackedWidget* drawers_ = nullptr;
   CupCards* cups_ = nullptr;

@@ -56,6 +56,13 @@ void MainWindow::makeFileMenu() {
   saveAll_ = add(file, tr("Save every part of the order…"), QKeySequence(tr("Ctrl+Shift+E")),
                  [this] { askAndSaveAll(); });
   file->addSeparator();
+  add(file, tr("Save the order s&heet…"), QKeySequence(QStringLiteral("Alt+Shift+O")),
+      [this] { log_->papers().saveOrderSheet(); });
+  add(file, tr("Save the cut &list…"), QKeySequence(QStringLiteral("Alt+Shift+K")),
+      [this] { log_->papers().saveCutList(); });
+  add(file, tr("Make a quo&te…"), QKeySequence(QStringLiteral("Alt+Shift+B")),
+      [this] { log_->papers().makeQuote(); });
+  file->addSeparator();
   add(file, tr("&Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
 }
 

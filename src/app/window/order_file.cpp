@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/order_file.h"
 
+#include <algorithm>
 #include <QDir>
 #include <QFileDialog>
 #include <QFileInfo>
@@ -15,6 +16,7 @@
 #include "app/order/phrases.h"
 #include "files/disk.h"
 #include "files/document_json.h"
+#include "job/again.h"
 
 namespace avrelt {
 namespace {
@@ -172,7 +174,39 @@ bool OrderFile::saveAs() {
       return false;
     }
   }
-  return saveTo(chosen);
+  return saveUnder(chosen);
+}
+
+bool OrderFile::saveUnder(const QString& path) {
+  const Document& document = order_.document();
+  const bool worked = std::any_of(document.cups.begin(), document.cups.end(), [](const Cup& cup) {
+    return !cup.bench.done.empty() || !cup.cuts.empty();
+  });
+  const bool copy = !path_.isEmpty() && QFileInfo(path).absoluteFilePath() != path_;
+  if (!worked || !copy || onDisk() == OnDisk::gone) return saveTo(path);
+  QMessageBox ask(QMessageBox::NoIcon, tr("The same order, or another like it?"),
+                  tr("Some of this order is done or cut, and the log knows it. Under the new name "
+                     "it can go on as the same order, or be another like it, with nothing done or "
+                     "cut yet: then the log keeps what was done as it is."),
+                  QMessageBox::NoButton, window_);
+  QPushButton* same = ask.addButton(tr("The same order"), QMessageBox::AcceptRole);
+  QPushButton* another = ask.addButton(tr("Another like it"), QMessageBox::AcceptRole);
+  ask.addButton(tr("Go back"), QMessageBox::RejectRole);
+  ask.setDefaultButton(same);
+  ask.exec();
+  if (ask.clickedButton() == same) return saveTo(path);
+  if (ask.clickedButton() != another) return false;
+  Document made = likeOf(document);
+  made.id = newOrderId();
+  // Written first: where that fails, what is on the bench stays there.
+  if (const auto fault = writeFile(path.toStdString(), writeDocument(made))) {
+    tell(window_, tr("The order is not saved"), say(*fault, order_.unit()));
+    return false;
+  }
+  if (!open(path)) return false;
+  emit said(
+      tr("Saved as %1. Nothing of it is done or cut yet.").arg(QDir::toNativeSeparators(path_)));
+  return true;
 }
 
 bool OrderFile::mayLeave() {

@@ -40,6 +40,9 @@ class OrderFile : public QObject {
   /// Asks first where the file has been changed by another program.
   bool save();
   bool saveAs();
+  /// Saves into another file. Of an order that was worked at, asks whether it goes on as what it
+  /// is, or is another like it from then on, which the log keeps apart.
+  bool saveUnder(const QString& path);
   bool saveTo(const QString& path);
   /// Whether the order may be given up: saved, or its maker says so.
   bool mayLeave();

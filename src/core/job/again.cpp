@@ -112,24 +112,31 @@ Document alone(const Document& order, std::size_t cup) {
   return single;
 }
 
+Document likeOf(const Document& order) {
+  Document made = order;
+  made.id.clear();
+  made.bench.from.reset();
+  made.bench.due.reset();
+  made.bench.hours.away.clear();
+  for (Cup& cup : made.cups) {
+    cup.id.clear();
+    cup.cuts.clear();
+    cup.bench.done.clear();
+    for (StepChange& change : cup.bench.changes) change.notBefore.reset();
+    std::erase_if(cup.bench.changes, [](const StepChange& change) {
+      StepChange nothing;
+      nothing.step = change.step;
+      return change == nothing;
+    });
+  }
+  return made;
+}
+
 Again againOf(const Document& past, const std::optional<Blank>& other, const Stock& stock) {
   Again again;
   if (past.cups.empty()) return again;
-  again.order = alone(past, 0);
-  again.order.id.clear();
-  again.order.bench.from.reset();
-  again.order.bench.due.reset();
-  again.order.bench.hours.away.clear();
+  again.order = likeOf(alone(past, 0));
   Cup& cup = again.order.cups.front();
-  cup.id.clear();
-  cup.cuts.clear();
-  cup.bench.done.clear();
-  for (StepChange& change : cup.bench.changes) change.notBefore.reset();
-  std::erase_if(cup.bench.changes, [](const StepChange& change) {
-    StepChange nothing;
-    nothing.step = change.step;
-    return change == nothing;
-  });
   if (!other || *other == cup.blank) return again;
   cup.blank = *other;
   cup.buildUp.measured.clear();

@@ -13,6 +13,10 @@ namespace avrelt {
 /// choices for the bench. What is done at it, cut and noted goes with it.
 Document alone(const Document& order, std::size_t cup);
 
+/// An order with the same choices, of which nothing is done or cut yet, and that no log knows: it
+/// and its cups have no ids, its work no times.
+Document likeOf(const Document& order);
+
 /// A cup to be made once more: an order of its own, and what is otherwise than it was.
 struct Again {
   Document order;

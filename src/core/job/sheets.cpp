@@ -51,7 +51,7 @@ bool isSeen(PartMaterial material) {
          material != PartMaterial::printable;
 }
 
-std::string filmOf(const CupPlan& cup, const std::string& purpose, const Part& part) {
+std::string colourOf(const CupPlan& cup, const std::string& purpose, const Part& part) {
   if (!isSeen(part.material)) return {};
   if (!part.film.empty()) return part.film;
   if (purpose == purpose::film || purpose == purpose::patch) {
@@ -67,7 +67,9 @@ std::string filmOf(const CupPlan& cup, const std::string& purpose, const Part& p
     }
   }
   const Finish& whole = cup.of->division.body.finish;
-  const bool own = purpose == purpose::wrap && cup.of->wrap.over == WrapOver::none;
+  // The disc goes with what the cup is wrapped in.
+  const bool own = (purpose == purpose::wrap && cup.of->wrap.over == WrapOver::none) ||
+                   purpose == purpose::baseDisc;
   return own && whole.kind == FinishKind::film ? whole.colour : std::string();
 }
 
@@ -91,6 +93,10 @@ void check(const SheetChoices& choices, Faults& faults) {
 }
 
 }  // namespace
+
+FilmWanted wantedFor(const CupPlan& cup, const std::string& purpose, const Part& part) {
+  return {part.material, colourOf(cup, purpose, part)};
+}
 
 SheetChoices usualSheets(Unit unit) {
   SheetChoices choices;
@@ -287,7 +293,7 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
         if (isCut(*cup.of, entry)) continue;
         for (const Part* part : entry.parts) {
           if (part->material == PartMaterial::paper) continue;
-          const FilmWanted wanted{part->material, filmOf(cup, purpose.id, *part)};
+          const FilmWanted wanted = wantedFor(cup, purpose.id, *part);
           const auto [found, isNew] = known.try_emplace(wanted, sheets.films.size());
           const ShelfFilm* of = isNew ? chosenFor(wanted) : nullptr;
           if (of != nullptr) {

@@ -23,6 +23,9 @@ struct FilmWanted {
   friend auto operator<=>(const FilmWanted&, const FilmWanted&) = default;
 };
 
+/// What a part of a cup is cut from.
+FilmWanted wantedFor(const CupPlan& cup, const std::string& purpose, const Part& part);
+
 /// How parts are laid on sheets.
 struct SheetChoices {
   SheetSize size;  ///< of plain sheets, for films the shelf has none of

@@ -2,7 +2,9 @@
 #pragma once
 
 #include <compare>
+#include <optional>
 #include <string>
+#include <string_view>
 
 namespace avrelt {
 
@@ -24,6 +26,8 @@ class Money {
   double value_ = 0;
 };
 
+/// Of "12.50" or "12,5", from 0 to a million; nothing for other texts.
+std::optional<Money> parseMoney(std::string_view text);
 /// "12.50": always with two decimals, in every locale.
 std::string moneyText(Money money);
 
