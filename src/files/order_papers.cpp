@@ -35,7 +35,7 @@ Sentence sizesOf(const std::vector<const Part*>& parts) {
 Sentence filmWords(const FilmWanted& wanted) {
   const Sentence title = materialTitle(wanted.kind);
   if (wanted.colour.empty()) return title;
-  return {"%1, %2", {Phrase(title), colourInWords(wanted.colour)}};
+  return {"%1, %2 %3", {Phrase(title), colourInWords(wanted.colour), wanted.colour}};
 }
 
 Sentence sizesOf(const Body& body) {

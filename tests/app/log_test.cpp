@@ -508,7 +508,7 @@ TEST_CASE("The papers of an order: sheet, cut list, and a quote at prices typed 
   // The glitter has no price yet: it is named.
   CHECK(quote.words().text().contains("Night"));
   quote.table().setFocus();
-  quote.table().setCurrentCell(0, 4);
+  quote.table().setCurrentCell(0, 5);
   QTest::keyClick(&quote.table(), Qt::Key_F2);
   auto* editor = quote.table().findChild<QLineEdit*>();
   REQUIRE(editor != nullptr);
@@ -518,10 +518,10 @@ TEST_CASE("The papers of an order: sheet, cut list, and a quote at prices typed 
   CHECK(quote.total().text().contains("47.50"));
   CHECK(quote.isVisible());
   // What is no price is told and the one before stays.
-  quote.table().item(0, 4)->setText("cheap");
+  quote.table().item(0, 5)->setText("cheap");
   CHECK(quote.words().text().contains("cheap"));
   CHECK(quote.quote().total().value() == Approx(47.5));
-  CHECK(quote.table().item(0, 4)->text() == "47.50");
+  CHECK(quote.table().item(0, 5)->text() == "47.50");
   quote.days().setValue(7);
   CHECK(between(quote.quote().day, quote.quote().until).minutes() == Approx(7 * 24 * 60));
   CHECK_FALSE(papers.saveQuoteTo(folder.filePath("quote.pdf"), quote.quote()));

@@ -5,6 +5,7 @@
 #include <QLabel>
 #include <QVBoxLayout>
 
+#include "app/fields/beside.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 #include "app/order/phrases.h"
@@ -43,7 +44,7 @@ AgainDialog::AgainDialog(Document past, Shelf& shelf, const Stock& stock, Unit u
   words->setProperty("role", "label");
   words->setWordWrap(true);
   column->addWidget(words);
-  closeBelow(*this, *column, tr("Begin the order"));
+  begin_ = closeBelow(*this, *column, tr("Begin the order"));
   connect(blank_, &QComboBox::currentIndexChanged, this, &AgainDialog::look);
   look();
 }
@@ -52,8 +53,21 @@ void AgainDialog::look() {
   const int row = blank_->currentIndex();
   std::optional<Blank> other;
   if (row > 0) other = blanks_[static_cast<std::size_t>(row - 1)].blank;
-  made_ = againOf(past_, other, stock_);
   changes_->clear();
+  if (!other) {
+    made_ = againOf(past_, other, stock_);
+  } else {
+    auto made = beside(
+        this, tr("Planning it on that blank…"),
+        [past = past_, other, stock = stock_](Going&) { return againOf(past, other, stock); });
+    begin_->setEnabled(made.has_value());
+    if (!made) {
+      changes_->addItem(tr("%1 Choose a blank again.").arg(made.error()));
+      return;
+    }
+    made_ = std::move(*made);
+  }
+  begin_->setEnabled(true);
   for (const Sentence& change : made_.changed) changes_->addItem(say(change, unit_));
   if (made_.changed.empty()) {
     changes_->addItem(row > 0 ? tr("Nothing: it measures the same.")

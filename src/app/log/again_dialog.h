@@ -4,6 +4,7 @@
 #include <QComboBox>
 #include <QDialog>
 #include <QListWidget>
+#include <QPushButton>
 
 #include "app/shelf/shelf.h"
 #include "job/again.h"
@@ -33,6 +34,7 @@ class AgainDialog : public QDialog {
   Again made_;
   QComboBox* blank_ = nullptr;
   QListWidget* changes_ = nullptr;
+  QPushButton* begin_ = nullptr;
 };
 
 }  // namespace avrelt

@@ -33,10 +33,10 @@ QuoteDialog::QuoteDialog(std::vector<QuoteCup> cups, const QString& order, const
   row->addWidget(labelled(tr("For whom"), whom_), 3);
   row->addWidget(labelled(tr("Holds for so many days"), days_), 1);
   column->addLayout(row);
-  table_ = new QTableWidget(static_cast<int>(cups_.size()), 5);
+  table_ = new QTableWidget(static_cast<int>(cups_.size()), priceColumn + 1);
   table_->setAccessibleName(tr("What each cup will cost, and its price"));
   table_->setHorizontalHeaderLabels(
-      {tr("Cup"), tr("Materials"), tr("Work"), tr("Costs"), tr("Price")});
+      {tr("Cup"), tr("Materials"), tr("Work"), tr("Share"), tr("Costs"), tr("Price")});
   table_->verticalHeader()->hide();
   table_->setSelectionBehavior(QAbstractItemView::SelectRows);
   table_->setSelectionMode(QAbstractItemView::SingleSelection);
@@ -45,6 +45,7 @@ QuoteDialog::QuoteDialog(std::vector<QuoteCup> cups, const QString& order, const
   table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Interactive);
   table_->horizontalHeader()->setSectionResizeMode(cupColumn, QHeaderView::Stretch);
   table_->horizontalHeader()->setHighlightSections(false);
+  table_->horizontalHeaderItem(cupColumn)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
   column->addWidget(table_, 1);
   total_ = new QLabel;
   total_->setAlignment(Qt::AlignRight);
@@ -71,7 +72,10 @@ void QuoteDialog::fill() {
     const QuoteCup& cup = cups_[static_cast<std::size_t>(row)];
     const bool over = cup.cost.unknown > 0;
     const QStringList cells{
-        QString::fromStdString(cup.name), moneyWords(cup.cost.materials), moneyWords(cup.cost.time),
+        QString::fromStdString(cup.name),
+        moneyWords(cup.cost.materials),
+        moneyWords(cup.cost.time),
+        moneyWords(cup.cost.share),
         over ? tr("over %1").arg(moneyWords(cup.cost.total)) : moneyWords(cup.cost.total),
         moneyWords(cup.price)};
     for (int column = 0; column < cells.size(); ++column) {

@@ -40,7 +40,7 @@ class QuoteDialog : public QDialog {
   QLabel& total() { return *total_; }
 
  private:
-  enum Column { cupColumn, materialsColumn, workColumn, allColumn, priceColumn };
+  enum Column { cupColumn, materialsColumn, workColumn, shareColumn, allColumn, priceColumn };
   void fill();
   void read(QTableWidgetItem* item);
   void tell();

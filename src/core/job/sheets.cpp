@@ -48,7 +48,7 @@ std::string cellFilm(const CupPlan& cup, const Part& part) {
 bool isSeen(PartMaterial material) {
   return material != PartMaterial::stencil && material != PartMaterial::removable &&
          material != PartMaterial::clear && material != PartMaterial::doubleSided &&
-         material != PartMaterial::printable;
+         material != PartMaterial::printable && material != PartMaterial::paper;
 }
 
 std::string colourOf(const CupPlan& cup, const std::string& purpose, const Part& part) {
