@@ -16,6 +16,7 @@ root = pathlib.Path(__file__).resolve().parent.parent
 demo = root / "data" / "demo"
 avrelt = pathlib.Path(sys.argv[1]).resolve()
 chance = random.Random(20261128)
+sheets = random.Random(20261129)
 start = datetime.datetime(2025, 2, 3, 18, 0)
 
 SUPPLIES = [  # id, name, kind, colour, method, price of 100, low, lot, thinning
@@ -155,6 +156,15 @@ with tempfile.TemporaryDirectory() as folder:
                          " film, film_name, area_mm2) VALUES (?, ?, 'film', 'Film, zone C', ?,"
                          " 'comet-film.svg', ?, 1, 'Horizon, permanent', 12900)",
                          (oid, cid, text(time), svg))
+        if finished and number % 3 == 0:
+            # A sheet of 300 by 600 mm, and what of it was kept; once nothing, of one for a word.
+            parts = sheets.uniform(40000, 120000)
+            taken = 180000 if number == 24 else parts * sheets.uniform(1.28, 1.48)
+            base.execute("INSERT INTO films_taken (words, at, parts_mm2, taken_mm2) VALUES"
+                         " (?, ?, ?, ?)",
+                         (sheets.choice(["Horizon, permanent", "Lock gold", "Stencil film"]) +
+                          ", " + name + " %d" % number, text(time),
+                          round(9000 if number == 24 else parts), round(taken)))
         time += datetime.timedelta(days=chance.choice([9, 11, 13, 16, 21]))
         if (time - counted).days > 120:
             counted = time

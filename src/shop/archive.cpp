@@ -26,10 +26,15 @@ namespace {
 namespace fs = std::filesystem;
 
 /// Where others come before what refers to them.
-constexpr std::array tables{"blanks",        "measurements", "rates",        "shapes",  "films",
-                            "film_stock",    "cutter",       "printer",      "methods", "supplies",
-                            "supply_events", "entries",      "entry_orders", "work",    "uses",
-                            "cut_parts",     "photos",       "left_out"};
+constexpr std::array tables{
+    "blanks",  "measurements", "rates",    "shapes",        "films",      "film_stock",   "cutter",
+    "printer", "methods",      "supplies", "supply_events", "entries",    "entry_orders", "work",
+    "uses",    "cut_parts",    "photos",   "left_out",      "films_taken"};
+/// The version a table is in archives from.
+int sinceOf(std::string_view table) {
+  constexpr int first = 8;
+  return table == "films_taken" ? first + 1 : first;
+}
 
 constexpr const char* headName = "shop.json";
 constexpr std::size_t mostOfOne = 256U << 20U;
@@ -403,6 +408,7 @@ std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
   bringUp(database, 0, static_cast<int>(version));
   std::string bad;
   for (const char* table : tables) {
+    if (sinceOf(table) > version) continue;
     const std::string name = "tables/" + std::string(table) + ".jsonl";
     const std::string* text = unpacked.file(name);
     if (text == nullptr) {

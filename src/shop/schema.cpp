@@ -69,7 +69,10 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     "CREATE TABLE photos (id INTEGER PRIMARY KEY, order_id TEXT NOT NULL, cup_id TEXT NOT NULL,"
     " file TEXT NOT NULL, caption TEXT NOT NULL, taken TEXT NOT NULL);"
     "CREATE INDEX photos_of ON photos (order_id, cup_id);"
-    "CREATE TABLE left_out (observation TEXT PRIMARY KEY);"};
+    "CREATE TABLE left_out (observation TEXT PRIMARY KEY);",
+    // 9: what came of film that was taken
+    "CREATE TABLE films_taken (id INTEGER PRIMARY KEY, words TEXT NOT NULL, at TEXT NOT NULL,"
+    " parts_mm2 REAL NOT NULL, taken_mm2 REAL NOT NULL);"};
 
 }  // namespace
 

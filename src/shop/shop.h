@@ -40,7 +40,7 @@ struct KeptShape {
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 8;
+  static constexpr int currentVersion = 9;
 
   /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
   /// version or its tables, is refused and not touched.
@@ -93,9 +93,13 @@ class Shop {
   std::optional<Sentence> removeFilm(long long key);
   std::optional<Sentence> removeStock(long long key);
   /// What a sheet that was cut took, and the offcut it leaves, as one: a sheet less, a roll shorter
-  /// by so much, an offcut gone. Refused: stock that is not there any more.
+  /// by so much, an offcut gone. What came of it is kept, for learning. Refused: stock that is not
+  /// there any more.
   std::optional<Sentence> use(long long stock, Length ofRoll,
-                              const std::optional<FilmStock>& offcut);
+                              const std::optional<FilmStock>& offcut,
+                              const std::optional<FilmTaken>& taken = {});
+  /// What was taken so, in that order.
+  tl::expected<std::vector<FilmTaken>, Sentence> filmsTaken();
 
   /// The cutter, as it was last put; the usual figures until then.
   tl::expected<Cutter, Sentence> cutter();

@@ -185,7 +185,8 @@ std::optional<Sentence> Shop::removeStock(long long key) {
 }
 
 std::optional<Sentence> Shop::use(long long stock, Length ofRoll,
-                                  const std::optional<FilmStock>& offcut) {
+                                  const std::optional<FilmStock>& offcut,
+                                  const std::optional<FilmTaken>& taken) {
   if (offcut) {
     const Faults faults = faultsOf(*offcut);
     if (!faults.empty()) return faults.front().sentence;
@@ -216,11 +217,34 @@ std::optional<Sentence> Shop::use(long long stock, Length ofRoll,
     }
   }
   if (there && offcut) putStock(*database_, *offcut);
+  if (there && taken) {
+    Statement put(*database_,
+                  "INSERT INTO films_taken (words, at, parts_mm2, taken_mm2) VALUES (?, ?, ?, ?)");
+    put.bind(taken->words).bind(civilText(taken->at));
+    put.bind(taken->parts.mm2()).bind(taken->taken.mm2()).step();
+  }
   if (std::optional<Sentence> trouble = database_->end()) return trouble;
   if (!there) {
     return Sentence{"What was cut is not on the shelf any more. Arrange the sheets again.", {}};
   }
   return std::nullopt;
+}
+
+tl::expected<std::vector<FilmTaken>, Sentence> Shop::filmsTaken() {
+  std::vector<FilmTaken> all;
+  {
+    Statement rows(*database_,
+                   "SELECT id, words, at, parts_mm2, taken_mm2 FROM films_taken ORDER BY id");
+    while (rows.step()) {
+      const std::optional<CivilTime> at = parseCivil(rows.text(2));
+      const double parts = rows.number(3);
+      const double taken = rows.number(4);
+      if (!at || !std::isfinite(parts) || !std::isfinite(taken)) continue;
+      all.push_back({rows.whole(0), rows.text(1), *at, Area::mm2(parts), Area::mm2(taken)});
+    }
+  }
+  if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
+  return all;
 }
 
 namespace {

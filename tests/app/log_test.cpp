@@ -579,3 +579,33 @@ TEST_CASE("Saved under another name, an order goes on, or is another the log kee
     CHECK((entry.key.order == id) == (entry.done == static_cast<int>(done)));
   }
 }
+
+TEST_CASE("Film's waste is learnt from the sheets that were taken, and reckoned with", "[log]") {
+  LogWindow open;
+  Shelf& shelf = open.window.shelf();
+  LogBoard& board = open.station().board();
+  open.window.goToStation(MainWindow::log);
+  const auto figure = [&]() -> const LearntFigure& {
+    board.read();
+    for (std::size_t i = 0; i < board.figures().size(); ++i) {
+      if (board.figures()[i].figure.of == LearnableFigure::Of::film) board.pickFigure(i);
+    }
+    REQUIRE(board.pickedFigure() != nullptr);
+    return *board.pickedFigure();
+  };
+  open.station().area().showPage(LogArea::figures);
+  CHECK(figure().seen.empty());
+  CHECK(open.station().figures().words().text().contains("off the shelf"));
+  for (int i = 1; i <= 5; ++i) {
+    REQUIRE(shelf.use(0, {}, {}, {0, "Blue", {}, Area::mm2(10000.0 * i), Area::mm2(16000.0 * i)}));
+  }
+  CHECK(figure().seen.size() == 5);
+  CHECK(figure().present == Approx(1 / 0.75));
+  CHECK(figure().offered);
+  CHECK(figureText(figure().figure, figure().fit.slope) == "1.6 × their area, 38 % waste");
+  REQUIRE(board.useFigure(figure(), false));
+  CHECK(shelf.moneyRules().waste == Approx(0.375));
+  CHECK_FALSE(figure().offered);
+  REQUIRE(board.useFigure(figure(), true));
+  CHECK(shelf.moneyRules().waste == Approx(0.25));
+}

@@ -276,11 +276,26 @@ TEST_CASE("films on the shelf are laid on, offcuts first, and taken off it once 
   CHECK(bench.list().item(0)->text().contains(QStringLiteral("of roll")));
   const double used = open.film().sizeOf(0).tall.mm();
   const double before = shelf.films().stock.front().tall.mm();
+  const double wide = open.film().sizeOf(0).wide.mm();
+  double parts = 0;
+  for (const Laid& laid : open.film().arrangement.laid) {
+    if (laid.sheet == 0) parts += open.film().parts[laid.piece].part->area().mm2();
+  }
   QString said;
   QObject::connect(&bench, &SheetsBench::said, [&](const QString& words) { said = words; });
   CHECK(bench.bookButton().isEnabled());
   QTest::mouseClick(&bench.bookButton(), Qt::LeftButton);
   CHECK(said.contains(QStringLiteral("off the shelf")));
+  // What came of it is kept: the parts, and all that was taken but the offcut.
+  const std::vector<FilmTaken> taken = shelf.filmsTaken();
+  REQUIRE(taken.size() == 1);
+  CHECK(taken.front().parts.mm2() == Approx(parts).epsilon(1e-3));
+  double kept = 0;
+  for (const FilmStock& stock : shelf.films().stock) {
+    if (stock.shape == StockShape::offcut) kept += stock.wide.mm() * stock.tall.mm();
+  }
+  CHECK(taken.front().taken.mm2() == Approx(wide * used - kept));
+  CHECK(taken.front().words.find("Plain white") == 0);
   // Pressed again at once it takes no more, nor is anything old saved.
   bench.bookSheet();
   CHECK(said.contains(QStringLiteral("still being laid")));

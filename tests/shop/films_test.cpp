@@ -102,7 +102,9 @@ TEST_CASE("what a cut sheet took is off the shelf, and its offcut on it, or neit
     }
     return std::nullopt;
   };
-  CHECK_FALSE(shop.use(sheets, Length::mm(300), std::nullopt));
+  const FilmTaken taken{0, "Blue, open night", *parseCivil("2026-11-06T19:00"), Area::mm2(30000),
+                        Area::mm2(42000.5)};
+  CHECK_FALSE(shop.use(sheets, Length::mm(300), std::nullopt, taken));
   CHECK(stockOf(sheets)->count == 1);
   CHECK_FALSE(shop.use(sheets, Length::mm(300), some(film, StockShape::offcut, 100, 60)));
   CHECK_FALSE(stockOf(sheets));
@@ -116,12 +118,21 @@ TEST_CASE("what a cut sheet took is off the shelf, and its offcut on it, or neit
   CHECK_FALSE(stockOf(offcut));
   // What is gone cannot be used, and then nothing is kept of it either.
   const std::size_t before = shelfOf(shop).stock.size();
-  CHECK(shop.use(offcut, {}, some(film, StockShape::offcut, 70, 70)));
+  CHECK(shop.use(offcut, {}, some(film, StockShape::offcut, 70, 70), taken));
   CHECK(shop.use(sheets, {}, some(film, StockShape::offcut, 0, 70)));
   CHECK(shelfOf(shop).stock.size() == before);
   // A plain sheet was never on the shelf; its offcut may be.
-  CHECK_FALSE(shop.use(0, {}, some(film, StockShape::offcut, 70, 70)));
+  CHECK_FALSE(shop.use(0, {}, some(film, StockShape::offcut, 70, 70), taken));
   CHECK(shelfOf(shop).stock.size() == before + 1);
+  // What came of it is kept for both that were taken, and for nothing that was refused.
+  const auto all = shop.filmsTaken();
+  REQUIRE(all);
+  REQUIRE(all->size() == 2);
+  CHECK(all->front().key != all->back().key);
+  for (FilmTaken one : *all) {
+    one.key = 0;
+    CHECK(one == taken);
+  }
 }
 
 TEST_CASE("the cutter is the usual one till another is put, and no impossible one is", "[films]") {

@@ -260,6 +260,11 @@ TEST_CASE("a shop of every earlier version is brought up and loses nothing", "[l
     const Methods usual;
     CHECK(shop.methods()->of(MethodKind::resin).handle.minutes() ==
           (version >= 7 ? 500 : usual.of(MethodKind::resin).handle.minutes()));
+    const bool logs = version >= 8;
+    CHECK(shop.supplies().all()->events.size() == (logs ? 1 : 0));
+    CHECK(shop.logbook().find("ferryman")->size() == (logs ? 1 : 0));
+    CHECK(shop.logbook().leftOut()->size() == (logs ? 1 : 0));
+    CHECK(shop.filmsTaken()->empty());
     CHECK(shop.supplies().put(glitter("Night")));
     CHECK_FALSE(shop.logbook().record(entryOf("o-1", "cup-1", "Comet"), "", {}));
   }

@@ -569,7 +569,12 @@ void SheetsBench::bookSheet() {
                                     .arg(onTape(offcut->wide, order_.unit()).mark,
                                          onTape(offcut->tall, order_.unit()).mark)
                               : tr("Nothing of it is worth keeping.");
-  if (!shelf_.use(film->stock[used.film], film->sizeOf(sheet).tall, offcut)) return;
+  const SheetArea area = areaOf(*film, sheet);
+  FilmTaken taken;
+  taken.words = film->film->name + ", " + name_().toStdString();
+  taken.parts = area.parts;
+  taken.taken = offcut ? area.whole - areaOf(*offcut) : area.whole;
+  if (!shelf_.use(film->stock[used.film], film->sizeOf(sheet).tall, offcut, taken)) return;
   emit said(tr("It is off the shelf. %1 Tick its parts as cut, or they are laid again.").arg(kept));
 }
 

@@ -86,6 +86,9 @@ void FigureCards::refresh() {
   if (count == 0) {
     words << (figure->figure.of == LearnableFigure::Of::pace
                   ? tr("Nothing was seen yet: tick steps off as you work.")
+              : figure->figure.of == LearnableFigure::Of::film
+                  ? tr("Nothing was seen yet: take sheets off the shelf as you cut them "
+                       "(Ctrl+Shift+O).")
                   : tr("Nothing was seen yet: count a supply before and after cups are made with "
                        "it."));
   } else {
@@ -105,10 +108,11 @@ void FigureCards::refresh() {
   }
   words_->setText(words.join(QLatin1Char(' ')));
   const FillRates rates;
-  const double usual = figure->figure.of == LearnableFigure::Of::glitter
-                           ? rates.glitterPerCm2.grams()
-                       : figure->figure.of == LearnableFigure::Of::paint ? rates.paintPerCm2.ml()
-                                                                         : 1;
+  const double usual =
+      figure->figure.of == LearnableFigure::Of::glitter ? rates.glitterPerCm2.grams()
+      : figure->figure.of == LearnableFigure::Of::paint ? rates.paintPerCm2.ml()
+      : figure->figure.of == LearnableFigure::Of::film  ? takenFor(MoneyRules().waste)
+                                                        : 1;
   usual_->setEnabled(figure->present != usual);
   showing_ = true;
   QStringList lines;

@@ -313,11 +313,16 @@ void LogArea::refreshFigures() {
   }
   const LearntFigure* figure = board_.pickedFigure();
   if (figure != nullptr) {
-    const bool pace = figure->figure.of == LearnableFigure::Of::pace;
-    plot_->show(*figure, pace ? tr("usual minutes") : tr("cm², coats counted"),
-                pace                                                ? tr("minutes it took")
-                : figure->figure.of == LearnableFigure::Of::glitter ? tr("grams that went")
-                                                                    : tr("ml that went"));
+    using Of = LearnableFigure::Of;
+    const Of of = figure->figure.of;
+    plot_->show(*figure,
+                of == Of::pace   ? tr("usual minutes")
+                : of == Of::film ? tr("cm² of parts")
+                                 : tr("cm², coats counted"),
+                of == Of::pace      ? tr("minutes it took")
+                : of == Of::film    ? tr("cm² of film taken")
+                : of == Of::glitter ? tr("grams that went")
+                                    : tr("ml that went"));
   }
   words_->clear();
 }

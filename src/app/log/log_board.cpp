@@ -47,6 +47,8 @@ QString figureWords(const LearnableFigure& figure) {
       return LogBoard::tr("Glitter for a cm²");
     case LearnableFigure::Of::paint:
       return LogBoard::tr("Paint for a cm²");
+    case LearnableFigure::Of::film:
+      return LogBoard::tr("Film for its parts");
     case LearnableFigure::Of::pace:
       break;
   }
@@ -60,6 +62,12 @@ QString figureText(const LearnableFigure& figure, double value) {
       return LogBoard::tr("%1 g").arg(QString::fromStdString(numberText(value, fine)));
     case LearnableFigure::Of::paint:
       return LogBoard::tr("%1 ml").arg(QString::fromStdString(numberText(value, fine)));
+    case LearnableFigure::Of::film: {
+      constexpr double percent = 100;
+      return LogBoard::tr("%1 × their area, %2 % waste")
+          .arg(QString::fromStdString(numberText(value, 2)),
+               QString::fromStdString(numberText(wasteOf(value) * percent, 0)));
+    }
     case LearnableFigure::Of::pace:
       break;
   }
@@ -236,6 +244,10 @@ void LogBoard::readFigures() {
         seen = amountsSeen(shelfNow_, SupplyKind::paint);
         present = stock.filling.paintPerCm2.ml();
         break;
+      case LearnableFigure::Of::film:
+        seen = filmSeen(shelf_.filmsTaken());
+        present = takenFor(rules().waste);
+        break;
       case LearnableFigure::Of::pace:
         seen = paceSeen(work, figure.kind);
         present = stock.paces.of(figure.kind);
@@ -283,6 +295,11 @@ bool LogBoard::useFigure(const LearntFigure& figure, bool usual) {
     Paces paces = order_.stock().paces;
     paces.of(of.kind) = usual ? 1 : std::clamp(value, Paces::least, Paces::most);
     done = shelf_.put(paces);
+  } else if (of.of == LearnableFigure::Of::film) {
+    constexpr double most = 0.9;
+    MoneyRules rules = this->rules();
+    rules.waste = usual ? MoneyRules().waste : std::min(wasteOf(value), most);
+    done = put(rules);
   } else {
     FillRates rates = order_.stock().filling;
     const FillRates before;

@@ -300,8 +300,14 @@ bool Shelf::removeStock(long long key) {
   return open() && didFilms(shop_->removeStock(key));
 }
 
-bool Shelf::use(long long stock, Length ofRoll, const std::optional<FilmStock>& offcut) {
-  return open() && didFilms(shop_->use(stock, ofRoll, offcut));
+bool Shelf::use(long long stock, Length ofRoll, const std::optional<FilmStock>& offcut,
+                FilmTaken taken) {
+  taken.at = wallTime();
+  return open() && didFilms(shop_->use(stock, ofRoll, offcut, taken));
+}
+
+std::vector<FilmTaken> Shelf::filmsTaken() {
+  return open() ? given(shop_->filmsTaken()) : std::vector<FilmTaken>();
 }
 
 Cutter Shelf::cutter() {

@@ -92,7 +92,9 @@ class Shelf : public QObject {
   std::optional<long long> put(const FilmStock& stock);
   bool removeFilm(long long key);
   bool removeStock(long long key);
-  bool use(long long stock, Length ofRoll, const std::optional<FilmStock>& offcut);
+  /// When it was taken is set here.
+  bool use(long long stock, Length ofRoll, const std::optional<FilmStock>& offcut, FilmTaken taken);
+  std::vector<FilmTaken> filmsTaken();
   Cutter cutter();
   bool put(const Cutter& cutter);
   std::optional<Printer> printer();

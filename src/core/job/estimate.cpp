@@ -2,7 +2,6 @@
 #include "job/estimate.h"
 
 #include <algorithm>
-#include <cmath>
 #include <map>
 
 #include "job/bench_plan.h"
@@ -61,12 +60,6 @@ class FilmSums {
   std::map<long long, std::size_t> byKey_;
   std::vector<FilmUse> films_;
 };
-
-Area areaOf(const FilmStock& stock) {
-  const double one = stock.outline.empty() ? stock.wide.mm() * stock.tall.mm()
-                                           : std::abs(signedArea(stock.outline));
-  return Area::mm2(one * static_cast<double>(stock.shape == StockShape::sheet ? stock.count : 1));
-}
 
 }  // namespace
 

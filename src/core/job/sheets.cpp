@@ -258,18 +258,27 @@ bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap) {
   return any;
 }
 
+Area wholeOf(const FilmSheets& film, std::size_t sheet) {
+  const SheetSize size = film.sizeOf(sheet);
+  const FilmPiece& piece = film.from[film.arrangement.sheets[sheet].film];
+  return Area::mm2(piece.outline.empty() ? size.wide.mm() * size.tall.mm()
+                                         : signedArea(piece.outline));
+}
+
 void measure(FilmSheets& film) {
   film.used.assign(film.arrangement.sheets.size(), 0);
   for (const Laid& laid : film.arrangement.laid) {
-    const SheetSize size = film.sizeOf(laid.sheet);
-    const FilmPiece& piece = film.from[film.arrangement.sheets[laid.sheet].film];
-    const double area =
-        piece.outline.empty() ? size.wide.mm() * size.tall.mm() : signedArea(piece.outline);
-    film.used[laid.sheet] += signedArea(film.pieces()[laid.piece].shape) / area;
+    film.used[laid.sheet] +=
+        signedArea(film.pieces()[laid.piece].shape) / wholeOf(film, laid.sheet).mm2();
   }
 }
 
 }  // namespace
+
+SheetArea areaOf(const FilmSheets& film, std::size_t sheet) {
+  const Area whole = wholeOf(film, sheet);
+  return {whole, Area::mm2(whole.mm2() * film.used[sheet])};
+}
 
 CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
                                const SheetChoices& choices, const SheetsGoing& going) {

@@ -113,6 +113,12 @@ PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet
 std::optional<Part> weedingOn(const FilmSheets& film, std::size_t sheet);
 /// What a part is called among others: "Comet, zone A".
 Sentence nameOf(const SheetPlan& sheets, const SheetPart& part);
+/// What a sheet comes to: all of it, and the parts that lie on it.
+struct SheetArea {
+  Area whole;
+  Area parts;
+};
+SheetArea areaOf(const FilmSheets& film, std::size_t sheet);
 /// The largest rectangle left of a sheet, at least 50 mm both ways and as far from parts as they
 /// are from each other.
 std::optional<Box> offcutOf(const FilmSheets& film, std::size_t sheet);

@@ -12,6 +12,8 @@ std::string LearnableFigure::name() const {
       return "glitter";
     case Of::paint:
       return "paint";
+    case Of::film:
+      return "film";
     case Of::pace:
       break;
   }
@@ -20,7 +22,8 @@ std::string LearnableFigure::name() const {
 
 std::vector<LearnableFigure> learnableFigures() {
   std::vector<LearnableFigure> figures{{LearnableFigure::Of::glitter, {}},
-                                       {LearnableFigure::Of::paint, {}}};
+                                       {LearnableFigure::Of::paint, {}},
+                                       {LearnableFigure::Of::film, {}}};
   for (std::size_t i = 0; i < stepKinds; ++i) {
     figures.push_back({LearnableFigure::Of::pace, static_cast<StepKind>(i)});
   }
@@ -33,6 +36,21 @@ std::vector<FigureSample> paceSeen(const std::vector<StepWork>& work, StepKind k
     if (one.kind != kind || one.usual <= Duration() || one.took <= Duration()) continue;
     seen.push_back(
         {one.key, one.words, one.at, {one.usual.minutes(), one.took.minutes()}, false, false});
+  }
+  return seen;
+}
+
+std::vector<FigureSample> filmSeen(const std::vector<FilmTaken>& taken) {
+  constexpr double mm2InCm2 = 100;
+  std::vector<FigureSample> seen;
+  for (const FilmTaken& one : taken) {
+    if (one.parts <= Area() || one.taken < one.parts) continue;
+    seen.push_back({"film/" + std::to_string(one.key),
+                    one.words,
+                    one.at,
+                    {one.parts.mm2() / mm2InCm2, one.taken.mm2() / mm2InCm2},
+                    false,
+                    false});
   }
   return seen;
 }

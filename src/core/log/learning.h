@@ -13,12 +13,13 @@
 namespace avrelt {
 
 /// Something a shop reckons by and may find out about itself: what glitter and paint go into a cm²,
-/// or how long work of a kind takes, to one of what is usual.
+/// how much film its parts take to one of their own area, or how long work of a kind takes, to one
+/// of what is usual.
 struct LearnableFigure {
-  enum class Of { glitter, paint, pace } of = Of::pace;
+  enum class Of { glitter, paint, film, pace } of = Of::pace;
   StepKind kind = StepKind::clean;  ///< of a pace
 
-  /// "glitter", "paint", "pace.coat": as the shop's file writes it.
+  /// "glitter", "paint", "film", "pace.coat": as the shop's file writes it.
   std::string name() const;
   friend bool operator==(const LearnableFigure&, const LearnableFigure&) = default;
 };
@@ -33,6 +34,25 @@ struct StepWork {
   Duration took;
   Duration usual;  ///< 0 where its maker had set it
 };
+
+/// Film that was taken off the shelf to be cut, and the parts that came of it.
+struct FilmTaken {
+  long long key = 0;  ///< the shop's
+  std::string words;  ///< which film, for what
+  CivilTime at;
+  Area parts;
+  Area taken;  ///< but for the offcut that was kept
+
+  friend bool operator==(const FilmTaken&, const FilmTaken&) = default;
+};
+
+/// What film goes to waste where so much is taken for one of its parts' area, and the other way.
+inline double wasteOf(double taken) {
+  return taken > 1 ? 1 - 1 / taken : 0;
+}
+inline double takenFor(double waste) {
+  return 1 / (1 - waste);
+}
 
 /// One thing that was observed.
 struct FigureSample {
@@ -49,7 +69,7 @@ struct LearntFigure {
   LearnableFigure figure;
   std::vector<FigureSample> seen;
   OriginFit fit;       ///< of those that are not left out
-  double present = 1;  ///< what is reckoned with: g or ml for a cm², or the share of what is usual
+  double present = 1;  ///< what is reckoned with: g or ml for a cm², cm² for one, or a share
   bool offered = false;
 };
 
@@ -62,6 +82,10 @@ std::vector<FigureSample> paceSeen(const std::vector<StepWork>& work, StepKind k
 /// against what went. What is not known to have gone onto an area, or where more came back than
 /// went, teaches nothing.
 std::vector<FigureSample> amountsSeen(const SupplyShelf& shelf, SupplyKind kind);
+
+/// Observations of what film parts take: their area against what was taken for them. What is less
+/// than the parts themselves teaches nothing.
+std::vector<FigureSample> filmSeen(const std::vector<FilmTaken>& taken);
 
 /// The figure by what was seen, but what is left out. It is offered where there are three or more,
 /// the interval of 95 of 100 leaves the present figure out or is narrow enough to tell a change of

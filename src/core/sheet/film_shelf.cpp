@@ -20,6 +20,12 @@ const char* shapeName(StockShape shape) {
   return "sheet";
 }
 
+Area areaOf(const FilmStock& stock) {
+  const double one = stock.outline.empty() ? stock.wide.mm() * stock.tall.mm()
+                                           : std::abs(signedArea(stock.outline));
+  return Area::mm2(one * static_cast<double>(stock.shape == StockShape::sheet ? stock.count : 1));
+}
+
 const ShelfFilm* FilmShelf::filmOf(long long key) const {
   const auto found = std::find_if(films.begin(), films.end(),
                                   [key](const ShelfFilm& film) { return film.key == key; });

@@ -51,6 +51,9 @@ struct FilmStock {
   friend bool operator==(const FilmStock&, const FilmStock&) = default;
 };
 
+/// Of all of it: every sheet, what is left of a roll, an offcut's outline.
+Area areaOf(const FilmStock& stock);
+
 /// The films of the shop and what there is of them.
 struct FilmShelf {
   std::vector<ShelfFilm> films;

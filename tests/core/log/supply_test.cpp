@@ -241,6 +241,32 @@ TEST_CASE("What teaches nothing is not learnt from", "[log]") {
   CHECK(amountsSeen(shelf, SupplyKind::glitter).empty());
 }
 
+TEST_CASE("Film that was taken teaches its waste, from the parts that came of it", "[log]") {
+  Chance chance(1703);
+  for (int round = 0; round < 20; ++round) {
+    const double waste = chance.between(0.1, 0.6);
+    std::vector<FilmTaken> taken;
+    for (int i = 0; i < 15; ++i) {
+      const double parts = chance.between(2000, 50000);
+      taken.push_back({i + 1, "Blue", day(i), Area::mm2(parts),
+                       Area::mm2(parts / (1 - waste) * chance.between(0.97, 1.03))});
+    }
+    // A whole sheet for one letter: odd, and not listened to much.
+    taken.push_back({20, "Blue", day(20), Area::mm2(20000), Area::mm2(180000)});
+    // More parts than film, and no parts at all, teach nothing.
+    taken.push_back({21, "Blue", day(21), Area::mm2(2000), Area::mm2(1000)});
+    taken.push_back({22, "Blue", day(22), Area(), Area::mm2(1000)});
+    const LearntFigure learnt =
+        learn({LearnableFigure::Of::film, {}}, filmSeen(taken), takenFor(0.25), {});
+    CHECK(learnt.seen.size() == 16);
+    CHECK(wasteOf(learnt.fit.slope) == Approx(waste).margin(0.03));
+    CHECK(learnt.seen.back().odd);
+    if (std::abs(waste - 0.25) > 0.06) CHECK(learnt.offered);
+  }
+  CHECK(wasteOf(takenFor(0.37)) == Approx(0.37));
+  CHECK(wasteOf(0.5) == 0);
+}
+
 TEST_CASE("Times of work teach a pace; what is left out, or agrees, is not offered", "[log]") {
   std::vector<StepWork> work;
   for (int i = 0; i < 12; ++i) {
@@ -264,5 +290,5 @@ TEST_CASE("Times of work teach a pace; what is left out, or agrees, is not offer
   CHECK_FALSE(learnt.offered);
   std::set<std::string> names;
   for (const LearnableFigure& figure : learnableFigures()) names.insert(figure.name());
-  CHECK(names.size() == stepKinds + 2);
+  CHECK(names.size() == stepKinds + 3);
 }
