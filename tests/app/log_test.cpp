@@ -609,3 +609,49 @@ TEST_CASE("Film's waste is learnt from the sheets that were taken, and reckoned 
   REQUIRE(board.useFigure(figure(), true));
   CHECK(shelf.moneyRules().waste == Approx(0.25));
 }
+
+TEST_CASE("The cup picked in the log stands in the round as it was, and is only looked at",
+          "[log]") {
+  LogWindow open;
+  PastCup& past = open.station().pastCup();
+  RoundView& view = past.view();
+  open.window.goToStation(MainWindow::log);
+  // Nothing was made yet: the cup in hand stands there.
+  CHECK_FALSE(view.isVisible());
+  CHECK(open.window.round().isVisible());
+  open.tickTo(StepKind::mark);
+  LogBoard& board = open.station().board();
+  board.read();
+  REQUIRE_FALSE(board.entries().empty());
+  board.pick(board.entries().front().key);
+  CHECK(view.isVisible());
+  CHECK_FALSE(open.window.round().isVisible());
+  REQUIRE(QTest::qWaitFor([&] { return past.order().plan() != nullptr; }, 5000));
+  CHECK(past.order().currentCup().name == "Comet");
+  // Changed on the bench, it stands here as it was when it was logged.
+  const Document logged = past.order().document();
+  open.order().editCup("Wider",
+                       [](Cup& cup) { cup.blank.stations.front().girth = WrittenLength::mm(200); });
+  CHECK(past.order().document() == logged);
+  // Turned by mouse and by the menu's keys, clicked anywhere: nothing of it changes.
+  const Angle before = view.facing();
+  QTest::mousePress(&view, Qt::LeftButton, {}, view.rect().center());
+  QTest::mouseMove(&view, view.rect().center() + QPoint(25, 0));
+  QTest::mouseRelease(&view, Qt::LeftButton, {}, view.rect().center() + QPoint(25, 0));
+  open.press(Qt::Key_Right, Qt::ControlModifier);
+  CHECK(std::abs((view.facing() - before).degrees()) > 1);
+  for (int y = 10; y < view.height(); y += 15) {
+    QTest::mouseClick(&view, Qt::LeftButton, {}, QPoint(view.width() / 2, y));
+  }
+  CHECK(past.order().document() == logged);
+  CHECK_FALSE(past.order().history()->canUndo());
+  // Elsewhere it is the cup in hand again.
+  open.station().area().showPage(LogArea::stock);
+  CHECK(open.window.round().isVisible());
+  CHECK_FALSE(view.isVisible());
+  open.station().area().showPage(LogArea::cups);
+  CHECK(view.isVisible());
+  open.window.goToStation(MainWindow::gauge);
+  CHECK(open.window.round().isVisible());
+  CHECK_FALSE(view.isVisible());
+}

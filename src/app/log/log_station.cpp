@@ -31,6 +31,7 @@ LogStation::LogStation(Order& order, Shelf& shelf, BenchWork& work, std::functio
       folder_(std::move(folder)),
       board_(order, shelf, work),
       keeper_(order, shelf, work, name),
+      pastCup_(board_),
       papers_(
           order, shelf, [this] { return board_.now(); }, folder_, std::move(name), this) {
   area_ = new LogArea(board_);

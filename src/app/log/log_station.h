@@ -12,6 +12,7 @@
 #include "app/log/log_keeper.h"
 #include "app/log/money_cards.h"
 #include "app/log/papers.h"
+#include "app/log/past_cup.h"
 #include "app/log/supply_cards.h"
 
 namespace avrelt {
@@ -32,6 +33,7 @@ class LogStation : public QWidget {
   FigureCards& figures() { return *figures_; }
   MoneyCards& money() { return *money_; }
   Papers& papers() { return papers_; }
+  PastCup& pastCup() { return pastCup_; }
 
   void setSeen(bool seen);
   /// Copies of the shop, to go back to one.
@@ -58,6 +60,7 @@ class LogStation : public QWidget {
   std::function<QString()> folder_;
   LogBoard board_;
   LogKeeper keeper_;
+  PastCup pastCup_;
   Papers papers_;
   LogArea* area_ = nullptr;
   QStackedWidget* drawers_ = nullptr;

@@ -136,7 +136,10 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
   painter.fillRect(rect(), t.ground);
   painter.setFont(avrelt::face(13, QFont::DemiBold));
   painter.setPen(t.muted);
-  if (hints_) painter.drawText(QPointF(14, 24), tr("In the round"));
+  if (hints_) {
+    painter.drawText(QPointF(14, 24),
+                     painter.fontMetrics().elidedText(caption_, Qt::ElideRight, width() - 20));
+  }
 
   const CupPlan* plan = order_.plan();
   if (plan != nullptr) {
@@ -373,7 +376,8 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
 
 void RoundView::mousePressEvent(QMouseEvent* event) {
   if (event->button() != Qt::LeftButton) return;
-  const DivideLine* line = cellsShown_ || setsMove_ ? nullptr : lineNear(event->position());
+  const DivideLine* line =
+      cellsShown_ || setsMove_ || onlyShown_ ? nullptr : lineNear(event->position());
   const std::optional<WallPoint> place = wallAt(event->position());
   if (setsMove_ && place) {
     if (const StandingSet standing = placeAt(order_, *place)) {
@@ -441,7 +445,7 @@ void RoundView::mouseReleaseEvent(QMouseEvent* event) {
     order_.settle();
     return;
   }
-  if (turned_) return;
+  if (turned_ || onlyShown_) return;
   if (zonesShown_) {
     pickZoneAt(event->position());
     return;
@@ -458,6 +462,11 @@ void RoundView::mouseReleaseEvent(QMouseEvent* event) {
     }
   }
   order_.pick(GaugeLine::none);
+}
+
+void RoundView::setCaption(const QString& caption) {
+  caption_ = caption;
+  update();
 }
 
 void RoundView::keyPressEvent(QKeyEvent* event) {

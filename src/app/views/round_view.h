@@ -24,9 +24,13 @@ class RoundView : public Canvas {
   void showStrip(bool shown);
   void showStretch(bool shown);
   void showZones(bool shown);
-  /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
-  /// Without what says how to turn it, where it is only looked at.
+  /// Without what says how to turn it, where it stands at the side of something else.
   void hideHints() { hints_ = false; }
+  /// From then on it is only looked at: it turns, but nothing on it is picked or pulled.
+  void onlyShow() { onlyShown_ = true; }
+  /// What stands above it.
+  void setCaption(const QString& caption);
+  /// Whether a click picks a cell of the zone in hand; cells are shown wherever zones are.
   void showCells(bool shown);
   /// Whether sets are shown on the zones, and may be dragged.
   void showSets(bool shown, bool movable);
@@ -103,6 +107,8 @@ class RoundView : public Canvas {
   bool stripShown_ = false;
   bool stretchShown_ = true;
   bool hints_ = true;
+  bool onlyShown_ = false;
+  QString caption_ = tr("In the round");
   bool zonesShown_ = false;
   bool cellsShown_ = false;
   bool setsShown_ = false;

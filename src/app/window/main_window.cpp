@@ -152,6 +152,9 @@ void MainWindow::makeBench() {
   log_->area().hide();
   views->addWidget(&log_->area(), 66);
   views->addWidget(round_, 34);
+  views->addWidget(&log_->pastCup().view(), 12);
+  connect(&log_->pastCup(), &PastCup::changed, this, &MainWindow::setViews);
+  connect(&log_->area(), &LogArea::pageShown, this, &MainWindow::setViews);
   column->addLayout(views, 1);
 
   // What the cards of a station are laid out for at the least.
@@ -224,6 +227,10 @@ void MainWindow::goToStation(int station) {
   setViews();
 }
 
+RoundView& MainWindow::roundSeen() {
+  return round_->isVisible() ? *round_ : log_->pastCup().view();
+}
+
 /// What flat and cup show of it at the station in hand.
 void MainWindow::setViews() {
   const int station = rail_->current();
@@ -233,6 +240,12 @@ void MainWindow::setViews() {
   bench_->work().setSeen(station == bench);
   log_->area().setVisible(station == log);
   log_->setSeen(station == log);
+  // Among the cups of the log the one picked there stands in the round.
+  const bool past =
+      station == log && log_->area().page() == LogArea::cups && log_->pastCup().there();
+  log_->pastCup().view().setVisible(past);
+  log_->pastCup().setSeen(past);
+  round_->setVisible(!past);
   // The timeline and the log take both, and leave the cup a corner.
   views_->setStretchFactor(round_, station == bench || station == log ? 12 : 34);
   cut_->bench().canvas().setVisible(sheets);

@@ -79,6 +79,8 @@ class MainWindow : public QMainWindow {
   void makeLogMenu();
   void makeViewMenu();
   void makeBench();
+  /// The cup in the round that is seen: the one in hand, or the one picked in the log.
+  RoundView& roundSeen();
   void setViews();
   void refresh();
   void showOnDisk(OnDisk state);

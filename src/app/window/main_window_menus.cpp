@@ -334,10 +334,11 @@ void MainWindow::makeViewMenu() {
   add(view, tr("Switch &inches and millimetres"), QKeySequence(tr("F4")),
       [this] { order_.setUnit(order_.unit() == Unit::inch ? Unit::mm : Unit::inch); });
   add(view, tr("Turn the cup &left"), QKeySequence(tr("Ctrl+Left")),
-      [this] { round_->face(round_->facing() - Angle::degrees(15)); });
+      [this] { roundSeen().face(roundSeen().facing() - Angle::degrees(15)); });
   add(view, tr("Turn the cup &right"), QKeySequence(tr("Ctrl+Right")),
-      [this] { round_->face(round_->facing() + Angle::degrees(15)); });
-  add(view, tr("Front &forward"), QKeySequence(tr("Ctrl+Home")), [this] { round_->face(Angle()); });
+      [this] { roundSeen().face(roundSeen().facing() + Angle::degrees(15)); });
+  add(view, tr("Front &forward"), QKeySequence(tr("Ctrl+Home")),
+      [this] { roundSeen().face(Angle()); });
   add(view, tr("&Peel back the stack"), QKeySequence(tr("F9")), [this] { peelBack(order_, 1); });
   add(view, tr("Put the ne&xt on again"), QKeySequence(tr("Shift+F9")),
       [this] { peelBack(order_, -1); });
