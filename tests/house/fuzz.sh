@@ -9,7 +9,7 @@ target=$1/build/fuzz/fuzz/fuzz_$2
 corpus=$(mktemp -d)
 trap 'rm -rf "$corpus"' EXIT
 if [ "${4:-}" != large ]; then
-  "$target" -max_total_time="$3" -max_len=8192 -timeout=5 -verbosity=0 -print_final_stats=1 \
+  "$target" -max_total_time="$3" -max_len=8192 -timeout=120 -verbosity=0 -print_final_stats=1 \
     -artifact_prefix="$1/build/fuzz/" "$corpus" "$1/fuzz/seeds/$2"
   exit
 fi

@@ -139,6 +139,8 @@ StepUse UseReckoning::operator()(const Step& step, CivilTime at) const {
     for (SupplyUse& one : use.of) {
       if (one.supply != supply.id) continue;
       one.amount = one.amount + amount;
+      // With some of it for no known area, what an area takes cannot be told from it.
+      one.over = one.over && over ? std::optional<Area>(*one.over + *over) : std::nullopt;
       return;
     }
     use.of.push_back({supply.id, at, amount, over});

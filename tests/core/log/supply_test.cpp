@@ -140,6 +140,13 @@ TEST_CASE("A step takes what the design names, and resin by its method", "[log]"
   // The second kit is opened when the first is used up.
   shelf.events = {{SupplyEvent::Kind::counted, 1, "r2", day(0), Amount(Volume::ml(400)), {}}};
   CHECK(UseReckoning(shelf, rates)(step, day(1)).of[0].supply == "r2");
+  // Twice of one supply is one use, over both areas.
+  step.mix.parts.push_back({"glitter", "night", {}, Mass::grams(1.5), "night"});
+  const StepUse twice = UseReckoning(shelf, rates)(step, day(1));
+  REQUIRE(twice.of.size() == 2);
+  CHECK(twice.of[1].amount.units() == Approx(4));
+  REQUIRE(twice.of[1].over);
+  CHECK(twice.of[1].over->mm2() == Approx(16000));
 }
 
 TEST_CASE("A cup's cost, as worked by hand", "[log]") {
