@@ -26,14 +26,14 @@ Sentence sizesOf(const std::vector<const Part*>& parts) {
     box.add(Point{0, 0});
     box.add(Point{one.width(), one.height()});
   }
-  const Sentence size{"%1 × %2", {Length::mm(box.width()), Length::mm(box.height())}};
+  Sentence size{"%1 × %2", {Length::mm(box.width()), Length::mm(box.height())}};
   if (count == 1) return size;
   if (parts.size() == 1) return {"%1 of %2", {count, Phrase(size)}};
   return {"%1, up to %2", {count, Phrase(size)}};
 }
 
 Sentence filmWords(const FilmWanted& wanted) {
-  const Sentence title = materialTitle(wanted.kind);
+  Sentence title = materialTitle(wanted.kind);
   if (wanted.colour.empty()) return title;
   return {"%1, %2 %3", {Phrase(title), colourInWords(wanted.colour), wanted.colour}};
 }

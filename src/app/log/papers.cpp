@@ -29,10 +29,10 @@ InWords Papers::words() const {
 
 tl::expected<std::shared_ptr<const Plan>, QString> Papers::plan() {
   if (order_.document().cups.empty()) return tl::unexpected(tr("Add a cup first."));
-  const auto made = beside(window_, tr("Planning the order…"),
-                           [document = order_.document(), stock = order_.stock()](Going&) {
-                             return planDocument(document, stock);
-                           });
+  auto made = beside(window_, tr("Planning the order…"),
+                     [document = order_.document(), stock = order_.stock()](Going&) {
+                       return planDocument(document, stock);
+                     });
   if (!made) return tl::unexpected(made.error());
   if (!*made) {
     return tl::unexpected(
