@@ -507,6 +507,9 @@ TEST_CASE("The papers of an order: sheet, cut list, and a quote at prices typed 
   CHECK(quote.words().text().contains(QString::fromStdString(moneyText(rule))));
   // The glitter has no price yet: it is named.
   CHECK(quote.words().text().contains("Night"));
+  // In words, not as files write it.
+  CHECK(quote.words().text().contains("art A"));
+  CHECK_FALSE(quote.words().text().contains('_'));
   quote.table().setFocus();
   quote.table().setCurrentCell(0, 5);
   QTest::keyClick(&quote.table(), Qt::Key_F2);

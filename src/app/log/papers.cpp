@@ -5,6 +5,7 @@
 #include <QFileDialog>
 #include <QFileInfo>
 
+#include "app/bench/bench_words.h"
 #include "app/fields/beside.h"
 #include "app/log/log_keeper.h"
 #include "app/order/phrases.h"
@@ -96,6 +97,10 @@ tl::expected<std::unique_ptr<QuoteDialog>, QString> Papers::quoteDialog() {
     const CupEstimate estimate =
         estimateOf(cup, (*plan)->bench, (*plan)->stock, shelf_.supplies(), films, rules);
     QuoteCup one{cup.name, madeWith(cup), estimate.cost, estimate.cost.price};
+    for (const CostLine& line : estimate.cost.lines) {
+      if (!line.known) one.without << QString::fromStdString(line.name);
+    }
+    for (const MixPart& part : estimate.unknown) one.without << partName(part);
     const auto known = notes.find(cup.of->id);
     if (known != notes.end()) {
       if (known->second.price) one.price = *known->second.price;

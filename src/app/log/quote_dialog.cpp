@@ -111,17 +111,13 @@ void QuoteDialog::tell() {
     return;
   }
   const QuoteCup& cup = cups_[static_cast<std::size_t>(row)];
-  QStringList without;
-  for (const CostLine& line : cup.cost.lines) {
-    if (!line.known) without << QString::fromStdString(line.name);
-  }
   const QString name = QString::fromStdString(cup.name);
   QString words = tr("By your rule %1 sells for %2; double-click or F2 types another price.")
                       .arg(name, moneyWords(cup.cost.price));
-  if (!without.isEmpty()) {
+  if (!cup.without.isEmpty()) {
     words += QLatin1Char(' ') + tr("It costs more than is said here. Without a price: %1. Give "
                                    "them one among the supplies or films.")
-                                    .arg(without.join(tr(", ")));
+                                    .arg(cup.without.join(tr(", ")));
   }
   words_->setText(words);
 }

@@ -6,6 +6,7 @@
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QSpinBox>
+#include <QStringList>
 #include <QTableWidget>
 #include <vector>
 
@@ -20,6 +21,7 @@ struct QuoteCup {
   std::string made;
   CupCost cost;
   Money price;
+  QStringList without{};  ///< what there is no price for
 };
 
 /// What an order will cost, cup by cup, and the prices to be asked for it; each can be typed over.

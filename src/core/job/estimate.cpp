@@ -10,19 +10,13 @@
 namespace avrelt {
 namespace {
 
-/// Adds what there is no price for to a cost, each name once.
-void addUnknown(CupCost& cost, const std::vector<MixPart>& parts) {
-  for (const MixPart& part : parts) {
-    const std::string& name = part.of.empty() ? part.name : part.of;
-    const bool told = std::any_of(cost.lines.begin(), cost.lines.end(), [&](const CostLine& line) {
-      return line.of == CostLine::Of::supply && !line.known && line.name == name;
-    });
-    if (told) continue;
-    CostLine line;
-    line.name = name;
-    line.known = false;
-    cost.lines.push_back(std::move(line));
-    ++cost.unknown;
+/// Each thing once, of both parts of a resin the method's name.
+void addUnknown(std::vector<MixPart>& unknown, const Step& step, MixPart part) {
+  if (step.method && step.working) part.of = methodName(*step.method);
+  part.volume.reset();
+  part.mass.reset();
+  if (std::find(unknown.begin(), unknown.end(), part) == unknown.end()) {
+    unknown.push_back(std::move(part));
   }
 }
 
@@ -75,7 +69,7 @@ CupEstimate estimateOf(const CupPlan& plan, const BenchChoices& bench, const Sto
     estimate.worked = estimate.worked + (was == done.end() ? step.handsOn : was->took);
     StepUse use = useOf(step, was == done.end() ? CivilTime() : was->at);
     for (SupplyUse& one : use.of) estimate.uses.push_back(std::move(one));
-    for (MixPart& one : use.unknown) estimate.unknown.push_back(std::move(one));
+    for (MixPart& one : use.unknown) addUnknown(estimate.unknown, step, std::move(one));
   }
   FilmSums sums(films);
   for (const Purpose& purpose : purposes()) {
@@ -83,7 +77,7 @@ CupEstimate estimateOf(const CupPlan& plan, const BenchChoices& bench, const Sto
   }
   estimate.films = sums.films();
   estimate.cost = costOf(estimate.uses, estimate.films, estimate.worked, supplies, films, rules);
-  addUnknown(estimate.cost, estimate.unknown);
+  estimate.cost.unknown += estimate.unknown.size();
   return estimate;
 }
 

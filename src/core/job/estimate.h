@@ -11,10 +11,10 @@ namespace avrelt {
 /// What a cup takes from bare to done, as it is planned, before it is made.
 struct CupEstimate {
   std::vector<SupplyUse> uses;   ///< of what the shop has
-  std::vector<MixPart> unknown;  ///< what goes by no supply the shop knows
+  std::vector<MixPart> unknown;  ///< what goes by no supply the shop knows, each once, no amounts
   std::vector<FilmUse> films;    ///< every part that is cut, with copies and spares; by film
   Duration worked;               ///< hands on: of steps that are done, what they took
-  /// By the shop's prices; what is unknown is among the lines without one.
+  /// By the shop's prices; what is unknown is counted with the lines without one.
   CupCost cost;
 };
 
