@@ -45,7 +45,6 @@ StandoffView::StandoffView(BenchWork& work, QWidget* parent)
   round_->setAttribute(Qt::WA_TransparentForMouseEvents);
   round_->showZones(true);
   round_->hideHints();
-  round_->onlyShow();
   connect(&work, &BenchWork::changed, this, [this] {
     showCup();
     update();

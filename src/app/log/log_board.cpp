@@ -299,7 +299,7 @@ bool LogBoard::useFigure(const LearntFigure& figure, bool usual) {
     constexpr double most = 0.9;
     MoneyRules rules = this->rules();
     rules.waste = usual ? MoneyRules().waste : std::min(wasteOf(value), most);
-    done = put(rules);
+    done = shelf_.put(rules);
   } else {
     FillRates rates = order_.stock().filling;
     const FillRates before;
