@@ -658,3 +658,17 @@ TEST_CASE("The cup picked in the log stands in the round as it was, and is only 
   CHECK(open.window.round().isVisible());
   CHECK_FALSE(view.isVisible());
 }
+
+TEST_CASE("The shopping list has the film that is wanted, and says which cups it leaves out",
+          "[log]") {
+  LogWindow open;
+  const auto words = [&] { return open.window.benchStation().shoppingWords().join("\n"); };
+  CHECK(words().contains("not on the shelf"));
+  CHECK_FALSE(words().contains("cannot be planned"));
+  Document document = open.order().document();
+  Cup narrow = newCup("Narrow", Unit::mm);
+  narrow.blank.stations.front().girth = WrittenLength::mm(0.5);
+  document.cups.push_back(narrow);
+  open.order().load(document);
+  CHECK(words().contains("Narrow cannot be planned yet"));
+}

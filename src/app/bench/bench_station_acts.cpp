@@ -212,7 +212,13 @@ QStringList BenchStation::shoppingWords() {
   }
   std::vector<const CupPlan*> cups;
   for (int i = 0; i < static_cast<int>(order_.document().cups.size()); ++i) {
-    if (const CupPlan* cup = order_.plan(i)) cups.push_back(cup);
+    if (const CupPlan* cup = order_.plan(i)) {
+      cups.push_back(cup);
+    } else {
+      lines << tr("▲ %1 cannot be planned yet: what it takes is not in this.")
+                   .arg(QString::fromStdString(
+                       order_.document().cups[static_cast<std::size_t>(i)].name));
+    }
   }
   for (const FilmNeed& need : filmNeeds(cups, shelf_.films(), shelf_.moneyRules().waste)) {
     const QString name = QString::fromStdString(need.name);
