@@ -29,7 +29,7 @@ class Papers : public QObject {
   std::optional<QString> saveOrderSheetTo(const QString& path);
   std::optional<QString> saveCutListTo(const QString& path);
   std::optional<QString> saveQuoteTo(const QString& path, const Quote& quote);
-  /// The dialog with every cup that can be planned; none where there is no such, in words.
+  /// The dialog with every cup of the order; why not, in words, where one cannot be planned.
   tl::expected<std::unique_ptr<QuoteDialog>, QString> quoteDialog();
 
  signals:

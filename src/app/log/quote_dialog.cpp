@@ -106,10 +106,7 @@ void QuoteDialog::read(QTableWidgetItem* item) {
 void QuoteDialog::tell() {
   total_->setText(tr("All together %1").arg(moneyWords(quote().total())));
   const int row = table_->currentRow();
-  if (row < 0) {
-    words_->setText(tr("No cup of this order can be planned yet."));
-    return;
-  }
+  if (row < 0) return;
   const QuoteCup& cup = cups_[static_cast<std::size_t>(row)];
   const QString name = QString::fromStdString(cup.name);
   QString words = tr("By your rule %1 sells for %2; double-click or F2 types another price.")
