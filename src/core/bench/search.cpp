@@ -365,9 +365,9 @@ class Searching {
     const std::vector<bool> kept(problem_.chains.size(), false);
     const auto guide = std::make_shared<Guide>();
     guide->starts = starts;
-    Model model(problem_, all_, mostEnds(), starts, kept, guide);
+    const auto model = std::make_unique<Model>(problem_, all_, mostEnds(), starts, kept, guide);
     // Nothing ends sooner, which needs no search; one begun on such a model would lose its cutoff.
-    if (model.status() == Gecode::SS_FAILED) {
+    if (model->status() == Gecode::SS_FAILED) {
       found_.bound = found_.schedule.ends;
       return;
     }
@@ -377,7 +377,7 @@ class Searching {
     options.stop = &until;
     options.cutoff = Gecode::Search::Cutoff::geometric(200, 1.3);
     options.nogoods_limit = 128;
-    Gecode::RBS<Model, Gecode::BAB> search(&model, options);
+    Gecode::RBS<Model, Gecode::BAB> search(model.get(), options);
     while (const std::unique_ptr<Model> next{search.next()}) {
       takeFrom(*next);
       guide->starts = startsOf(all_, found_.schedule);
