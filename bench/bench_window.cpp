@@ -73,6 +73,24 @@ double dragOn(MainWindow& window, QPointF from, const char* what, const Value& v
   return tell(what, steps, plain);
 }
 
+/// When a widget was painted first since it was set back.
+class WhenPainted : public QObject {
+ public:
+  explicit WhenPainted(const QElapsedTimer& clock) : clock_(clock) {}
+  double first = 0;  ///< ms
+
+ protected:
+  bool eventFilter(QObject* /*watched*/, QEvent* event) override {
+    if (event->type() == QEvent::Paint && first == 0) {
+      first = static_cast<double>(clock_.nsecsElapsed()) / 1e6;
+    }
+    return false;
+  }
+
+ private:
+  const QElapsedTimer& clock_;
+};
+
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -173,20 +191,28 @@ int main(int argc, char** argv) {
   std::printf("with %zu films (150 and 16 ms wanted), ", films);
   tell("opening the Cut station", steps, plain);
   tell("choosing another part there", switches, plain);
-  // Words typed letter by letter, until they are seen.
+  // Words typed letter by letter, until the field shows them and until the cup does.
   window.order().choose(0);
   window.goToStation(MainWindow::dressing);
   window.dressStation().beginWords();
   QApplication::processEvents();
   steps.clear();
+  std::vector<double> shown;
   const QString typed = QStringLiteral("Brackwater open night 1926");
+  QPlainTextEdit& field = window.dressStation().wordsPage().text();
+  WhenPainted painted(clock);
+  field.viewport()->installEventFilter(&painted);
   for (int i = 0; i < 200; ++i) {
+    painted.first = 0;
     clock.restart();
-    window.dressStation().wordsPage().text().setPlainText(typed.left(1 + i % typed.size()));
+    field.setPlainText(typed.left(1 + i % typed.size()));
     QApplication::processEvents();
     steps.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
+    shown.push_back(painted.first);
   }
-  tell("a letter typed (under 16 ms at the median wanted)", steps, plain);
+  tell("a letter typed, till it stands in the field (under 16 ms at the median wanted)", shown,
+       plain);
+  tell("till it is on the cup", steps, plain);
   std::printf("memory: %.0f MB (under 150 wanted)\n", megabytes("VmRSS:"));
   window.order().history()->setClean();
   return 0;

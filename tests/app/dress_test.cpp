@@ -164,6 +164,7 @@ TEST_CASE("words are set as they are typed, keep their height, and what cannot b
   const double tall = open.plan().box.height();
   page.text().selectAll();
   QTest::keyClicks(&page.text(), "Brackwater");
+  QApplication::processEvents();
   CHECK(open.set().art->words.text == "Brackwater");
   CHECK(open.set().art->name == "Brackwater");
   CHECK(open.plan().box.height() == Approx(tall).epsilon(0.05));
@@ -171,18 +172,46 @@ TEST_CASE("words are set as they are typed, keep their height, and what cannot b
   // Nothing typed cannot be cut: the outlines stay.
   page.text().selectAll();
   QTest::keyClick(&page.text(), Qt::Key_Delete);
+  QApplication::processEvents();
   CHECK(page.said().text().contains("no words"));
   CHECK(open.set().art->words.text == "Brackwater");
   QTest::keyClicks(&page.text(), "A");
+  QApplication::processEvents();
   CHECK(open.set().art->words.text == "A");
   page.text().setPlainText(QString::fromUtf8("A\xE6\x98\x9F"));
+  QApplication::processEvents();
   CHECK(page.said().text().contains(QString::fromUtf8("\xE6\x98\x9F")));
   page.text().setPlainText("Open night");
   QTest::mouseClick(&page.arched(), Qt::LeftButton, {}, QPoint(8, page.arched().height() / 2));
   CHECK(open.set().art->words.arc.has_value());
+  // What was typed just before is in it.
+  CHECK(open.set().art->words.text == "Open night");
   // One letter after the other is one step of the history.
   open.order().history()->undo();
   CHECK_FALSE(open.set().art->words.arc.has_value());
+}
+
+TEST_CASE("what was typed goes into the words it was typed for, or nowhere") {
+  DressWindow open;
+  open.dress().beginWords();
+  const std::string first = artInHand(open.order())->id;
+  open.dress().beginWords();
+  const std::string second = artInHand(open.order())->id;
+  REQUIRE(first != second);
+  WordsPage& page = open.dress().wordsPage();
+  const std::string before = artInHand(open.order())->words.text;
+  page.text().setPlainText("Lock keeper");
+  open.order().pickArt(first);
+  QApplication::processEvents();
+  CHECK(artInHand(open.order())->words.text == before);
+  CHECK(page.text().toPlainText().toStdString() == before);
+  open.order().pickArt(second);
+  page.text().setPlainText("Lock keeper");
+  open.order().history()->undo();
+  QApplication::processEvents();
+  // Taken back while it waits: the words it was typed for are gone.
+  CHECK(open.cup().sets.size() == 1);
+  CHECK(open.set().art->words.text == before);
 }
 
 TEST_CASE("a face that is missing leaves the outlines as they are, and says so") {
@@ -196,6 +225,7 @@ TEST_CASE("a face that is missing leaves the outlines as they are, and says so")
   CHECK(page.said().text().contains("No Such Face"));
   const auto areas = artInHand(open.order())->areas;
   page.text().setPlainText("Other");
+  QApplication::processEvents();
   CHECK(artInHand(open.order())->areas == areas);
   CHECK(page.said().text().contains("not on this machine"));
 }

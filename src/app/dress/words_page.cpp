@@ -7,6 +7,7 @@
 #include <QHBoxLayout>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
+#include <utility>
 
 #include "app/fields/labelled.h"
 #include "app/fields/when_seen.h"
@@ -79,10 +80,15 @@ WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addWidget(words_);
 
   connect(text_, &QPlainTextEdit::textChanged, this, [this] {
-    if (filling_) return;
-    change(QStringLiteral("text"),
-           [&](Words& words) { words.text = text_->toPlainText().toStdString(); });
+    const Artwork* art = inHand();
+    if (filling_ || art == nullptr) return;
+    // The letter is seen in the field first; the words are set right after.
+    typedInto_ = art->id;
+    typed_.start();
   });
+  typed_.setSingleShot(true);
+  typed_.setInterval(0);
+  connect(&typed_, &QTimer::timeout, this, &WordsPage::takeTyped);
   connect(faces_, &QComboBox::activated, this, [this](int i) {
     const auto& face = facesToChoose().at(static_cast<std::size_t>(faces_->itemData(i).toInt()));
     change({}, [&](Words& words) {
@@ -141,6 +147,15 @@ WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
+void WordsPage::takeTyped() {
+  typed_.stop();
+  const Artwork* art = inHand();
+  const std::string into = std::exchange(typedInto_, {});
+  if (into.empty() || art == nullptr || art->id != into) return;
+  change(QStringLiteral("text"),
+         [&](Words& words) { words.text = text_->toPlainText().toStdString(); });
+}
+
 const Artwork* WordsPage::inHand() const {
   const Artwork* art = artInHand(order_);
   return art != nullptr && art->kind == ArtKind::lettering ? art : nullptr;
@@ -159,6 +174,7 @@ void WordsPage::begin() {
 }
 
 bool WordsPage::change(const QString& key, const std::function<void(Words&)>& change) {
+  if (!typedInto_.empty()) takeTyped();
   const Artwork* art = inHand();
   if (filling_ || art == nullptr) return false;
   Words words = art->words;
@@ -211,7 +227,8 @@ void WordsPage::refresh() {
   if (art->id != shown_) fault_.clear();
   const QString text = QString::fromStdString(words.text);
   // What is being typed and cannot be set stays in the field.
-  if (art->id != shown_ || (!text_->hasFocus() && text_->toPlainText() != text)) {
+  if (art->id != shown_ ||
+      (!text_->hasFocus() && typedInto_.empty() && text_->toPlainText() != text)) {
     text_->setPlainText(text);
   }
   shown_ = art->id;

@@ -5,6 +5,7 @@
 #include <QComboBox>
 #include <QPlainTextEdit>
 #include <QSpinBox>
+#include <QTimer>
 #include <QWidget>
 
 #include "app/fields/field_set.h"
@@ -31,6 +32,8 @@ class WordsPage : public QWidget {
  private:
   /// Sets the words anew; false where they cannot be set, which is said.
   bool change(const QString& key, const std::function<void(Words&)>& change);
+  /// Sets the words as they were typed since.
+  void takeTyped();
   const Artwork* inHand() const;
   void refresh();
 
@@ -47,6 +50,8 @@ class WordsPage : public QWidget {
   LengthField* arc_ = nullptr;
   QLabel* words_ = nullptr;
   std::string shown_;  ///< the artwork whose words are being typed
+  QTimer typed_;
+  std::string typedInto_;  ///< the artwork that waits for what was typed
   QString fault_;
   bool filling_ = false;
 };

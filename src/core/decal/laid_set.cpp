@@ -2,6 +2,7 @@
 #include "decal/laid_set.h"
 
 #include <algorithm>
+#include <iterator>
 
 namespace avrelt {
 namespace {
@@ -36,28 +37,38 @@ WallReach reachOf(const std::vector<WallLine>& outlines, WallPoint anchor) {
   return reach;
 }
 
+/// Neither over the rim or the base nor across the seam.
+bool liesWithin(const WallReach& reach, Length top) {
+  return reach.from >= -Angle::halfTurn() && reach.to <= Angle::halfTurn() &&
+         reach.low >= Length() && reach.high <= top;
+}
+
 /// A shape of the flat on the wall, so far round.
 LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
   LaidLayer laid;
   std::vector<WallLine> outlines = rolledUp(shape, anchor, wall);
   laid.reach = reachOf(outlines, anchor);
-  const WallReach& reach = laid.reach;
   const Length top = wall.body.wall();
-  if (reach.from >= -Angle::halfTurn() && reach.to <= Angle::halfTurn() && reach.low >= Length() &&
-      reach.high <= top) {
+  if (liesWithin(laid.reach, top)) {
     laid.region = Region(std::move(outlines));
     return laid;
   }
-  // Part by part, as a part may lie in the opening of another.
+  // Part by part, as a part may lie in the opening of another; only those that reach out are folded.
+  std::vector<WallLine> all;
   for (const Polygon& part : partsOf(shape)) {
     std::vector<WallLine> lines = rolledUp(part, anchor, wall);
+    if (liesWithin(reachOf(lines, anchor), top)) {
+      std::move(lines.begin(), lines.end(), std::back_inserter(all));
+      continue;
+    }
     Region region = Region::folded(lines.front(), Length(), top);
     for (std::size_t i = 1; i < lines.size(); ++i) {
       std::reverse(lines[i].begin(), lines[i].end());
       region = region - Region::folded(lines[i], Length(), top);
     }
-    laid.region = laid.region | region;
+    all.insert(all.end(), region.outlines().begin(), region.outlines().end());
   }
+  laid.region = Region(std::move(all)) | Region();
   return laid;
 }
 

@@ -212,8 +212,8 @@ class Thrower {
         const double away = norm(flat.turning(by)(other.outline.centre()) - outline.centre());
         if (away < room) return false;
         if (away >= reach) continue;
-        if (nearest(outline, EdgeTree(mapped(other.outline.shape(), flat.turning(by)))).apart <
-            std::max(other.least, clear)) {
+        if (nearerThan(outline, EdgeTree(mapped(other.outline.shape(), flat.turning(by))),
+                       std::max(other.least, clear))) {
           return false;
         }
       }

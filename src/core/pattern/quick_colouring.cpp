@@ -359,12 +359,15 @@ class Trader : Board<Words> {
     std::vector<int> best = lanes_.all();
     double energy = 0;
     double least = 0;
+    double heat = hot;
     for (std::size_t n = 0; n < tries; ++n) {
       const bool forShares = task_.cost.empty();
       // Where only shares were off, there is nothing more to gain.
       if (forShares && n % 32 == 31 && shares_.nearEnough()) break;
-      const double done = static_cast<double>(n) / static_cast<double>(tries);
-      const double heat = hot * std::pow(cold / hot, done);
+      if (n % 32 == 0) {
+        const double done = static_cast<double>(n) / static_cast<double>(tries);
+        heat = hot * std::pow(cold / hot, done);
+      }
       std::size_t v = next() % count;
       int d = std::countr_zero(nth(shares_.useful(), next()));
       if (forShares) {
@@ -466,15 +469,20 @@ class Trader : Board<Words> {
   std::vector<int> settle() {
     for (int round = 0; round < 4; ++round) {
       bool moved = false;
+      // A chain is the same from whichever thing of it one begins: once is enough a round.
+      std::vector<ColourMask> left(lanes_.size(), 0);
       for (std::size_t v = 0; v < lanes_.size(); ++v) {
         for (ColourMask all = shares_.useful(); all != 0; all &= all - 1) {
           const int d = std::countr_zero(all);
-          if (d == lanes_.colour(v) || !chainFrom(v, d)) continue;
-          if (traded(d) < -1e-9) {
+          if (d == lanes_.colour(v) || (left[v] & colourBit(d)) != 0) continue;
+          const bool whole = chainFrom(v, d);
+          const int c = lanes_.colour(v);
+          if (whole && traded(d) < -1e-9) {
             moved = true;
-          } else {
-            traded(d);
+            continue;
           }
+          if (whole) traded(d);
+          for (const int u : chain_) left[at(u)] |= colourBit(lanes_.colour(at(u)) == c ? d : c);
         }
       }
       if (!moved) break;

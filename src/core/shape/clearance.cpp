@@ -20,7 +20,7 @@ constexpr double facingCos = -0.5;
 /// 150° apart: between the sides of a corner of 30°.
 constexpr double acuteCos = -0.8660254037844387;
 /// How far an outline may be moved for fewer points.
-constexpr Length enough = Length::mm(0.001);
+constexpr Length enough = Length::mm(0.002);
 constexpr double tipGrowth = 2;
 /// What the radius may fall by on the way out of a tip, drawn as it is by straight stretches.
 constexpr double wobble = 0.02;

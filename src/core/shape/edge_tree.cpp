@@ -65,6 +65,7 @@ EdgeTree::EdgeTree(const std::vector<Polyline>& lines) {
 
 void EdgeTree::grow() {
   if (sides_.empty()) return;
+  nodes_.reserve(sides_.size() + 1);
   nodes_.push_back({{}, 0, sides_.size(), 0});
   for (std::size_t i = 0; i < nodes_.size(); ++i) {
     const std::size_t begin = nodes_[i].begin;
@@ -89,7 +90,12 @@ void EdgeTree::grow() {
     }
   }
   bounds_ = nodes_.front().box;
-  for (const Side& side : sides_) reach_ = std::max(reach_, norm(side.from - bounds_.centre()));
+  double square = 0;
+  for (const Side& side : sides_) {
+    const Point out = side.from - bounds_.centre();
+    square = std::max(square, dot(out, out));
+  }
+  reach_ = std::sqrt(square);
 }
 
 class EdgeTree::Search {
@@ -100,6 +106,14 @@ class EdgeTree::Search {
     if (a_.empty() || b_.empty()) return {nowhereNear, {}, {}};
     down(0, 0);
     return {Length::mm(std::sqrt(best_)), here_, there_, line_};
+  }
+
+  bool isUnder(Length limit) {
+    if (a_.empty() || b_.empty()) return false;
+    const double square = limit.mm() * limit.mm();
+    best_ = square;
+    down(0, 0);
+    return best_ < square;
   }
 
  private:
@@ -128,7 +142,14 @@ class EdgeTree::Search {
     }
   }
 
+  static double gap(double a, double b, double c, double d) {
+    return std::max({0.0, std::min(a, b) - std::max(c, d), std::min(c, d) - std::max(a, b)});
+  }
+
   void pair(const Side& a, const Side& b) {
+    const double x = gap(a.from.x, a.to.x, b.from.x, b.to.x);
+    const double y = gap(a.from.y, a.to.y, b.from.y, b.to.y);
+    if (x * x + y * y >= best_) return;
     Point at;
     if (cross(a.from, a.to, b.from, b.to, at)) return take(at, at, b.line);
     take(a.from, footOn(a.from, b.from, b.to), b.line);
@@ -155,20 +176,27 @@ class EdgeTree::Search {
   std::size_t line_ = 0;
 };
 
+const Point* EdgeTree::startOn(const EdgeTree& other) const {
+  if (!bounds_.meets(other.bounds_)) return nullptr;
+  for (const Point& start : starts_) {
+    if (other.bounds_.contains(start) && contains(other.shape_, start)) return &start;
+  }
+  return nullptr;
+}
+
 Nearest nearest(const EdgeTree& a, const EdgeTree& b) {
   Nearest found = EdgeTree::Search(a, b)();
-  if (found.apart == Length() || !a.bounds().meets(b.bounds())) return found;
+  if (found.apart == Length()) return found;
   // Edges that do not meet lie wholly on the other shape, or beside it.
-  const auto on = [&found](const EdgeTree& one, const EdgeTree& other) {
-    for (const Point start : one.starts_) {
-      if (!other.bounds_.contains(start) || !contains(other.shape_, start)) continue;
-      found = {Length(), start, start, found.line};
-      return true;
-    }
-    return false;
-  };
-  if (!on(a, b)) on(b, a);
+  const Point* start = a.startOn(b);
+  if (start == nullptr) start = b.startOn(a);
+  if (start != nullptr) found = {Length(), *start, *start, found.line};
   return found;
+}
+
+bool nearerThan(const EdgeTree& a, const EdgeTree& b, Length limit) {
+  if (EdgeTree::Search(a, b).isUnder(limit)) return true;
+  return limit > Length() && (a.startOn(b) != nullptr || b.startOn(a) != nullptr);
 }
 
 }  // namespace avrelt

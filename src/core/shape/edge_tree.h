@@ -36,6 +36,9 @@ class EdgeTree {
 
   /// Nothing is near to an empty shape: 10 km.
   friend Nearest nearest(const EdgeTree& a, const EdgeTree& b);
+  /// Whether `nearest` says less than `limit`, which is quicker to know. What meets is nearer than any
+  /// limit above 0.
+  friend bool nearerThan(const EdgeTree& a, const EdgeTree& b, Length limit);
 
  private:
   struct Side {
@@ -51,6 +54,8 @@ class EdgeTree {
   };
   class Search;
   void grow();
+  /// A place of this shape that lies on the other, or none; their edges do not meet.
+  const Point* startOn(const EdgeTree& other) const;
 
   Polygon shape_;              ///< empty for lines
   std::vector<Point> starts_;  ///< one point of each outline or line

@@ -72,6 +72,22 @@ TEST_CASE("shapes are as far apart as their nearest sides") {
   });
 }
 
+TEST_CASE("whether shapes are nearer than a limit is what their distance says") {
+  rc::prop("for stars beside, across and in each other", [] {
+    const double away = *rc::gen::inRange(0, 90);
+    const double turn = *rc::gen::inRange(0, 360) * M_PI / 180;
+    const EdgeTree a(star({3, -2}, 20));
+    const EdgeTree b(star(Point{3, -2} + Point{away * std::cos(turn), away * std::sin(turn)},
+                          *rc::gen::element(2.0, 20.0)));
+    const Length apart = nearest(a, b).apart;
+    const Length limit = Length::mm(*rc::gen::inRange(1, 500) / 10.0);
+    RC_PRE(std::abs((apart - limit).mm()) > 1e-9);
+    RC_ASSERT(nearerThan(a, b, limit) == (apart < limit));
+    RC_ASSERT(nearerThan(b, a, limit) == (apart < limit));
+  });
+  CHECK_FALSE(nearerThan(EdgeTree(), EdgeTree(), Length::mm(5)));
+}
+
 TEST_CASE("one shape within another lies on it, but not in its opening") {
   const Polygon small{{{-1, -1}, {1, -1}, {1, 1}, {-1, 1}}};
   const Polygon large{{{-10, -10}, {10, -10}, {10, 10}, {-10, 10}}};
