@@ -17,6 +17,7 @@ demo = root / "data" / "demo"
 avrelt = pathlib.Path(sys.argv[1]).resolve()
 chance = random.Random(20261128)
 sheets = random.Random(20261129)
+looks = random.Random(20261130)
 start = datetime.datetime(2025, 2, 3, 18, 0)
 
 SUPPLIES = [  # id, name, kind, colour, method, price of 100, low, lot, thinning
@@ -56,6 +57,9 @@ STEPS = [  # kind, words, usual minutes, pace here
     ("coat", "The last coat: flood the cup on the turner with 20 ml of resin.", 15, 1.34),
     ("rim", "Clean the rim down to bare steel, and lift off whatever ran over it.", 6, 0.95),
 ]
+METHODS = {"glitter": "tacky_glue", "coat": "resin"}
+RESIN_WAIT = 300  # minutes to whatever goes over it, as is usual
+GROWTH = 0.46  # of the resin that is poured, what stays here; 0.40 is guessed
 GRAMS_PER_CM2 = 0.031  # what goes here; 0.025 is reckoned
 
 
@@ -117,9 +121,18 @@ with tempfile.TemporaryDirectory() as folder:
             at += datetime.timedelta(minutes=took)
             if i in (4, 7):
                 at += datetime.timedelta(days=1)
+            if i == 6:  # the film goes on when the coat under it has set
+                at += datetime.timedelta(minutes=RESIN_WAIT * looks.uniform(1.02, 1.45))
             step = "%s-%d" % (kind, i)
-            base.execute("INSERT INTO work VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
-                         (oid, cid, step, words, kind, text(at), round(took), usual))
+            wrong = ""
+            if kind == "coat" and looks.random() < 0.14:
+                wrong = looks.choice(["bubbles", "bubbles", "bare_spots", "ridges"])
+            if kind == "film" and looks.random() < 0.2:
+                wrong = "creases"
+            base.execute("INSERT INTO work VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                         (oid, cid, step, words, kind, text(at), round(took), usual,
+                          METHODS.get(kind, ""), RESIN_WAIT if kind == "coat" and i == 5 else 0,
+                          wrong))
             uses = {}
             if kind == "glitter":
                 for g in GLITTERS[name]:
@@ -180,6 +193,18 @@ with tempfile.TemporaryDirectory() as folder:
                                  " VALUES (?, 'bought', ?, ?, ?)",
                                  (s[0], text(time + datetime.timedelta(hours=20)), more,
                                   more * s[5] / 100))
+    # Cups measured again under their coats.
+    if not base.execute("SELECT count(*) FROM blanks").fetchone()[0]:
+        raise SystemExit("The shop has no blanks to measure.")
+    blank = base.execute("SELECT id FROM blanks ORDER BY id").fetchone()[0]
+    for i in range(14):
+        poured = looks.uniform(0.35, 1.3)
+        thick = poured * GROWTH * looks.uniform(0.93, 1.07) * (2 if i == 9 else 1)
+        base.execute("INSERT INTO measurements (blank, taken, stage, at_mm, around_mm,"
+                     " thickness_mm, resin, fine, medium, chunky, paint)"
+                     " VALUES (?, ?, 'resin', 150, 240, ?, ?, 0, 0, 0, 0)",
+                     (blank, text(start + datetime.timedelta(days=45 * i))[:10], round(thick, 4),
+                      round(poured, 4)))
     # One supply that is short for the order on the bench.
     base.execute("INSERT INTO supply_events (supply, kind, at, amount, paid) VALUES"
                  " ('s-tail', 'counted', '2026-11-25T18:00', 3.5, 0)")

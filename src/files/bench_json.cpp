@@ -190,6 +190,19 @@ CupBench cupBenchMembers(ObjectReader object) {
     }
     done.at = at.value_or(CivilTime());
     done.took = minutes(one, "took_min").value_or(Duration());
+    one.list("faults", [&](const Json& fault, const std::string& where) {
+      constexpr std::size_t most = 20;
+      constexpr std::size_t longest = 40;
+      const std::string name = fault.is_string() ? fault.get<std::string>() : std::string();
+      if (name.empty() || name.size() > longest || name.find(' ') != std::string::npos ||
+          done.faults.size() >= most) {
+        one.fault(where,
+                  {"A fault's name is wanted, one word such as \"bubbles\", and up to %1 of them.",
+                   {static_cast<long>(most)}});
+        return;
+      }
+      done.faults.push_back(name);
+    });
     done.kept = one.kept();
     bench.done.push_back(std::move(done));
   });
@@ -203,6 +216,7 @@ Json written(const CupBench& bench) {
   for (const StepDone& done : bench.done) {
     Json one = {
         {"step", done.step}, {"at", civilText(done.at)}, {"took_min", number(done.took.minutes())}};
+    for (const std::string& fault : done.faults) one["faults"].push_back(fault);
     addKept(one, done.kept);
     object["done"].push_back(std::move(one));
   }

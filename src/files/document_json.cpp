@@ -23,6 +23,7 @@ constexpr int mostCoats = 1000;
 /// Before any coat.
 constexpr char bareWord[] = "bare";
 constexpr int mostIds = 1'000'000'000;
+constexpr double mostPrice = 1e6;
 
 class DocumentReader {
  public:
@@ -259,6 +260,11 @@ class DocumentReader {
     }
     if (const Json* bench = object.find("bench")) {
       cup.bench = cupBenchMembers(on(*bench, object.pathOf("bench")));
+    }
+    if (object.find("price") != nullptr) {
+      double price = 0;
+      object.real("price", 0, mostPrice, price);
+      cup.price = Money::of(price);
     }
     object.wholeNumber("ids", mostIds, cup.ids);
     cup.kept = object.kept();
@@ -582,6 +588,7 @@ Json written(const Cup& cup) {
     }
   }
   if (!(cup.bench == CupBench())) object["bench"] = written(cup.bench);
+  if (cup.price) object["price"] = number(cup.price->value());
   if (cup.ids > 0) object["ids"] = cup.ids;
   addKept(object, cup.kept);
   return object;

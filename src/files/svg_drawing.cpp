@@ -282,22 +282,61 @@ class Reader {
       ++left_["masks"];
     const std::shared_ptr<const Polygon> outerClip = clip_;
     if (const std::string clip = declared(node, "clip-path"); !clip.empty() && clip != "none") {
-      clipBy(clip, map, depth);
+      const pugi::xml_node path = clipPath(clip);
+      if (path.empty()) {
+        ++left_["clip paths"];
+      } else if (std::string_view(path.attribute("clipPathUnits").value()) == "objectBoundingBox") {
+        return drawnInBox(path, node, kind, map, ink, depth);
+      } else {
+        clip_ = coveredBy(path, map, depth);
+      }
     }
     drawn(node, kind, map, ink, depth);
     clip_ = outerClip;
   }
 
-  /// What is drawn from here on is seen only within what a clip path covers.
-  void clipBy(const std::string& written, const Transform& map, int depth) {
+  /// The clip path that is meant; none where there is no such, or it is met within itself.
+  pugi::xml_node clipPath(const std::string& written) const {
     const pugi::xml_node path = referredTo(written);
-    const bool ofBox =
-        std::string_view(path.attribute("clipPathUnits").value()) == "objectBoundingBox";
     const bool again = std::find(using_.begin(), using_.end(), path) != using_.end();
-    if (path.empty() || localName(path.name()) != "clipPath" || ofBox || again) {
-      ++left_["clip paths"];
-      return;
+    return localName(path.name()) == "clipPath" && !again ? path : pugi::xml_node();
+  }
+
+  /// Draws what is clipped by a path whose unit is its own box: that is known once it is drawn.
+  void drawnInBox(const pugi::xml_node& path, const pugi::xml_node& node, std::string_view kind,
+                  const Transform& map, const Ink& ink, int depth) {
+    std::vector<DrawnShape> before = std::exchange(drawing_.shapes, {});
+    drawn(node, kind, map, ink, depth);
+    std::vector<DrawnShape> shapes = std::exchange(drawing_.shapes, std::move(before));
+    const double grows = map.determinant();
+    Box box;
+    for (const DrawnShape& shape : shapes) {
+      for (const Polyline& line : shape.lines) {
+        for (const Point& p : line.points) {
+          const Point off = p - Point{map.e, map.f};
+          if (grows != 0) {
+            box.add(Point{(map.d * off.x - map.c * off.y) / grows,
+                          (map.a * off.y - map.b * off.x) / grows});
+          }
+        }
+      }
     }
+    // Of no width or no height, it has no box that anything could be a share of.
+    if (box.empty() || !(box.width() > 0) || !(box.height() > 0)) {
+      if (!shapes.empty()) ++left_["clip paths"];
+    } else {
+      const Transform unit{box.width(), 0, 0, box.height(), box.low.x, box.low.y};
+      const std::shared_ptr<const Polygon> clip = coveredBy(path, map * unit, depth);
+      for (DrawnShape& shape : shapes) {
+        shape.clip = shape.clip ? std::make_shared<const Polygon>(*shape.clip & *clip) : clip;
+      }
+    }
+    std::move(shapes.begin(), shapes.end(), std::back_inserter(drawing_.shapes));
+  }
+
+  /// What a clip path covers, within what clips already.
+  std::shared_ptr<const Polygon> coveredBy(const pugi::xml_node& path, const Transform& map,
+                                           int depth) {
     Transform own = map;
     if (const std::string_view turned = path.attribute("transform").value(); !turned.empty()) {
       if (const std::optional<Transform> read = transformIn(turned)) own = map * *read;
@@ -317,7 +356,8 @@ class Reader {
     using_.pop_back();
     Polygon clip = unionOf(parts);
     if (outer) clip = clip & *outer;
-    clip_ = std::make_shared<const Polygon>(std::move(clip));
+    clip_ = outer;
+    return std::make_shared<const Polygon>(std::move(clip));
   }
 
   void drawn(const pugi::xml_node& node, std::string_view kind, const Transform& map,

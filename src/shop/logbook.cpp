@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "shop/logbook.h"
 
+#include <iterator>
 #include <random>
+#include <sstream>
 
 #include "files/disk.h"
 #include "shop/database.h"
@@ -27,6 +29,18 @@ std::optional<StepKind> kindCalled(const std::string& name) {
 }
 
 /// A row of step, words, kind, at, took, usual, from a column on; nothing where it was spoilt.
+/// Faults as they are written, with blanks between; their names have none.
+std::string joined(const std::vector<std::string>& words) {
+  std::string text;
+  for (const std::string& word : words) text += (text.empty() ? "" : " ") + word;
+  return text;
+}
+
+std::vector<std::string> wordsOf(const std::string& text) {
+  std::istringstream words(text);
+  return {std::istream_iterator<std::string>(words), {}};
+}
+
 std::optional<LoggedStep> stepFrom(const Statement& row, int from) {
   const std::optional<StepKind> kind = kindCalled(row.text(from + 2));
   const std::optional<CivilTime> at = parseCivil(row.text(from + 3));
@@ -37,7 +51,10 @@ std::optional<LoggedStep> stepFrom(const Statement& row, int from) {
                     *at,
                     Duration::minutes(row.number(from + 4)),
                     Duration::minutes(row.number(from + 5)),
-                    {}};
+                    {},
+                    methodNamed(row.text(from + 6)),
+                    Duration::minutes(row.number(from + 7)),
+                    wordsOf(row.text(from + 8))};
 }
 
 /// An entry says how long its steps were worked at, and when anything was done or cut last, so that
@@ -67,7 +84,7 @@ std::optional<Sentence> Logbook::record(const LogEntry& entry, const std::string
   {
     Statement put(*database_,
                   "INSERT INTO entries (order_id, cup_id, name, order_name, blank, made, begun,"
-                  " finished, done, steps) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"
+                  " finished, done, steps, price) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"
                   " ON CONFLICT (order_id, cup_id) DO UPDATE SET name = excluded.name,"
                   " order_name = excluded.order_name, blank = excluded.blank,"
                   " made = excluded.made, begun = excluded.begun, finished = excluded.finished,"
@@ -76,7 +93,14 @@ std::optional<Sentence> Logbook::record(const LogEntry& entry, const std::string
     put.bind(entry.blank).bind(entry.made);
     bindTime(put, entry.begun);
     bindTime(put, entry.finished);
-    put.bind(static_cast<long long>(entry.done)).bind(static_cast<long long>(entry.steps)).step();
+    put.bind(static_cast<long long>(entry.done)).bind(static_cast<long long>(entry.steps));
+    // What was asked in a quote, to begin with.
+    if (entry.notes.price) {
+      put.bind(entry.notes.price->value());
+    } else {
+      put.bindNothing();
+    }
+    put.step();
     Statement text(*database_,
                    "INSERT INTO entry_orders (order_id, cup_id, text) VALUES (?, ?, ?)"
                    " ON CONFLICT (order_id, cup_id) DO UPDATE SET text = excluded.text");
@@ -84,13 +108,16 @@ std::optional<Sentence> Logbook::record(const LogEntry& entry, const std::string
   }
   for (const LoggedStep& step : steps) {
     Statement put(*database_,
-                  "INSERT INTO work (order_id, cup_id, step, words, kind, at, took_min, usual_min)"
-                  " VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (order_id, cup_id, step) DO UPDATE"
-                  " SET words = excluded.words, kind = excluded.kind, at = excluded.at,"
-                  " took_min = excluded.took_min, usual_min = excluded.usual_min");
+                  "INSERT INTO work (order_id, cup_id, step, words, kind, at, took_min, usual_min,"
+                  " method, wait_min, faults) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)"
+                  " ON CONFLICT (order_id, cup_id, step) DO UPDATE SET words = excluded.words,"
+                  " kind = excluded.kind, at = excluded.at, took_min = excluded.took_min,"
+                  " usual_min = excluded.usual_min, method = excluded.method,"
+                  " wait_min = excluded.wait_min, faults = excluded.faults");
     put.bind(entry.key.order).bind(entry.key.cup).bind(step.step).bind(step.words);
     put.bind(stepName(step.kind)).bind(civilText(step.at)).bind(step.took.minutes());
-    put.bind(step.usual.minutes()).step();
+    put.bind(step.usual.minutes()).bind(step.method ? methodName(*step.method) : "");
+    put.bind(step.usualWait.minutes()).bind(joined(step.faults)).step();
     Statement gone(*database_, "DELETE FROM uses WHERE order_id = ? AND cup_id = ? AND step = ?");
     gone.bind(entry.key.order).bind(entry.key.cup).bind(step.step).step();
     for (const SupplyUse& use : step.uses) {
@@ -222,7 +249,8 @@ tl::expected<std::vector<LoggedStep>, Sentence> Logbook::stepsOf(const LogKey& k
   std::vector<LoggedStep> steps;
   {
     Statement rows(*database_,
-                   "SELECT step, words, kind, at, took_min, usual_min FROM work"
+                   "SELECT step, words, kind, at, took_min, usual_min, method, wait_min, faults"
+                   " FROM work"
                    " WHERE order_id = ? AND cup_id = ? ORDER BY at, rowid");
     rows.bind(key.order).bind(key.cup);
     while (rows.step()) {
@@ -270,16 +298,18 @@ tl::expected<std::vector<StepWork>, Sentence> Logbook::allWork() {
   std::vector<StepWork> all;
   {
     Statement rows(*database_,
-                   "SELECT w.step, w.words, w.kind, w.at, w.took_min, w.usual_min, w.order_id,"
-                   " w.cup_id, coalesce(e.name, '') FROM work w LEFT JOIN entries e"
+                   "SELECT w.step, w.words, w.kind, w.at, w.took_min, w.usual_min, w.method,"
+                   " w.wait_min, w.faults, w.order_id, w.cup_id, coalesce(e.name, '') FROM work w "
+                   "LEFT JOIN entries e"
                    " ON e.order_id = w.order_id AND e.cup_id = w.cup_id ORDER BY w.at, w.rowid");
     while (rows.step()) {
       const auto step = stepFrom(rows, 0);
       if (!step) continue;
-      const std::string cup = rows.text(8);
-      all.push_back({rows.text(6) + "/" + rows.text(7) + "/" + step->step,
-                     cup.empty() ? step->words : cup + ": " + step->words, step->kind, step->at,
-                     step->took, step->usual});
+      const std::string name = rows.text(11);
+      const std::string cup = rows.text(9) + "/" + rows.text(10);
+      all.push_back({cup + "/" + step->step, name.empty() ? step->words : name + ": " + step->words,
+                     step->kind, step->at, step->took, step->usual, cup, step->method,
+                     step->usualWait, step->faults});
     }
   }
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);

@@ -60,6 +60,9 @@ struct LoggedStep {
   Duration took;
   Duration usual;
   std::vector<SupplyUse> uses{};
+  std::optional<MethodKind> method{};
+  Duration usualWait{};
+  std::vector<std::string> faults{};  ///< by the names looks know them by
 
   friend bool operator==(const LoggedStep&, const LoggedStep&) = default;
 };
@@ -93,8 +96,8 @@ class Logbook {
       : database_(&database), photos_(std::move(photos)) {}
 
   /// Writes how a cup stands and its order as it is now, all that is in `entry` but the maker's
-  /// notes, which are kept; and steps that were done, those there before under the same id
-  /// included.
+  /// notes, which are kept (of a cup not logged yet the price is taken); and steps that were done,
+  /// those there before under the same id included.
   std::optional<Sentence> record(const LogEntry& entry, const std::string& orderText,
                                  const std::vector<LoggedStep>& steps);
   /// A step that was taken back, and what it had used.

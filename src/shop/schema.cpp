@@ -72,7 +72,11 @@ constexpr std::array<const char*, Shop::currentVersion> steps{
     "CREATE TABLE left_out (observation TEXT PRIMARY KEY);",
     // 9: what came of film that was taken
     "CREATE TABLE films_taken (id INTEGER PRIMARY KEY, words TEXT NOT NULL, at TEXT NOT NULL,"
-    " parts_mm2 REAL NOT NULL, taken_mm2 REAL NOT NULL);"};
+    " parts_mm2 REAL NOT NULL, taken_mm2 REAL NOT NULL);",
+    // 10: what a step was done with, how long is usually waited after it, what was wrong with it
+    "ALTER TABLE work ADD COLUMN method TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE work ADD COLUMN wait_min REAL NOT NULL DEFAULT 0;"
+    "ALTER TABLE work ADD COLUMN faults TEXT NOT NULL DEFAULT '';"};
 
 }  // namespace
 

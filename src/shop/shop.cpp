@@ -254,7 +254,7 @@ std::optional<Sentence> Shop::log(const std::string& name, const ShelfMeasuremen
 namespace {
 constexpr const char* measurementColumns =
     "SELECT m.taken, m.stage, m.at_mm, m.around_mm, m.thickness_mm, m.resin, m.fine, m.medium,"
-    " m.chunky, m.paint FROM measurements m JOIN blanks b ON b.id = m.blank";
+    " m.chunky, m.paint, m.id, b.name FROM measurements m JOIN blanks b ON b.id = m.blank";
 }
 
 tl::expected<std::vector<ShelfMeasurement>, Sentence> Shop::measurementsOf(
@@ -271,15 +271,34 @@ tl::expected<std::vector<ShelfMeasurement>, Sentence> Shop::measurementsOf(
   return found;
 }
 
-tl::expected<std::vector<GrowthRecord>, Sentence> Shop::growthRecords() {
-  std::vector<GrowthRecord> found;
+tl::expected<std::vector<GrowthNote>, Sentence> Shop::growthNotes() {
+  std::vector<GrowthNote> found;
   {
     const std::string sql = std::string(measurementColumns) + " ORDER BY m.id";
     Statement rows(*database_, sql.c_str());
-    while (rows.step()) found.push_back(measurementFrom(rows).record);
+    while (rows.step()) {
+      const ShelfMeasurement one = measurementFrom(rows);
+      found.push_back({rows.whole(10), rows.text(11) + ": " + one.stage,
+                       parseCivil(one.taken).value_or(CivilTime()), one.record});
+    }
   }
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);
   return found;
+}
+
+tl::expected<std::vector<GrowthRecord>, Sentence> Shop::growthRecords() {
+  const auto own = growthIsOwn();
+  if (!own) return tl::unexpected(own.error());
+  if (!*own) return std::vector<GrowthRecord>();
+  const auto notes = growthNotes();
+  if (!notes) return tl::unexpected(notes.error());
+  const auto out = logbook().leftOut();
+  if (!out) return tl::unexpected(out.error());
+  std::vector<GrowthRecord> records;
+  for (const GrowthNote& note : *notes) {
+    if (!out->contains(note.observation())) records.push_back(note.record);
+  }
+  return records;
 }
 
 tl::expected<FillRates, Sentence> Shop::fillRates() {

@@ -40,7 +40,7 @@ struct KeptShape {
 /// transaction. Failures come back in words and change nothing.
 class Shop {
  public:
-  static constexpr int currentVersion = 9;
+  static constexpr int currentVersion = 10;
 
   /// Opens the shop, making it with the starter blanks where there is none. What is no shop, by its
   /// version or its tables, is refused and not touched.
@@ -122,8 +122,13 @@ class Shop {
   Logbook logbook();
   const std::filesystem::path& file() const { return file_; }
 
-  /// All that was ever logged, for calibrating growth.
+  /// All that was ever measured again under coats.
+  tl::expected<std::vector<GrowthNote>, Sentence> growthNotes();
+  /// Of it what growth is reckoned from: not what was left out, and nothing where the maker goes
+  /// by the usual figures.
   tl::expected<std::vector<GrowthRecord>, Sentence> growthRecords();
+  tl::expected<bool, Sentence> growthIsOwn();
+  std::optional<Sentence> setGrowthIsOwn(bool own);
 
  private:
   Shop(std::unique_ptr<Database> database, std::filesystem::path file);

@@ -30,6 +30,9 @@ constexpr std::array moneyFigures{
     MoneyFigure{"money.round_to", [](const MoneyRules& rules) { return rules.roundTo.value(); },
                 [](MoneyRules& rules, double value) { rules.roundTo = Money::of(value); }}};
 
+/// Whether growth is reckoned from what was measured here.
+constexpr const char* growthName = "growth.own";
+
 void putRate(Database& database, const std::string& name, double value) {
   Statement put(database,
                 "INSERT INTO rates (name, value) VALUES (?, ?)"
@@ -66,6 +69,23 @@ std::optional<Sentence> Shop::put(const Paces& paces) {
   }
   database_->begin();
   for (std::size_t i = 0; i < stepKinds; ++i) putRate(*database_, paceName(i), paces.all[i]);
+  return database_->end();
+}
+
+tl::expected<bool, Sentence> Shop::growthIsOwn() {
+  bool own = true;
+  {
+    Statement row(*database_, "SELECT value FROM rates WHERE name = ?");
+    row.bind(growthName);
+    if (row.step()) own = row.number(0) != 0;
+  }
+  if (std::optional<Sentence> fault = database_->trouble()) return tl::unexpected(*fault);
+  return own;
+}
+
+std::optional<Sentence> Shop::setGrowthIsOwn(bool own) {
+  database_->begin();
+  putRate(*database_, growthName, own ? 1 : 0);
   return database_->end();
 }
 

@@ -24,13 +24,6 @@ std::string newSupplyId() {
   return id;
 }
 
-std::optional<MethodKind> methodCalled(const std::string& name) {
-  for (std::size_t i = 0; i < methodKinds; ++i) {
-    if (name == methodName(static_cast<MethodKind>(i))) return static_cast<MethodKind>(i);
-  }
-  return std::nullopt;
-}
-
 }  // namespace
 
 std::optional<SupplyUse> useFrom(const Statement& row, int from) {
@@ -56,7 +49,7 @@ tl::expected<SupplyShelf, Sentence> SupplyStore::all() {
       supply.name = rows.text(1);
       supply.kind = *kind;
       supply.colour = rows.text(3);
-      supply.method = methodCalled(rows.text(4));
+      supply.method = methodNamed(rows.text(4));
       supply.price = Money::of(rows.number(5));
       supply.low = Amount::ofUnits(supply.by(), rows.number(6));
       supply.lot = rows.text(7);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The log through the window: written by working, made and cut again, supplies used and counted,
 // figures learnt, the shop out and in.
+#include <algorithm>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDir>
@@ -12,8 +13,10 @@
 #include "app/application.h"
 #include "app/log/again_dialog.h"
 #include "app/log/compare_dialog.h"
+#include "app/log/figure_cards.h"
 #include "app/order/bench_edits.h"
 #include "app/order/zone_edits.h"
+#include "bench/looks.h"
 #include "files/disk.h"
 #include "files/outputs.h"
 #include "job/ids.h"
@@ -530,6 +533,15 @@ TEST_CASE("The papers of an order: sheet, cut list, and a quote at prices typed 
   CHECK_FALSE(papers.saveQuoteTo(folder.filePath("quote.pdf"), quote.quote()));
   CHECK(QFile(folder.filePath("quote.pdf")).size() > 1000);
 
+  // What was asked is asked the next time, and is in the log.
+  papers.keepPrices(quote.cups());
+  CHECK(open.order().document().cups.front().price == Money::of(47.5));
+  CHECK(open.window.shelf().logbook()->find("")->front().notes.price == Money::of(47.5));
+  CHECK(open.window.shelf().logbook()->find("")->front().notes.whom == "the lock keeper");
+  CHECK((*papers.quoteDialog())->quote().total() == Money::of(47.5));
+  open.order().history()->undo();
+  CHECK_FALSE(open.order().document().cups.front().price);
+
   // Without a cup there is nothing to write, and that is said.
   Document empty;
   open.order().load(empty);
@@ -611,6 +623,52 @@ TEST_CASE("Film's waste is learnt from the sheets that were taken, and reckoned 
   CHECK_FALSE(figure().offered);
   REQUIRE(board.useFigure(figure(), true));
   CHECK(shelf.moneyRules().waste == Approx(0.25));
+}
+
+TEST_CASE("What a look finds wrong is counted by what it was done with, and taken back", "[log]") {
+  LogWindow open;
+  open.tickTo(StepKind::glitter);
+  const std::vector<Step> steps = open.plan().cups[0].steps;
+  const auto glitter = std::find_if(
+      steps.begin(), steps.end(), [](const Step& step) { return step.kind == StepKind::glitter; });
+  REQUIRE(glitter != steps.end());
+  open.window.goToStation(MainWindow::log);
+  LogBoard& board = open.station().board();
+  const auto faults = [&]() -> const LearntFigure* {
+    open.work().planNow();
+    open.station().keeper().keep();
+    board.read();
+    for (std::size_t i = 0; i < board.figures().size(); ++i) {
+      const LearnableFigure& figure = board.figures()[i].figure;
+      if (figure.of != LearnableFigure::Of::fault || figure.method != glitter->method) continue;
+      if (!glitter->method && figure.kind != StepKind::glitter) continue;
+      board.pickFigure(i);
+      return &board.figures()[i];
+    }
+    return nullptr;
+  };
+  const LearntFigure* before = faults();
+  REQUIRE(before != nullptr);
+  CHECK(before->fit.slope == 0);
+  CHECK(before->fit.high > 0.5);  // of one, nothing is sure
+  const auto look = lookAfter(*glitter, open.order().stock().methods);
+  REQUIRE(look);
+  mend(open.order(), 0, *glitter, look->remedies.front());
+  CHECK(open.order().document().cups.front().bench.done.back().faults ==
+        std::vector<std::string>{"bare_spots"});
+  const LearntFigure* after = faults();
+  REQUIRE(after != nullptr);
+  CHECK(after->fit.slope == 1);
+  CHECK(after->told == std::vector<std::pair<std::string, int>>{{"bare_spots", 1}});
+  // In words, without a button that would do nothing.
+  FigureCards* cards = open.window.findChild<FigureCards*>();
+  REQUIRE(cards != nullptr);
+  CHECK(cards->words().text().contains("Bare spots: 1"));
+  CHECK_FALSE(cards->useButton().isVisibleTo(cards));
+  open.order().history()->undo();
+  const LearntFigure* back = faults();
+  REQUIRE(back != nullptr);
+  CHECK(back->fit.slope == 0);
 }
 
 TEST_CASE("The cup picked in the log stands in the round as it was, and is only looked at",

@@ -103,6 +103,29 @@ TEST_CASE("the parts of an order are laid on sheets in the flat's place, and sav
   CHECK(open.bench().list().count() == 0);
 }
 
+TEST_CASE("the parts of a sheet are ticked as cut at once, and taken back at once") {
+  SheetsWindow open;
+  QString said;
+  QObject::connect(&open.bench(), &SheetsBench::said, [&](const QString& words) { said = words; });
+  const auto cuts = [&] {
+    std::size_t sum = 0;
+    for (const Cup& cup : open.window.order().document().cups) sum += cup.cuts.size();
+    return sum;
+  };
+  REQUIRE(cuts() == 0);
+  const int sheets = open.bench().list().count();
+  REQUIRE(sheets > 0);
+  open.bench().tickSheet();
+  CHECK(said.contains(QStringLiteral("ticked as cut")));
+  CHECK(cuts() > 0);
+  open.bench().work().layNow();
+  CHECK(open.bench().list().count() < sheets);
+  open.window.order().history()->undo();
+  CHECK(cuts() == 0);
+  open.bench().work().layNow();
+  CHECK(open.bench().list().count() == sheets);
+}
+
 TEST_CASE(
     "a part is laid elsewhere by mouse and by keys, and springs back from where it may not lie") {
   SheetsWindow open;

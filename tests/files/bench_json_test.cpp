@@ -55,7 +55,9 @@ Document full() {
   dropped.step = "rim";
   dropped.dropped = true;
   cup.changes = {own, first, dropped};
-  cup.done = {{"clean", at("2026-12-09T18:14"), min(13.5)}};
+  cup.done = {{"clean", at("2026-12-09T18:14"), min(13.5)},
+              {"coat", at("2026-12-09T19:14"), min(20), {}, {"bubbles", "bare_spots"}}};
+  document.cups[0].price = Money::of(48.5);
   return document;
 }
 
@@ -106,6 +108,10 @@ TEST_CASE("What means nothing at a bench is refused where it stands", "[bench]")
   CHECK(fieldOf(R"({"lamps": 1.5})") == "bench.lamps");
   CHECK(fieldOf(R"({"warmth_c": 400})") == "bench.warmth_c");
   CHECK(fieldOf({}, R"({"steps": [{"text": "x"}]})") == "cups[0].bench.steps[0].step");
+  for (const char* fault : {"7", "\"\"", "\"two words\""}) {
+    CHECK(fieldOf({}, R"({"done": [{"step": "x", "at": "2026-12-09T18:00", "faults": [)" +
+                          std::string(fault) + "]}]}") == "cups[0].bench.done[0].faults[0]");
+  }
   CHECK(fieldOf({}, R"({"steps": [{"step": "x", "hands_on_min": -1}]})") ==
         "cups[0].bench.steps[0].hands_on_min");
   CHECK(fieldOf({}, R"({"steps": [{"step": "x", "wait_min": {"least": 9, "most": 3}}]})") ==

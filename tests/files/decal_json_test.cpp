@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <catch2/catch.hpp>
 
+#include "core/random_cups.h"
 #include "decal/shapes.h"
 #include "files/document_json.h"
 #include "files/face_finder.h"
@@ -238,6 +239,65 @@ TEST_CASE("a drawing brings colours, clips and the ends of its lines") {
   // The gradient and the clip that is not there are told.
   CHECK(drawing->notes.size() == 2);
   CHECK(signedArea(coveredBy(drawing->shapes[1]).line) == Approx(23 * 3).epsilon(1e-6));
+}
+
+TEST_CASE("a clip in shares of what it clips is the same as one written out") {
+  // SVG 1.1, 14.3.5: the box is that of the shape's outline, in its own units, lines left out.
+  cups::Chance chance(43);
+  for (int round = 0; round < 30; ++round) {
+    const auto number = [&](double low, double high) {
+      return numberText(chance.between(low, high), 3);
+    };
+    const double x = chance.between(-20, 20);
+    const double y = chance.between(-20, 20);
+    const double wide = chance.between(4, 30);
+    const double tall = chance.between(4, 30);
+    const std::string turned = "translate(30 30) rotate(" + number(0, 360) + ") skewX(" +
+                               number(-40, 40) + ") scale(" + number(0.4, 2) + ")";
+    const double cx = chance.between(0.1, 0.9);
+    const double cw = chance.between(0.1, 0.9);
+    const double cy = chance.between(-0.2, 0.9);
+    const double ch = chance.between(0.1, 0.9);
+    const auto rect = [](double left, double low, double w, double h) {
+      return "<rect x='" + numberText(left, 6) + "' y='" + numberText(low, 6) + "' width='" +
+             numberText(w, 6) + "' height='" + numberText(h, 6) + "'";
+    };
+    // A group of two, whose box is that of both.
+    const std::string inside = rect(x, y, wide / 2, tall) + "/>" +
+                               rect(x + wide / 4, y, wide * 0.75, tall / 3) +
+                               " stroke='black' stroke-width='3'/>";
+    const auto drawn = [&](const std::string& clip) {
+      const auto drawing = readDrawing(
+          "<svg xmlns='http://www.w3.org/2000/svg' width='60mm' height='60mm' viewBox='0 0 60 60'>"
+          "<defs>" +
+              clip + "</defs><g transform='" + turned + "'><g clip-path='url(#c)'>" + inside +
+              "</g></g></svg>",
+          "clips");
+      REQUIRE(drawing);
+      CHECK(drawing->notes.empty());
+      double area = 0;
+      for (const DrawnShape& shape : drawing->shapes) {
+        REQUIRE(shape.clip);
+        const Covered covered = avrelt::coveredBy(shape);
+        area += signedArea(covered.inside) + signedArea(covered.line);
+      }
+      return area;
+    };
+    const double shares = drawn("<clipPath id='c' clipPathUnits='objectBoundingBox'>" +
+                                rect(cx, cy, cw, ch) + "/></clipPath>");
+    const double written =
+        drawn("<clipPath id='c'>" + rect(x + cx * wide, y + cy * tall, cw * wide, ch * tall) +
+              "/></clipPath>");
+    CHECK(shares == Approx(written).epsilon(1e-4).margin(1e-3));
+  }
+  // What has no width has no box: it is drawn whole, and that is said.
+  const auto flat = readDrawing(
+      "<svg xmlns='http://www.w3.org/2000/svg' width='60mm' height='60mm' viewBox='0 0 60 60'>"
+      "<clipPath id='c' clipPathUnits='objectBoundingBox'><rect width='1' height='1'/></clipPath>"
+      "<path d='M5 5H25' stroke='black' clip-path='url(#c)'/></svg>",
+      "clips");
+  REQUIRE(flat);
+  CHECK(flat->notes.size() == 1);
 }
 
 TEST_CASE("shipped faces are there, of different character, and set words") {

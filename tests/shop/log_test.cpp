@@ -240,6 +240,52 @@ TEST_CASE("what a hand has spoilt in the log is left out, and the rest is there"
   CHECK(log.allTaken());
 }
 
+TEST_CASE("growth is reckoned from what was not left out, or by the usual", "[log]") {
+  const ShopFolder folder;
+  Shop shop = folder.open();
+  ShelfBlank lamp = starterBlanks().front();
+  lamp.blank.name = "Lamp";
+  REQUIRE_FALSE(shop.put(std::vector<ShelfBlank>{lamp}));
+  for (const double ml : {0.3, 0.6, 0.9}) {
+    ShelfMeasurement one;
+    one.taken = "2026-11-20";
+    one.stage = "resin 20 ml";
+    one.record.load[0] = ml;
+    one.record.thickness = Length::mm(0.5 * ml);
+    REQUIRE_FALSE(shop.log("Lamp", one));
+  }
+  const auto notes = shop.growthNotes();
+  REQUIRE(notes);
+  REQUIRE(notes->size() == 3);
+  CHECK((*notes)[1].words == "Lamp: resin 20 ml");
+  CHECK((*notes)[1].at == *parseCivil("2026-11-20"));
+  CHECK(shop.growthRecords()->size() == 3);
+  CHECK_FALSE(shop.logbook().leaveOut((*notes)[1].observation(), true));
+  const auto records = shop.growthRecords();
+  REQUIRE(records->size() == 2);
+  CHECK((*records)[1].load[0] == 0.9);
+  CHECK(*shop.growthIsOwn());
+  CHECK_FALSE(shop.setGrowthIsOwn(false));
+  CHECK(shop.growthRecords()->empty());
+  CHECK(shop.growthNotes()->size() == 3);
+  CHECK_FALSE(shop.setGrowthIsOwn(true));
+  CHECK_FALSE(shop.logbook().leaveOut((*notes)[1].observation(), false));
+  CHECK(shop.growthRecords()->size() == 3);
+}
+
+TEST_CASE("a price that was asked is in the log from the first, and the log's is kept", "[log]") {
+  const ShopFolder folder;
+  Shop shop = folder.open();
+  Logbook log = shop.logbook();
+  LogEntry entry = entryOf("o-1", "cup-1", "Comet");
+  entry.notes.price = Money::of(48.5);
+  CHECK_FALSE(log.record(entry, "", {}));
+  CHECK(log.find("")->front().notes.price == Money::of(48.5));
+  entry.notes.price = Money::of(60);
+  CHECK_FALSE(log.record(entry, "", {}));
+  CHECK(log.find("")->front().notes.price == Money::of(48.5));
+}
+
 TEST_CASE("a shop of every earlier version is brought up and loses nothing", "[log]") {
   for (int version = 1; version < Shop::currentVersion; ++version) {
     INFO(version);
@@ -264,7 +310,16 @@ TEST_CASE("a shop of every earlier version is brought up and loses nothing", "[l
     CHECK(shop.supplies().all()->events.size() == (logs ? 1 : 0));
     CHECK(shop.logbook().find("ferryman")->size() == (logs ? 1 : 0));
     CHECK(shop.logbook().leftOut()->size() == (logs ? 1 : 0));
-    CHECK(shop.filmsTaken()->empty());
+    CHECK(shop.filmsTaken()->size() == (version >= 9 ? 1 : 0));
+    const auto work = shop.logbook().allWork();
+    REQUIRE(work);
+    CHECK(work->size() == (version >= 9 ? 1 : 0));
+    for (const StepWork& one : *work) {
+      // Of what was not asked then, nothing is said.
+      CHECK_FALSE(one.method);
+      CHECK(one.usualWait == Duration());
+      CHECK(one.faults.empty());
+    }
     CHECK(shop.supplies().put(glitter("Night")));
     CHECK_FALSE(shop.logbook().record(entryOf("o-1", "cup-1", "Comet"), "", {}));
   }

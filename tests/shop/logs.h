@@ -46,6 +46,9 @@ inline LoggedStep stepOf(const std::string& id, const std::string& supply, doubl
   step.at = at("2026-12-01T18:40");
   step.took = Duration::minutes(7);
   step.usual = Duration::minutes(6);
+  step.method = MethodKind::tackyGlue;
+  step.usualWait = Duration::minutes(31.5);
+  step.faults = {"bare_spots", "sharp"};
   if (!supply.empty()) {
     step.uses = {{supply, step.at, Amount::ofUnits(MeasuredBy::weight, grams), Area::mm2(12345.5)}};
   }

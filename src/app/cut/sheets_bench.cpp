@@ -221,6 +221,9 @@ QWidget* SheetsBench::cutCard() {
       tr("Once it is cut: a sheet less, a roll shorter, an offcut gone; what is left of it in one "
          "piece is kept as an offcut"));
   column->addWidget(book_);
+  tick_ = new QPushButton(tr("Tick its parts as cut"));
+  tick_->setToolTip(tr("What lies wholly on it is cut, and is not laid again (Alt+Shift+J)"));
+  column->addWidget(tick_);
   auto* caution = new QLabel(
       tr("Cut a square first and measure it. Blades and hooks are sharp; cut away from your hand. "
          "What film and cutter makers say goes before anything shown here."));
@@ -250,6 +253,7 @@ QWidget* SheetsBench::cutCard() {
   connect(save_, &QPushButton::clicked, this, &SheetsBench::askAndSave);
   connect(cutter, &QPushButton::clicked, this, &SheetsBench::showCutter);
   connect(book_, &QPushButton::clicked, this, &SheetsBench::bookSheet);
+  connect(tick_, &QPushButton::clicked, this, &SheetsBench::tickSheet);
   return card;
 }
 
@@ -482,6 +486,7 @@ void SheetsBench::refreshCutting() {
   print_->setVisible(prints);
   found_->setVisible(prints);
   found_->setEnabled(prints && work_.sheets()->choices.printer.marks);
+  tick_->setEnabled(film != nullptr && !running);
   book_->setEnabled(film != nullptr && !running && film->film.has_value());
 }
 
@@ -575,7 +580,33 @@ void SheetsBench::bookSheet() {
   taken.parts = area.parts;
   taken.taken = offcut ? area.whole - areaOf(*offcut) : area.whole;
   if (!shelf_.use(film->stock[used.film], film->sizeOf(sheet).tall, offcut, taken)) return;
-  emit said(tr("It is off the shelf. %1 Tick its parts as cut, or they are laid again.").arg(kept));
+  emit said(
+      tr("It is off the shelf. %1 Tick its parts as cut (Alt+Shift+J), or they are laid again.")
+          .arg(kept));
+}
+
+void SheetsBench::tickSheet() {
+  if (!ready()) return;
+  std::size_t sheet = 0;
+  const FilmSheets* film = inHand(sheet);
+  if (film == nullptr) return;
+  const std::shared_ptr<const SheetPlan> sheets = work_.sheets();
+  const SheetEntries entries = entriesOn(*sheets, *film, sheet);
+  QStringList partly;
+  for (const CupEntry& one : entries.partly) {
+    partly << say(
+        Sentence{"%1: %2", {sheets->plan->cups[one.cup].name, Phrase(avrelt::titleOf(one.entry))}},
+        order_.unit());
+  }
+  const int ticked = static_cast<int>(entries.whole.size());
+  QStringList words{ticked == 0   ? tr("Nothing is ticked off.")
+                    : ticked == 1 ? tr("1 entry is ticked as cut.")
+                                  : tr("%1 entries are ticked as cut.").arg(ticked)};
+  if (!partly.empty()) {
+    words << tr("Not wholly on this sheet: %1.").arg(partly.join(QStringLiteral("; ")));
+  }
+  if (ticked > 0) order_.markCut(*sheets->plan, entries.whole);
+  emit said(words.join(QLatin1Char(' ')));
 }
 
 void SheetsBench::searchOrKeep() {

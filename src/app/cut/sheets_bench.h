@@ -42,6 +42,8 @@ class SheetsBench : public QWidget {
   void cutNow();
   /// Takes what the sheet in hand is cut from off the shelf, and keeps its offcut there.
   void bookSheet();
+  /// Ticks off as cut what lies wholly on the sheet in hand; what does not is named.
+  void tickSheet();
   void askAndSave();
   void showFilms();
   void showCutter();
@@ -128,6 +130,7 @@ class SheetsBench : public QWidget {
   QPushButton* print_ = nullptr;
   QPushButton* found_ = nullptr;
   QPushButton* book_ = nullptr;
+  QPushButton* tick_ = nullptr;
   QLabel* verdict_ = nullptr;
 };
 

@@ -9,8 +9,34 @@
 #include "app/fields/list_lines.h"
 #include "app/order/phrases.h"
 #include "app/window/theme.h"
+#include "bench/looks.h"
 
 namespace avrelt {
+
+namespace {
+
+QString nothingSeen(LearnableFigure::Of of) {
+  switch (of) {
+    case LearnableFigure::Of::glitter:
+    case LearnableFigure::Of::paint:
+      return FigureCards::tr(
+          "Nothing was seen yet: count a supply before and after cups are made with it.");
+    case LearnableFigure::Of::film:
+      return FigureCards::tr(
+          "Nothing was seen yet: take sheets off the shelf as you cut them (Ctrl+Shift+O).");
+    case LearnableFigure::Of::growth:
+      return FigureCards::tr(
+          "Nothing was seen yet: measure a cup again under its coats in Gauge, and log it "
+          "(Ctrl+L).");
+    case LearnableFigure::Of::pace:
+    case LearnableFigure::Of::wait:
+    case LearnableFigure::Of::fault:
+      break;
+  }
+  return FigureCards::tr("Nothing was seen yet: tick steps off as you work.");
+}
+
+}  // namespace
 
 FigureCards::FigureCards(LogBoard& board, FigurePlot& plot, QWidget* parent)
     : QWidget(parent), board_(board), plot_(plot) {
@@ -70,8 +96,12 @@ void FigureCards::take(bool usual) {
 
 void FigureCards::refresh() {
   const LearntFigure* figure = board_.pickedFigure();
+  using Of = LearnableFigure::Of;
+  use_->setVisible(figure == nullptr || figure->figure.of != Of::fault);
+  usual_->setVisible(use_->isVisibleTo(this));
   use_->setEnabled(figure != nullptr && figure->fit.count >= fewestToLearn &&
-                   figure->fit.slope > 0);
+                   figure->fit.slope > 0 &&
+                   (figure->figure.of != Of::growth || !board_.growthIsOwn()));
   if (figure == nullptr) {
     title_->clear();
     words_->setText(tr("The shop cannot be read."));
@@ -81,16 +111,23 @@ void FigureCards::refresh() {
   }
   title_->setText(figureWords(figure->figure));
   const auto text = [&](double value) { return figureText(figure->figure, value); };
-  QStringList words{tr("Reckoned with now: %1.").arg(text(figure->present))};
+  QStringList words;
+  if (figure->figure.of != Of::fault)
+    words << tr("Reckoned with now: %1.").arg(text(figure->present));
   const auto count = static_cast<int>(figure->fit.count);
   if (count == 0) {
-    words << (figure->figure.of == LearnableFigure::Of::pace
-                  ? tr("Nothing was seen yet: tick steps off as you work.")
-              : figure->figure.of == LearnableFigure::Of::film
-                  ? tr("Nothing was seen yet: take sheets off the shelf as you cut them "
-                       "(Ctrl+Shift+O).")
-                  : tr("Nothing was seen yet: count a supply before and after cups are made with "
-                       "it."));
+    words << nothingSeen(figure->figure.of);
+  } else if (figure->figure.of == Of::fault) {
+    words << tr("Something was wrong %1 times; in 95 of 100 cases it lies from %2 to %3.")
+                 .arg(text(figure->fit.slope), text(figure->fit.low), text(figure->fit.high));
+    QStringList which;
+    for (const auto& [fault, times] : figure->told) {
+      const std::optional<Sentence> known = faultWords(fault);
+      which << tr("%1: %2")
+                   .arg(known ? say(*known, board_.unit()) : QString::fromStdString(fault))
+                   .arg(times);
+    }
+    if (!which.empty()) words << which.join(QStringLiteral(", ")) + QLatin1Char('.');
   } else {
     words << (count == 1 ? tr("Your figure, from 1 observation: %1.").arg(text(figure->fit.slope))
                          : tr("Your figure, from %1 observations: %2.")
@@ -100,11 +137,23 @@ void FigureCards::refresh() {
       words << tr("In 95 of 100 cases it lies from %1 to %2.")
                    .arg(text(std::max(0.0, figure->fit.low)), text(figure->fit.high));
     }
-    words << (figure->offered ? tr("That differs from what is reckoned with: take it, if nothing "
-                                   "odd happened.")
-              : count < static_cast<int>(fewestToLearn)
-                  ? tr("Three are wanted before it can be taken.")
-                  : tr("That agrees with what is reckoned with, as far as one can tell."));
+    if (figure->figure.of == Of::growth) {
+      words << (board_.growthIsOwn()
+                    ? tr("Growth follows what you measure by itself, all coats together and with "
+                         "what is usual as a first guess. Leave out what was odd.")
+                    : tr("Growth goes by the usual figures now, whatever you measure."));
+    } else {
+      words << (figure->offered ? tr("That differs from what is reckoned with: take it, if nothing "
+                                     "odd happened.")
+                : count < static_cast<int>(fewestToLearn)
+                    ? tr("Three are wanted before it can be taken.")
+                    : tr("That agrees with what is reckoned with, as far as one can tell."));
+    }
+    if (figure->figure.of == Of::wait) {
+      words << tr(
+          "This is when you went on, not when it had set: never go below what its maker's "
+          "data sheet says.");
+    }
   }
   words_->setText(words.join(QLatin1Char(' ')));
   const FillRates rates;
@@ -113,14 +162,17 @@ void FigureCards::refresh() {
       : figure->figure.of == LearnableFigure::Of::paint ? rates.paintPerCm2.ml()
       : figure->figure.of == LearnableFigure::Of::film  ? takenFor(MoneyRules().waste)
                                                         : 1;
-  usual_->setEnabled(figure->present != usual);
+  usual_->setEnabled(figure->figure.of == Of::growth ? board_.growthIsOwn()
+                                                     : figure->present != usual);
+  // Coats are thin: a tenth of a millimetre says nothing.
+  const int places = figure->figure.of == Of::growth ? 3 : figure->figure.of == Of::fault ? 0 : 1;
   showing_ = true;
   QStringList lines;
   for (const FigureSample& one : figure->seen) {
     lines << (one.odd ? QStringLiteral("▲ ") : QString()) +
                  tr("%1 of %2  %3")
-                     .arg(QString::fromStdString(numberText(one.point.y, 1)),
-                          QString::fromStdString(numberText(one.point.x, 1)),
+                     .arg(QString::fromStdString(numberText(one.point.y, places)),
+                          QString::fromStdString(numberText(one.point.x, places)),
                           QString::fromStdString(one.words));
   }
   showLines(*seen_, lines);

@@ -86,7 +86,7 @@ QPointF FigurePlot::placeOfSeen(std::size_t which) const {
 QPointF FigurePlot::placeOf(const FitPoint& point) const {
   const QRectF box = room();
   return {box.left() + point.x / mostX_ * box.width(),
-          box.bottom() - point.y / mostY_ * box.height()};
+          box.bottom() - std::max(point.y, 0.0) / mostY_ * box.height()};
 }
 
 void FigurePlot::paintEvent(QPaintEvent* /*event*/) {
@@ -135,8 +135,10 @@ void FigurePlot::paintEvent(QPaintEvent* /*event*/) {
     between.closeSubpath();
     painter.fillPath(between, band);
   }
-  painter.setPen(QPen(t.muted, 1.4, Qt::DashLine));
-  painter.drawLine(lineAt(figure_.present));
+  if (figure_.figure.of != LearnableFigure::Of::fault) {
+    painter.setPen(QPen(t.muted, 1.4, Qt::DashLine));
+    painter.drawLine(lineAt(figure_.present));
+  }
   if (figure_.fit.count >= 1) {
     painter.setPen(QPen(t.petrol, 2));
     painter.drawLine(lineAt(figure_.fit.slope));

@@ -316,11 +316,17 @@ void LogArea::refreshFigures() {
     using Of = LearnableFigure::Of;
     const Of of = figure->figure.of;
     plot_->show(*figure,
-                of == Of::pace   ? tr("usual minutes")
-                : of == Of::film ? tr("cm² of parts")
-                                 : tr("cm², coats counted"),
+                of == Of::pace || of == Of::wait             ? tr("usual minutes")
+                : of == Of::film                             ? tr("cm² of parts")
+                : of == Of::fault                            ? tr("times done, a point a cup")
+                : of != Of::growth                           ? tr("cm², coats counted")
+                : figure->figure.material == Material::resin ? tr("mm poured, if all of it stayed")
+                                                             : tr("coats"),
                 of == Of::pace      ? tr("minutes it took")
+                : of == Of::wait    ? tr("minutes till it was gone on with")
                 : of == Of::film    ? tr("cm² of film taken")
+                : of == Of::fault   ? tr("times something was wrong")
+                : of == Of::growth  ? tr("mm grown, less what else was on")
                 : of == Of::glitter ? tr("grams that went")
                                     : tr("ml that went"));
   }

@@ -2,6 +2,7 @@
 #include "app/log/log_board.h"
 
 #include <algorithm>
+#include <cmath>
 #include <map>
 
 #include "app/bench/bench_words.h"
@@ -41,6 +42,26 @@ QString supplyKindWords(SupplyKind kind) {
   return {};
 }
 
+namespace {
+
+QString materialWords(Material material) {
+  switch (material) {
+    case Material::resin:
+      return LogBoard::tr("resin");
+    case Material::fineGlitter:
+      return LogBoard::tr("fine glitter");
+    case Material::mediumGlitter:
+      return LogBoard::tr("medium glitter");
+    case Material::chunkyGlitter:
+      return LogBoard::tr("chunky glitter");
+    case Material::paint:
+      return LogBoard::tr("paint");
+  }
+  return {};
+}
+
+}  // namespace
+
 QString figureWords(const LearnableFigure& figure) {
   switch (figure.of) {
     case LearnableFigure::Of::glitter:
@@ -49,6 +70,13 @@ QString figureWords(const LearnableFigure& figure) {
       return LogBoard::tr("Paint for a cm²");
     case LearnableFigure::Of::film:
       return LogBoard::tr("Film for its parts");
+    case LearnableFigure::Of::growth:
+      return LogBoard::tr("Growth: %1").arg(materialWords(figure.material));
+    case LearnableFigure::Of::wait:
+      return LogBoard::tr("Wait after: %1").arg(methodWords(*figure.method).toLower());
+    case LearnableFigure::Of::fault:
+      return LogBoard::tr("Faults: %1")
+          .arg((figure.method ? methodWords(*figure.method) : workWords(figure.kind)).toLower());
     case LearnableFigure::Of::pace:
       break;
   }
@@ -68,6 +96,18 @@ QString figureText(const LearnableFigure& figure, double value) {
           .arg(QString::fromStdString(numberText(value, 2)),
                QString::fromStdString(numberText(wasteOf(value) * percent, 0)));
     }
+    case LearnableFigure::Of::growth: {
+      constexpr double percent = 100;
+      return figure.material == Material::resin
+                 ? LogBoard::tr("%1 % of it stays")
+                       .arg(QString::fromStdString(numberText(value * percent, 0)))
+                 : LogBoard::tr("%1 mm a coat").arg(QString::fromStdString(numberText(value, 3)));
+    }
+    case LearnableFigure::Of::fault: {
+      constexpr double percent = 100;
+      return LogBoard::tr("%1 of 100").arg(QString::fromStdString(numberText(value * percent, 0)));
+    }
+    case LearnableFigure::Of::wait:
     case LearnableFigure::Of::pace:
       break;
   }
@@ -231,6 +271,8 @@ void LogBoard::readFigures() {
   if (!log) return;
   const std::vector<StepWork> work = shelf_.tell(log->allWork());
   const std::set<std::string> out = shelf_.tell(log->leftOut());
+  const std::vector<GrowthNote> grown = shelf_.growthNotes();
+  const bool ownGrowth = shelf_.growthIsOwn();
   const Stock& stock = order_.stock();
   for (const LearnableFigure& figure : learnableFigures()) {
     std::vector<FigureSample> seen;
@@ -252,8 +294,30 @@ void LogBoard::readFigures() {
         seen = paceSeen(work, figure.kind);
         present = stock.paces.of(figure.kind);
         break;
+      case LearnableFigure::Of::growth:
+        seen = growthSeen(grown, figure.material, stock.growth);
+        present = stock.growth.mean[static_cast<std::size_t>(figure.material)];
+        break;
+      case LearnableFigure::Of::wait:
+        seen = waitsSeen(work, *figure.method);
+        present = stock.methods.of(*figure.method).next.least.minutes() /
+                  std::max(Methods().of(*figure.method).next.least.minutes(), 1.0);
+        break;
+      case LearnableFigure::Of::fault:
+        seen = faultsSeen(work, figure);
+        break;
     }
-    figures_.push_back(learn(figure, std::move(seen), present, out));
+    // Of these there are as many as there are ways of working; those never used are not shown.
+    if (seen.empty() &&
+        (figure.of == LearnableFigure::Of::wait || figure.of == LearnableFigure::Of::fault ||
+         (figure.of == LearnableFigure::Of::growth && figure.material != Material::resin))) {
+      continue;
+    }
+    LearntFigure learnt = learn(figure, std::move(seen), present, out);
+    // Growth follows what was measured by itself, unless its maker goes by the usual figures.
+    if (figure.of == LearnableFigure::Of::growth && ownGrowth) learnt.offered = false;
+    if (figure.of == LearnableFigure::Of::fault) learnt.told = faultsCounted(work, figure);
+    figures_.push_back(std::move(learnt));
   }
   // What is offered, then what most is known of.
   std::stable_sort(
@@ -279,6 +343,8 @@ void LogBoard::leaveOut(std::size_t observation, bool out) {
   if (figure == nullptr || !log || observation >= figure->seen.size()) return;
   const LearnableFigure of = figure->figure;
   if (!shelf_.logged(log->leaveOut(figure->seen[observation].key, out))) return;
+  // Growth is reckoned anew without it.
+  if (of.of == LearnableFigure::Of::growth) shelf_.learn();
   read();
   // It stays in sight, wherever it stands now.
   for (std::size_t i = 0; i < figures_.size(); ++i) {
@@ -300,7 +366,17 @@ bool LogBoard::useFigure(const LearntFigure& figure, bool usual) {
     MoneyRules rules = this->rules();
     rules.waste = usual ? MoneyRules().waste : std::min(wasteOf(value), most);
     done = shelf_.put(rules);
-  } else {
+  } else if (of.of == LearnableFigure::Of::growth) {
+    done = shelf_.setGrowthIsOwn(!usual);
+  } else if (of.of == LearnableFigure::Of::wait) {
+    Methods methods = order_.stock().methods;
+    Wait& wait = methods.of(*of.method).next;
+    const Duration least = Methods().of(*of.method).next.least;
+    wait.least = usual ? least : Duration::minutes(std::ceil((least * value).minutes()));
+    // One that is over before it begins cannot be.
+    if (wait.most) wait.least = std::min(wait.least, *wait.most);
+    done = shelf_.put(methods);
+  } else if (of.of != LearnableFigure::Of::fault) {
     FillRates rates = order_.stock().filling;
     const FillRates before;
     if (of.of == LearnableFigure::Of::glitter) {

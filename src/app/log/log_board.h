@@ -66,6 +66,7 @@ class LogBoard : public QObject {
   void pickFigure(std::size_t which);
   std::size_t figureIndex() const { return figure_; }
   void leaveOut(std::size_t observation, bool out);
+  bool growthIsOwn() { return shelf_.growthIsOwn(); }
   /// Reckons with what was learnt from now on, or with what is usual again.
   bool useFigure(const LearntFigure& figure, bool usual);
 

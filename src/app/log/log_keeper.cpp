@@ -98,6 +98,7 @@ bool LogKeeper::write(const BenchCup& bench, std::size_t index, Logbook& log,
   entry.order = name_().toStdString();
   entry.blank = cup.blank.name;
   if (plan != nullptr) entry.made = madeWith(*plan);
+  entry.notes.price = cup.price;
   entry.steps = static_cast<int>(bench.steps.size());
   entry.done = static_cast<int>(bench.steps.size() - bench.left.size());
   for (const StepDone& done : cup.bench.done) {
@@ -118,7 +119,7 @@ void LogKeeper::keepWork(const BenchCup& bench, std::size_t index, Logbook& log)
     Ticks ticks;
     for (const LoggedStep& step : shelf_.tell(log.stepsOf(key))) {
       for (const StepDone& done : cup.bench.done) {
-        if (done.step == step.step && done.at == step.at) ticks[step.step] = step.at;
+        if (done.step == step.step && done.at == step.at) ticks[step.step] = {step.at, step.faults};
       }
     }
     ticks_[cup.id] = std::move(ticks);
@@ -137,15 +138,16 @@ void LogKeeper::keepWork(const BenchCup& bench, std::size_t index, Logbook& log)
     changed = true;
   }
   std::vector<LoggedStep> steps;
-  for (const WorkDone& done : workDone(bench, cup, order_.stock(), shelf_.supplies())) {
+  for (const WorkDone& done :
+       workDone(bench, cup, order_.stock(), shelf_.supplies(), work_.choices().warmth)) {
     const auto one = ticks.find(done.step);
-    if (one != ticks.end() && one->second == done.at) continue;
+    if (one != ticks.end() && one->second == Tick{done.at, done.faults}) continue;
     steps.push_back({done.step, inWords(done.words, order_.unit()), done.kind, done.at, done.took,
-                     done.usual, done.use.of});
+                     done.usual, done.use.of, done.method, done.usualWait, done.faults});
   }
   if (steps.empty() && !changed) return;
   if (!write(bench, index, log, steps)) return;
-  for (const LoggedStep& step : steps) ticks[step.step] = step.at;
+  for (const LoggedStep& step : steps) ticks[step.step] = {step.at, step.faults};
 }
 
 void LogKeeper::keepCuts(std::size_t index, Logbook& log) {

@@ -32,7 +32,9 @@ class LogKeeper : public QObject {
   void said(const QString& words);
 
  private:
-  using Ticks = std::map<std::string, CivilTime>;
+  /// When a step was done, and what was found wrong with it since.
+  using Tick = std::pair<CivilTime, std::vector<std::string>>;
+  using Ticks = std::map<std::string, Tick>;
   void keepWork(const BenchCup& bench, std::size_t index, Logbook& log);
   void keepCuts(std::size_t index, Logbook& log);
   LogKey keyOf(const Cup& cup) const;

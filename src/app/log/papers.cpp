@@ -101,6 +101,8 @@ tl::expected<std::unique_ptr<QuoteDialog>, QString> Papers::quoteDialog() {
       if (!line.known) one.without << QString::fromStdString(line.name);
     }
     for (const MixPart& part : estimate.unknown) one.without << partName(part);
+    one.id = cup.of->id;
+    if (cup.of->price) one.price = *cup.of->price;
     const auto known = notes.find(cup.of->id);
     if (known != notes.end()) {
       if (known->second.price) one.price = *known->second.price;
@@ -132,6 +134,28 @@ void Papers::saveCutList() {
        [this](const QString& path) { return saveCutListTo(path); });
 }
 
+void Papers::keepPrices(const std::vector<QuoteCup>& cups) {
+  order_.settle();
+  order_.edit(tr("Ask prices"), [&](Document& document) {
+    for (const QuoteCup& one : cups) {
+      if (!one.typed) continue;
+      for (Cup& cup : document.cups) {
+        if (cup.id == one.id) cup.price = one.price;
+      }
+    }
+  });
+  // A cup that is in the log already has its price there.
+  std::map<std::string, LogNotes> notes = notesByCup();
+  if (notes.empty()) return;
+  std::optional<Logbook> log = shelf_.logbook();
+  for (const QuoteCup& one : cups) {
+    const auto known = notes.find(one.id);
+    if (!log || !one.typed || known == notes.end()) continue;
+    known->second.price = one.price;
+    shelf_.logged(log->note({order_.document().id, one.id}, known->second));
+  }
+}
+
 void Papers::makeQuote() {
   const auto dialog = quoteDialog();
   if (!dialog) {
@@ -140,6 +164,7 @@ void Papers::makeQuote() {
   }
   if ((*dialog)->exec() != QDialog::Accepted) return;
   const Quote quote = (*dialog)->quote();
+  keepPrices((*dialog)->cups());
   save(tr("Save the quote"), tr("quote.pdf"),
        [&](const QString& path) { return saveQuoteTo(path, quote); });
 }

@@ -31,6 +31,8 @@ class Papers : public QObject {
   std::optional<QString> saveQuoteTo(const QString& path, const Quote& quote);
   /// The dialog with every cup of the order; why not, in words, where one cannot be planned.
   tl::expected<std::unique_ptr<QuoteDialog>, QString> quoteDialog();
+  /// Keeps the prices that were typed, with the cups and in the log.
+  void keepPrices(const std::vector<QuoteCup>& cups);
 
  signals:
   void said(const QString& words);

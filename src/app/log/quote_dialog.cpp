@@ -93,7 +93,10 @@ void QuoteDialog::read(QTableWidgetItem* item) {
   QuoteCup& cup = cups_[static_cast<std::size_t>(item->row())];
   const QString typed = item->text().trimmed();
   const std::optional<Money> price = parseMoney(typed.toStdString());
-  if (price) cup.price = *price;
+  if (price) {
+    cup.typed = cup.typed || !(cup.price == *price);
+    cup.price = *price;
+  }
   filling_ = true;
   item->setText(moneyWords(cup.price));
   filling_ = false;

@@ -22,6 +22,8 @@ struct QuoteCup {
   CupCost cost;
   Money price;
   QStringList without{};  ///< what there is no price for
+  std::string id{};       ///< of the cup in its order
+  bool typed = false;     ///< that the price was
 };
 
 /// What an order will cost, cup by cup, and the prices to be asked for it; each can be typed over.
@@ -34,6 +36,7 @@ class QuoteDialog : public QDialog {
 
   /// What is offered, as it stands in the dialog.
   Quote quote() const;
+  const std::vector<QuoteCup>& cups() const { return cups_; }
 
   QTableWidget& table() { return *table_; }
   QLineEdit& whom() { return *whom_; }

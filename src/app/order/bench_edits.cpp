@@ -128,6 +128,12 @@ void removeOwnStep(Order& order, int cup, const Step& step) {
 void mend(Order& order, int cup, const Step& step, const Remedy& remedy) {
   order.settle();
   editBench(order, cup, tr("Mend “%1”").arg(say(remedy.wrong, order.unit())), [&](Cup& one) {
+    for (StepDone& done : one.bench.done) {
+      std::vector<std::string>& faults = done.faults;
+      if (done.step == step.id &&
+          std::find(faults.begin(), faults.end(), remedy.fault) == faults.end())
+        faults.emplace_back(remedy.fault);
+    }
     std::string behind = step.id;
     for (const MendingStep& mending : remedy.steps) {
       StepChange change;

@@ -280,27 +280,47 @@ std::optional<WrittenLength> sizeOfSet(const Cup& cup, const std::vector<std::st
 
 }  // namespace
 
+namespace {
+
+/// Ticks parts off, by the plan they were made of, or takes the tick back.
+void setCut(Cup& cup, const PartEntry& entry, const CupPlan* planned) {
+  std::erase_if(cup.cuts, [&](const CutRecord& record) {
+    if (record.purpose != entry.purpose) return false;
+    return record.of == entry.of ||
+           std::any_of(record.of.begin(), record.of.end(), [&](const std::string& id) {
+             return std::find(entry.of.begin(), entry.of.end(), id) != entry.of.end();
+           });
+  });
+  if (planned == nullptr) return;
+  const LaidStage& stage = planned->stageOf(thingOf(entry));
+  // Exactly, not on a mark: a later girth is held against it.
+  cup.cuts.push_back({entry.purpose,
+                      entry.of,
+                      stage.after,
+                      {stage.wall.body.aroundBase(), {}},
+                      {stage.wall.body.aroundRim(), {}},
+                      {},
+                      sizeOfSet(cup, entry.of)});
+}
+
+}  // namespace
+
 void Order::markCut(const PartEntry& entry, bool cut) {
   const CupPlan* planned = presentPlan();
   if (!hasCup() || (cut && planned == nullptr)) return;
-  editCup(cut ? tr("Mark as cut") : tr("Mark as not cut"), [&](Cup& cup) {
-    std::erase_if(cup.cuts, [&](const CutRecord& record) {
-      if (record.purpose != entry.purpose) return false;
-      return record.of == entry.of ||
-             std::any_of(record.of.begin(), record.of.end(), [&](const std::string& id) {
-               return std::find(entry.of.begin(), entry.of.end(), id) != entry.of.end();
-             });
-    });
-    if (!cut) return;
-    const LaidStage& stage = planned->stageOf(thingOf(entry));
-    // Exactly, not on a mark: a later girth is held against it.
-    cup.cuts.push_back({entry.purpose,
-                        entry.of,
-                        stage.after,
-                        {stage.wall.body.aroundBase(), {}},
-                        {stage.wall.body.aroundRim(), {}},
-                        {},
-                        sizeOfSet(cup, entry.of)});
+  editCup(cut ? tr("Mark as cut") : tr("Mark as not cut"),
+          [&](Cup& cup) { setCut(cup, entry, cut ? planned : nullptr); });
+}
+
+void Order::markCut(const Plan& plan, const std::vector<CupEntry>& entries) {
+  settle();
+  edit(tr("Mark as cut"), [&](Document& document) {
+    for (const CupEntry& one : entries) {
+      const CupPlan& planned = plan.cups[one.cup];
+      for (Cup& cup : document.cups) {
+        if (cup.id == planned.of->id) setCut(cup, one.entry, &planned);
+      }
+    }
   });
 }
 

@@ -121,6 +121,8 @@ class Order : public QObject {
   void setUnit(Unit unit);
   /// Notes the girths the wrap is cut for, or takes the note back.
   void markCut(const PartEntry& entry, bool cut);
+  /// Ticks off parts of several cups at once, by the plan they were laid by.
+  void markCut(const Plan& plan, const std::vector<CupEntry>& entries);
 
   /// A line's measure, and a new one for it: what dragging and nudging work through.
   std::optional<Length> measureOf(GaugeLine gaugeLine) const;

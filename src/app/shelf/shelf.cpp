@@ -111,6 +111,20 @@ bool Shelf::put(const Methods& methods) {
   return done;
 }
 
+std::vector<GrowthNote> Shelf::growthNotes() {
+  return open() ? given(shop_->growthNotes()) : std::vector<GrowthNote>();
+}
+
+bool Shelf::growthIsOwn() {
+  return !open() || shop_->growthIsOwn().value_or(true);
+}
+
+bool Shelf::setGrowthIsOwn(bool own) {
+  const bool done = open() && did(shop_->setGrowthIsOwn(own));
+  learn();
+  return done;
+}
+
 bool Shelf::put(const Paces& paces) {
   const bool done = open() && did(shop_->put(paces));
   learn();

@@ -53,6 +53,12 @@ class Shelf : public QObject {
   /// How resins, glues and paints behave here.
   bool put(const Methods& methods);
 
+  /// Has orders reckoned with what the shop knows now.
+  void learn();
+  /// What was measured again under coats, and whether growth is reckoned from it.
+  std::vector<GrowthNote> growthNotes();
+  bool growthIsOwn();
+  bool setGrowthIsOwn(bool own);
   /// How long work takes here.
   bool put(const Paces& paces);
 
@@ -122,7 +128,6 @@ class Shelf : public QObject {
   bool did(const std::optional<Sentence>& fault);
   bool didFilms(const std::optional<Sentence>& fault);
   std::optional<long long> putFilms(const tl::expected<long long, Sentence>& key);
-  void learn();
   /// Closes the shop while its file is changed, and opens it again.
   Sentence withShopShut(const std::function<Sentence()>& act);
 

@@ -134,6 +134,7 @@ void MainWindow::makeSheetsMenu() {
   sheets(tr("&Save sheets…"), "Ctrl+Shift+P", [](SheetsBench& s) { s.askAndSave(); });
   sheets(tr("&Take this sheet off the shelf"), "Ctrl+Shift+O",
          [](SheetsBench& s) { s.bookSheet(); });
+  sheets(tr("T&ick its parts as cut"), "Alt+Shift+J", [](SheetsBench& s) { s.tickSheet(); });
   menu->addSeparator();
   sheets(tr("&Print this sheet…"), "Ctrl+Shift+I", [](SheetsBench& s) { s.printNow(); });
   sheets(tr("How the print came o&ut…"), "Ctrl+Shift+M", [](SheetsBench& s) { s.showFound(); });

@@ -29,12 +29,14 @@ struct StepChange {
   friend bool operator==(const StepChange&, const StepChange&) = default;
 };
 
-/// A step that was done: when it ended, and how long it took.
+/// A step that was done: when it ended, how long it took, and what was found wrong with it, by the
+/// names looks know faults by.
 struct StepDone {
   std::string step;
   CivilTime at;
   Duration took;
   std::string kept{};
+  std::vector<std::string> faults{};
 
   friend bool operator==(const StepDone&, const StepDone&) = default;
 };

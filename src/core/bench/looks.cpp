@@ -20,20 +20,24 @@ Look lookAtResin(const Method& resin) {
       resin.next};
   return {
       {"Is it level, without bubbles, bare spots or ridges?", {}},
-      {{{"Bubbles", {}},
+      {{"bubbles",
+        {"Bubbles", {}},
         {"While it is wet, warm it for a moment, never near wet ink, paint or a solvent. Once it "
          "has set, sand and coat again.",
          {}},
         {sand, again}},
-       {{"Bare spots", {}},
+       {"bare_spots",
+        {"Bare spots", {}},
         {"Resin draws back from grease. Once it has set, sand, clean with alcohol, and coat "
          "again.",
          {}},
         {sand, again}},
-       {{"Ridges or runs", {}},
+       {"ridges",
+        {"Ridges or runs", {}},
         {"Let it set, then file and sand them level; a thin coat brings the gloss back.", {}},
         {sand, again}},
-       {{"Still sticky", {}},
+       {"sticky",
+        {"Still sticky", {}},
         {"Mixed wrong or cold: wait as long again in a warm room. Where it stays sticky, scrape "
          "that coat off; never coat over it.",
          {}},
@@ -48,7 +52,8 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
     case StepKind::clean:
       return Look{
           {"Does water run off it as one film, without beads?", {}},
-          {{{"It beads", {}},
+          {{"beads",
+            {"It beads", {}},
             {"There is grease: wash it again, and wipe it with alcohol.", {}},
             {{{"Wash it again, wipe it with alcohol, and let it dry.", {}}, min(5), {min(10)}}}}}};
     case StepKind::coat:
@@ -57,7 +62,8 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
       }
       if (step.method == MethodKind::paint) {
         return Look{{"Is it even, without streaks, and does no metal show?", {}},
-                    {{{"Streaks, or metal shows", {}},
+                    {{"streaks",
+                      {"Streaks, or metal shows", {}},
                       {"Another thin coat once this is dry; a thick one runs.", {}},
                       {{{"Paint it again, thinly, across the first strokes.", {}},
                         methods.of(MethodKind::paint).handsOn,
@@ -67,27 +73,32 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
     case StepKind::glitter:
       return Look{
           {"Is it covered, edge to edge, and does nothing stand up?", {}},
-          {{{"Bare spots", {}},
+          {{"bare_spots",
+            {"Bare spots", {}},
             {"Dab on what it is stuck with, only there, and shake again.", {}},
             {{{"Dab glue on the bare spots and shake glitter over them again.", {}},
               min(8),
               step.wait}}},
-           {{"Something spots up, or is sharp", {}},
+           {"sharp",
+            {"Something spots up, or is sharp", {}},
             {"Once it has set, press it down with a smooth round tool, or sand it lightly: a "
              "foil edge cuts.",
              {}},
             {{{"Burnish it in circles, then sand lightly what still spots up.", {}}, min(6)}}}}};
     case StepKind::paint:
       return Look{{"Is it even, without streaks, and does nothing show through?", {}},
-                  {{{"Streaks, or it shows through", {}},
+                  {{"streaks",
+                    {"Streaks, or it shows through", {}},
                     {"Another thin coat once this is dry.", {}},
                     {{{"Paint it again, thinly.", {}}, step.handsOn, step.wait}}}}};
     case StepKind::seal:
       return Look{{"Is it clear by now?", {}},
-                  {{{"Milky", {}},
+                  {{"milky",
+                    {"Milky", {}},
                     {"It is not dry. Wait; coated over, it stays milky.", {}},
                     {{{"Wait until the sealer is clear, and look again.", {}}, min(1), {min(30)}}}},
-                   {{"Streaks", {}},
+                   {"streaks",
+                    {"Streaks", {}},
                     {"A second coat across the first.", {}},
                     {{{"Brush on a second coat of sealer, across the first.", {}},
                       step.handsOn,
@@ -95,12 +106,14 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
     case StepKind::pull:
       return Look{
           {"Is the edge clean?", {}},
-          {{{"Something ran under the tape", {}},
+          {{"ran_under",
+            {"Something ran under the tape", {}},
             {"While it is wet: off resin with alcohol on a swab; off bare steel with "
              "acetone. Never acetone on paint, film or set resin, and no flame near either.",
              {}},
             {{{"Clean the edge with a swab, from the line outwards.", {}}, min(5)}}},
-           {{"The edge tore", {}},
+           {"torn_edge",
+            {"The edge tore", {}},
             {"It had set. Cut along the line with a new blade and touch the edge up; a "
              "stripe hides the rest.",
              {}},
@@ -114,23 +127,46 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
     case StepKind::ring:
       return Look{
           {"Does it lie flat, without bubbles, and is every edge down?", {}},
-          {{{"Bubbles or a crease", {}},
+          {{"creases",
+            {"Bubbles or a crease", {}},
             {"Prick it at its edge, press the air out towards it; lift a crease and lay it "
              "again before it holds.",
              {}},
             {{{"Prick the bubbles, press them flat, and warm the film a little.", {}}, min(4)}}},
-           {{"What lies below is not smooth", {}},
+           {"rough_below",
+            {"What lies below is not smooth", {}},
             {"Take it off, sand, coat thinly, and lay a new one.", {}},
             {{{"Take it off, sand the place smooth, and clean it.", {}}, min(12)},
              {{"Lay a new one.", {}}, step.handsOn, step.wait}}}}};
     case StepKind::rim:
       return Look{{"Is nothing left on the rim, and is nothing sharp?", {}},
-                  {{{"Something is left, or sharp", {}},
+                  {{"sharp_rim",
+                    {"Something is left, or sharp", {}},
                     {"Scrape it off along the rim, never towards the lip, and sand the edge.", {}},
                     {{{"Scrape the rim clean, sand its edge smooth, and wash it.", {}}, min(8)}}}}};
     default:
       return std::nullopt;
   }
+}
+
+std::optional<Sentence> faultWords(const std::string& fault) {
+  // Asked of the looks themselves, so that no fault is without words.
+  const Methods methods;
+  for (std::size_t kind = 0; kind < stepKinds; ++kind) {
+    for (const std::optional<MethodKind> method :
+         {std::optional<MethodKind>(), std::optional(MethodKind::resin),
+          std::optional(MethodKind::paint)}) {
+      Step step;
+      step.kind = static_cast<StepKind>(kind);
+      step.method = method;
+      const std::optional<Look> look = lookAfter(step, methods);
+      if (!look) continue;
+      for (const Remedy& remedy : look->remedies) {
+        if (fault == remedy.fault) return remedy.wrong;
+      }
+    }
+  }
+  return std::nullopt;
 }
 
 Sentence ifDoneAfter(const Step& before, Duration waited) {

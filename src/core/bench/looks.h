@@ -17,8 +17,9 @@ struct MendingStep {
 
 /// What can be wrong, and what is done about it.
 struct Remedy {
-  Sentence wrong;   ///< "Bubbles"
-  Sentence advice;  ///< what to do, and what never to
+  const char* fault;  ///< "bubbles": as files and the shop know it
+  Sentence wrong;     ///< "Bubbles"
+  Sentence advice;    ///< what to do, and what never to
   std::vector<MendingStep> steps;
 };
 
@@ -31,6 +32,9 @@ struct Look {
 /// What to look for after a step, and what is done where it is not right, by the methods of the
 /// shop; common practice, no published source. Nothing where nothing is looked at.
 std::optional<Look> lookAfter(const Step& step, const Methods& methods);
+
+/// Every fault there is a remedy for, by the name files know it by, in words; none for others.
+std::optional<Sentence> faultWords(const std::string& fault);
 
 /// What happens where what comes after a step is done so long after its end: too soon, in time, or
 /// too late, and what then. By the step's own wait.

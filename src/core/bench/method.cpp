@@ -23,6 +23,13 @@ const char* methodName(MethodKind kind) {
   return names[static_cast<std::size_t>(kind)];
 }
 
+std::optional<MethodKind> methodNamed(const std::string& name) {
+  for (std::size_t i = 0; i < methodKinds; ++i) {
+    if (name == methodName(static_cast<MethodKind>(i))) return static_cast<MethodKind>(i);
+  }
+  return std::nullopt;
+}
+
 MethodKind methodOf(Stick stick) {
   switch (stick) {
     case Stick::resin:

@@ -33,6 +33,8 @@ enum class MethodKind {
 inline constexpr std::size_t methodKinds = 12;
 /// "resin", "brush_glue" …: as files write it.
 const char* methodName(MethodKind kind);
+/// The method a file means; none where it knows no such.
+std::optional<MethodKind> methodNamed(const std::string& name);
 
 /// How one behaves in this shop. The defaults are cautious figures of common practice, no
 /// published source; what its maker's data sheet says goes first.

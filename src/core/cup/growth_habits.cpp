@@ -32,6 +32,12 @@ bool counts(const GrowthRecord& record) {
 
 }  // namespace
 
+const char* materialName(Material material) {
+  static constexpr std::array<const char*, materialCount> names{
+      "resin", "fine_glitter", "medium_glitter", "chunky_glitter", "paint"};
+  return names[static_cast<std::size_t>(material)];
+}
+
 Length GrowthHabits::thickness(const CoatLoad& load) const {
   return Length::mm(loaded(load, mean));
 }

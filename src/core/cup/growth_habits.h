@@ -15,6 +15,8 @@ enum class GlitterCut { fine, medium, chunky };
 /// What coats are made of, as far as growth goes.
 enum class Material { resin, fineGlitter, mediumGlitter, chunkyGlitter, paint };
 inline constexpr std::size_t materialCount = 5;
+/// "resin", "fine_glitter" …: as files write it.
+const char* materialName(Material material);
 
 /// How much of each material lies on a cup: for resin the thickness it would have if all of it
 /// stayed, in mm; for the others the number of coats.

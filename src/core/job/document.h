@@ -16,6 +16,7 @@
 #include "decal/row.h"
 #include "decal/scatter.h"
 #include "divide/division.h"
+#include "measure/money.h"
 #include "pattern/fill.h"
 #include "sheet/marking_strip.h"
 #include "sheet/paper.h"
@@ -59,6 +60,7 @@ struct Cup {
   MarkingStrip strip;
   std::vector<CutRecord> cuts;
   CupBench bench;
+  std::optional<Money> price;  ///< asked for it in a quote; by the shop's rule, where none
   std::string kept;
 
   friend bool operator==(const Cup&, const Cup&) = default;

@@ -137,6 +137,11 @@ struct PartEntry {
   std::vector<std::string> of;
   std::vector<const Part*> parts;  ///< of the plan
 };
+/// The same, of one of a plan's cups.
+struct CupEntry {
+  std::size_t cup = 0;
+  PartEntry entry;
+};
 /// Where a purpose has more than 40 of them they are one: nobody ticks off a thousand.
 std::vector<PartEntry> entriesOf(const CupPlan& plan, const std::string& purpose);
 /// What it is for, as it is listed: "Film, zone C".

@@ -3,6 +3,9 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
+#include <set>
+#include <utility>
 
 #include "sheet/offcut.h"
 #include "sheet/split_part.h"
@@ -390,6 +393,44 @@ PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
     set.parts.push_back(std::move(*weeding));
   }
   return set;
+}
+
+SheetEntries entriesOn(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet) {
+  // Of each part of the plan, how many pieces and copies of it are wanted, and lie on the sheet.
+  struct Count {
+    int wanted = 0;
+    int here = 0;
+  };
+  std::map<const Part*, Count> counts;
+  std::set<std::pair<std::size_t, std::string>> touched;
+  for (const FilmSheets& one : sheets.films) {
+    for (std::size_t i = 0; i < one.parts.size(); ++i) {
+      counts[one.parts[i].whole].wanted += one.pieces()[i].copies;
+    }
+    if (&one != &film) continue;
+    for (const Laid& laid : one.arrangement.laid) {
+      if (laid.sheet != sheet) continue;
+      const SheetPart& part = one.parts[laid.piece];
+      ++counts[part.whole].here;
+      touched.emplace(part.cup, part.purpose);
+    }
+  }
+  SheetEntries entries;
+  for (const auto& [cup, purpose] : touched) {
+    for (PartEntry& entry : entriesOf(sheets.plan->cups[cup], purpose)) {
+      bool any = false;
+      bool all = true;
+      for (const Part* part : entry.parts) {
+        // What is ticked already, or on paper, is on no sheet.
+        const auto count = counts.find(part);
+        if (count == counts.end()) continue;
+        any = any || count->second.here > 0;
+        all = all && count->second.here == count->second.wanted;
+      }
+      if (any) (all ? entries.whole : entries.partly).push_back({cup, std::move(entry)});
+    }
+  }
+  return entries;
 }
 
 Sentence nameOf(const SheetPlan& sheets, const SheetPart& part) {

@@ -119,6 +119,12 @@ struct SheetArea {
   Area parts;
 };
 SheetArea areaOf(const FilmSheets& film, std::size_t sheet);
+struct SheetEntries {
+  std::vector<CupEntry> whole;   ///< all of it lies on the sheet, every copy and piece
+  std::vector<CupEntry> partly;  ///< the rest lies elsewhere, or nowhere
+};
+/// What is cut once a sheet is, in the order of cups and purposes.
+SheetEntries entriesOn(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet);
 /// The largest rectangle left of a sheet, at least 50 mm both ways and as far from parts as they
 /// are from each other.
 std::optional<Box> offcutOf(const FilmSheets& film, std::size_t sheet);

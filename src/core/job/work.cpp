@@ -6,8 +6,10 @@
 namespace avrelt {
 
 std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stock& stock,
-                               const SupplyShelf& shelf) {
+                               const SupplyShelf& shelf, std::optional<Temperature> warmth) {
   std::vector<WorkDone> work;
+  const Methods here = methodsAt(stock.methods, warmth);
+  const Methods usual = methodsAt(Methods(), warmth);
   const UseReckoning useOf(shelf, stock.filling);
   for (std::size_t i = 0; i < bench.steps.size(); ++i) {
     if (!bench.done[i]) continue;
@@ -24,6 +26,12 @@ std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stoc
     done.took = bench.done[i]->took;
     if (!timed) done.usual = step.handsOn * (1 / stock.paces.of(step.kind));
     done.use = useOf(step, done.at);
+    done.method = step.method;
+    // Other waits, for what goes into it or to pull tape, are not those before what goes over it.
+    if (step.method && !step.own && step.wait.least == here.of(*step.method).next.least) {
+      done.usualWait = usual.of(*step.method).next.least;
+    }
+    done.faults = bench.done[i]->faults;
     work.push_back(std::move(done));
   }
   return work;

@@ -21,15 +21,19 @@ struct WorkDone {
   Duration took;
   Duration usual;  ///< what work of the kind usually takes; 0 where its maker had set it
   StepUse use;
+  std::optional<MethodKind> method{};
+  Duration usualWait{};  ///< what is usual before the next; 0 where its maker had set it, or none
+  std::vector<std::string> faults{};
 
   friend bool operator==(const WorkDone& a, const WorkDone& b) {
     return a.step == b.step && a.at == b.at && a.took == b.took;
   }
 };
 
-/// What was done at a cup, in the order of its steps.
+/// What was done at a cup, in the order of its steps, in a room so warm.
 std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stock& stock,
-                               const SupplyShelf& shelf);
+                               const SupplyShelf& shelf,
+                               std::optional<Temperature> warmth = std::nullopt);
 
 /// How long a step took that is done `now`: since it should have begun, or since anything was done
 /// last, whichever was later; what was reckoned, where that cannot be, or is four times as much:

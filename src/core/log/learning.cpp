@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace avrelt {
 
@@ -14,6 +15,13 @@ std::string LearnableFigure::name() const {
       return "paint";
     case Of::film:
       return "film";
+    case Of::growth:
+      return std::string("growth.") + materialName(material);
+    case Of::wait:
+      return std::string("wait.") + methodName(*method);
+    case Of::fault:
+      return method ? std::string("fault.") + methodName(*method)
+                    : std::string("fault.step.") + stepName(kind);
     case Of::pace:
       break;
   }
@@ -26,6 +34,15 @@ std::vector<LearnableFigure> learnableFigures() {
                                        {LearnableFigure::Of::film, {}}};
   for (std::size_t i = 0; i < stepKinds; ++i) {
     figures.push_back({LearnableFigure::Of::pace, static_cast<StepKind>(i)});
+    figures.push_back({LearnableFigure::Of::fault, static_cast<StepKind>(i)});
+  }
+  for (std::size_t i = 0; i < methodKinds; ++i) {
+    for (const auto of : {LearnableFigure::Of::wait, LearnableFigure::Of::fault}) {
+      figures.push_back({of, {}, static_cast<MethodKind>(i)});
+    }
+  }
+  for (std::size_t i = 0; i < materialCount; ++i) {
+    figures.push_back({LearnableFigure::Of::growth, {}, {}, static_cast<Material>(i)});
   }
   return figures;
 }
@@ -101,6 +118,91 @@ std::vector<FigureSample> amountsSeen(const SupplyShelf& shelf, SupplyKind kind)
   return seen;
 }
 
+std::vector<FigureSample> growthSeen(const std::vector<GrowthNote>& notes, Material material,
+                                     const GrowthHabits& habits) {
+  std::vector<FigureSample> seen;
+  const auto which = static_cast<std::size_t>(material);
+  for (const GrowthNote& note : notes) {
+    if (note.record.load[which] <= 0) continue;
+    CoatLoad others = note.record.load;
+    others[which] = 0;
+    const Length grown = note.record.thickness - habits.thickness(others);
+    seen.push_back({note.observation(),
+                    note.words,
+                    note.at,
+                    {note.record.load[which], grown.mm()},
+                    false,
+                    false});
+  }
+  return seen;
+}
+
+std::vector<FigureSample> waitsSeen(const std::vector<StepWork>& work, MethodKind method) {
+  constexpr double longest = 2;  // times the usual
+  std::map<std::string, std::vector<const StepWork*>> cups;
+  for (const StepWork& one : work) cups[one.cup].push_back(&one);
+  std::vector<FigureSample> seen;
+  for (auto& [cup, steps] : cups) {
+    std::stable_sort(steps.begin(), steps.end(),
+                     [](const StepWork* a, const StepWork* b) { return a->at < b->at; });
+    for (std::size_t i = 0; i + 1 < steps.size(); ++i) {
+      const StepWork& one = *steps[i];
+      if (one.method != method || one.usualWait <= Duration()) continue;
+      const Duration passed = between(one.at, steps[i + 1]->at) - steps[i + 1]->took;
+      if (passed <= Duration() || passed > one.usualWait * longest) continue;
+      seen.push_back({one.key + "/wait",
+                      one.words,
+                      one.at,
+                      {one.usualWait.minutes(), passed.minutes()},
+                      false,
+                      false});
+    }
+  }
+  std::stable_sort(seen.begin(), seen.end(),
+                   [](const FigureSample& a, const FigureSample& b) { return a.at < b.at; });
+  return seen;
+}
+
+namespace {
+
+bool isOf(const StepWork& work, const LearnableFigure& figure) {
+  return figure.method ? work.method == figure.method : !work.method && work.kind == figure.kind;
+}
+
+}  // namespace
+
+std::vector<FigureSample> faultsSeen(const std::vector<StepWork>& work,
+                                     const LearnableFigure& figure) {
+  std::vector<FigureSample> seen;
+  for (const StepWork& one : work) {
+    if (!isOf(one, figure)) continue;
+    const std::string key = one.cup + "/" + figure.name();
+    auto at = std::find_if(seen.begin(), seen.end(),
+                           [&](const FigureSample& other) { return other.key == key; });
+    if (at == seen.end()) {
+      at = seen.insert(seen.end(),
+                       {key, one.words.substr(0, one.words.find(": ")), one.at, {}, false, false});
+    }
+    at->at = std::max(at->at, one.at);
+    at->point.x += 1;
+    at->point.y += one.faults.empty() ? 0 : 1;
+  }
+  return seen;
+}
+
+std::vector<std::pair<std::string, int>> faultsCounted(const std::vector<StepWork>& work,
+                                                       const LearnableFigure& figure) {
+  std::map<std::string, int> counts;
+  for (const StepWork& one : work) {
+    if (!isOf(one, figure)) continue;
+    for (const std::string& fault : one.faults) ++counts[fault];
+  }
+  std::vector<std::pair<std::string, int>> sorted(counts.begin(), counts.end());
+  std::stable_sort(sorted.begin(), sorted.end(),
+                   [](const auto& a, const auto& b) { return a.second > b.second; });
+  return sorted;
+}
+
 LearntFigure learn(const LearnableFigure& figure, std::vector<FigureSample> seen, double present,
                    const std::set<std::string>& leftOut) {
   LearntFigure learnt;
@@ -112,6 +214,13 @@ LearntFigure learn(const LearnableFigure& figure, std::vector<FigureSample> seen
     one.leftOut = leftOut.contains(one.key);
     all.push_back(one.point);
     if (!one.leftOut) points.push_back(one.point);
+  }
+  if (figure.of == LearnableFigure::Of::fault) {
+    // How often of how often: no cup is odd for what happened in it.
+    learnt.seen = std::move(seen);
+    learnt.fit = shareFit(points);
+    learnt.present = learnt.fit.slope;
+    return learnt;
   }
   const std::vector<bool> odd = oddOnes(all);
   for (std::size_t i = 0; i < seen.size(); ++i) seen[i].odd = odd[i];

@@ -4,22 +4,28 @@
 #include <optional>
 #include <set>
 #include <string>
+#include <utility>
 #include <vector>
 
 #include "bench/paces.h"
+#include "cup/growth_habits.h"
 #include "log/origin_fit.h"
 #include "log/supply.h"
 
 namespace avrelt {
 
 /// Something a shop reckons by and may find out about itself: what glitter and paint go into a cm²,
-/// how much film its parts take to one of their own area, or how long work of a kind takes, to one
-/// of what is usual.
+/// how much film its parts take to one of their own area, how long work of a kind takes, or is
+/// waited after a method, to one of what is usual, how thick a coat comes out, and how often
+/// something is wrong with it.
 struct LearnableFigure {
-  enum class Of { glitter, paint, film, pace } of = Of::pace;
-  StepKind kind = StepKind::clean;  ///< of a pace
+  enum class Of { glitter, paint, film, pace, growth, wait, fault } of = Of::pace;
+  StepKind kind = StepKind::clean;      ///< of a pace; of faults where no method is meant
+  std::optional<MethodKind> method{};   ///< of a wait, of faults
+  Material material = Material::resin;  ///< of growth
 
-  /// "glitter", "paint", "film", "pace.coat": as the shop's file writes it.
+  /// "glitter", "pace.coat", "growth.resin", "wait.sealer", "fault.step.pull": as the shop's file
+  /// writes it.
   std::string name() const;
   friend bool operator==(const LearnableFigure&, const LearnableFigure&) = default;
 };
@@ -32,7 +38,22 @@ struct StepWork {
   StepKind kind = StepKind::clean;
   CivilTime at;
   Duration took;
-  Duration usual;  ///< 0 where its maker had set it
+  Duration usual;     ///< 0 where its maker had set it
+  std::string cup{};  ///< lasting: of order and cup
+  std::optional<MethodKind> method{};
+  Duration usualWait{};  ///< before what comes after it; 0 where its maker had set it, or none
+  std::vector<std::string> faults{};  ///< found in it
+};
+
+/// A cup that was measured again under its coats.
+struct GrowthNote {
+  long long key = 0;  ///< the shop's
+  std::string words;  ///< which blank, and what was on
+  CivilTime at;
+  GrowthRecord record;
+
+  /// By it, it is left out.
+  std::string observation() const { return "growth/" + std::to_string(key); }
 };
 
 /// Film that was taken off the shelf to be cut, and the parts that came of it.
@@ -71,6 +92,7 @@ struct LearntFigure {
   OriginFit fit;       ///< of those that are not left out
   double present = 1;  ///< what is reckoned with: g or ml for a cm², cm² for one, or a share
   bool offered = false;
+  std::vector<std::pair<std::string, int>> told{};  ///< of faults: which, and how often
 };
 
 /// How many are told of, at the least.
@@ -87,9 +109,27 @@ std::vector<FigureSample> amountsSeen(const SupplyShelf& shelf, SupplyKind kind)
 /// than the parts themselves teaches nothing.
 std::vector<FigureSample> filmSeen(const std::vector<FilmTaken>& taken);
 
+/// Observations of how thick coats come out: how much of a material was on, against what the cup
+/// grew by less what else was on, as it is reckoned. Of resin mm that were poured, of others coats.
+std::vector<FigureSample> growthSeen(const std::vector<GrowthNote>& notes, Material material,
+                                     const GrowthHabits& habits);
+
+/// Observations of waits after a method: what is usual, in minutes, against what passed till the
+/// cup was gone on with. Where over twice as much passed, the maker was away, which teaches
+/// nothing.
+std::vector<FigureSample> waitsSeen(const std::vector<StepWork>& work, MethodKind method);
+
+/// Observations of faults, cup by cup: how often a method was used, or work of a kind done, against
+/// how often something was found wrong with it.
+std::vector<FigureSample> faultsSeen(const std::vector<StepWork>& work,
+                                     const LearnableFigure& figure);
+/// Which faults those were, by the names looks know them by, the most frequent first.
+std::vector<std::pair<std::string, int>> faultsCounted(const std::vector<StepWork>& work,
+                                                       const LearnableFigure& figure);
+
 /// The figure by what was seen, but what is left out. It is offered where there are three or more,
 /// the interval of 95 of 100 leaves the present figure out or is narrow enough to tell a change of
-/// a twentieth, and it differs by that.
+/// a twentieth, and it differs by that. Faults, which nothing is reckoned by, are never offered.
 LearntFigure learn(const LearnableFigure& figure, std::vector<FigureSample> seen, double present,
                    const std::set<std::string>& leftOut);
 

@@ -102,6 +102,30 @@ OriginFit robustFit(const std::vector<FitPoint>& points) {
   return withErrors(kept, weights);
 }
 
+OriginFit shareFit(const std::vector<FitPoint>& points) {
+  constexpr double z = 1.959963984540054;  // 95 of 100 of a normal spread
+  OriginFit fit;
+  double times = 0;
+  double found = 0;
+  for (const FitPoint& point : points) {
+    if (point.x <= 0) continue;
+    ++fit.count;
+    times += point.x;
+    found += std::clamp(point.y, 0.0, point.x);
+  }
+  if (times <= 0) return fit;
+  const double share = found / times;
+  fit.slope = share;
+  fit.error = std::sqrt(share * (1 - share) / times);
+  const double middle = (share + z * z / (2 * times)) / (1 + z * z / times);
+  const double half = z / (1 + z * z / times) *
+                      std::sqrt(share * (1 - share) / times + z * z / (4 * times * times));
+  // At either end rounding would leave a hair.
+  fit.low = found > 0 ? std::max(0.0, middle - half) : 0;
+  fit.high = found < times ? std::min(1.0, middle + half) : 1;
+  return fit;
+}
+
 std::vector<bool> oddOnes(const std::vector<FitPoint>& points) {
   std::vector<bool> odd(points.size(), false);
   std::vector<double> logs;

@@ -33,6 +33,11 @@ OriginFit plainFit(const std::vector<FitPoint>& points);
 /// by weights put anew, from the middle of all slopes on.
 OriginFit robustFit(const std::vector<FitPoint>& points);
 
+/// Of x times, y: the share of all together, and E. B. Wilson's interval for it (Journal of the
+/// American Statistical Association 22, 1927), which holds for few and for none too. No slope
+/// where there is no x.
+OriginFit shareFit(const std::vector<FitPoint>& points);
+
 /// Which points are odd: their modified z-score beyond 3.5 (B. Iglewicz and D. C. Hoaglin, How to
 /// Detect and Handle Outliers, 1993), of the logarithms of y / x, so that half and double are
 /// equally far. None of fewer than 4.

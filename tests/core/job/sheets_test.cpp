@@ -111,6 +111,58 @@ TEST_CASE("What is ticked as cut is not laid on sheets again", "[sheets]") {
   CHECK(partsOf(less) + 1 == all);
 }
 
+TEST_CASE("Ticking a sheet's parts leaves just the rest to be laid", "[sheets]") {
+  SheetChoices choices = usualSheets(Unit::mm);
+  // So small that what belongs together lies on several.
+  for (const double wide : {300.0, 90.0}) {
+    choices.size.wide = Length::mm(wide);
+    choices.size.tall = Length::mm(2 * wide);
+    Document document = order();
+    const auto laidOf = [](const SheetPlan& sheets) {
+      std::map<std::string, int> laid;
+      for (const FilmSheets& film : sheets.films) {
+        for (const Laid& one : film.arrangement.laid) {
+          const SheetPart& part = film.parts[one.piece];
+          ++laid[std::to_string(part.cup) + "/" + part.purpose + "/" + part.whole->id];
+        }
+      }
+      return laid;
+    };
+    std::size_t partly = 0;
+    std::size_t ticked = 0;
+    for (int round = 0; round < 60; ++round) {
+      const SheetPlan sheets = sheetsFor(document, choices);
+      if (sheets.sheets() == 0) break;
+      std::map<std::string, int> rest = laidOf(sheets);
+      // The first sheet that something lies on wholly.
+      bool found = false;
+      for (const FilmSheets& film : sheets.films) {
+        for (std::size_t sheet = 0; sheet < film.arrangement.sheets.size() && !found; ++sheet) {
+          const SheetEntries entries = entriesOn(sheets, film, sheet);
+          CHECK(entries.whole.size() + entries.partly.size() > 0);
+          partly += entries.partly.size();
+          if (entries.whole.empty()) continue;
+          found = true;
+          for (const CupEntry& one : entries.whole) {
+            ++ticked;
+            CutRecord record;
+            record.purpose = one.entry.purpose;
+            record.of = one.entry.of;
+            document.cups[one.cup].cuts.push_back(record);
+            for (const Part* part : one.entry.parts) {
+              rest.erase(std::to_string(one.cup) + "/" + one.entry.purpose + "/" + part->id);
+            }
+          }
+        }
+      }
+      if (!found) break;
+      CHECK(laidOf(sheetsFor(document, choices)) == rest);
+    }
+    CHECK(ticked > 2);
+    CHECK((wide > 200 || partly > 0));
+  }
+}
+
 TEST_CASE("Sheets that cannot be are refused in words, and what fits none is told", "[sheets]") {
   CheckedAll<Plan> plan = planDocument(order());
   REQUIRE(plan);

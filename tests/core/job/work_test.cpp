@@ -122,6 +122,47 @@ TEST_CASE("What was done is logged with its usual time and what it took", "[work
   CHECK(work[2].use.of[0].over->mm2() / 100 == Approx(cm2));
 }
 
+TEST_CASE("What a coat was done with is logged, how long is usually waited, what was wrong",
+          "[work]") {
+  Document order;
+  order.cups = {glittered("g")};
+  order.cups.front().buildUp.coats.push_back(
+      {CoatKind::resin, GlitterCut::fine, Volume::ml(20), {}, "coat-b"});
+  order.bench.from = parseCivil("2026-12-09T18:00");
+  for (const double warmth : {14.0, 21.0, 26.0}) {
+    order.bench.warmth = Temperature::celsius(warmth);
+    Stock stock;
+    Wait& next = stock.methods.of(MethodKind::resin).next;
+    next.least = next.least * 1.5;
+    Document done = order;
+    const auto first = planDocument(done, stock);
+    REQUIRE(first);
+    const std::vector<Step> steps = benchSteps(first->cups.front(), done.bench, stock).steps;
+    for (const Step& step : steps) {
+      done.cups.front().bench.done.push_back(
+          {step.id, *parseCivil("2026-12-09T18:30"), step.handsOn, {}, {}});
+      if (step.kind == StepKind::coat) done.cups.front().bench.done.back().faults = {"bubbles"};
+    }
+    const auto plan = planDocument(done, stock);
+    REQUIRE(plan);
+    const BenchPlan bench = benchPlan(*plan, *parseCivil("2026-12-09T20:00"));
+    int coats = 0;
+    for (const WorkDone& work :
+         workDone(bench.cups.front(), done.cups.front(), stock, shelfOf(), done.bench.warmth)) {
+      if (work.method != MethodKind::resin || work.kind != StepKind::coat) continue;
+      CHECK(work.faults == std::vector<std::string>{"bubbles"});
+      // The last coat has other waits: nothing goes over it.
+      if (work.usualWait == Duration()) continue;
+      ++coats;
+      // Half as much again is this shop's; what is usual is the same in any room of that warmth.
+      const auto step = std::find_if(steps.begin(), steps.end(),
+                                     [&](const Step& one) { return one.id == work.step; });
+      CHECK(step->wait.least.minutes() == Approx(1.5 * work.usualWait.minutes()));
+    }
+    CHECK(coats > 0);
+  }
+}
+
 TEST_CASE("How long a step took, by when it could begin", "[work]") {
   Document order;
   order.cups = {glittered("")};

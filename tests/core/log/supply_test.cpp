@@ -297,5 +297,5 @@ TEST_CASE("Times of work teach a pace; what is left out, or agrees, is not offer
   CHECK_FALSE(learnt.offered);
   std::set<std::string> names;
   for (const LearnableFigure& figure : learnableFigures()) names.insert(figure.name());
-  CHECK(names.size() == stepKinds + 3);
+  CHECK(names.size() == 3 + 2 * stepKinds + 2 * methodKinds + materialCount);
 }
