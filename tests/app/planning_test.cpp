@@ -46,6 +46,35 @@ struct Unwaited : OpenWindow {
 
 }  // namespace
 
+TEST_CASE("the strip shows every cup once its plan has come, with no hand laid on it") {
+  /// How many plans there were when the strip was painted last.
+  struct Painted : QObject {
+    explicit Painted(Order& painted) : order(painted) {}
+    bool eventFilter(QObject* /*watched*/, QEvent* event) override {
+      if (event->type() == QEvent::Paint) plans = there();
+      return false;
+    }
+    int there() const {
+      int count = 0;
+      for (int i = 0; i < static_cast<int>(order.document().cups.size()); ++i) {
+        count += order.plan(i) != nullptr ? 1 : 0;
+      }
+      return count;
+    }
+    Order& order;
+    int plans = 0;
+  };
+  OpenWindow open;
+  Order& order = open.window.order();
+  order.setPatience(0ms);
+  Painted painted(order);
+  open.window.cupStrip().installEventFilter(&painted);
+  REQUIRE(
+      open.window.file().open(QStringLiteral(AVRELT_DATA "/demo/Brackwater open night.avrelt")));
+  REQUIRE(QTest::qWaitFor([&] { return painted.there() == 5; }, 20000));
+  CHECK(QTest::qWaitFor([&] { return painted.plans == 5; }, 2000));
+}
+
 TEST_CASE("a plan that is not there yet leaves the last one in sight, and comes by itself") {
   Unwaited open;
   const std::size_t before = open.order().plan()->fills.front().cells.size();

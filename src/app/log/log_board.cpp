@@ -307,16 +307,18 @@ void LogBoard::readFigures() {
         seen = faultsSeen(work, figure);
         break;
     }
-    // Of these there are as many as there are ways of working; those never used are not shown.
-    if (seen.empty() &&
-        (figure.of == LearnableFigure::Of::wait || figure.of == LearnableFigure::Of::fault ||
-         (figure.of == LearnableFigure::Of::growth && figure.material != Material::resin))) {
-      continue;
-    }
+    // Of these there are as many as there are ways of working; where there is nothing to tell of
+    // one, it is not shown.
+    std::vector<std::pair<std::string, int>> faults;
+    if (figure.of == LearnableFigure::Of::fault) faults = faultsCounted(work, figure);
+    const bool many =
+        figure.of == LearnableFigure::Of::wait ||
+        (figure.of == LearnableFigure::Of::growth && figure.material != Material::resin);
+    if (figure.of == LearnableFigure::Of::fault ? faults.empty() : many && seen.empty()) continue;
     LearntFigure learnt = learn(figure, std::move(seen), present, out);
     // Growth follows what was measured by itself, unless its maker goes by the usual figures.
     if (figure.of == LearnableFigure::Of::growth && ownGrowth) learnt.offered = false;
-    if (figure.of == LearnableFigure::Of::fault) learnt.told = faultsCounted(work, figure);
+    learnt.told = std::move(faults);
     figures_.push_back(std::move(learnt));
   }
   // What is offered, then what most is known of.

@@ -37,8 +37,13 @@ CupStrip::CupStrip(Order& order, QWidget* parent)
       setAccessibleDescription(QString::fromStdString(order_.currentCup().name));
     }
     // Repainted for what it shows: in a drag nothing of it changes.
-    std::vector<std::pair<std::string, Blank>> shown;
-    for (const Cup& cup : order_.document().cups) shown.emplace_back(cup.name, cup.blank);
+    std::vector<std::pair<std::string, std::optional<Blank>>> shown;
+    int index = 0;
+    for (const Cup& cup : order_.document().cups) {
+      // Its picture is of the plan, which may come later.
+      const CupPlan* plan = order_.plan(index++);
+      shown.emplace_back(cup.name, plan == nullptr ? std::nullopt : std::optional(plan->of->blank));
+    }
     if (shown == shown_ && order_.currentIndex() == shownIndex_) return;
     shown_ = std::move(shown);
     shownIndex_ = order_.currentIndex();

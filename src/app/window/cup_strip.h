@@ -53,7 +53,7 @@ class CupStrip : public Canvas {
   int dragged_ = -1;
   QPointF pressed_;
   double dragX_ = 0;
-  std::vector<std::pair<std::string, Blank>> shown_;
+  std::vector<std::pair<std::string, std::optional<Blank>>> shown_;
   int shownIndex_ = -1;
 };
 

@@ -53,7 +53,8 @@ LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
     laid.region = Region(std::move(outlines));
     return laid;
   }
-  // Part by part, as a part may lie in the opening of another; only those that reach out are folded.
+  // Part by part, as a part may lie in the opening of another; only those that reach out are
+  // folded.
   std::vector<WallLine> all;
   for (const Polygon& part : partsOf(shape)) {
     std::vector<WallLine> lines = rolledUp(part, anchor, wall);

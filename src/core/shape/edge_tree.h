@@ -36,8 +36,8 @@ class EdgeTree {
 
   /// Nothing is near to an empty shape: 10 km.
   friend Nearest nearest(const EdgeTree& a, const EdgeTree& b);
-  /// Whether `nearest` says less than `limit`, which is quicker to know. What meets is nearer than any
-  /// limit above 0.
+  /// Whether `nearest` says less than `limit`, which is quicker to know. What meets is nearer than
+  /// any limit above 0.
   friend bool nearerThan(const EdgeTree& a, const EdgeTree& b, Length limit);
 
  private:
