@@ -109,6 +109,9 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
     QEventLoop loop;
     QTimer::singleShot(120, &loop, &QEventLoop::quit);
     loop.exec();
+    // What changed last is laid out before it is seen.
+    QApplication::processEvents();
+    QApplication::processEvents();
   };
   const auto pictureOf = [&](QWidget& seen, const char* name) {
     rest();
