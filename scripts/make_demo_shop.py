@@ -118,6 +118,8 @@ with tempfile.TemporaryDirectory() as folder:
             took = usual * pace * chance.uniform(0.8, 1.25)
             if number == 12 and kind == "coat":
                 took *= 4  # somebody rang
+            if i == 5:  # poured by day, so that the film goes on in the evening
+                at = (at + datetime.timedelta(days=1)).replace(hour=11, minute=looks.randrange(50))
             at += datetime.timedelta(minutes=took)
             if i in (4, 7):
                 at += datetime.timedelta(days=1)

@@ -216,14 +216,18 @@ QWidget* SheetsBench::cutCard() {
   verdict_->setAccessibleName(tr("What was cut"));
   verdict_->hide();
   column->addWidget(verdict_);
-  book_ = new QPushButton(tr("Take it off the shelf"));
+  book_ = new QPushButton(tr("Off the shelf"));
+  book_->setAccessibleName(tr("Take this sheet off the shelf"));
   book_->setToolTip(
       tr("Once it is cut: a sheet less, a roll shorter, an offcut gone; what is left of it in one "
          "piece is kept as an offcut"));
-  column->addWidget(book_);
-  tick_ = new QPushButton(tr("Tick its parts as cut"));
+  tick_ = new QPushButton(tr("Tick as cut"));
+  tick_->setAccessibleName(tr("Tick its parts as cut"));
   tick_->setToolTip(tr("What lies wholly on it is cut, and is not laid again (Alt+Shift+J)"));
-  column->addWidget(tick_);
+  auto* fourth = new QHBoxLayout;
+  fourth->addWidget(book_, 1);
+  fourth->addWidget(tick_, 1);
+  column->addLayout(fourth);
   auto* caution = new QLabel(
       tr("Cut a square first and measure it. Blades and hooks are sharp; cut away from your hand. "
          "What film and cutter makers say goes before anything shown here."));

@@ -32,7 +32,7 @@ QString styleSheet(const Theme& t) {
     QMenu::separator { height: 1px; background: @rule; margin: 5px 8px; }
     QToolTip { background: @panel; color: @ink; border: 1px solid @rule; padding: 4px; }
     #drawer { background: @drawer; border-top: 1px solid @rule; }
-    #scrolled, #scrolled > #qt_scrollarea_viewport { background: transparent; }
+    #scrolled, #scrolled > #qt_scrollarea_viewport { background: transparent; border: none; }
     QFrame[card="true"] { background: @panel; border: 1px solid @rule; border-radius: 8px; }
     QLabel[role="title"] { color: @muted; font-weight: 600; }
     QLabel[role="label"] { color: @muted; }
