@@ -714,6 +714,60 @@ TEST_CASE("The cup picked in the log stands in the round as it was, and is only 
   CHECK_FALSE(view.isVisible());
 }
 
+TEST_CASE("Film that runs short is said while planning, until there is enough or it is cut",
+          "[log]") {
+  LogWindow open;
+  open.order().editCup("Film", [](Cup& cup) {
+    cup.division.body.finish = {};
+    cup.division.body.finish.kind = FinishKind::film;
+    cup.division.body.finish.colour = "#E8B64A";
+  });
+  FilmWatch& films = open.window.benchStation().films();
+  const auto told = [&] {
+    films.lookNow();
+    for (const WatchLine::Item& item : open.window.benchStation().watches()) {
+      if (item.sentence.contains("Lock gold")) return item.sentence;
+    }
+    return QString();
+  };
+  // Of what the shelf has none, nothing is said: it is cut from what is at hand.
+  CHECK(told().isEmpty());
+  ShelfFilm film;
+  film.name = "Lock gold";
+  film.kind = PartMaterial::permanent;
+  film.colour = "#E8B64A";
+  const auto key = open.window.shelf().put(film);
+  REQUIRE(key);
+  FilmStock stock;
+  stock.film = *key;
+  stock.wide = Length::mm(100);
+  stock.tall = Length::mm(100);
+  const auto sheet = open.window.shelf().put(stock);
+  REQUIRE(sheet);
+  CHECK(told().contains("runs short"));
+  open.order().edit("Due", [](Document& document) { document.bench.due = at("2026-12-12T18:00"); });
+  open.work().planNow();
+  CHECK(told().contains("12 Dec"));
+  // What is bought is enough, and what is cut wants none.
+  const Document before = open.order().document();
+  for (const PartEntry& entry : entriesOf(*open.order().plan(), purpose::film)) {
+    open.order().markCut(entry, true);
+  }
+  for (const char* other : {purpose::wrap, purpose::baseDisc}) {
+    for (const PartEntry& entry : entriesOf(*open.order().plan(), other)) {
+      open.order().markCut(entry, true);
+    }
+  }
+  CHECK(told().isEmpty());
+  open.order().load(before);
+  CHECK_FALSE(told().isEmpty());
+  stock.key = *sheet;
+  stock.wide = Length::mm(900);
+  stock.tall = Length::mm(900);
+  REQUIRE(open.window.shelf().put(stock));
+  CHECK(told().isEmpty());
+}
+
 TEST_CASE("The shopping list has the film that is wanted, and says which cups it leaves out",
           "[log]") {
   LogWindow open;

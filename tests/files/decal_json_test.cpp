@@ -267,12 +267,16 @@ TEST_CASE("a clip in shares of what it clips is the same as one written out") {
                                rect(x + wide / 4, y, wide * 0.75, tall / 3) +
                                " stroke='black' stroke-width='3'/>";
     const auto drawn = [&](const std::string& clip) {
-      const auto drawing = readDrawing(
+      std::string text =
           "<svg xmlns='http://www.w3.org/2000/svg' width='60mm' height='60mm' viewBox='0 0 60 60'>"
-          "<defs>" +
-              clip + "</defs><g transform='" + turned + "'><g clip-path='url(#c)'>" + inside +
-              "</g></g></svg>",
-          "clips");
+          "<defs>";
+      text += clip;
+      text += "</defs><g transform='";
+      text += turned;
+      text += "'><g clip-path='url(#c)'>";
+      text += inside;
+      text += "</g></g></svg>";
+      const auto drawing = readDrawing(text, "clips");
       REQUIRE(drawing);
       CHECK(drawing->notes.empty());
       double area = 0;

@@ -9,6 +9,7 @@
 #include "app/bench/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/window/theme.h"
 #include "files/bench_files.h"
@@ -24,7 +25,8 @@ BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> 
       folder_(std::move(folder)),
       name_(std::move(name)),
       clock_(clockFile),
-      work_(order, clock_) {
+      work_(order, clock_),
+      films_(order, shelf) {
   timeline_ = new TimelineView(work_);
   QHBoxLayout* row = makeDrawer(this);
   row->addWidget(nowCard(), 40);
@@ -44,6 +46,11 @@ BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> 
           [this] { work_.setMeasured(thermometer_.warmth()); });
   connect(&thermometer_, &RoomThermometer::said, this, &BenchStation::said);
   connect(timeline_, &TimelineView::stepOpened, this, &BenchStation::askAboutStep);
+  auto* seen = new WhenSeen(
+      this, [this] { films_.look(); }, std::chrono::milliseconds(600));
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&shelf, &Shelf::filmsChanged, seen, &WhenSeen::changed);
+  connect(&films_, &FilmWatch::changed, this, &BenchStation::watched);
   refresh();
 }
 
@@ -477,6 +484,18 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
              .arg(QString::fromStdString(line.name), QString::fromStdString(dayText(*line.by)),
                   QString::fromStdString(amountText(line.needed, order_.unit())),
                   QString::fromStdString(amountText(line.there, order_.unit())))});
+  }
+  for (const FilmNeed& need : films_.missing()) {
+    items.push_back(
+        {WatchLevel::warn, QStringLiteral("bench.supplies"),
+         (plan.due ? tr("%1 runs short before %2: %3 are wanted with your waste, and %4 are there. "
+                        "Buy it before.")
+                         .arg(QString::fromStdString(need.name),
+                              QString::fromStdString(dayText(*plan.due)))
+                   : tr("%1 runs short: %2 are wanted with your waste, and %3 are there. Buy it "
+                        "before it is cut.")
+                         .arg(QString::fromStdString(need.name)))
+             .arg(say(need.needed, order_.unit()), say(need.there, order_.unit()))});
   }
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
     for (const StepConflict& conflict : plan.cups[i].conflicts) {

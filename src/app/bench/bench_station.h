@@ -10,6 +10,7 @@
 
 #include "app/bench/bench_bell.h"
 #include "app/bench/bench_work.h"
+#include "app/bench/film_watch.h"
 #include "app/bench/room_thermometer.h"
 #include "app/bench/time_bar.h"
 #include "app/bench/timeline_view.h"
@@ -34,6 +35,7 @@ class BenchStation : public QWidget {
   BenchBell& bell() { return bell_; }
   RoomThermometer& thermometer() { return thermometer_; }
   TimelineView& timeline() { return *timeline_; }
+  FilmWatch& films() { return films_; }
 
   enum Middle { nextPage, stepsPage };
   enum Right { mixPage, planPage };
@@ -101,6 +103,7 @@ class BenchStation : public QWidget {
   BenchWork work_;
   BenchBell bell_;
   RoomThermometer thermometer_;
+  FilmWatch films_;
   TimelineView* timeline_ = nullptr;
   Pages* middle_ = nullptr;
   Pages* right_ = nullptr;

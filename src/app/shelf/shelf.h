@@ -25,6 +25,7 @@ class Shelf : public QObject {
   bool open();
   /// Why it cannot; nothing where it is open.
   const std::optional<Sentence>& trouble() const { return trouble_; }
+  bool isOpen() const { return shop_.has_value(); }
 
   std::vector<ShelfBlank> find(const QString& wanted);
   std::vector<ShelfMeasurement> measurementsOf(const QString& name);

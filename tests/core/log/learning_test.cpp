@@ -53,6 +53,7 @@ TEST_CASE("Wilson's interval, as published", "[log]") {
     INFO(row.found << " of " << row.times);
     // The same in one cup, or a time a cup.
     std::vector<FitPoint> apart;
+    apart.reserve(static_cast<std::size_t>(row.times));
     for (int i = 0; i < row.times; ++i) apart.push_back({1, i < row.found ? 1.0 : 0.0});
     for (const OriginFit& fit : {shareFit({{row.times, row.found}}), shareFit(apart)}) {
       CHECK(fit.slope == Approx(row.found / row.times));

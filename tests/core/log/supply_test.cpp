@@ -276,6 +276,7 @@ TEST_CASE("Film that was taken teaches its waste, from the parts that came of it
 
 TEST_CASE("Times of work teach a pace; what is left out, or agrees, is not offered", "[log]") {
   std::vector<StepWork> work;
+  work.reserve(14);
   for (int i = 0; i < 12; ++i) {
     work.push_back({"k" + std::to_string(i), "cup", StepKind::coat, day(i),
                     Duration::minutes(15 * (1.4 + 0.02 * (i % 3))), Duration::minutes(15)});
