@@ -122,6 +122,8 @@ Document likeOf(const Document& order) {
     cup.id.clear();
     cup.cuts.clear();
     cup.bench.done.clear();
+    // It was asked then, of whoever it was for.
+    cup.price.reset();
     for (StepChange& change : cup.bench.changes) change.notBefore.reset();
     std::erase_if(cup.bench.changes, [](const StepChange& change) {
       StepChange nothing;
