@@ -321,8 +321,13 @@ class Reader {
         }
       }
     }
-    // Of no width or no height, it has no box that anything could be a share of.
-    if (box.empty() || !(box.width() > 0) || !(box.height() > 0)) {
+    // Of no width or no height, it has no box that anything could be a share of; drawn nearly flat,
+    // none that could be reckoned.
+    constexpr double farthest = 1e7;
+    const auto lawful = [](double from, double size) {
+      return std::abs(from) < farthest && size > 0 && size < farthest;
+    };
+    if (box.empty() || !lawful(box.low.x, box.width()) || !lawful(box.low.y, box.height())) {
       if (!shapes.empty()) ++left_["clip paths"];
     } else {
       const Transform unit{box.width(), 0, 0, box.height(), box.low.x, box.low.y};
