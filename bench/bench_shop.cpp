@@ -61,6 +61,9 @@ struct LargeShop {
         step.at = start + std::chrono::days(i) + std::chrono::minutes(15 * s);
         step.took = Duration::minutes(5 + static_cast<double>(random() % 20));
         step.usual = Duration::minutes(12);
+        step.method = static_cast<MethodKind>(random() % methodKinds);
+        step.usualWait = Duration::minutes(300);
+        if (random() % 8 == 0) step.faults = {"bubbles"};
         step.uses = {{ids[random() % ids.size()], step.at, Amount::ofUnits(MeasuredBy::weight, 2),
                       Area::mm2(8000)}};
         steps.push_back(step);
@@ -143,13 +146,14 @@ void learnFigures(benchmark::State& state) {
   Shop shop = opened();
   const auto shelf = shop.supplies().all();
   const auto work = shop.logbook().allWork();
+  const auto films = shop.filmsTaken();
+  const auto grown = shop.growthNotes();
+  const GrowthHabits habits;
+  const FigureSources sources{*work, *shelf, *films, *grown, habits};
   for (auto _ : state) {
     for (const LearnableFigure& figure : learnableFigures()) {
-      auto seen = figure.of == LearnableFigure::Of::pace ? paceSeen(*work, figure.kind)
-                  : figure.of == LearnableFigure::Of::glitter
-                      ? amountsSeen(*shelf, SupplyKind::glitter)
-                      : amountsSeen(*shelf, SupplyKind::paint);
-      benchmark::DoNotOptimize(learn(figure, std::move(seen), 1, {}));
+      benchmark::DoNotOptimize(faultsCounted(*work, figure));
+      benchmark::DoNotOptimize(learn(figure, seenOf(figure, sources), 1, {}));
     }
   }
 }

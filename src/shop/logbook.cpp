@@ -28,7 +28,6 @@ std::optional<StepKind> kindCalled(const std::string& name) {
   return std::nullopt;
 }
 
-/// A row of step, words, kind, at, took, usual, from a column on; nothing where it was spoilt.
 /// Faults as they are written, with blanks between; their names have none.
 std::string joined(const std::vector<std::string>& words) {
   std::string text;
@@ -41,6 +40,8 @@ std::vector<std::string> wordsOf(const std::string& text) {
   return {std::istream_iterator<std::string>(words), {}};
 }
 
+/// A row of step, words, kind, at, took, usual, method, wait, faults, from a column on; nothing
+/// where it was spoilt.
 std::optional<LoggedStep> stepFrom(const Statement& row, int from) {
   const std::optional<StepKind> kind = kindCalled(row.text(from + 2));
   const std::optional<CivilTime> at = parseCivil(row.text(from + 3));
@@ -309,7 +310,7 @@ tl::expected<std::vector<StepWork>, Sentence> Logbook::allWork() {
       const std::string cup = rows.text(9) + "/" + rows.text(10);
       all.push_back({cup + "/" + step->step, name.empty() ? step->words : name + ": " + step->words,
                      step->kind, step->at, step->took, step->usual, cup, step->method,
-                     step->usualWait, step->faults});
+                     step->usualWait, step->faults, name});
     }
   }
   if (std::optional<Sentence> trouble = database_->trouble()) return tl::unexpected(*trouble);

@@ -261,8 +261,8 @@ tl::expected<std::vector<ShelfMeasurement>, Sentence> Shop::measurementsOf(
     const std::string& name) {
   std::vector<ShelfMeasurement> found;
   {
-    const std::string sql =
-        std::string(measurementColumns) + " WHERE b.name = ? ORDER BY m.taken, m.id";
+    std::string sql = measurementColumns;
+    sql += " WHERE b.name = ? ORDER BY m.taken, m.id";
     Statement rows(*database_, sql.c_str());
     rows.bind(name);
     while (rows.step()) found.push_back(measurementFrom(rows));
@@ -274,7 +274,8 @@ tl::expected<std::vector<ShelfMeasurement>, Sentence> Shop::measurementsOf(
 tl::expected<std::vector<GrowthNote>, Sentence> Shop::growthNotes() {
   std::vector<GrowthNote> found;
   {
-    const std::string sql = std::string(measurementColumns) + " ORDER BY m.id";
+    std::string sql = measurementColumns;
+    sql += " ORDER BY m.id";
     Statement rows(*database_, sql.c_str());
     while (rows.step()) {
       const ShelfMeasurement one = measurementFrom(rows);

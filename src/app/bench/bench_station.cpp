@@ -50,6 +50,8 @@ BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> 
       this, [this] { films_.look(); }, std::chrono::milliseconds(600));
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&shelf, &Shelf::filmsChanged, seen, &WhenSeen::changed);
+  connect(&order, &Order::changed, &films_, &FilmWatch::lookIfSaid);
+  connect(&shelf, &Shelf::filmsChanged, &films_, &FilmWatch::lookIfSaid);
   connect(&films_, &FilmWatch::changed, this, &BenchStation::watched);
   refresh();
 }

@@ -308,6 +308,7 @@ void BenchStation::dryRun() {
 void BenchStation::begin() {
   // A dry run is of one order.
   if (clock_.pretends()) clock_.endPretending();
+  films_.begin();
   work_.pick(std::nullopt);
   work_.planNow();
 }

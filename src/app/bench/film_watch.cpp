@@ -33,6 +33,23 @@ FilmWatch::FilmWatch(Order& order, Shelf& shelf, QObject* parent)
   constexpr int often = 50;
   poll_.setInterval(often);
   connect(&poll_, &QTimer::timeout, this, &FilmWatch::poll);
+  constexpr int hand = 600;
+  rest_.setSingleShot(true);
+  rest_.setInterval(hand);
+  connect(&rest_, &QTimer::timeout, this, &FilmWatch::look);
+}
+
+void FilmWatch::lookIfSaid() {
+  if (!missing_.empty()) rest_.start();
+}
+
+void FilmWatch::begin() {
+  rest_.stop();
+  poll_.stop();
+  // What is being reckoned is of the order before, and is let go.
+  reckoning_ = {};
+  asked_.reset();
+  missing_.clear();
 }
 
 FilmWatch::Asked FilmWatch::asked() const {

@@ -25,7 +25,11 @@ class FilmWatch : public QObject {
   /// Reckons anew where order, shelf or waste changed since; what is done at the bench changes
   /// nothing of it.
   void look();
-  /// The same, and waits for it, up to a minute.
+  /// The same soon, where something was said that may not be so any longer.
+  void lookIfSaid();
+  /// Another order is in hand: nothing is known of it yet.
+  void begin();
+  /// Looks, and waits for it, up to a minute.
   void lookNow();
 
  signals:
@@ -48,6 +52,7 @@ class FilmWatch : public QObject {
   std::optional<Asked> asked_;  ///< last
   std::future<std::vector<FilmNeed>> reckoning_;
   QTimer poll_;
+  QTimer rest_;
   std::vector<FilmNeed> missing_;
 };
 

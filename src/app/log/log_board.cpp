@@ -271,53 +271,48 @@ void LogBoard::readFigures() {
   if (!log) return;
   const std::vector<StepWork> work = shelf_.tell(log->allWork());
   const std::set<std::string> out = shelf_.tell(log->leftOut());
+  const std::vector<FilmTaken> films = shelf_.filmsTaken();
   const std::vector<GrowthNote> grown = shelf_.growthNotes();
-  const bool ownGrowth = shelf_.growthIsOwn();
+  growthIsOwn_ = shelf_.growthIsOwn();
   const Stock& stock = order_.stock();
-  for (const LearnableFigure& figure : learnableFigures()) {
-    std::vector<FigureSample> seen;
-    double present = 1;
+  const FigureSources sources{work, shelfNow_, films, grown, stock.growth};
+  const double waste = rules().waste;
+  const auto presentOf = [&](const LearnableFigure& figure) {
     switch (figure.of) {
       case LearnableFigure::Of::glitter:
-        seen = amountsSeen(shelfNow_, SupplyKind::glitter);
-        present = stock.filling.glitterPerCm2.grams();
-        break;
+        return stock.filling.glitterPerCm2.grams();
       case LearnableFigure::Of::paint:
-        seen = amountsSeen(shelfNow_, SupplyKind::paint);
-        present = stock.filling.paintPerCm2.ml();
-        break;
+        return stock.filling.paintPerCm2.ml();
       case LearnableFigure::Of::film:
-        seen = filmSeen(shelf_.filmsTaken());
-        present = takenFor(rules().waste);
-        break;
+        return takenFor(waste);
       case LearnableFigure::Of::pace:
-        seen = paceSeen(work, figure.kind);
-        present = stock.paces.of(figure.kind);
-        break;
+        return stock.paces.of(figure.kind);
       case LearnableFigure::Of::growth:
-        seen = growthSeen(grown, figure.material, stock.growth);
-        present = stock.growth.mean[static_cast<std::size_t>(figure.material)];
-        break;
+        return stock.growth.mean[static_cast<std::size_t>(figure.material)];
       case LearnableFigure::Of::wait:
-        seen = waitsSeen(work, *figure.method);
-        present = stock.methods.of(*figure.method).next.least.minutes() /
-                  std::max(Methods().of(*figure.method).next.least.minutes(), 1.0);
-        break;
+        return stock.methods.of(*figure.method).next.least.minutes() /
+               std::max(Methods().of(*figure.method).next.least.minutes(), 1.0);
       case LearnableFigure::Of::fault:
-        seen = faultsSeen(work, figure);
         break;
     }
-    // Of these there are as many as there are ways of working; where there is nothing to tell of
-    // one, it is not shown.
+    return 1.0;
+  };
+  for (const LearnableFigure& figure : learnableFigures()) {
+    // Of waits, faults and materials there are as many as there are ways of working; where there is
+    // nothing to tell of one, it is not shown.
     std::vector<std::pair<std::string, int>> faults;
-    if (figure.of == LearnableFigure::Of::fault) faults = faultsCounted(work, figure);
+    if (figure.of == LearnableFigure::Of::fault) {
+      faults = faultsCounted(work, figure);
+      if (faults.empty()) continue;
+    }
+    std::vector<FigureSample> seen = seenOf(figure, sources);
     const bool many =
         figure.of == LearnableFigure::Of::wait ||
         (figure.of == LearnableFigure::Of::growth && figure.material != Material::resin);
-    if (figure.of == LearnableFigure::Of::fault ? faults.empty() : many && seen.empty()) continue;
-    LearntFigure learnt = learn(figure, std::move(seen), present, out);
+    if (many && seen.empty()) continue;
+    LearntFigure learnt = learn(figure, std::move(seen), presentOf(figure), out);
     // Growth follows what was measured by itself, unless its maker goes by the usual figures.
-    if (figure.of == LearnableFigure::Of::growth && ownGrowth) learnt.offered = false;
+    if (figure.of == LearnableFigure::Of::growth && growthIsOwn_) learnt.offered = false;
     learnt.told = std::move(faults);
     figures_.push_back(std::move(learnt));
   }

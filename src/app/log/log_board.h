@@ -66,7 +66,7 @@ class LogBoard : public QObject {
   void pickFigure(std::size_t which);
   std::size_t figureIndex() const { return figure_; }
   void leaveOut(std::size_t observation, bool out);
-  bool growthIsOwn() { return shelf_.growthIsOwn(); }
+  bool growthIsOwn() const { return growthIsOwn_; }
   /// Reckons with what was learnt from now on, or with what is usual again.
   bool useFigure(const LearntFigure& figure, bool usual);
 
@@ -113,6 +113,7 @@ class LogBoard : public QObject {
   std::string supply_;
   std::vector<LearntFigure> figures_;
   std::size_t figure_ = 0;
+  bool growthIsOwn_ = true;
   std::optional<std::vector<Month>> months_;
 };
 

@@ -278,10 +278,6 @@ std::optional<WrittenLength> sizeOfSet(const Cup& cup, const std::vector<std::st
   return std::nullopt;
 }
 
-}  // namespace
-
-namespace {
-
 /// Ticks parts off, by the plan they were made of, or takes the tick back.
 void setCut(Cup& cup, const PartEntry& entry, const CupPlan* planned) {
   std::erase_if(cup.cuts, [&](const CutRecord& record) {

@@ -4,6 +4,9 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <string_view>
+#include <unordered_map>
+#include <utility>
 
 namespace avrelt {
 
@@ -139,24 +142,33 @@ std::vector<FigureSample> growthSeen(const std::vector<GrowthNote>& notes, Mater
 
 std::vector<FigureSample> waitsSeen(const std::vector<StepWork>& work, MethodKind method) {
   constexpr double longest = 2;  // times the usual
-  std::map<std::string, std::vector<const StepWork*>> cups;
-  for (const StepWork& one : work) cups[one.cup].push_back(&one);
+  std::vector<const StepWork*> steps;
+  bool any = false;
+  steps.reserve(work.size());
+  for (const StepWork& one : work) {
+    steps.push_back(&one);
+    any = any || one.method == method;
+  }
+  if (!any) return {};
+  const auto sooner = [](const StepWork* a, const StepWork* b) { return a->at < b->at; };
+  // The shop tells them in order.
+  if (!std::is_sorted(steps.begin(), steps.end(), sooner)) {
+    std::stable_sort(steps.begin(), steps.end(), sooner);
+  }
   std::vector<FigureSample> seen;
-  for (auto& [cup, steps] : cups) {
-    std::stable_sort(steps.begin(), steps.end(),
-                     [](const StepWork* a, const StepWork* b) { return a->at < b->at; });
-    for (std::size_t i = 0; i + 1 < steps.size(); ++i) {
-      const StepWork& one = *steps[i];
-      if (one.method != method || one.usualWait <= Duration()) continue;
-      const Duration passed = between(one.at, steps[i + 1]->at) - steps[i + 1]->took;
-      if (passed <= Duration() || passed > one.usualWait * longest) continue;
-      seen.push_back({one.key + "/wait",
-                      one.words,
-                      one.at,
-                      {one.usualWait.minutes(), passed.minutes()},
-                      false,
-                      false});
-    }
+  std::unordered_map<std::string_view, const StepWork*> last;  // of each cup
+  last.reserve(work.size() / 8);
+  for (const StepWork* next : steps) {
+    const StepWork* one = std::exchange(last[next->cup], next);
+    if (one == nullptr || one->method != method || one->usualWait <= Duration()) continue;
+    const Duration passed = between(one->at, next->at) - next->took;
+    if (passed <= Duration() || passed > one->usualWait * longest) continue;
+    seen.push_back({one->key + "/wait",
+                    one->words,
+                    one->at,
+                    {one->usualWait.minutes(), passed.minutes()},
+                    false,
+                    false});
   }
   std::stable_sort(seen.begin(), seen.end(),
                    [](const FigureSample& a, const FigureSample& b) { return a.at < b.at; });
@@ -174,18 +186,17 @@ bool isOf(const StepWork& work, const LearnableFigure& figure) {
 std::vector<FigureSample> faultsSeen(const std::vector<StepWork>& work,
                                      const LearnableFigure& figure) {
   std::vector<FigureSample> seen;
+  std::unordered_map<std::string_view, std::size_t> places;  // of cups among what was seen
   for (const StepWork& one : work) {
     if (!isOf(one, figure)) continue;
-    const std::string key = one.cup + "/" + figure.name();
-    auto at = std::find_if(seen.begin(), seen.end(),
-                           [&](const FigureSample& other) { return other.key == key; });
-    if (at == seen.end()) {
-      at = seen.insert(seen.end(),
-                       {key, one.words.substr(0, one.words.find(": ")), one.at, {}, false, false});
+    const auto [place, isNew] = places.try_emplace(one.cup, seen.size());
+    if (isNew) {
+      seen.push_back({one.cup + "/" + figure.name(), one.cupName, one.at, {}, false, false});
     }
-    at->at = std::max(at->at, one.at);
-    at->point.x += 1;
-    at->point.y += one.faults.empty() ? 0 : 1;
+    FigureSample& at = seen[place->second];
+    at.at = std::max(at.at, one.at);
+    at.point.x += 1;
+    at.point.y += one.faults.empty() ? 0 : 1;
   }
   return seen;
 }
@@ -201,6 +212,26 @@ std::vector<std::pair<std::string, int>> faultsCounted(const std::vector<StepWor
   std::stable_sort(sorted.begin(), sorted.end(),
                    [](const auto& a, const auto& b) { return a.second > b.second; });
   return sorted;
+}
+
+std::vector<FigureSample> seenOf(const LearnableFigure& figure, const FigureSources& sources) {
+  switch (figure.of) {
+    case LearnableFigure::Of::glitter:
+      return amountsSeen(sources.supplies, SupplyKind::glitter);
+    case LearnableFigure::Of::paint:
+      return amountsSeen(sources.supplies, SupplyKind::paint);
+    case LearnableFigure::Of::film:
+      return filmSeen(sources.films);
+    case LearnableFigure::Of::pace:
+      return paceSeen(sources.work, figure.kind);
+    case LearnableFigure::Of::growth:
+      return growthSeen(sources.grown, figure.material, sources.habits);
+    case LearnableFigure::Of::wait:
+      return waitsSeen(sources.work, *figure.method);
+    case LearnableFigure::Of::fault:
+      return faultsSeen(sources.work, figure);
+  }
+  return {};
 }
 
 LearntFigure learn(const LearnableFigure& figure, std::vector<FigureSample> seen, double present,

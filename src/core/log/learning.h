@@ -43,6 +43,7 @@ struct StepWork {
   std::optional<MethodKind> method{};
   Duration usualWait{};  ///< before what comes after it; 0 where its maker had set it, or none
   std::vector<std::string> faults{};  ///< found in it
+  std::string cupName{};              ///< as a person calls it
 };
 
 /// A cup that was measured again under its coats.
@@ -126,6 +127,17 @@ std::vector<FigureSample> faultsSeen(const std::vector<StepWork>& work,
 /// Which faults those were, by the names looks know them by, the most frequent first.
 std::vector<std::pair<std::string, int>> faultsCounted(const std::vector<StepWork>& work,
                                                        const LearnableFigure& figure);
+
+/// What a shop knows that figures are found out from.
+struct FigureSources {
+  const std::vector<StepWork>& work;
+  const SupplyShelf& supplies;
+  const std::vector<FilmTaken>& films;
+  const std::vector<GrowthNote>& grown;
+  const GrowthHabits& habits;
+};
+/// All observations of a figure.
+std::vector<FigureSample> seenOf(const LearnableFigure& figure, const FigureSources& sources);
 
 /// The figure by what was seen, but what is left out. It is offered where there are three or more,
 /// the interval of 95 of 100 leaves the present figure out or is narrow enough to tell a change of

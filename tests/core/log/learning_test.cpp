@@ -33,6 +33,7 @@ StepWork coatOf(const std::string& cup, int number, CivilTime when) {
   work.took = Duration::minutes(20);
   work.usual = work.took;
   work.cup = cup;
+  work.cupName = "Lamp: brass";
   work.method = MethodKind::resin;
   work.usualWait = Methods().of(MethodKind::resin).next.least;
   return work;
@@ -155,7 +156,7 @@ TEST_CASE("Faults are counted by method, cup by cup, and none are reckoned with"
   REQUIRE(learnt.seen.size() == 5);
   CHECK(learnt.seen[4].point.x == 4);
   CHECK(learnt.seen[4].point.y == 4);
-  CHECK(learnt.seen[0].words == "Lamp");
+  CHECK(learnt.seen[0].words == "Lamp: brass");
   CHECK(learnt.fit.slope == Approx(6.0 / 20));
   CHECK_FALSE(learnt.offered);
   CHECK(faultsCounted(work, resin) ==
