@@ -11,6 +11,7 @@
 #include "files/divide_json.h"
 #include "files/fill_json.h"
 #include "files/json_writing.h"
+#include "files/liquid_json.h"
 #include "files/picture_file.h"
 #include "job/ids.h"
 #include "job/purpose.h"
@@ -217,6 +218,9 @@ class DocumentReader {
       members.length("overhang", document_.units, cup.base.overhang);
       members.length("disc_clearance", document_.units, cup.base.discClearance);
       cup.base.kept = members.kept();
+    }
+    if (const Json* liquid = object.find("liquid")) {
+      cup.liquid = liquidMembers(on(*liquid, object.pathOf("liquid")), document_.units);
     }
     object.list("fills", [&](const Json& item, const std::string& place) {
       cup.fills.push_back(fillMembers(on(item, place), document_.units));
@@ -563,6 +567,7 @@ Json written(const Cup& cup) {
   object["wrap"] = written(cup.wrap);
   if (!(cup.film == Film())) object["film"] = written(cup.film);
   if (!(cup.base == Base())) object["base"] = written(cup.base);
+  if (cup.liquid) object["liquid"] = written(*cup.liquid);
   object["strip"] = written(cup.strip);
   if (!(cup.division == Division())) object["divide"] = written(cup.division);
   if (!cup.fills.empty()) {

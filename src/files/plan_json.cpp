@@ -238,6 +238,19 @@ Json stripJson(const StripCut& cut) {
   return json;
 }
 
+Json liquidJson(const Liquid& liquid) {
+  const LiquidMix mix = mixOf(liquid);
+  return {{"water_ml", rounded(mix.water.ml())},
+          {"glycerin_ml", rounded(mix.glycerin.ml())},
+          {"water_g", rounded(mix.waterMass.grams())},
+          {"glycerin_g", rounded(mix.glycerinMass.grams())},
+          {"first_ml", rounded(mix.first.ml())},
+          {"rest_ml", rounded(mix.rest.ml())},
+          {"free_ml", rounded(mix.free.ml())},
+          {"grows_percent", rounded(mix.grows * 100)},
+          {"seal_mm", rounded(liquid.sealAt.length.mm())}};
+}
+
 void addDivision(Json& json, const CupPlan& cup, Unit unit) {
   for (const char* list : {"zones", "lines", "marks", "tape_moves", "stripes", "strips"}) {
     json[list] = Json::array();
@@ -435,6 +448,7 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     json["snips"] = {{"count", cup.snips.count},
                      {"depth_mm", rounded(cup.snips.depth.mm())},
                      {"each_mm", rounded(cup.snips.each.mm())}};
+    if (cup.of->liquid) json["liquid"] = liquidJson(*cup.of->liquid);
     addDivision(json, cup, plan.units);
     addFills(json, cup);
     addSets(json, cup, plan.units);

@@ -15,13 +15,14 @@ void sleepFor(int milliseconds) {
   std::this_thread::sleep_for(std::chrono::milliseconds(milliseconds));
 }
 
-/// Looks at the dialog that opens next: how far it says the work is, and whether to stop it.
-void atNextDialog(QWidget& window, const std::function<void(QProgressDialog&)>& look) {
-  QTimer::singleShot(250, &window, [look] {
+/// Looks at the dialog that opens next, again and again until it says what was to be seen.
+void atNextDialog(QWidget& window, const std::function<bool(QProgressDialog&)>& look) {
+  auto* often = new QTimer(&window);
+  QObject::connect(often, &QTimer::timeout, often, [often, look] {
     auto* dialog = qobject_cast<QProgressDialog*>(QApplication::activeModalWidget());
-    REQUIRE(dialog != nullptr);
-    look(*dialog);
+    if (dialog != nullptr && look(*dialog)) often->stop();
   });
+  often->start(20);
 }
 
 }  // namespace
@@ -31,13 +32,16 @@ TEST_CASE("short work is done without a word, long work says how far it is") {
   CHECK(beside(&open.window, "Nothing", [](Going&) { return 7; }) == 7);
   QString words;
   int most = 0;
+  const auto seen = std::make_shared<std::atomic<bool>>(false);
   atNextDialog(open.window, [&](QProgressDialog& dialog) {
     words = dialog.labelText();
     most = dialog.maximum();
+    *seen = most == 9;
+    return seen->load();
   });
-  const tl::expected<int, QString> made = beside(&open.window, "Counting", [](Going& going) {
+  const tl::expected<int, QString> made = beside(&open.window, "Counting", [seen](Going& going) {
     going.tell(3, 9);
-    sleepFor(600);
+    for (int i = 0; i < 2000 && !*seen; ++i) sleepFor(10);
     return 8;
   });
   CHECK(made == 8);
@@ -47,7 +51,10 @@ TEST_CASE("short work is done without a word, long work says how far it is") {
 
 TEST_CASE("long work is stopped by a hand, and the window goes on") {
   OpenWindow open;
-  atNextDialog(open.window, [](QProgressDialog& dialog) { dialog.cancel(); });
+  atNextDialog(open.window, [](QProgressDialog& dialog) {
+    dialog.cancel();
+    return true;
+  });
   const auto seen = std::make_shared<std::atomic<bool>>(false);
   const tl::expected<int, QString> made = beside(&open.window, "Counting", [seen](Going& going) {
     while (going.tell(1, 2)) sleepFor(5);

@@ -160,11 +160,12 @@ TEST_CASE("words are set as they are typed, keep their height, and what cannot b
   DressWindow open;
   open.dress().beginWords();
   WordsPage& page = open.dress().wordsPage();
+  const auto taken = [&] { REQUIRE(QTest::qWaitFor([&] { return !page.waits(); })); };
   REQUIRE(open.cup().sets.size() == 1);
   const double tall = open.plan().box.height();
   page.text().selectAll();
   QTest::keyClicks(&page.text(), "Brackwater");
-  QApplication::processEvents();
+  taken();
   CHECK(open.set().art->words.text == "Brackwater");
   CHECK(open.set().art->name == "Brackwater");
   CHECK(open.plan().box.height() == Approx(tall).epsilon(0.05));
@@ -172,14 +173,14 @@ TEST_CASE("words are set as they are typed, keep their height, and what cannot b
   // Nothing typed cannot be cut: the outlines stay.
   page.text().selectAll();
   QTest::keyClick(&page.text(), Qt::Key_Delete);
-  QApplication::processEvents();
+  taken();
   CHECK(page.said().text().contains("no words"));
   CHECK(open.set().art->words.text == "Brackwater");
   QTest::keyClicks(&page.text(), "A");
-  QApplication::processEvents();
+  taken();
   CHECK(open.set().art->words.text == "A");
   page.text().setPlainText(QString::fromUtf8("A\xE6\x98\x9F"));
-  QApplication::processEvents();
+  taken();
   CHECK(page.said().text().contains(QString::fromUtf8("\xE6\x98\x9F")));
   page.text().setPlainText("Open night");
   QTest::mouseClick(&page.arched(), Qt::LeftButton, {}, QPoint(8, page.arched().height() / 2));
@@ -199,16 +200,17 @@ TEST_CASE("what was typed goes into the words it was typed for, or nowhere") {
   const std::string second = artInHand(open.order())->id;
   REQUIRE(first != second);
   WordsPage& page = open.dress().wordsPage();
+  const auto taken = [&] { REQUIRE(QTest::qWaitFor([&] { return !page.waits(); })); };
   const std::string before = artInHand(open.order())->words.text;
   page.text().setPlainText("Lock keeper");
   open.order().pickArt(first);
-  QApplication::processEvents();
+  taken();
   CHECK(artInHand(open.order())->words.text == before);
   CHECK(page.text().toPlainText().toStdString() == before);
   open.order().pickArt(second);
   page.text().setPlainText("Lock keeper");
   open.order().history()->undo();
-  QApplication::processEvents();
+  taken();
   // Taken back while it waits: the words it was typed for are gone.
   CHECK(open.cup().sets.size() == 1);
   CHECK(open.set().art->words.text == before);

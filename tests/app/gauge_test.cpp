@@ -168,3 +168,39 @@ TEST_CASE("nonsense typed for one cup does not follow to the next") {
   open.window.order().choose(1);
   CHECK(open.window.order().planHolds());
 }
+
+TEST_CASE(
+    "a cup with two walls is filled: said what goes in, refused where the band has no place") {
+  OpenWindow open;
+  GaugeStation& gauge = open.window.gaugeStation();
+  CHECK(gauge.goTo("liquid.room"));
+  LiquidPage& page = gauge.liquidPage();
+  REQUIRE(page.isVisible());
+  CHECK_FALSE(open.cup().liquid);
+  page.filled().setFocus();
+  open.press(Qt::Key_Space);
+  REQUIRE(open.cup().liquid);
+  CHECK(open.window.order().planHolds());
+  CHECK(page.words().text().contains("95 ml water and 95 ml glycerin"));
+  page.space().setFocus();
+  page.space().selectAll();
+  QTest::keyClicks(&page.space(), "300");
+  CHECK(open.cup().liquid->space.ml() == Approx(300));
+  CHECK(page.words().text().contains("142.5 ml water"));
+  open.type("liquid.seal_at", "20");
+  open.press(Qt::Key_Return);
+  CHECK_FALSE(open.window.order().planHolds());
+  CHECK(open.window.watchLine().sentence().contains("does not lie on the wall"));
+  open.type("liquid.seal_at", "3/4");
+  open.press(Qt::Key_Return);
+  CHECK(open.window.order().planHolds());
+  CHECK(open.window.order().plan()->parts(purpose::coverBand).size() == 1);
+  // Looked at in the other unit nothing changes.
+  const Liquid before = *open.cup().liquid;
+  open.window.order().setUnit(Unit::mm);
+  CHECK(*open.cup().liquid == before);
+  // Taken back one by one, to none.
+  while (open.window.order().history()->canUndo()) open.window.order().history()->undo();
+  CHECK_FALSE(open.cup().liquid);
+  CHECK_FALSE(page.space().isVisible());
+}

@@ -769,7 +769,7 @@ TEST_CASE("Film that runs short is said while planning, until there is enough or
   REQUIRE(open.window.shelf().put(stock));
   CHECK(QTest::qWaitFor([&] { return films.missing().empty(); }, 10000));
   // Of another order nothing is known before it is reckoned.
-  stock.wide = Length::mm(100);
+  stock.wide = stock.tall = Length::mm(100);
   REQUIRE(open.window.shelf().put(stock));
   CHECK_FALSE(told().isEmpty());
   Document other = before;

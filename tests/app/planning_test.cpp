@@ -92,6 +92,47 @@ TEST_CASE("a plan that is not there yet leaves the last one in sight, and comes 
   CHECK_FALSE(open.window.watchLine().sentence().contains("Working out"));
 }
 
+TEST_CASE("in a drag whose plans take long each step is drawn while the next is planned") {
+  Unwaited open;
+  Order& order = open.order();
+  const auto drag = [&](double mm) {
+    editFill(order, QStringLiteral("Size"), QStringLiteral("size"),
+             [mm](Fill& fill) { fill.pattern.size = WrittenLength::mm(mm); });
+  };
+  order.setPatience(20s, 0ms);
+  drag(9);
+  CHECK(order.presentPlan() != nullptr);
+  for (int i = 1; i < 8; ++i) {
+    const std::vector<Fill> stepBefore = order.currentCup().fills;
+    drag(9 + 0.1 * i);
+    // Of the step before, whole and not greyed; but nothing is built on it.
+    CHECK(order.plan()->of->fills == stepBefore);
+    CHECK(order.planHolds());
+    CHECK_FALSE(open.window.watchLine().sentence().contains("Working out"));
+    open.window.grab();
+  }
+  // It is waited for where a change builds on it, and comes by itself where the hand rests.
+  CHECK(order.presentPlan()->of->fills == order.currentCup().fills);
+  drag(11);
+  REQUIRE(open.arrives());
+  CHECK(open.drawn() == open.fresh());
+  // Another change waits for its own.
+  drag(11.5);
+  open.setSize(12);
+  CHECK(order.plan()->of->fills == order.currentCup().fills);
+  // A drag whose plans are made in no time is never behind.
+  order.setPatience(20s, 1h);
+  drag(12.5);
+  drag(13);
+  CHECK(order.plan()->of->fills == order.currentCup().fills);
+  // One that cannot keep up is greyed, as ever.
+  order.setPatience(0ms, 0ms);
+  for (int i = 0; i < 20; ++i) drag(6 + 0.01 * i);
+  CHECK_FALSE(order.planHolds());
+  REQUIRE(open.arrives());
+  CHECK(open.drawn() == open.fresh());
+}
+
 TEST_CASE("of many changes at once the last is planned") {
   Unwaited open;
   for (int i = 0; i < 30; ++i) open.setSize(6.5 + i * 0.1);

@@ -51,6 +51,8 @@ TEST_CASE("orders read and written fit the order schema") {
   cup.buildUp.laidAfter = 2;
   cup.buildUp.laid = {{wrapThing, 3}, {"zone-1", 0}};
   cup.division.masks = {{"mask-1", MaskKind::window, {"zone-1"}, WrittenLength::mm(20), true, {}}};
+  cup.liquid.emplace();
+  cup.liquid->sealAt = WrittenLength::mm(20);
   cup.cuts = {{purpose::wrap, {}, 3, {Length::mm(230), {}}, {Length::mm(230), {}}, {}}};
   giveIds(cup);
   document.bench.from = parseCivil("2026-12-09T18:00");

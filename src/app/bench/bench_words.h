@@ -64,6 +64,8 @@ inline QString partName(const MixPart& part) {
   if (part.name == "part_a") return of.isEmpty() ? tr("Part A") : tr("%1, part A").arg(of);
   if (part.name == "part_b") return of.isEmpty() ? tr("Part B") : tr("%1, part B").arg(of);
   if (part.name == "resin") return of.isEmpty() ? tr("Resin") : of;
+  if (part.name == "water") return tr("Distilled water");
+  if (part.name == "glycerin") return tr("Glycerin");
   const QString kind = part.name == "glitter" ? tr("Glitter") : tr("Paint");
   return of.isEmpty() ? kind : tr("%1, %2").arg(kind, of);
 }
@@ -118,6 +120,8 @@ inline QString workWords(StepKind kind) {
       return QCoreApplication::translate("BenchStation", "Base discs");
     case StepKind::rim:
       return QCoreApplication::translate("BenchStation", "Cleaning rims");
+    case StepKind::fill:
+      return QCoreApplication::translate("BenchStation", "Filling with liquid");
     case StepKind::cure:
       return QCoreApplication::translate("BenchStation", "Finishing");
   }

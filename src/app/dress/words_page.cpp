@@ -10,12 +10,20 @@
 #include <utility>
 
 #include "app/fields/labelled.h"
+#include "app/fields/on_event.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
 #include "files/face_finder.h"
 
 namespace avrelt {
+
+namespace {
+
+/// ms after which letters are taken that were not painted, as in a field that is covered.
+constexpr int notPainted = 40;
+
+}  // namespace
 
 WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
     : QWidget(parent), order_(order) {
@@ -84,10 +92,15 @@ WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
     if (filling_ || art == nullptr) return;
     // The letter is seen in the field first; the words are set right after.
     typedInto_ = art->id;
-    typed_.start();
+    typed_.start(text_->isVisible() ? notPainted : 0);
   });
   typed_.setSingleShot(true);
-  typed_.setInterval(0);
+  new OnEvent(
+      QEvent::Paint,
+      [this] {
+        if (typed_.isActive() && typed_.interval() > 0) typed_.start(0);
+      },
+      text_->viewport());
   connect(&typed_, &QTimer::timeout, this, &WordsPage::takeTyped);
   connect(faces_, &QComboBox::activated, this, [this](int i) {
     const auto& face = facesToChoose().at(static_cast<std::size_t>(faces_->itemData(i).toInt()));

@@ -28,6 +28,8 @@ class WordsPage : public QWidget {
   QCheckBox& arched() { return *arched_; }
   /// Makes a lettering of a word to begin with and puts the keyboard to it.
   void begin();
+  /// Whether letters were typed that the words do not have yet.
+  bool waits() const { return typed_.isActive(); }
 
  private:
   /// Sets the words anew; false where they cannot be set, which is said.

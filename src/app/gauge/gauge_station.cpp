@@ -125,7 +125,7 @@ QWidget* GaugeStation::wrapCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard({}, body);
   card->setAccessibleName(tr("Wrap"));
-  wrapPage_ = new Segments(tr("Wrap card"), {tr("Wrap"), tr("Base")});
+  wrapPage_ = new Segments(tr("Wrap card"), {tr("Wrap"), tr("Base"), tr("Liquid")});
   body->addWidget(wrapPage_, 0, Qt::AlignLeft);
   wrapPages_ = new QStackedWidget;
   body->addWidget(wrapPages_, 1);
@@ -135,6 +135,8 @@ QWidget* GaugeStation::wrapCard() {
   wrapPages_->addWidget(edges);
   basePage_ = new BasePage(order_, fields_);
   wrapPages_->addWidget(basePage_);
+  liquidPage_ = new LiquidPage(order_, fields_);
+  wrapPages_->addWidget(liquidPage_);
   wrapPage_->show(wrap);
   connect(wrapPage_, &Segments::picked, this, &GaugeStation::showWrap);
   const auto field = [&](const QString& label, GaugeLine gaugeLine) {
@@ -373,6 +375,11 @@ bool GaugeStation::goTo(const QString& field) {
   if (ofBase || begins("wrap.")) {
     if (pages_->currentIndex() == laying) showPage(figures);
     showWrap(ofBase ? base : wrap);
+  }
+  if (begins("liquid.")) {
+    if (pages_->currentIndex() == laying) showPage(figures);
+    showWrap(liquid);
+    if (liquidPage_->goTo(field)) return true;
   }
   if (fields_.goTo(field)) return true;
   if (ofCoats) growth_->stages()->setFocus(Qt::OtherFocusReason);

@@ -14,6 +14,7 @@
 #include "app/gauge/features_page.h"
 #include "app/gauge/growth_page.h"
 #include "app/gauge/laying_page.h"
+#include "app/gauge/liquid_page.h"
 #include "app/gauge/profile_drawing.h"
 #include "app/gauge/station_table.h"
 #include "app/order/order.h"
@@ -38,11 +39,12 @@ class GaugeStation : public QWidget {
   enum MeasurePage { measures, features };
   void showMeasures(int page);
   /// The pages of the wrap's card.
-  enum WrapPage { wrap, base };
+  enum WrapPage { wrap, base, liquid };
   void showWrap(int page);
   void traceAPhoto();
   FeaturesPage& featuresPage() { return *features_; }
   LayingPage& layingPage() { return *laying_; }
+  LiquidPage& liquidPage() { return *liquidPage_; }
   StationTable& stationTable() { return *stations_; }
   ProfileDrawing& drawing() { return *drawing_; }
 
@@ -83,6 +85,7 @@ class GaugeStation : public QWidget {
   Segments* wrapPage_ = nullptr;
   QStackedWidget* wrapPages_ = nullptr;
   BasePage* basePage_ = nullptr;
+  LiquidPage* liquidPage_ = nullptr;
   LayingPage* laying_ = nullptr;
   GrowthPage* growth_ = nullptr;
   DoubtPage* doubt_ = nullptr;

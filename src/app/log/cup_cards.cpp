@@ -14,7 +14,7 @@
 #include "app/fields/card.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
-#include "app/fields/when_left.h"
+#include "app/fields/on_event.h"
 #include "app/log/again_dialog.h"
 #include "app/log/compare_dialog.h"
 #include "app/order/phrases.h"
@@ -165,7 +165,8 @@ QWidget* CupCards::rightCard() {
   body->addWidget(right_, 1);
   connect(whom_, &QLineEdit::editingFinished, this, &CupCards::keepNotes);
   connect(price_, &QLineEdit::editingFinished, this, &CupCards::keepNotes);
-  new WhenLeft([this] { keepNotes(); }, faults_);
+  new OnEvent(
+      QEvent::FocusOut, [this] { keepNotes(); }, faults_);
   return card;
 }
 

@@ -4,13 +4,14 @@
 namespace avrelt {
 
 DocumentChange::DocumentChange(Order& order, const QString& text, Snapshot before, Snapshot after,
-                               const QString& key, int epoch)
+                               const QString& key, int epoch, bool goesOn)
     : QUndoCommand(text),
       order_(order),
       before_(std::move(before)),
       after_(std::move(after)),
       key_(key),
-      epoch_(epoch) {}
+      epoch_(epoch),
+      goesOn_(goesOn) {}
 
 bool DocumentChange::mergeWith(const QUndoCommand* other) {
   const auto* next = static_cast<const DocumentChange*>(other);
@@ -27,7 +28,7 @@ void DocumentChange::undo() {
 }
 
 void DocumentChange::redo() {
-  order_.put(after_);
+  order_.put(after_, goesOn_);
 }
 
 }  // namespace avrelt

@@ -12,7 +12,7 @@ namespace avrelt {
 class DocumentChange : public QUndoCommand {
  public:
   DocumentChange(Order& order, const QString& text, Snapshot before, Snapshot after,
-                 const QString& key, int epoch);
+                 const QString& key, int epoch, bool goesOn);
 
   int id() const override { return 1; }
   bool mergeWith(const QUndoCommand* other) override;
@@ -25,6 +25,7 @@ class DocumentChange : public QUndoCommand {
   Snapshot after_;
   QString key_;
   int epoch_;
+  bool goesOn_;  ///< one more step of the change before
 };
 
 }  // namespace avrelt

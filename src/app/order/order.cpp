@@ -21,7 +21,6 @@ constexpr int mostSteps = 1000;
 
 Order::Order(QObject* parent) : QObject(parent) {
   history_.setUndoLimit(mostSteps);
-  arrivals_.setInterval(10);
   connect(&arrivals_, &QTimer::timeout, this, &Order::takeArrived);
 }
 
@@ -30,7 +29,7 @@ const Cup& Order::drawnCup() const {
 }
 
 bool Order::planHolds() const {
-  return typing_.isEmpty() && planned_.holds(current_);
+  return typing_.isEmpty() && planned_.keepsUp(current_);
 }
 
 const CupPlan* Order::presentPlan() {
@@ -38,7 +37,7 @@ const CupPlan* Order::presentPlan() {
     planned_.await(current_);
     emit changed();
   }
-  return planHolds() ? plan() : nullptr;
+  return typing_.isEmpty() && planned_.holds(current_) ? plan() : nullptr;
 }
 
 Faults Order::faults() const {
@@ -146,13 +145,13 @@ void Order::load(const Document& document) {
   put(Snapshot(named, named.cups.empty() ? -1 : 0, {}));
 }
 
-void Order::put(const Snapshot& snapshot) {
+void Order::put(const Snapshot& snapshot, bool goesOn) {
   now_ = snapshot;
   document_ = snapshot.document();
   const int count = static_cast<int>(document_.cups.size());
   const int before =
       std::exchange(current_, count == 0 ? -1 : std::clamp(snapshot.current(), 0, count - 1));
-  planAgain();
+  planAgain(goesOn && before == current_);
   if (before != current_) {
     typing_.clear();
     emit cupTaken();
@@ -160,8 +159,12 @@ void Order::put(const Snapshot& snapshot) {
   emit changed();
 }
 
-void Order::planAgain() {
-  if (!planned_.plan(now_.cups(), document_.units, current_)) arrivals_.start();
+void Order::planAgain(bool goesOn) {
+  const bool all = planned_.plan(now_.cups(), document_.units, current_, goesOn);
+  // A step that is drawn one behind is drawn by the next one, or where the hand rests.
+  constexpr int often = 10;
+  constexpr int rest = 40;
+  if (!all) arrivals_.start(planned_.keepsUp(current_) ? rest : often);
 }
 
 void Order::takeArrived() {
@@ -186,7 +189,11 @@ bool Order::push(const QString& text, Document next, int current, const QString&
     return false;
   }
   now_.choose(current_);
-  history_.push(new DocumentChange(*this, text, now_, Snapshot(next, current, now_), key, epoch_));
+  const bool goesOn = !key.isEmpty() && key == lastKey_ && epoch_ == lastEpoch_;
+  lastKey_ = key;
+  lastEpoch_ = epoch_;
+  history_.push(
+      new DocumentChange(*this, text, now_, Snapshot(next, current, now_), key, epoch_, goesOn));
   return true;
 }
 

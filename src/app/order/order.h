@@ -42,7 +42,8 @@ class Order : public QObject {
   /// The cup that plan is of: while the present one is refused, an earlier one. Who draws the plan
   /// looks up there what it refers to, never in `currentCup()`. Only where there is a plan.
   const Cup& drawnCup() const;
-  /// Whether that plan is of the cup as it stands now. If not, draw it greyed.
+  /// Whether that plan is of the cup as it stands now, or of the step before in a drag that it
+  /// keeps up with. If not, draw it greyed.
   bool planHolds() const;
   /// Whether the plan of the cup as it stands now is still being made.
   bool working() const { return planned_.working(current_); }
@@ -53,9 +54,12 @@ class Order : public QObject {
   /// typed and makes no sense yet.
   Faults faults() const;
 
-  /// How long a change waits for its plan; with none, for as long as it takes.
+  /// As `PlannedCups::setPatience`.
   void setPatience(std::optional<std::chrono::milliseconds> patience) {
     planned_.setPatience(patience);
+  }
+  void setPatience(std::chrono::milliseconds patience, std::chrono::milliseconds quick) {
+    planned_.setPatience(patience, quick);
   }
 
   /// What the shop knows; every cup is planned anew with it.
@@ -144,9 +148,9 @@ class Order : public QObject {
 
  private:
   friend class DocumentChange;
-  void put(const Snapshot& snapshot);
+  void put(const Snapshot& snapshot, bool goesOn = false);
   bool push(const QString& text, Document next, int current, const QString& key = {});
-  void planAgain();
+  void planAgain(bool goesOn = false);
   /// Takes something else in hand and says so; whether it was something else.
   template <typename Thing>
   bool take(Thing InHand::*which, const Thing& thing);
@@ -161,6 +165,8 @@ class Order : public QObject {
   QMap<QString, Sentence> typing_;
   QUndoStack history_;
   int epoch_ = 0;
+  QString lastKey_;  ///< of the newest change
+  int lastEpoch_ = 0;
 };
 
 /// The field of a cup that a line stands for.

@@ -250,7 +250,7 @@ void alignEdge(Order& order, bool plumb) {
 }
 
 void turnPlaceRound(Order& order, Angle by) {
-  const CupPlan* plan = order.plan();
+  const CupPlan* plan = order.presentPlan();
   const StandingSet now = placeInHand(order);
   if (plan == nullptr || !now) return;
   const Angle at = (plan->wall.onCup(now.place->anchor.theta.wrapped()) + by).wrapped();
@@ -261,7 +261,7 @@ void turnPlaceRound(Order& order, Angle by) {
 }
 
 void nudgePlace(Order& order, int right, int up) {
-  const CupPlan* plan = order.plan();
+  const CupPlan* plan = order.presentPlan();
   const StandingSet now = placeInHand(order);
   if (plan == nullptr || !now) return;
   const Graduation graduation = usualGraduation(order.unit());

@@ -37,7 +37,7 @@ PlannedCups::Planned PlannedCups::planOf(const std::shared_ptr<const Cup>& cup, 
     return known.unit == unit && known.cup == cup;
   });
   if (same != planned_.end()) return *same;
-  Planned fresh{cup, unit, {}, {}, false, false, {}};
+  Planned fresh{cup, unit, {}, {}, false, false, false, {}};
   // Whichever cup a planning had before, it gives the same; that of this one is the quickest.
   const auto before = std::find_if(planned_.begin(), planned_.end(), [&](const Planned& known) {
     return known.cup->name == cup->name;
@@ -61,18 +61,28 @@ PlannedCups::Planned PlannedCups::planOf(const std::shared_ptr<const Cup>& cup, 
   return fresh;
 }
 
-bool PlannedCups::plan(const std::vector<std::shared_ptr<const Cup>>& cups, Unit unit, int inHand) {
+bool PlannedCups::plan(const std::vector<std::shared_ptr<const Cup>>& cups, Unit unit, int inHand,
+                       bool goesOn) {
+  bool follow = false;
+  if (goesOn && patience_ && has(inHand)) {
+    Planned& before = planned_[static_cast<std::size_t>(inHand)];
+    if (before.working) before.takeBy(std::chrono::steady_clock::now() + *patience_);
+    follow = before.holds && before.planning && before.planning->took() > quick_;
+  }
   // Where one plan keeps the window waiting already, the next does not wait again.
-  const bool busy = std::any_of(planned_.begin(), planned_.end(),
-                                [](const Planned& planned) { return planned.working; });
+  const bool busy = std::any_of(planned_.begin(), planned_.end(), [](const Planned& planned) {
+    return planned.working && !planned.follows;
+  });
   std::vector<Planned> next;
   next.reserve(cups.size());
   for (const std::shared_ptr<const Cup>& cup : cups) next.push_back(planOf(cup, unit, next));
   planned_ = std::move(next);
   std::optional<Time> by;
   if (patience_) {
-    by = std::chrono::steady_clock::now() + (busy ? std::chrono::milliseconds(0) : *patience_);
+    const bool waits = !busy && !follow;
+    by = std::chrono::steady_clock::now() + (waits ? *patience_ : std::chrono::milliseconds(0));
   }
+  if (working(inHand)) planned_[static_cast<std::size_t>(inHand)].follows = follow;
   bool all = true;
   if (working(inHand)) all = planned_[static_cast<std::size_t>(inHand)].takeBy(by);
   for (Planned& planned : planned_) {

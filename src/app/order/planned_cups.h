@@ -16,16 +16,24 @@ class PlannedCups {
  public:
   using Time = std::chrono::steady_clock::time_point;
 
-  /// How long a change waits for its plan; with none, for as long as it takes.
-  void setPatience(std::optional<std::chrono::milliseconds> patience) { patience_ = patience; }
+  /// How long a change waits for its plan; with none, for as long as it takes. A step of a change
+  /// that goes on, whose plans take longer than `quick`, does not wait: see `plan`.
+  void setPatience(std::optional<std::chrono::milliseconds> patience,
+                   std::chrono::milliseconds quick = std::chrono::milliseconds(8)) {
+    patience_ = patience;
+    quick_ = quick;
+  }
   const Stock& stock() const { return stock_; }
   /// Forgets all plans, which were made of what the shop knew before.
   void setStock(const Stock& stock);
   void clear() { planned_.clear(); }
 
   /// Plans the cups that changed, the one in hand first, and waits for that as long as patience
-  /// goes; whether all of them are there.
-  bool plan(const std::vector<std::shared_ptr<const Cup>>& cups, Unit unit, int inHand);
+  /// goes; whether all of them are there. Where a change goes on, as in a drag, and its plans take
+  /// long, it waits for the plan of the step before only, so that one is drawn while the next is
+  /// made: every step is seen, one behind the hand.
+  bool plan(const std::vector<std::shared_ptr<const Cup>>& cups, Unit unit, int inHand,
+            bool goesOn = false);
   /// Takes in what has come since.
   struct Arrived {
     bool any = false;
@@ -40,6 +48,8 @@ class PlannedCups {
   /// Whether that is of the cup as it stands now.
   bool holds(int index) const { return has(index) && at(index).holds; }
   bool working(int index) const { return has(index) && at(index).working; }
+  /// Whether it holds, or is that of the step before in a change that goes on.
+  bool keepsUp(int index) const { return holds(index) || (working(index) && at(index).follows); }
   /// What keeps a cup from being planned.
   Faults faults(int index) const { return has(index) ? at(index).faults : Faults(); }
 
@@ -51,6 +61,7 @@ class PlannedCups {
     std::shared_ptr<const CupPlan> plan;  ///< shared: cups not touched keep theirs
     bool holds = false;
     bool working = false;
+    bool follows = false;  ///< the plan is of the step before, and there was one for each till now
     Faults faults;
 
     /// Takes the plan in where it is there by then; whether it was.
@@ -65,6 +76,7 @@ class PlannedCups {
   std::vector<Planned> planned_;
   Stock stock_;
   std::optional<std::chrono::milliseconds> patience_;
+  std::chrono::milliseconds quick_{};
 };
 
 }  // namespace avrelt

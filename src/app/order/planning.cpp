@@ -25,13 +25,15 @@ struct Planning::Desk {
   std::optional<Wanted> next;
   std::optional<CheckedAll<CupPlan>> plan;  ///< of what was wanted last
   bool working = false;
-  CupPlanner planner;  ///< touched by the thread that works only
+  std::chrono::steady_clock::duration took{};  ///< of the last that was made
+  CupPlanner planner;                          ///< touched by the thread that works only
 
   static void work(const std::shared_ptr<Desk>& desk) {
     std::unique_lock lock(desk->held);
     while (desk->next) {
       const Wanted wanted = *std::exchange(desk->next, std::nullopt);
       lock.unlock();
+      const auto begun = std::chrono::steady_clock::now();
       std::optional<CheckedAll<CupPlan>> plan;
       try {
         plan = desk->planner(*wanted.cup, wanted.unit, wanted.stock);
@@ -44,6 +46,7 @@ struct Planning::Desk {
                      {std::string(fallen.what())}}}});
       }
       lock.lock();
+      desk->took = std::chrono::steady_clock::now() - begun;
       if (!desk->next) desk->plan = std::move(plan);
     }
     desk->working = false;
@@ -64,6 +67,11 @@ void Planning::want(const std::shared_ptr<const Cup>& cup, Unit unit, const Stoc
   desk_->plan.reset();
   if (std::exchange(desk_->working, true)) return;
   pool_.start([desk = desk_] { Desk::work(desk); });
+}
+
+std::chrono::steady_clock::duration Planning::took() const {
+  const std::lock_guard lock(desk_->held);
+  return desk_->took;
 }
 
 std::optional<CheckedAll<CupPlan>> Planning::take(

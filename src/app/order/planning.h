@@ -27,6 +27,8 @@ class Planning {
   /// by then. With no time given it is waited for.
   std::optional<CheckedAll<CupPlan>> take(
       std::optional<std::chrono::steady_clock::time_point> by = std::nullopt);
+  /// How long the last plan took to make.
+  std::chrono::steady_clock::duration took() const;
 
  private:
   struct Desk;

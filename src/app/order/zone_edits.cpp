@@ -231,7 +231,7 @@ void nudgeLine(Order& order, int right, int up) {
 }
 
 void fillLater(Order& order, const std::string& zone, int by) {
-  const CupPlan* plan = order.plan();
+  const CupPlan* plan = order.presentPlan();
   if (plan == nullptr) return;
   std::string id;
   for (const Zone& candidate : plan->divided.zones) {
@@ -250,7 +250,7 @@ void fillAsUsual(Order& order) {
 }
 
 void putOntoTape(Order& order, Absorb absorb) {
-  const CupPlan* plan = order.plan();
+  const CupPlan* plan = order.presentPlan();
   const Zone* zone = zoneInHand(order);
   if (plan == nullptr || zone == nullptr || zone->path.empty()) return;
   const Region whole = regionOf(*plan, parentOf(zone->path));

@@ -37,15 +37,30 @@ void FlatView::showCells(bool shown) {
   update();
 }
 
-QPainterPath FlatView::pathOf(const WallLine& line, bool closed) const {
+QPolygonF FlatView::polygonOf(const WallLine& line, bool closed) const {
   const CupPlan* plan = order_.plan();
-  QPainterPath path;
-  if (plan == nullptr || line.empty()) return path;
+  QPolygonF polygon;
+  if (plan == nullptr || line.empty()) return polygon;
   const Length tolerance = Length::mm(0.25 / std::max(fit_.scale(), 1e-3));
   const std::vector<Point> points = inFlat(line, closed, plan->wall.flat, tolerance);
-  path.moveTo(fit_(points.front()));
-  for (std::size_t i = 1; i < points.size(); ++i) path.lineTo(fit_(points[i]));
-  if (closed) path.closeSubpath();
+  polygon.reserve(static_cast<qsizetype>(points.size()));
+  for (const Point& p : points) polygon << fit_(p);
+  return polygon;
+}
+
+QPainterPath FlatView::pathOf(const WallLine& line, bool closed) const {
+  QPainterPath path;
+  path.addPolygon(polygonOf(line, closed));
+  if (closed && !path.isEmpty()) path.closeSubpath();
+  return path;
+}
+
+QPainterPath FlatView::pathOf(const std::vector<QPolygonF>& outlines) {
+  QPainterPath path;
+  for (const QPolygonF& outline : outlines) {
+    path.addPolygon(outline);
+    path.closeSubpath();
+  }
   return path;
 }
 
@@ -229,25 +244,37 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
     const bool lifting = cellsShown_ && &fill == inHand && order_.peel() >= 0;
     std::vector<ZoneLook> looks;
     for (const CellColour& colour : chosen.colours) looks.push_back(lookOf(colour.finish));
+    std::vector<std::vector<std::vector<QPolygonF>>> shapes(looks.size());
     std::vector<QPainterPath> printed(looks.size());
-    painter.setPen(Qt::NoPen);
     for (const Cell& cell : fill.cells) {
       if (static_cast<std::size_t>(cell.colour) >= looks.size()) continue;
-      const ZoneLook& look = looks[static_cast<std::size_t>(cell.colour)];
+      std::vector<QPolygonF>& shape = shapes[static_cast<std::size_t>(cell.colour)].emplace_back();
+      for (const WallLine& outline : cell.region.outlines()) shape.push_back(polygonOf(outline));
+    }
+    // Most cells are one outline, which is drawn sooner than a path of several.
+    const auto draw = [&painter](const std::vector<QPolygonF>& shape) {
+      if (shape.size() == 1) {
+        painter.drawPolygon(shape.front());
+      } else {
+        painter.drawPath(pathOf(shape));
+      }
+    };
+    painter.setPen(Qt::NoPen);
+    for (std::size_t index = 0; index < looks.size(); ++index) {
+      const ZoneLook& look = looks[index];
+      const bool pale = lifting && static_cast<int>(index) != order_.peel();
       QColor colour = look.colour;
-      if (lifting && cell.colour != order_.peel()) colour.setAlpha(60);
-      QPainterPath shape;
-      for (const WallLine& outline : cell.region.outlines()) shape.addPath(pathOf(outline, true));
+      if (pale) colour.setAlpha(60);
       painter.setBrush(colour);
-      painter.drawPath(shape);
-      const std::size_t index = static_cast<std::size_t>(cell.colour);
+      for (const auto& shape : shapes[index]) draw(shape);
       if (chosen.colours[index].finish.picture.picture) {
-        if (!lifting || cell.colour == order_.peel()) printed[index].addPath(shape);
+        if (pale) continue;
+        for (const auto& shape : shapes[index]) printed[index].addPath(pathOf(shape));
       } else if (look.hatched) {
         QColor hatch = lettersOn(look.colour);
         hatch.setAlpha(90);
         painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
-        painter.drawPath(shape);
+        for (const auto& shape : shapes[index]) draw(shape);
       }
     }
     paintPrints(painter, plan, fill, chosen, printed);

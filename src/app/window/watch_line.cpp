@@ -58,7 +58,8 @@ void WatchLine::setOthers(const std::vector<Item>& others) {
 QString WatchLine::sentence() const {
   if (!notice_.isEmpty()) return notice_;
   if (!items_.empty()) return items_[shown_].sentence;
-  if (order_.working()) return tr("Working out the plan. Undo takes the last change back.");
+  if (order_.working() && !order_.planHolds())
+    return tr("Working out the plan. Undo takes the last change back.");
   return order_.hasCup() ? tr("Nothing to watch on this cup.")
                          : tr("The order has no cups yet. Add one with Ctrl+Shift+N.");
 }

@@ -138,6 +138,19 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
             {"Take it off, sand, coat thinly, and lay a new one.", {}},
             {{{"Take it off, sand the place smooth, and clean it.", {}}, min(12)},
              {{"Lay a new one.", {}}, step.handsOn, step.wait}}}}};
+    case StepKind::fill:
+      return Look{
+          {"Does the glitter fall as slowly as you want, and is the seam dry all round?", {}},
+          {{"falls_fast",
+            {"It falls too fast", {}},
+            {"More glycerin holds it up longer.", {}},
+            {{{"Draw some of the liquid out, and put as much glycerin in.", {}}, min(8)}}},
+           {"leaks",
+            {"It leaks", {}},
+            {"Empty it to below the leak, dry the seam and seal it once more.", {}},
+            {{{"Draw liquid out, dry the seam, seal it, and stand it on its head again.", {}},
+              min(15),
+              step.wait}}}}};
     case StepKind::rim:
       return Look{{"Is nothing left on the rim, and is nothing sharp?", {}},
                   {{"sharp_rim",

@@ -27,10 +27,10 @@ std::vector<Caution> concernsOf(const Step& step) {
 }  // namespace
 
 const char* stepName(StepKind kind) {
-  static constexpr std::array<const char*, 22> names{
+  static constexpr std::array<const char*, stepKinds> names{
       "clean",   "mark",   "measure", "coat",    "tape", "cover",   "paint", "stick",
       "glitter", "pull",   "seal",    "pattern", "film", "stencil", "peel",  "ring",
-      "decal",   "stripe", "wrap",    "base",    "rim",  "cure"};
+      "decal",   "stripe", "wrap",    "base",    "rim",  "cure",    "fill"};
   return names[static_cast<std::size_t>(kind)];
 }
 
@@ -124,6 +124,8 @@ Sentence reasonOf(const Step& step) {
       return {"It is what is forgotten most often; resin then seals its edge.", {}};
     case StepKind::rim:
       return {"Lips touch it: nothing may stay on it.", {}};
+    case StepKind::fill:
+      return {"A seam that leaks is found before work is spent on the outside.", {}};
     case StepKind::cure:
       break;
   }

@@ -35,8 +35,9 @@ enum class StepKind {
   base,
   rim,
   cure,
+  fill,
 };
-inline constexpr std::size_t stepKinds = 22;
+inline constexpr std::size_t stepKinds = 23;
 /// "clean", "coat" …: as files write it.
 const char* stepName(StepKind kind);
 

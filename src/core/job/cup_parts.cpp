@@ -3,6 +3,7 @@
 #include <stdexcept>
 
 #include "job/plan.h"
+#include "sheet/cover_band.h"
 #include "sheet/decal_parts.h"
 #include "sheet/divide_parts.h"
 #include "sheet/fill_parts.h"
@@ -156,6 +157,18 @@ std::vector<Part> stripesOf(const CupPlan& plan) {
   return parts;
 }
 
+/// It is laid last, on the cup as large as it is then.
+std::vector<Part> coverBandOf(const CupPlan& plan) {
+  const std::optional<Liquid>& liquid = plan.of->liquid;
+  if (!liquid) return {};
+  const Stage& last = plan.stages.back();
+  std::optional<Part> band =
+      coverBandPart(plan.bare.grownBy(last.thickness), *liquid, plan.of->wrap.seamAt, plan.name);
+  if (!band) return {};
+  band->laidAfter = last.after;
+  return {*std::move(band)};
+}
+
 std::vector<Part> layersOf(const CupPlan& plan) {
   std::vector<Part> parts;
   for (const SetPlan& set : plan.sets) {
@@ -231,6 +244,7 @@ const std::vector<Maker>& makers() {
          return used(plan, marksSheets(plan.divided, plan.wall.flat, plan.unit, plan.of->name));
        }},
       {{purpose::stripe, {"Stripes", {}}}, stripesOf},
+      {{purpose::coverBand, {"Cover band", {}}}, coverBandOf},
       {{purpose::layer, {"Layers of sets", {}}}, layersOf},
       {{purpose::placingMask, {"Placing masks", {}}},
        [](const CupPlan& plan) {

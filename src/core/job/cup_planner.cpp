@@ -12,6 +12,7 @@
 #include "watch/film_rules.h"
 #include "watch/laid_rules.h"
 #include "watch/laying_rules.h"
+#include "watch/liquid_rules.h"
 #include "watch/peekaboo_rules.h"
 #include "watch/picture_rules.h"
 #include "watch/place_rules.h"
@@ -77,6 +78,7 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   add(watchStack(plan));
   add(watchPlaces({cup.sets, cup.rows, cup.scatters, plan.sets, plan.rows, plan.wall, cup.film}));
   if (isWrapped(cup)) add(watchFeatures(cup.blank, body, plan.wrap));
+  if (cup.liquid) add(watchLiquid(*cup.liquid));
   add(watchBuildUp(plan.bare, cup.buildUp, plan.stages));
   addStageWatches(plan, cup);
   sortWorstFirst(plan.watches);
@@ -181,6 +183,11 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   if (!dressed) take(dressed.error());
   for (const Fault& fault : maskFaults(cup.division.masks)) {
     faults.push_back({"divide." + fault.field, fault.sentence});
+  }
+  if (cup.liquid) {
+    for (const Fault& fault : liquidFaults(*cup.liquid, body.wall())) {
+      faults.push_back({"liquid." + fault.field, fault.sentence});
+    }
   }
   const Checked<Length> disc = baseDiscRadius(body, cup.base);
   if (!disc) faults.push_back(disc.error());

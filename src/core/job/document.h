@@ -10,6 +10,7 @@
 #include "cup/blank.h"
 #include "cup/build_up.h"
 #include "cup/laying.h"
+#include "cup/liquid.h"
 #include "cup/seam_doubt.h"
 #include "cup/wrap.h"
 #include "decal/decal_set.h"
@@ -52,6 +53,7 @@ struct Cup {
   Wrap wrap;
   Film film;
   Base base;
+  std::optional<Liquid> liquid;  ///< between its walls
   Division division;
   std::vector<Fill> fills;
   std::vector<DecalSet> sets;

@@ -36,6 +36,7 @@ class Steps {
     add("mark", StepKind::mark,
         {"Mark the front at rim and base with a pencil, and the height of every line.", {}},
         min(4));
+    if (cup_.liquid) fill(*cup_.liquid);
     const std::vector<Coat>& coats = cup_.buildUp.coats;
     const auto count = static_cast<int>(coats.size());
     bool measured = false;
@@ -64,6 +65,7 @@ class Steps {
       base();
       finish();
     }
+    if (cup_.liquid) band(*cup_.liquid);
     add("rim", StepKind::rim,
         {"Clean the rim down to bare steel, and lift off whatever ran over it.", {}}, min(6));
     const Duration cure = curing_;
@@ -483,6 +485,39 @@ class Steps {
       step.of = {item->id};
     }
     buried_.clear();
+  }
+
+  /// Between the walls, and sealed, before the outside is begun.
+  void fill(const Liquid& liquid) {
+    const LiquidMix mix = mixOf(liquid);
+    Step& poured = add("liquid", StepKind::fill,
+                       {"Mix water and glycerin without bubbles and pour in %1, to about three "
+                        "quarters. Add the glitter a little at a time, then top up with %2 and "
+                        "leave %3 free: warm, the liquid grows.",
+                        {volumeText(mix.first), volumeText(mix.rest), volumeText(mix.free)}},
+                       min(20));
+    // What is none of is not measured out.
+    if (mix.water > Volume()) {
+      poured.mix.parts.push_back({"water", "distilled water", mix.water, mix.waterMass});
+    }
+    if (mix.glycerin > Volume()) {
+      poured.mix.parts.push_back({"glycerin", "glycerin", mix.glycerin, mix.glycerinMass});
+    }
+    add("liquid-seal", StepKind::fill,
+        {"Dry the seam %1 up the wall, seal it with what the cup’s maker names, and when that is "
+         "set stand the cup on its head on paper until tomorrow.",
+         {liquid.sealAt.length}},
+        min(15), {min(12 * 60)});
+  }
+
+  void band(const Liquid& liquid) {
+    const Body body = plan_.bare.grownBy(plan_.stages.back().thickness);
+    add("liquid-band", StepKind::stripe,
+        {"Lay the cover band over the seal line %1 up the wall: %2 tall, %3 round with its ends "
+         "lapped.",
+         {liquid.sealAt.length, liquid.band.length,
+          body.around(liquid.sealAt.length) + liquid.overlap.length}},
+        min(4));
   }
 
   void base() {

@@ -19,14 +19,18 @@ std::size_t at(int i) {
 template <std::size_t Words>
 class Board {
  public:
-  explicit Board(const ColourTask& task) : task_(task), lanes_(task), shares_(task) {}
+  explicit Board(const ColourTask& task) : task_(task), lanes_(task), shares_(task) {
+    costs_.reserve(task.cost.size() * task.shares.size());
+    for (const std::vector<float>& of : task.cost)
+      costs_.insert(costs_.end(), of.begin(), of.end());
+  }
 
  protected:
   ColourMask barredAt(std::size_t v) const { return task_.barred.empty() ? 0 : task_.barred[v]; }
   ColourMask usable(std::size_t v) const { return shares_.useful() & ~barredAt(v); }
   ColourMask freeAt(std::size_t v) const { return usable(v) & ~lanes_.besides(v); }
   double costOf(std::size_t v, int c) const {
-    return task_.cost.empty() ? 0 : static_cast<double>(task_.cost[v][at(c)]);
+    return costs_.empty() ? 0 : static_cast<double>(costs_[v * task_.shares.size() + at(c)]);
   }
 
   void put(std::size_t v, int c) {
@@ -39,6 +43,7 @@ class Board {
   const ColourTask& task_;
   Lanes<Words> lanes_;
   ShareCount shares_;
+  std::vector<float> costs_;  ///< of each colour, thing by thing
 };
 
 template <std::size_t Words>

@@ -1,0 +1,174 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/gauge/liquid_page.h"
+
+#include <algorithm>
+#include <cmath>
+#include <QGridLayout>
+#include <QSignalBlocker>
+#include <QVBoxLayout>
+
+#include "app/fields/marked_field.h"
+#include "app/order/phrases.h"
+
+namespace avrelt {
+
+LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
+    : QWidget(parent), order_(order) {
+  auto* column = new QVBoxLayout(this);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(6);
+  filled_ = new QCheckBox(tr("Liquid between its walls"));
+  column->addWidget(filled_);
+  rest_ = new QWidget;
+  column->addWidget(rest_);
+  column->addStretch();
+  auto* inner = new QVBoxLayout(rest_);
+  inner->setContentsMargins(0, 0, 0, 0);
+  inner->setSpacing(6);
+  auto* grid = new QGridLayout;
+  grid->setHorizontalSpacing(8);
+  grid->setVerticalSpacing(4);
+  inner->addLayout(grid);
+  int row = 0;
+  const auto spin = [&](auto* made, const QString& label, const QString& tip) {
+    auto* name = new QLabel(label);
+    name->setProperty("role", "label");
+    name->setBuddy(made);
+    made->setAccessibleName(label);
+    made->setToolTip(tip);
+    grid->addWidget(name, row, 0);
+    grid->addWidget(made, row++, 1);
+    connect(made, &QAbstractSpinBox::editingFinished, &order_, &Order::settle);
+    return made;
+  };
+  space_ = spin(new QDoubleSpinBox, tr("Space to the seal"),
+                tr("Fill it with water up to the seal line, and measure that"));
+  space_->setDecimals(1);
+  space_->setRange(1, 2000);
+  space_->setSuffix(tr(" ml"));
+  glycerin_ = spin(new QSpinBox, tr("Glycerin"), tr("The more of it, the slower glitter falls"));
+  glycerin_->setRange(0, 100);
+  glycerin_->setSuffix(tr(" %"));
+  room_ = spin(new QSpinBox, tr("Left free"), tr("For the liquid to grow into as it warms"));
+  room_->setRange(0, 50);
+  room_->setSuffix(tr(" %"));
+  warmest_ = spin(new QSpinBox, tr("Warmest it may get"),
+                  tr("In the wash, in a car in the sun, with a hot drink in it"));
+  seal_ = addMarkedField(
+      order, fields, tr("Seal line, up the wall"), QStringLiteral("liquid.seal_at"),
+      [this]() -> std::optional<Length> {
+        if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
+        return order_.currentCup().liquid->sealAt.length;
+      },
+      [this](const WrittenLength& typed) {
+        change(tr("Set the seal line to %1").arg(say(typed.length, order_.unit())),
+               QStringLiteral("liquid.seal_at"), [&](Liquid& liquid) { liquid.sealAt = typed; });
+      });
+  band_ = addMarkedField(
+      order, fields, tr("Band over it, tall"), QStringLiteral("liquid.band"),
+      [this]() -> std::optional<Length> {
+        if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
+        return order_.currentCup().liquid->band.length;
+      },
+      [this](const WrittenLength& typed) {
+        change(tr("Set the cover band to %1").arg(say(typed.length, order_.unit())),
+               QStringLiteral("liquid.band"), [&](Liquid& liquid) { liquid.band = typed; });
+      });
+  inner->addWidget(seal_);
+  inner->addWidget(band_);
+  words_ = new QLabel;
+  words_->setProperty("role", "label");
+  words_->setWordWrap(true);
+  inner->addWidget(words_);
+
+  connect(filled_, &QCheckBox::clicked, this, [this](bool on) {
+    const CupPlan* plan = order_.presentPlan();
+    const Length wall = plan != nullptr ? plan->wall.body.wall() : Length::mm(100);
+    order_.editCup(on ? tr("Fill the cup with liquid") : tr("Leave the liquid out"), [&](Cup& cup) {
+      cup.liquid.reset();
+      if (!on) return;
+      cup.liquid.emplace();
+      const Unit unit = order_.unit();
+      if (unit == Unit::inch) {
+        cup.liquid->band = written(Length::inches(0.375), unit);
+        cup.liquid->overlap = written(Length::inches(0.1875), unit);
+      }
+      // Near the base, where most are closed.
+      cup.liquid->sealAt = written(
+          std::max(nearestMark(wall * 0.1, usualGraduation(unit)), cup.liquid->band.length), unit);
+    });
+  });
+  connect(space_, &QDoubleSpinBox::valueChanged, this, [this](double ml) {
+    change(tr("Set the space to fill"), QStringLiteral("liquid.space_ml"),
+           [ml](Liquid& liquid) { liquid.space = Volume::ml(ml); });
+  });
+  connect(glycerin_, &QSpinBox::valueChanged, this, [this](int percent) {
+    change(tr("Set the share of glycerin"), QStringLiteral("liquid.glycerin"),
+           [percent](Liquid& liquid) { liquid.glycerin = percent / 100.0; });
+  });
+  connect(room_, &QSpinBox::valueChanged, this, [this](int percent) {
+    change(tr("Set what is left free"), QStringLiteral("liquid.room"),
+           [percent](Liquid& liquid) { liquid.room = percent / 100.0; });
+  });
+  connect(warmest_, &QSpinBox::valueChanged, this, [this](int degrees) {
+    const Temperature warmest = order_.unit() == Unit::inch ? Temperature::fahrenheit(degrees)
+                                                            : Temperature::celsius(degrees);
+    change(tr("Set how warm it may get"), QStringLiteral("liquid.warmest_c"),
+           [warmest](Liquid& liquid) { liquid.warmest = warmest; });
+  });
+  connect(&order, &Order::changed, this, &LiquidPage::refresh);
+}
+
+void LiquidPage::change(const QString& text, const QString& key,
+                        const std::function<void(Liquid&)>& change) {
+  order_.editCup(
+      text,
+      [&](Cup& cup) {
+        if (cup.liquid) change(*cup.liquid);
+      },
+      key);
+}
+
+bool LiquidPage::goTo(const QString& field) {
+  QWidget* found = field == QLatin1String("liquid.space_ml")    ? static_cast<QWidget*>(space_)
+                   : field == QLatin1String("liquid.glycerin")  ? glycerin_
+                   : field == QLatin1String("liquid.room")      ? room_
+                   : field == QLatin1String("liquid.warmest_c") ? warmest_
+                                                                : nullptr;
+  if (found != nullptr) found->setFocus(Qt::OtherFocusReason);
+  return found != nullptr;
+}
+
+void LiquidPage::refresh() {
+  setEnabled(order_.hasCup());
+  const std::optional<Liquid>* liquid = order_.hasCup() ? &order_.currentCup().liquid : nullptr;
+  const bool any = liquid != nullptr && liquid->has_value();
+  filled_->setChecked(any);
+  rest_->setVisible(any);
+  if (!any) return;
+  const Liquid& now = **liquid;
+  const Unit unit = order_.unit();
+  const QSignalBlocker quietSpace(space_);
+  const QSignalBlocker quietGlycerin(glycerin_);
+  const QSignalBlocker quietRoom(room_);
+  const QSignalBlocker quietWarmest(warmest_);
+  space_->setValue(now.space.ml());
+  glycerin_->setValue(static_cast<int>(std::lround(now.glycerin * 100)));
+  room_->setValue(static_cast<int>(std::lround(now.room * 100)));
+  const bool inches = unit == Unit::inch;
+  warmest_->setRange(inches ? 68 : 20, inches ? 212 : 100);
+  warmest_->setSuffix(inches ? tr(" °F") : tr(" °C"));
+  warmest_->setValue(
+      static_cast<int>(std::lround(inches ? now.warmest.fahrenheit() : now.warmest.celsius())));
+  seal_->show(now.sealAt.length, unit);
+  band_->show(now.band.length, unit);
+  const LiquidMix mix = mixOf(now);
+  const auto ml = [](Volume volume) { return QString::fromStdString(volumeText(volume)); };
+  words_->setText(
+      tr("%1 water and %2 glycerin: %3 before the glitter, %4 after it. At its warmest it takes %5 "
+         "more; %6 are free.")
+          .arg(ml(mix.water), ml(mix.glycerin), ml(mix.first), ml(mix.rest),
+               ml((mix.first + mix.rest) * mix.grows), ml(mix.free)));
+}
+
+}  // namespace avrelt

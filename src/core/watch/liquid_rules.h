@@ -1,0 +1,14 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "cup/liquid.h"
+#include "watch/watch.h"
+
+namespace avrelt {
+
+/// What to watch where a cup is filled between its walls:
+/// - `liquid_no_room`: less room than the liquid grows by at its warmest; it would press the seal
+///   open.
+std::vector<Watch> watchLiquid(const Liquid& liquid);
+
+}  // namespace avrelt
