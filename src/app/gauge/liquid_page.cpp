@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <QGridLayout>
+#include <QHBoxLayout>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
@@ -16,7 +17,7 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
     : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
-  column->setSpacing(6);
+  column->setSpacing(3);
   filled_ = new QCheckBox(tr("Liquid between its walls"));
   column->addWidget(filled_);
   rest_ = new QWidget;
@@ -24,20 +25,23 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addStretch();
   auto* inner = new QVBoxLayout(rest_);
   inner->setContentsMargins(0, 0, 0, 0);
-  inner->setSpacing(6);
+  inner->setSpacing(3);
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(8);
-  grid->setVerticalSpacing(4);
+  grid->setVerticalSpacing(2);
   inner->addLayout(grid);
-  int row = 0;
+  // Two beside each other, their names above, as the card is low.
+  int cell = 0;
   const auto spin = [&](auto* made, const QString& label, const QString& tip) {
     auto* name = new QLabel(label);
     name->setProperty("role", "label");
     name->setBuddy(made);
     made->setAccessibleName(label);
     made->setToolTip(tip);
-    grid->addWidget(name, row, 0);
-    grid->addWidget(made, row++, 1);
+    const int row = cell / 2 * 2;
+    grid->addWidget(name, row, cell % 2);
+    grid->addWidget(made, row + 1, cell % 2);
+    ++cell;
     connect(made, &QAbstractSpinBox::editingFinished, &order_, &Order::settle);
     return made;
   };
@@ -52,10 +56,10 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
   room_ = spin(new QSpinBox, tr("Left free"), tr("For the liquid to grow into as it warms"));
   room_->setRange(0, 50);
   room_->setSuffix(tr(" %"));
-  warmest_ = spin(new QSpinBox, tr("Warmest it may get"),
+  warmest_ = spin(new QSpinBox, tr("Warmest it gets"),
                   tr("In the wash, in a car in the sun, with a hot drink in it"));
   seal_ = addMarkedField(
-      order, fields, tr("Seal line, up the wall"), QStringLiteral("liquid.seal_at"),
+      order, fields, tr("Seal line at"), QStringLiteral("liquid.seal_at"),
       [this]() -> std::optional<Length> {
         if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
         return order_.currentCup().liquid->sealAt.length;
@@ -65,7 +69,7 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
                QStringLiteral("liquid.seal_at"), [&](Liquid& liquid) { liquid.sealAt = typed; });
       });
   band_ = addMarkedField(
-      order, fields, tr("Band over it, tall"), QStringLiteral("liquid.band"),
+      order, fields, tr("Band, tall"), QStringLiteral("liquid.band"),
       [this]() -> std::optional<Length> {
         if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
         return order_.currentCup().liquid->band.length;
@@ -74,8 +78,11 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
         change(tr("Set the cover band to %1").arg(say(typed.length, order_.unit())),
                QStringLiteral("liquid.band"), [&](Liquid& liquid) { liquid.band = typed; });
       });
-  inner->addWidget(seal_);
-  inner->addWidget(band_);
+  auto* lengths = new QHBoxLayout;
+  lengths->setSpacing(8);
+  lengths->addWidget(seal_);
+  lengths->addWidget(band_);
+  inner->addLayout(lengths);
   words_ = new QLabel;
   words_->setProperty("role", "label");
   words_->setWordWrap(true);
@@ -165,8 +172,8 @@ void LiquidPage::refresh() {
   const LiquidMix mix = mixOf(now);
   const auto ml = [](Volume volume) { return QString::fromStdString(volumeText(volume)); };
   words_->setText(
-      tr("%1 water and %2 glycerin: %3 before the glitter, %4 after it. At its warmest it takes %5 "
-         "more; %6 are free.")
+      tr("%1 water and %2 glycerin; %3 before the glitter, %4 after. Warm it takes %5 more; %6 are "
+         "free.")
           .arg(ml(mix.water), ml(mix.glycerin), ml(mix.first), ml(mix.rest),
                ml((mix.first + mix.rest) * mix.grows), ml(mix.free)));
 }
