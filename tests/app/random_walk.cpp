@@ -287,6 +287,10 @@ int main(int argc, char** argv) {
   }
   // Some walks never wait for a plan: they meet every state in between.
   if (seed % 3 == 0) window.order().setPatience(std::chrono::milliseconds(0));
+  // And some are a step of a drag behind.
+  if (seed % 3 == 1) {
+    window.order().setPatience(std::chrono::milliseconds(60), std::chrono::milliseconds(0));
+  }
   Walk walk(window, seed);
   QElapsedTimer clock;
   clock.start();

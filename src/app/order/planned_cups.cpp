@@ -66,7 +66,10 @@ bool PlannedCups::plan(const std::vector<std::shared_ptr<const Cup>>& cups, Unit
   bool follow = false;
   if (goesOn && patience_ && has(inHand)) {
     Planned& before = planned_[static_cast<std::size_t>(inHand)];
-    if (before.working) before.takeBy(std::chrono::steady_clock::now() + *patience_);
+    // One that does not come in time has kept the window waiting.
+    if (before.working && !before.takeBy(std::chrono::steady_clock::now() + *patience_)) {
+      before.follows = false;
+    }
     follow = before.holds && before.planning && before.planning->took() > quick_;
   }
   // Where one plan keeps the window waiting already, the next does not wait again.
