@@ -209,10 +209,11 @@ int main(int argc, char** argv) {
     painted.first = 0;
     clock.restart();
     field.setPlainText(typed.left(1 + i % typed.size()));
-    while (painted.first == 0) QApplication::processEvents(QEventLoop::WaitForMoreEvents);
+    while (painted.first == 0 && clock.elapsed() < 1000) QApplication::processEvents();
     shown.push_back(painted.first);
-    while (window.dressStation().wordsPage().waits() || window.order().working()) {
-      QApplication::processEvents(QEventLoop::WaitForMoreEvents);
+    while ((window.dressStation().wordsPage().waits() || window.order().working()) &&
+           clock.elapsed() < 2000) {
+      QApplication::processEvents();
     }
     window.repaint();
     steps.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
