@@ -84,6 +84,7 @@ Json scheduleList(const BenchPlan& plan) {
                  {"turner", on(Spot::turner)}};
     if (one.number > 0 && step.spot == Spot::lamp) item["lamp"] = one.number;
     if (one.number > 0 && step.spot == Spot::sprayPlace) item["spray_place"] = one.number;
+    if (one.number > 0 && step.spot == Spot::shelf) item["shelf_place"] = one.number;
     list.push_back(std::move(item));
   }
   return list;

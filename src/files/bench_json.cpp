@@ -129,6 +129,7 @@ BenchChoices benchChoicesMembers(ObjectReader object) {
   count("hands", choices.hands);
   count("lamps", choices.lamps);
   count("spray_places", choices.sprayPlaces);
+  object.wholeNumber("shelf_places", BenchChoices::mostPlaces, choices.shelfPlaces);
   if (object.find("warmth_c") != nullptr) {
     double warmth = 20;
     object.real("warmth_c", -20, 60, warmth);
@@ -137,6 +138,8 @@ BenchChoices benchChoicesMembers(ObjectReader object) {
   object.truth("seal_prints", choices.sealPrints);
   object.truth("quick_coats", choices.quickCoats);
   object.truth("quick_last", choices.quickLast);
+  object.truth("half_by_half", choices.halfByHalf);
+  object.truth("ring_one_by_one", choices.ringOneByOne);
   choices.kept = object.kept();
   return choices;
 }
@@ -156,10 +159,13 @@ Json written(const BenchChoices& choices) {
   object["hands"] = choices.hands;
   if (choices.lamps != usual.lamps) object["lamps"] = choices.lamps;
   if (choices.sprayPlaces != usual.sprayPlaces) object["spray_places"] = choices.sprayPlaces;
+  if (choices.shelfPlaces != usual.shelfPlaces) object["shelf_places"] = choices.shelfPlaces;
   if (choices.warmth) object["warmth_c"] = number(choices.warmth->celsius());
   if (!choices.sealPrints) object["seal_prints"] = false;
   if (choices.quickCoats) object["quick_coats"] = true;
   if (choices.quickLast) object["quick_last"] = true;
+  if (choices.halfByHalf) object["half_by_half"] = true;
+  if (choices.ringOneByOne) object["ring_one_by_one"] = true;
   addKept(object, choices.kept);
   return object;
 }
@@ -206,6 +212,21 @@ CupBench cupBenchMembers(ObjectReader object) {
     done.kept = one.kept();
     bench.done.push_back(std::move(done));
   });
+  if (const Json* value = object.find("begun")) {
+    ObjectReader one = object.on(*value, object.pathOf("begun"));
+    StepBegun begun;
+    begun.step = stepNamed(one);
+    std::optional<CivilTime> at;
+    civil(one, "at", at);
+    if (one.find("at") == nullptr) {
+      one.fault(one.pathOf("at"), {"When it was begun is missing.", {}});
+    }
+    begun.at = at.value_or(CivilTime());
+    one.wholeNumber("hands", BenchChoices::mostPlaces, begun.pair);
+    if (begun.pair < 1) one.fault(one.pathOf("hands"), {"Pairs of hands count from 1.", {}});
+    begun.kept = one.kept();
+    bench.begun = std::move(begun);
+  }
   bench.kept = object.kept();
   return bench;
 }
@@ -219,6 +240,11 @@ Json written(const CupBench& bench) {
     for (const std::string& fault : done.faults) one["faults"].push_back(fault);
     addKept(one, done.kept);
     object["done"].push_back(std::move(one));
+  }
+  if (bench.begun) {
+    object["begun"] = {{"step", bench.begun->step}, {"at", civilText(bench.begun->at)}};
+    if (bench.begun->pair > 1) object["begun"]["hands"] = bench.begun->pair;
+    addKept(object["begun"], bench.begun->kept);
   }
   addKept(object, bench.kept);
   return object;

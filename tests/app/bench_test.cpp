@@ -165,6 +165,23 @@ TEST_CASE("Steps are moved, dropped, added and timed by hand, each undone in one
   open.order().history()->undo();
   open.work().planNow();
   CHECK(ids() == before);
+  // Dropped, it stands at the end of the list, and the same key puts it back.
+  open.station().stepList().setCurrentRow(1);
+  open.press(Qt::Key_Backspace, Qt::ControlModifier | Qt::ShiftModifier);
+  REQUIRE(ids().size() == before.size() - 1);
+  const int last = open.station().stepList().count() - 1;
+  REQUIRE(last == static_cast<int>(before.size()) - 1);
+  CHECK(open.station().stepList().item(last)->text().startsWith("dropped:"));
+  open.station().middle().show(BenchStation::stepsPage);
+  open.station().stepList().setFocus();
+  open.station().stepList().setCurrentRow(last);
+  CHECK(open.station().stepList().currentRow() == last);
+  open.press(Qt::Key_Backspace, Qt::ControlModifier | Qt::ShiftModifier);
+  CHECK(ids() == before);
+  CHECK(open.work().picked() == BenchWork::Place{0, 1});
+  for (const StepChange& change : open.order().document().cups[0].bench.changes) {
+    CHECK_FALSE(change.dropped);
+  }
   const std::string own =
       addStep(open.order(), 0, before[1], "Look for hairs.", Duration::minutes(3), {});
   open.work().planNow();
@@ -465,4 +482,75 @@ TEST_CASE("Timers go by what has passed: over sleep, a clock set back, a closed 
   CHECK(spoilt.seconds() == reading.wall);
   clock.count(false);
   CHECK_FALSE(QFile::exists(file));
+}
+
+TEST_CASE("Two windows that time something count from one moment, and neither stops the other",
+          "[bench]") {
+  application();
+  const QTemporaryDir folder;
+  const QString file = folder.filePath("clock.json");
+  BenchClock::Reading reading{1'000'000, 500, "first"};
+  const auto reader = [&] { return reading; };
+  BenchClock one(file, reader);
+  BenchClock other(file, reader);
+  one.count(true);
+  // The wall is set back before the other begins to count.
+  reading.wall -= 3600;
+  reading.sinceStart += 60;
+  other.count(true);
+  CHECK(other.seconds() == one.seconds());
+  CHECK(other.parted() == one.parted());
+  // One of them takes the wall as right: the other does too, when it plans anew.
+  one.goByTheWall();
+  other.count(true);
+  CHECK(other.seconds() == reading.wall);
+  // What one needs no more is still there for the other.
+  one.count(false);
+  other.count(true);
+  REQUIRE(QFile::exists(file));
+  reading.wall += 1800;
+  CHECK(BenchClock(file, reader).seconds() == other.seconds());
+  // A window that timed nothing takes nothing away.
+  one.count(false);
+  CHECK(QFile::exists(file));
+  other.count(false);
+  CHECK_FALSE(QFile::exists(file));
+}
+
+TEST_CASE("Two pairs of hands work by one list: what one has begun is not the other's", "[bench]") {
+  BenchWindow open;
+  changeBench(open.order(), "two", [](BenchChoices& choices) { choices.hands = 2; });
+  open.go("2026-12-09T18:00");
+  REQUIRE(open.station().whoseNow().isVisible());
+  CHECK(open.station().whoseNow().count() == 2);
+  const auto mine = open.work().now();
+  REQUIRE(mine);
+  open.press(Qt::Key_N, Qt::AltModifier | Qt::ShiftModifier);
+  REQUIRE(open.work().atHand(*mine) != nullptr);
+  CHECK(open.work().atHand(*mine)->pair == 1);
+  CHECK(open.work().now() == mine);
+  CHECK(open.station().beginButton().text() == "Leave it");
+  open.press(Qt::Key_H, Qt::AltModifier | Qt::ShiftModifier);
+  CHECK(open.work().pair() == 2);
+  const auto theirs = open.work().now();
+  REQUIRE(theirs);
+  CHECK(theirs->cup != mine->cup);
+  QTest::mouseClick(&open.station().beginButton(), Qt::LeftButton);
+  REQUIRE(open.work().atHand(*theirs) != nullptr);
+  // Five minutes on, the second is done; the first still is at it, and goes on.
+  open.go("2026-12-09T18:05");
+  open.press(Qt::Key_Return, Qt::ControlModifier);
+  CHECK(open.doneAll() == 1);
+  CHECK(open.done(theirs->cup).front().took.minutes() == 5);
+  REQUIRE(open.work().atHand(*mine) != nullptr);
+  CHECK(open.work().now() != mine);
+  open.press(Qt::Key_H, Qt::AltModifier | Qt::ShiftModifier);
+  CHECK(open.work().now() == mine);
+  CHECK_FALSE(open.station().timeline().blockOf(*mine).isEmpty());
+  // Left, it is anybody's again; all of it is undone by undo.
+  open.press(Qt::Key_N, Qt::AltModifier | Qt::ShiftModifier);
+  CHECK(open.work().atHand(*mine) == nullptr);
+  open.order().history()->undo();
+  open.work().planNow();
+  CHECK(open.work().atHand(*mine) != nullptr);
 }

@@ -39,6 +39,9 @@ Document full() {
   bench.sealPrints = false;
   bench.quickCoats = true;
   bench.quickLast = true;
+  bench.shelfPlaces = 6;
+  bench.halfByHalf = true;
+  bench.ringOneByOne = true;
   CupBench& cup = document.cups[0].bench;
   StepChange own;
   own.step = "own-1";
@@ -57,6 +60,7 @@ Document full() {
   cup.changes = {own, first, dropped};
   cup.done = {{"clean", at("2026-12-09T18:14"), min(13.5)},
               {"coat", at("2026-12-09T19:14"), min(20), {}, {"bubbles", "bare_spots"}}};
+  cup.begun = StepBegun{"coat-2", at("2026-12-09T19:20"), 2};
   document.cups[0].price = Money::of(48.5);
   return document;
 }
@@ -106,6 +110,11 @@ TEST_CASE("What means nothing at a bench is refused where it stands", "[bench]")
   CHECK(fieldOf(R"({"turners": 0})") == "bench.turners");
   CHECK(fieldOf(R"({"hands": -1})") == "bench.hands");
   CHECK(fieldOf(R"({"lamps": 1.5})") == "bench.lamps");
+  CHECK(fieldOf(R"({"shelf_places": -1})") == "bench.shelf_places");
+  CHECK(fieldOf({}, R"({"begun": {"at": "2026-12-09T18:00"}})") == "cups[0].bench.begun.step");
+  CHECK(fieldOf({}, R"({"begun": {"step": "x"}})") == "cups[0].bench.begun.at");
+  CHECK(fieldOf({}, R"({"begun": {"step": "x", "at": "2026-12-09T18:00", "hands": 0}})") ==
+        "cups[0].bench.begun.hands");
   CHECK(fieldOf(R"({"warmth_c": 400})") == "bench.warmth_c");
   CHECK(fieldOf({}, R"({"steps": [{"text": "x"}]})") == "cups[0].bench.steps[0].step");
   for (const char* fault : {"7", "\"\"", "\"two words\""}) {

@@ -6,15 +6,29 @@
 #include <QDBusMessage>
 #include <QDBusPendingCallWatcher>
 #include <QDBusPendingReply>
+#include <QSettings>
 #include <QVariantMap>
 
 namespace avrelt {
+namespace {
+
+constexpr char soundKey[] = "bench/sound";
+
+}  // namespace
+
+bool BenchBell::isHeard() const {
+  return QSettings().value(QLatin1String(soundKey), true).toBool();
+}
+
+void BenchBell::setHeard(bool heard) {
+  QSettings().setValue(QLatin1String(soundKey), heard);
+}
 
 void BenchBell::ring(const QString& title, const QString& words, bool urgent) {
   ++count_;
   last_ = title + QStringLiteral(": ") + words;
   notify(title, words, urgent);
-  QApplication::beep();
+  if (isHeard() && !chimes_.play(urgent ? Chime::soon : Chime::ready)) QApplication::beep();
 }
 
 void BenchBell::notify(const QString& title, const QString& words, bool urgent) {
@@ -33,6 +47,11 @@ void BenchBell::notify(const QString& title, const QString& words, bool urgent) 
        << title << words.toHtmlEscaped() << QStringList() << hints << (urgent ? 0 : byTheDesktop);
   auto* watcher = new QDBusPendingCallWatcher(bus.asyncCall(call), this);
   connect(watcher, &QDBusPendingCallWatcher::finished, watcher, &QObject::deleteLater);
+}
+
+qint64 secondsSince(CivilTime time, const BenchClock& clock) {
+  return clock.seconds() -
+         std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count();
 }
 
 QString clockWordsOf(qint64 seconds) {

@@ -28,7 +28,7 @@ qint64 millisSinceStart() {
 
 BenchClock::BenchClock(const QString& file, Reader reader, QObject* parent)
     : QObject(parent), file_(file), reader_(std::move(reader)) {
-  read();
+  anchor_ = read();
   ticks_.setInterval(1000);
   connect(&ticks_, &QTimer::timeout, this, &BenchClock::ticked);
   ticks_.start();
@@ -53,13 +53,13 @@ QString BenchClock::usualFile() {
   return QString::fromStdString((shop.parent_path() / "bench-clock.json").string());
 }
 
-void BenchClock::read() {
-  if (file_.isEmpty()) return;
+std::optional<BenchClock::Anchor> BenchClock::read() {
+  if (file_.isEmpty()) return std::nullopt;
   QFile kept(file_);
-  if (!kept.exists()) return;
+  if (!kept.exists()) return std::nullopt;
   if (!kept.open(QIODevice::ReadOnly)) {
     damaged_ = true;
-    return;
+    return std::nullopt;
   }
   const QJsonObject object = QJsonDocument::fromJson(kept.readAll()).object();
   const QJsonValue wall = object.value(QStringLiteral("wall_s"));
@@ -67,11 +67,11 @@ void BenchClock::read() {
   const QString start = object.value(QStringLiteral("start")).toString();
   if (!wall.isDouble() || !since.isDouble() || start.isEmpty()) {
     damaged_ = true;
-    return;
+    return std::nullopt;
   }
-  anchor_ = Anchor{wall.toInteger(), since.toInteger(), start};
-  // The machine was started anew: only the clock on the wall went on.
-  if (start != reader_().start) anchor_ = std::nullopt;
+  // Where the machine was started anew only the clock on the wall went on.
+  if (start != reader_().start) return std::nullopt;
+  return Anchor{wall.toInteger(), since.toInteger(), start};
 }
 
 void BenchClock::keep() {
@@ -108,12 +108,23 @@ CivilTime BenchClock::now() const {
 }
 
 void BenchClock::count(bool on) {
-  if (pretended_ || on == anchor_.has_value()) return;
-  if (on) {
+  if (pretended_) return;
+  if (!on) {
+    if (!anchor_) return;
+    // What another window counts from by now is its own.
+    const std::optional<Anchor> shared = read();
+    const bool mine = !shared || shared == anchor_;
+    anchor_ = std::nullopt;
+    if (mine) keep();
+    return;
+  }
+  if (const std::optional<Anchor> shared = read()) {
+    anchor_ = shared;
+    return;
+  }
+  if (!anchor_) {
     const Reading reading = reader_();
     anchor_ = Anchor{reading.wall, reading.sinceStart, reading.start};
-  } else {
-    anchor_ = std::nullopt;
   }
   keep();
 }

@@ -15,6 +15,9 @@ namespace avrelt {
 /// what has really passed counts, also while the machine sleeps or the program is closed, whatever
 /// becomes of the clock on the wall; where the two part, `parted` says by how much. Or a pretended
 /// time that runs faster, for a dry run.
+///
+/// Windows that time something at once share what they count from, in one file: who comes second
+/// counts from where the first does, and the file goes when nobody needs it.
 class BenchClock : public QObject {
   Q_OBJECT
 
@@ -64,9 +67,11 @@ class BenchClock : public QObject {
     qint64 wall = 0;
     qint64 sinceStart = 0;
     QString start;
+
+    friend bool operator==(const Anchor&, const Anchor&) = default;
   };
   void keep();
-  void read();
+  std::optional<Anchor> read();
   qint64 counted(const Reading& reading) const;
 
   QString file_;

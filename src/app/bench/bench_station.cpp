@@ -60,6 +60,11 @@ QWidget* BenchStation::nowCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard(tr("Now"), body);
   body->setSpacing(5);
+  whose_ = new QComboBox;
+  whose_->setAccessibleName(tr("Whose work is shown"));
+  whose_->setToolTip(tr("Whose work is shown (Alt+Shift+H: the next pair)"));
+  connect(whose_, &QComboBox::activated, this, [this](int row) { work_.setPair(row + 1); });
+  body->addWidget(whose_, 0, Qt::AlignLeft);
   nowTitle_ = wordsLabel("value");
   nowTitle_->setFont(face(18, QFont::DemiBold));
   nowTitle_->setMaximumHeight(74);
@@ -81,6 +86,9 @@ QWidget* BenchStation::nowCard() {
   body->addStretch();
   auto* buttons = new QHBoxLayout;
   buttons->setSpacing(8);
+  begin_ = new QPushButton(tr("Begin"));
+  begin_->setToolTip(
+      tr("Note that it is begun: nobody else is given it, and its time is taken (Alt+Shift+N)"));
   done_ = new QPushButton(tr("Done"));
   done_->setProperty("primary", true);
   done_->setToolTip(tr("Tick the step off (Ctrl+Return)"));
@@ -88,10 +96,12 @@ QWidget* BenchStation::nowCard() {
   wrong_->setToolTip(tr("What to do where the step before did not come out right"));
   auto* afar = new QPushButton(tr("From two metres"));
   afar->setToolTip(tr("One step over the whole screen (F11)"));
+  buttons->addWidget(begin_, 2);
   buttons->addWidget(done_, 3);
   buttons->addWidget(wrong_, 2);
   buttons->addWidget(afar, 3);
   body->addLayout(buttons);
+  connect(begin_, &QPushButton::clicked, this, &BenchStation::beginNow);
   connect(done_, &QPushButton::clicked, this, &BenchStation::doneNow);
   connect(wrong_, &QPushButton::clicked, this, &BenchStation::lookNow);
   connect(afar, &QPushButton::clicked, this, &BenchStation::showFromAfar);
@@ -123,17 +133,16 @@ QWidget* BenchStation::stepsList() {
   down_ = button(QStringLiteral("↓"), tr("Do it later"), [this] { moveStepBy(1); });
   edit_ = button(tr("Open…"), tr("Open the step"), [this] { askAboutStep(); });
   button(tr("Add…"), tr("Add a step of your own behind it"), [this] { addStepBehind(); });
-  drop_ = button(tr("Drop"), tr("Drop the step; undo takes it back"), [this] { dropStep(); });
+  drop_ = button(tr("Drop"), tr("Drop the step; the end of the list keeps it, to put it back"),
+                 [this] { dropStep(); });
   column->addLayout(buttons);
   connect(steps_, &QListWidget::currentRowChanged, this, [this](int row) {
-    const auto& cups = work_.plan().cups;
-    for (std::size_t i = 0; i < cups.size() && row >= 0; ++i) {
-      if (work_.indexOf(i) != order_.currentIndex() ||
-          row >= static_cast<int>(cups[i].steps.size())) {
-        continue;
-      }
-      work_.pick(BenchWork::Place{i, static_cast<std::size_t>(row)});
-      return;
+    const auto cup = shownCup();
+    if (!cup || row < 0) return;
+    if (row < static_cast<int>(work_.plan().cups[*cup].steps.size())) {
+      work_.pick(BenchWork::Place{*cup, static_cast<std::size_t>(row)});
+    } else {
+      refreshSteps();
     }
   });
   connect(steps_, &QListWidget::itemActivated, this, [this] { askAboutStep(); });
@@ -214,6 +223,25 @@ QWidget* BenchStation::planPart() {
   return page;
 }
 
+/// The cup in hand, by its place on the bench.
+std::optional<std::size_t> BenchStation::shownCup() const {
+  for (std::size_t i = 0; i < work_.plan().cups.size(); ++i) {
+    if (work_.indexOf(i) == order_.currentIndex()) return i;
+  }
+  return std::nullopt;
+}
+
+/// The dropped step that is taken in the list of steps, behind those that are done.
+const Step* BenchStation::droppedInHand() const {
+  const auto cup = shownCup();
+  if (!cup) return nullptr;
+  const BenchCup& one = work_.plan().cups[*cup];
+  const int row = steps_->currentRow() - static_cast<int>(one.steps.size());
+  return row >= 0 && row < static_cast<int>(one.dropped.size())
+             ? &one.dropped[static_cast<std::size_t>(row)]
+             : nullptr;
+}
+
 int BenchStation::cupInHand() const {
   const auto picked = work_.picked();
   return picked ? work_.indexOf(picked->cup) : -1;
@@ -229,8 +257,19 @@ void BenchStation::refresh() {
 }
 
 void BenchStation::refreshNow() {
-  const auto place = work_.next();
+  const auto place = work_.now();
   done_->setEnabled(place.has_value());
+  begin_->setEnabled(place.has_value());
+  const StepAtHand* begun = place ? work_.atHand(*place) : nullptr;
+  begin_->setText(begun != nullptr ? tr("Leave it") : tr("Begin"));
+  whose_->setVisible(work_.pairs() > 1);
+  if (whose_->count() != work_.pairs()) {
+    whose_->clear();
+    for (int i = 1; i <= work_.pairs(); ++i) {
+      whose_->addItem(tr("Hands %1 of %2").arg(i).arg(work_.pairs()));
+    }
+  }
+  whose_->setCurrentIndex(work_.pair() - 1);
   QString title;
   QString words;
   QString count;
@@ -239,9 +278,10 @@ void BenchStation::refreshNow() {
   bool urgent = false;
   QString cautions;
   if (!place) {
-    title = work_.plan().cups.empty() ? tr("Add a cup at the first station.")
-            : work_.plan().schedule   ? tr("Everything is done.")
-                                      : tr("No time is left for it.");
+    title = work_.plan().cups.empty()       ? tr("Add a cup at the first station.")
+            : !work_.plan().schedule        ? tr("No time is left for it.")
+            : work_.plan().countLeft() == 0 ? tr("Everything is done.")
+                                            : tr("Nothing is left for these hands.");
     if (!work_.plan().troubles.empty())
       words = say(work_.plan().troubles.front().words, order_.unit());
   } else {
@@ -259,11 +299,13 @@ void BenchStation::refreshNow() {
                   say(cautionWords(caution), order_.unit());
     }
     const auto window = work_.windowOf(place->cup);
-    const qint64 starts =
-        std::chrono::duration_cast<std::chrono::seconds>(work_.startOf(*place).time_since_epoch())
-            .count() -
-        clock_.seconds();
-    if (window && window->opensIn > 0) {
+    const qint64 starts = -secondsSince(work_.startOf(*place), clock_);
+    if (begun != nullptr) {
+      const double whole = std::max(1.0, step.handsOn.minutes() * 60);
+      count = clockWordsOf(-starts);
+      countWords = tr("at it, of about %1 min").arg(std::lround(step.handsOn.minutes()));
+      left = std::clamp(static_cast<double>(-starts) / whole, 0.0, 1.0);
+    } else if (window && window->opensIn > 0) {
       count = clockWordsOf(window->opensIn);
       countWords = tr("to wait: not before %1").arg(QString::fromStdString(clockText(*cup.opens)));
       constexpr double hour = 3600;
@@ -334,12 +376,18 @@ void BenchStation::refreshSteps() {
   const auto picked = work_.picked();
   QStringList lines;
   int row = -1;
-  for (std::size_t i = 0; i < work_.plan().cups.size(); ++i) {
-    if (work_.indexOf(i) != order_.currentIndex()) continue;
+  // A dropped step stays in hand while it is looked at.
+  const Step* dropped = droppedInHand();
+  const std::string keep = dropped != nullptr && steps_->hasFocus() ? dropped->id : std::string();
+  if (const auto shown = shownCup()) {
+    const std::size_t i = *shown;
     const BenchCup& cup = work_.plan().cups[i];
     for (std::size_t k = 0; k < cup.steps.size(); ++k) {
       const Step& step = cup.steps[k];
-      QString line = cup.done[k] ? QStringLiteral("✓ ") : QStringLiteral("%1. ").arg(k + 1);
+      const bool begun = work_.atHand({i, k}) != nullptr;
+      QString line = cup.done[k] ? QStringLiteral("✓ ")
+                     : begun     ? QStringLiteral("▸ ")
+                                 : QStringLiteral("%1. ").arg(k + 1);
       line += say(step.words, order_.unit());
       const bool objected =
           std::any_of(cup.conflicts.begin(), cup.conflicts.end(),
@@ -349,13 +397,21 @@ void BenchStation::refreshSteps() {
       lines << line;
     }
     if (picked && picked->cup == i) row = static_cast<int>(picked->step);
+    for (const Step& step : cup.dropped) {
+      if (step.id == keep) row = static_cast<int>(lines.size());
+      lines << tr("dropped: %1").arg(say(step.words, order_.unit()));
+    }
   }
   showLines(*steps_, lines);
   for (int i = 0; i < steps_->count(); ++i) steps_->item(i)->setToolTip(lines[i]);
   steps_->setCurrentRow(row);
-  const bool any = row >= 0;
-  for (QPushButton* button : {up_, down_, edit_, drop_}) button->setEnabled(any);
-  drop_->setText(any && work_.stepAt(*picked).own ? tr("Remove") : tr("Drop"));
+  const bool back = droppedInHand() != nullptr;
+  const bool any = row >= 0 && !back;
+  for (QPushButton* button : {up_, down_, edit_}) button->setEnabled(any);
+  drop_->setEnabled(any || back);
+  drop_->setText(back                               ? tr("Put back")
+                 : any && work_.stepAt(*picked).own ? tr("Remove")
+                                                    : tr("Drop"));
 }
 
 void BenchStation::refreshMix() {
@@ -435,6 +491,7 @@ void BenchStation::refreshPlan() {
     done[0] = done[0].toUpper();
     words << done + QLatin1Char('.');
   }
+  if (const auto why = whyFirst(plan)) words << say(*why, order_.unit());
   for (const LearntTime& learnt : learntTimes(plan)) {
     words << tr("%1: you take %2 of what was reckoned (%3 times).")
                  .arg(workWords(learnt.kind), percentText(learnt.ofPlanned))

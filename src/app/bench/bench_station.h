@@ -2,6 +2,7 @@
 #pragma once
 
 #include <functional>
+#include <QComboBox>
 #include <QLabel>
 #include <QListWidget>
 #include <QPointer>
@@ -44,6 +45,8 @@ class BenchStation : public QWidget {
   QListWidget& nextList() { return *next_; }
   QListWidget& stepList() { return *steps_; }
   QPushButton& doneButton() { return *done_; }
+  QPushButton& beginButton() { return *begin_; }
+  QComboBox& whoseNow() { return *whose_; }
   QPushButton& wrongButton() { return *wrong_; }
   QLabel& nowTitle() { return *nowTitle_; }
   QLabel& planWords() { return *planWords_; }
@@ -56,11 +59,16 @@ class BenchStation : public QWidget {
   void begin();
   /// Ticks the step shown off, where it is the next of its cup.
   void doneNow();
+  /// Notes that the step shown is begun; where it is, that nobody is at it.
+  void beginNow();
+  /// Shows what the next pair of hands does.
+  void nextPair();
   void undoLast();
   void lookNow();
   void showFromAfar();
   void askAboutStep();
   void addStepBehind();
+  /// Drops the step in hand; puts a dropped one back.
   void dropStep();
   void moveStepBy(int by);
   void showTimes();
@@ -94,6 +102,8 @@ class BenchStation : public QWidget {
   void refreshMix();
   void refreshPlan();
   int cupInHand() const;
+  std::optional<std::size_t> shownCup() const;
+  const Step* droppedInHand() const;
 
   Order& order_;
   Shelf& shelf_;
@@ -113,6 +123,8 @@ class BenchStation : public QWidget {
   QLabel* countWords_ = nullptr;
   TimeBar* bar_ = nullptr;
   QLabel* cautions_ = nullptr;
+  QComboBox* whose_ = nullptr;
+  QPushButton* begin_ = nullptr;
   QPushButton* done_ = nullptr;
   QPushButton* wrong_ = nullptr;
   QListWidget* next_ = nullptr;

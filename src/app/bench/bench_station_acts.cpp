@@ -27,8 +27,33 @@
 
 namespace avrelt {
 
+void BenchStation::beginNow() {
+  const auto place = work_.now();
+  if (!place) return;
+  const QString name = QString::fromStdString(work_.plan().cups[place->cup].name);
+  if (work_.atHand(*place) != nullptr) {
+    work_.leave(*place);
+    emit said(tr("%1: nobody is at it any more.").arg(name));
+    return;
+  }
+  const auto window = work_.windowOf(place->cup);
+  work_.begin(*place);
+  emit said(window && window->opensIn > 0
+                ? tr("%1: begun %2 before it should be. Look whether what lies below has set.")
+                      .arg(name, clockWordsOf(window->opensIn))
+                : tr("%1: begun. Its time is taken until it is done.").arg(name));
+}
+
+void BenchStation::nextPair() {
+  if (work_.pairs() == 1) {
+    emit said(tr("There is one pair of hands. “Times and hands” takes more."));
+    return;
+  }
+  work_.setPair(work_.pair() % work_.pairs() + 1);
+}
+
 void BenchStation::doneNow() {
-  const auto place = work_.next();
+  const auto place = work_.now();
   if (!place) return;
   const Step step = work_.stepAt(*place);
   const QString name = QString::fromStdString(work_.plan().cups[place->cup].name);
@@ -106,6 +131,10 @@ void BenchStation::askAboutStep() {
     }
   }
   StepDialog dialog(step, order_.unit(), this);
+  dialog.offer(methodsAt(order_.stock().methods, work_.choices().warmth));
+  if (const QString slack = timeline_->slackWords(*place); !slack.isEmpty()) {
+    dialog.addWords(slack);
+  }
   if (dialog.exec() != QDialog::Accepted) return;
   changeStep(order_, cup, tr("Change a step"), step, [&](StepChange& change) {
     if (step.own) change.text = dialog.words().toStdString();
@@ -139,12 +168,26 @@ void BenchStation::addStepBehind() {
   fresh.words = {"%1", {std::string()}};
   fresh.handsOn = Duration::minutes(5);
   StepDialog dialog(fresh, order_.unit(), this);
+  dialog.offer(methodsAt(order_.stock().methods, work_.choices().warmth));
   if (dialog.exec() != QDialog::Accepted) return;
   addStep(order_, cup, work_.stepAt(*place).id, dialog.words(), dialog.handsOn(), dialog.wait());
   work_.planNow();
 }
 
 void BenchStation::dropStep() {
+  if (const Step* dropped = droppedInHand()) {
+    const Step step = *dropped;
+    changeStep(order_, order_.currentIndex(), tr("Put a step back"), step,
+               [](StepChange& change) { change.dropped = false; });
+    (void)order_.presentPlan();
+    work_.planNow();
+    const auto cup = shownCup();
+    for (std::size_t i = 0; cup && i < work_.plan().cups[*cup].steps.size(); ++i) {
+      if (work_.plan().cups[*cup].steps[i].id == step.id) work_.pick(BenchWork::Place{*cup, i});
+    }
+    emit said(tr("“%1” is done again.").arg(say(step.words, order_.unit())));
+    return;
+  }
   const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;
@@ -154,7 +197,8 @@ void BenchStation::dropStep() {
   } else {
     changeStep(order_, cup, tr("Drop a step"), step,
                [](StepChange& change) { change.dropped = true; });
-    emit said(tr("“%1” is dropped. Undo takes it back.").arg(say(step.words, order_.unit())));
+    emit said(tr("“%1” is dropped. At the end of the list it can be put back.")
+                  .arg(say(step.words, order_.unit())));
   }
   work_.planNow();
 }
@@ -300,7 +344,7 @@ void BenchStation::dryRun() {
   }
   order_.settle();
   beforeDryRun_ = order_.history()->index();
-  const auto place = work_.next();
+  const auto place = work_.now();
   clock_.pretend(place ? work_.startOf(*place) : clock_.now(), dryRunSpeed);
   emit said(tr("A dry run: a minute passes each second. At its end all ticks are undone."));
 }

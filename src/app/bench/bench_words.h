@@ -47,9 +47,17 @@ inline QString methodWords(MethodKind kind) {
     case MethodKind::ink:
       return QCoreApplication::translate("MethodsDialog", "Ink");
     case MethodKind::dip:
+      return QCoreApplication::translate("MethodsDialog", "Dip");
+    case MethodKind::heatFilm:
+      return QCoreApplication::translate("MethodsDialog", "Heat-applied film");
+    case MethodKind::waterPrint:
+      return QCoreApplication::translate("MethodsDialog", "Water-release print");
+    case MethodKind::foil:
+      return QCoreApplication::translate("MethodsDialog", "Foil");
+    case MethodKind::soapResist:
       break;
   }
-  return QCoreApplication::translate("MethodsDialog", "Dip");
+  return QCoreApplication::translate("MethodsDialog", "Soap resist");
 }
 
 /// "Part A", "Fast resin, part A", "Glitter, night".

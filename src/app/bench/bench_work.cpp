@@ -43,7 +43,7 @@ BenchWork::BenchWork(Order& order, BenchClock& clock, QObject* parent)
 bool BenchWork::isBegun() const {
   const std::vector<Cup>& cups = order_.document().cups;
   return std::any_of(cups.begin(), cups.end(),
-                     [](const Cup& cup) { return !cup.bench.done.empty(); });
+                     [](const Cup& cup) { return !cup.bench.done.empty() || cup.bench.begun; });
 }
 
 void BenchWork::setSeen(bool seen) {
@@ -90,7 +90,9 @@ void BenchWork::replan() {
   plan_ = std::move(next);
   takeTurns();
   bool timed = false;
-  for (std::size_t i = 0; i < plan_.cups.size(); ++i) timed = timed || windowOf(i).has_value();
+  for (std::size_t i = 0; i < plan_.cups.size(); ++i) {
+    timed = timed || windowOf(i).has_value() || plan_.cups[i].atHand;
+  }
   clock_.count(timed);
   startSearch();
   ring();
@@ -119,7 +121,7 @@ void BenchWork::startSearch() {
 }
 
 void BenchWork::takeFound() {
-  if (!search_ || !search_->over) return;
+  if (held_ || !search_ || !search_->over) return;
   std::optional<FoundSchedule> found;
   {
     const std::lock_guard<std::mutex> lock(search_->guard);
@@ -147,9 +149,38 @@ std::optional<BenchWork::Place> BenchWork::next(std::size_t which) const {
   return turns_[which];
 }
 
+int BenchWork::pair() const {
+  return std::clamp(pair_, 1, pairs());
+}
+
+void BenchWork::setPair(int pair) {
+  pair_ = pair;
+  emit changed();
+}
+
+std::optional<BenchWork::Place> BenchWork::now() const {
+  const bool several = pairs() > 1;
+  for (std::size_t i = 0; i < plan_.cups.size(); ++i) {
+    const auto& atHand = plan_.cups[i].atHand;
+    if (atHand && (!several || static_cast<int>(atHand->pair) == pair())) {
+      return Place{i, atHand->step};
+    }
+  }
+  for (std::size_t i = 0; i < turns_.size(); ++i) {
+    if (!several || turnPairs_[i] == pair()) return turns_[i];
+  }
+  return std::nullopt;
+}
+
+const StepAtHand* BenchWork::atHand(const Place& place) const {
+  const auto& atHand = plan_.cups[place.cup].atHand;
+  return atHand && atHand->step == place.step ? &*atHand : nullptr;
+}
+
 /// By when they start; of what starts together what must not wait goes first.
 void BenchWork::takeTurns() {
   turns_.clear();
+  turnPairs_.clear();
   if (!plan_.schedule) return;
   std::vector<ScheduledTask> tasks = plan_.schedule->tasks;
   const auto hurries = [&](const ScheduledTask& task) {
@@ -158,7 +189,10 @@ void BenchWork::takeTurns() {
   std::stable_sort(tasks.begin(), tasks.end(), [&](const auto& a, const auto& b) {
     return std::pair(a.start, hurries(a)) < std::pair(b.start, hurries(b));
   });
-  for (const ScheduledTask& task : tasks) turns_.push_back({task.chain, plan_.stepIndex(task)});
+  for (const ScheduledTask& task : tasks) {
+    turns_.push_back({task.chain, plan_.stepIndex(task)});
+    turnPairs_.push_back(static_cast<int>(task.pair));
+  }
 }
 
 std::optional<ScheduledTask> BenchWork::taskOf(const Place& place) const {
@@ -170,6 +204,7 @@ std::optional<ScheduledTask> BenchWork::taskOf(const Place& place) const {
 }
 
 CivilTime BenchWork::startOf(const Place& place) const {
+  if (const StepAtHand* begun = atHand(place)) return begun->since;
   const auto task = taskOf(place);
   return task ? plan_.at(task->start) : plan_.zero;
 }
@@ -183,7 +218,7 @@ std::optional<BenchWork::Place> BenchWork::picked() const {
       }
     }
   }
-  return next();
+  return now();
 }
 
 void BenchWork::pick(const std::optional<Place>& place) {
@@ -194,7 +229,7 @@ void BenchWork::pick(const std::optional<Place>& place) {
 
 std::optional<BenchWork::Window> BenchWork::windowOf(std::size_t cup) const {
   const BenchCup& one = plan_.cups[cup];
-  if (!one.opens || one.left.empty()) return std::nullopt;
+  if (!one.opens || one.left.empty() || one.atHand) return std::nullopt;
   const qint64 now = clock_.seconds();
   const auto in = [&](CivilTime time) {
     return std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count() - now;
@@ -204,6 +239,24 @@ std::optional<BenchWork::Window> BenchWork::windowOf(std::size_t cup) const {
   // What opened and never closes is no timer any more.
   if (window.opensIn <= 0 && !window.closesIn) return std::nullopt;
   return window;
+}
+
+void BenchWork::begin(const Place& place) {
+  const int index = indexOf(place.cup);
+  if (index < 0) return;
+  const Step step = stepAt(place);
+  order_.choose(index);
+  beginStep(order_, index, step, clock_.now(), pair());
+  settle(index);
+}
+
+void BenchWork::leave(const Place& place) {
+  const int index = indexOf(place.cup);
+  if (index < 0) return;
+  const Step step = stepAt(place);
+  order_.choose(index);
+  leaveStep(order_, index, step);
+  settle(index);
 }
 
 void BenchWork::done(const Place& place) {
@@ -245,9 +298,19 @@ bool BenchWork::undoLast() {
 }
 
 Duration BenchWork::late() const {
-  if (!plan_.schedule || plan_.schedule->tasks.empty()) return {};
-  const Duration by = between(plan_.at(plan_.schedule->tasks.front().end), clock_.now());
-  return std::max(Duration(), by);
+  const CivilTime now = clock_.now();
+  Duration by;
+  for (const BenchCup& cup : plan_.cups) {
+    if (cup.atHand) by = std::max(by, between(cup.atHand->ends, now));
+  }
+  if (plan_.schedule && !plan_.schedule->tasks.empty()) {
+    by = std::max(by, between(plan_.at(plan_.schedule->tasks.front().end), now));
+  }
+  return by;
+}
+
+void BenchWork::hold(bool on) {
+  held_ = on;
 }
 
 void BenchWork::tick() {
@@ -258,7 +321,7 @@ void BenchWork::tick() {
     ringing_ = false;
     planNow();
   }
-  if (late().minutes() >= mostLate) planNow();
+  if (late().minutes() >= mostLate && !held_) planNow();
   ring();
   emit ticked();
 }
@@ -268,7 +331,7 @@ void BenchWork::ring() {
   const bool quiet = !ringing_;
   ringing_ = true;
   for (const BenchCup& cup : plan_.cups) {
-    if (!cup.opens || cup.left.empty()) continue;
+    if (!cup.opens || cup.left.empty() || cup.atHand) continue;
     const Step& step = cup.steps[cup.left.front()];
     const auto tell = [&](const char* what, const QString& words, bool urgent) {
       const std::string key = cup.name + "/" + step.id + "/" + civilText(*cup.opens) + what;

@@ -42,8 +42,16 @@ class BenchWork : public QObject {
     friend bool operator==(const Place&, const Place&) = default;
   };
   const Step& stepAt(const Place& place) const { return plan_.cups[place.cup].steps[place.step]; }
-  /// What is to be done now, and then, by the schedule.
+  /// What is to be begun next, and then, by the schedule.
   std::optional<Place> next(std::size_t which = 0) const;
+  /// Whose work is shown, of several pairs of hands: from 1.
+  int pair() const;
+  int pairs() const { return std::max(1, order_.document().bench.hands); }
+  void setPair(int pair);
+  /// What that pair is at; where it is at nothing, what it begins next.
+  std::optional<Place> now() const;
+  /// Whether somebody is at it.
+  const StepAtHand* atHand(const Place& place) const;
   /// A cup of the plan, by its place in the order; −1 where it is gone.
   int indexOf(std::size_t cup) const;
   std::optional<ScheduledTask> taskOf(const Place& place) const;
@@ -60,6 +68,9 @@ class BenchWork : public QObject {
   };
   std::optional<Window> windowOf(std::size_t cup) const;
 
+  /// Notes that the pair whose work is shown begins it now; or that nobody is at it.
+  void begin(const Place& place);
+  void leave(const Place& place);
   /// Ticks the step that is next of its cup off, as done just now.
   void done(const Place& place);
   bool undoLast();
@@ -67,6 +78,8 @@ class BenchWork : public QObject {
   Duration late() const;
   /// Plans all that is left from now on.
   void planNow();
+  /// While something of the plan is in somebody's hand it stays as it is.
+  void hold(bool on);
   /// Waits for the search, up to so long.
   void awaitSearch();
   bool searching() const { return search_ != nullptr; }
@@ -93,6 +106,9 @@ class BenchWork : public QObject {
   BenchClock& clock_;
   BenchPlan plan_;
   std::vector<Place> turns_;
+  std::vector<int> turnPairs_;  ///< whose each of them is
+  int pair_ = 1;
+  bool held_ = false;
   bool pretended_ = false;
   std::optional<std::pair<std::string, std::string>> picked_;  ///< cup, step
   std::set<std::string> rung_;

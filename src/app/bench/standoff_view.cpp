@@ -2,6 +2,7 @@
 #include "app/bench/standoff_view.h"
 
 #include <algorithm>
+#include <cmath>
 #include <QDBusConnection>
 #include <QDBusMessage>
 #include <QDBusPendingCallWatcher>
@@ -80,14 +81,17 @@ void StandoffView::keepAwake(bool on) {
 }
 
 QString StandoffView::title() const {
-  const auto place = work_.next();
+  const auto place = work_.now();
   if (!place) return tr("Nothing is left to do");
   return say(work_.stepAt(*place).words, work_.unit());
 }
 
 QString StandoffView::countdown() const {
-  const auto place = work_.next();
+  const auto place = work_.now();
   if (!place) return {};
+  if (const StepAtHand* begun = work_.atHand(*place)) {
+    return clockWordsOf(secondsSince(begun->since, work_.clock()));
+  }
   const auto window = work_.windowOf(place->cup);
   if (!window) return {};
   if (window->opensIn > 0) return clockWordsOf(window->opensIn);
@@ -108,7 +112,7 @@ void StandoffView::next() {
   const QDateTime now = QDateTime::currentDateTimeUtc();
   if (last_.isValid() && last_.msecsTo(now) < knock) return;
   last_ = now;
-  if (const auto place = work_.next()) work_.done(*place);
+  if (const auto place = work_.now()) work_.done(*place);
 }
 
 void StandoffView::mousePressEvent(QMouseEvent* /*event*/) {
@@ -124,6 +128,10 @@ void StandoffView::keyPressEvent(QKeyEvent* event) {
     next();
   } else if (key == Qt::Key_Left || key == Qt::Key_Backspace || key == Qt::Key_PageUp) {
     work_.undoLast();
+  } else if (key == Qt::Key_B) {
+    if (const auto place = work_.now(); place && work_.atHand(*place) == nullptr) {
+      work_.begin(*place);
+    }
   } else {
     QWidget::keyPressEvent(event);
   }
@@ -131,7 +139,7 @@ void StandoffView::keyPressEvent(QKeyEvent* event) {
 
 /// The cup in hand is the one worked at, and of it what the step is for.
 void StandoffView::showCup() {
-  const auto place = work_.next();
+  const auto place = work_.now();
   round_->setVisible(place.has_value());
   if (!place) return;
   Order& order = work_.order();
@@ -160,23 +168,24 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
   const double unit = std::min(width() / 1280.0, height() / 800.0);
   const double margin = 64 * unit;
   const double wide = width() - 2 * margin;
-  const auto place = work_.next();
+  const auto place = work_.now();
   const auto px = [&](double size) { return std::max(8, static_cast<int>(size * unit)); };
   painter.setPen(soft);
   painter.setFont(face(px(26)));
   if (place) {
     const BenchCup& cup = work_.plan().cups[place->cup];
+    QString where = tr("%1, step %2 of %3")
+                        .arg(QString::fromStdString(cup.name))
+                        .arg(place->step + 1)
+                        .arg(cup.steps.size());
+    if (work_.pairs() > 1) where += tr(" · hands %1").arg(work_.pair());
     painter.drawText(QRectF(margin, 56 * unit, wide * 0.62, 40 * unit),
-                     Qt::AlignLeft | Qt::AlignVCenter,
-                     tr("%1, step %2 of %3")
-                         .arg(QString::fromStdString(cup.name))
-                         .arg(place->step + 1)
-                         .arg(cup.steps.size()));
+                     Qt::AlignLeft | Qt::AlignVCenter, where);
   }
   painter.setFont(face(px(18)));
   painter.drawText(QRectF(margin + wide * 0.5, 56 * unit, wide * 0.5, 40 * unit),
                    Qt::AlignRight | Qt::AlignVCenter,
-                   tr("Space or a click: done  ←: back  Esc: leave"));
+                   tr("Space or a click: done  B: begin  ←: back  Esc: leave"));
   const QString words = title();
   const QRectF head(margin, 112 * unit, wide, 190 * unit);
   painter.setFont(fitting(words, face(20, QFont::Bold), head.size(), px(82), px(30)));
@@ -197,6 +206,7 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
   painter.drawRoundedRect(box, 12 * unit, 12 * unit);
   const auto window = work_.windowOf(place->cup);
   const QString count = countdown();
+  const StepAtHand* begun = work_.atHand(*place);
   const bool waits = window && window->opensIn > 0;
   const bool over = window && window->closesIn && *window->closesIn < 0;
   const QString large = count.isEmpty() ? whenItBegins(*place) : count;
@@ -212,19 +222,24 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
     painter.setFont(face(px(28)));
     painter.drawText(box.adjusted(box.width() - 200 * unit, 0, -16 * unit, -40 * unit),
                      Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignVCenter,
-                     waits  ? tr("to wait")
-                     : over ? tr("too late")
-                            : tr("left before it sets"));
+                     begun   ? tr("at it, of about %1 min").arg(std::lround(step.handsOn.minutes()))
+                     : waits ? tr("to wait")
+                     : over  ? tr("too late")
+                             : tr("left before it sets"));
     const QRectF bar(box.left() + 30 * unit, box.bottom() - 34 * unit, box.width() - 60 * unit,
                      10 * unit);
     painter.setPen(Qt::NoPen);
     painter.setBrush(QColor(soft.red(), soft.green(), soft.blue(), 70));
     painter.drawRoundedRect(bar, 5 * unit, 5 * unit);
     const BenchCup& cup = work_.plan().cups[place->cup];
-    const double whole = waits || !cup.closes
+    const double minute = 60;
+    const double whole = begun ? std::max(1.0, step.handsOn.minutes() * minute)
+                         : waits || !cup.closes
                              ? 3600
-                             : std::max(1.0, between(*cup.opens, *cup.closes).minutes() * 60);
-    const double left = static_cast<double>(waits ? window->opensIn : window->closesIn.value_or(0));
+                             : std::max(1.0, between(*cup.opens, *cup.closes).minutes() * minute);
+    const double left = static_cast<double>(begun   ? secondsSince(begun->since, work_.clock())
+                                            : waits ? window->opensIn
+                                                    : window->closesIn.value_or(0));
     painter.setBrush(t.tape);
     painter.drawRoundedRect(QRectF(bar.left(), bar.top(),
                                    bar.width() * std::clamp(left / whole, 0.0, 1.0), bar.height()),
@@ -238,7 +253,8 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
   for (std::size_t i = 1; i < 60 && shown < most; ++i) {
     const auto other = work_.next(i);
     if (!other) break;
-    if (other->cup == place->cup || work_.plan().cups[other->cup].left.front() != other->step) {
+    const std::vector<std::size_t>& left = work_.plan().cups[other->cup].left;
+    if (other->cup == place->cup || left.empty() || left.front() != other->step) {
       continue;
     }
     const double x = margin + shown * wide / most;

@@ -11,7 +11,8 @@ namespace avrelt {
 
 /// One step over the whole screen, in letters to be read from two metres, for hands in gloves: a
 /// click anywhere, the space bar, Return or the right arrow ticks it off and goes on, the left
-/// arrow takes that back, Escape leaves. Other cups' times stand below. The screen is kept awake.
+/// arrow takes that back, B notes that it is begun, Escape leaves. Other cups' times stand below.
+/// The screen is kept awake.
 class StandoffView : public QWidget {
   Q_OBJECT
 

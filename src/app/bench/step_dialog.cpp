@@ -4,10 +4,12 @@
 #include <algorithm>
 #include <cmath>
 #include <QButtonGroup>
+#include <QComboBox>
 #include <QHBoxLayout>
 #include <QRadioButton>
 #include <QVBoxLayout>
 
+#include "app/bench/bench_words.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 #include "app/order/phrases.h"
@@ -29,9 +31,8 @@ QSpinBox* minutesField(Duration value, const QString& suffix) {
 }
 
 QLabel* wordsLabel(const QString& words, const char* role) {
-  auto* label = new QLabel(words);
-  label->setWordWrap(true);
-  label->setProperty("role", role);
+  QLabel* label = avrelt::wordsLabel(role);
+  label->setText(words);
   return label;
 }
 
@@ -92,6 +93,31 @@ StepDialog::StepDialog(const Step& step, Unit unit, QWidget* parent)
   connect(hurries_, &QCheckBox::toggled, this, &StepDialog::refresh);
   take_ = closeBelow(*this, *column);
   refresh();
+}
+
+void StepDialog::offer(const Methods& methods) {
+  if (!step_.own) return;
+  auto* by = new QComboBox;
+  by->addItem(tr("times of my own"));
+  for (const Method& method : methods.all) by->addItem(methodWords(method.kind));
+  connect(by, &QComboBox::activated, this, [this, methods](int row) {
+    if (row < 1) return;
+    const Method& method = methods.all[static_cast<std::size_t>(row - 1)];
+    handsOn_->setValue(static_cast<int>(std::lround(method.handsOn.minutes())));
+    least_->setValue(static_cast<int>(std::lround(method.next.least.minutes())));
+    hurries_->setChecked(method.next.most.has_value());
+    if (method.next.most) {
+      most_->setValue(static_cast<int>(std::lround(method.next.most->minutes())));
+    }
+  });
+  qobject_cast<QVBoxLayout*>(layout())->insertWidget(1, labelled(tr("As it goes with"), by));
+}
+
+void StepDialog::addWords(const QString& words) {
+  // Below what is done, and why.
+  constexpr int below = 2;
+  auto* column = qobject_cast<QVBoxLayout*>(layout());
+  column->insertWidget(step_.own ? 1 : below, wordsLabel(words, "label"));
 }
 
 QString StepDialog::words() const {

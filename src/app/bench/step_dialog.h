@@ -21,6 +21,10 @@ class StepDialog : public QDialog {
  public:
   StepDialog(const Step& step, Unit unit, QWidget* parent = nullptr);
 
+  /// Offers to take an own step's times from how something behaves in the shop.
+  void offer(const Methods& methods);
+  /// Says more, below why it is done.
+  void addWords(const QString& words);
   QString words() const;
   Duration handsOn() const;
   Wait wait() const;

@@ -24,6 +24,8 @@ class TimelineView : public Canvas {
   QString whenDone() const;
   /// Where a step is drawn; empty where it is not in sight.
   QRectF blockOf(const BenchWork::Place& place) const;
+  /// How much later a step could begin with all done as soon; empty for one that is done.
+  QString slackWords(const BenchWork::Place& place) const;
   int firstDay() const { return firstDay_; }
 
  signals:
@@ -51,6 +53,7 @@ class TimelineView : public Canvas {
     CivilTime to;
     bool done = false;
     std::size_t pair = 1;
+    bool atHand = false;
   };
   struct Drag {
     BenchWork::Place place;
@@ -61,8 +64,13 @@ class TimelineView : public Canvas {
     double grip = 0;
     bool moved = false;
   };
+  static constexpr double labelWidth = 108;
+  static constexpr double headHeight = 34;
+  static constexpr double dayHeight = 24;
   void layOut();
   void refresh();
+  static QString dayWords(CivilTime time) { return QString::fromStdString(dayText(time)); }
+  static QString clockWords(CivilTime time) { return QString::fromStdString(clockText(time)); }
   double rowOf(std::size_t cup) const;
   std::optional<QPointF> placeOf(CivilTime time, bool end = false) const;
   std::optional<CivilTime> timeAt(double x) const;
@@ -72,6 +80,7 @@ class TimelineView : public Canvas {
   std::optional<Drag> dragFor(const Block& block) const;
   void beginAt(const BenchWork::Place& place, std::optional<CivilTime> start);
   void pick(BenchWork::Place place);
+  void letGo();
   void paintDays(QPainter& painter) const;
   void paintRows(QPainter& painter) const;
   void paintWaits(QPainter& painter) const;
@@ -90,6 +99,7 @@ class TimelineView : public Canvas {
   double rowHeight_ = 40;
   double rowsTop_ = 0;
   int shownRows_ = 0;
+  std::vector<std::vector<Duration>> slack_;  ///< by cup and what is left of it
   std::optional<Drag> drag_;
   std::optional<BenchWork::Place> shown_;
 };

@@ -75,9 +75,9 @@ TimesDialog::TimesDialog(const BenchChoices& choices, CivilTime now, Unit unit, 
   hours->addWidget(labelled(tr("Away on"), away_), 1, 3);
   column->addLayout(hours);
   auto* places = new QHBoxLayout;
-  const auto count = [&](const QString& label, int value) {
+  const auto count = [&](const QString& label, int value, int least = 1) {
     auto* field = new QSpinBox;
-    field->setRange(1, BenchChoices::mostPlaces);
+    field->setRange(least, BenchChoices::mostPlaces);
     field->setValue(value);
     places->addWidget(labelled(label, field));
     connect(field, &QSpinBox::valueChanged, this, &TimesDialog::refresh);
@@ -87,6 +87,10 @@ TimesDialog::TimesDialog(const BenchChoices& choices, CivilTime now, Unit unit, 
   turners_ = count(tr("Turners"), choices.turners);
   lamps_ = count(tr("UV lamps"), choices.lamps);
   sprayPlaces_ = count(tr("Places to spray"), choices.sprayPlaces);
+  shelfPlaces_ = count(tr("Places to dry"), choices.shelfPlaces, 0);
+  shelfPlaces_->setSpecialValueText(tr("enough"));
+  shelfPlaces_->setToolTip(
+      tr("Where what is painted, glued or sealed dries; “enough” counts none"));
   column->addLayout(places);
   auto* room = new QHBoxLayout;
   isWarm_ = new QCheckBox(tr("The room is at"));
@@ -111,10 +115,23 @@ TimesDialog::TimesDialog(const BenchChoices& choices, CivilTime now, Unit unit, 
   quickLast_ =
       new QCheckBox(tr("Fast resin for the last coat: some say it yellows and scratches sooner"));
   quickLast_->setChecked(choices.quickLast);
-  for (QCheckBox* box : {begins_, isDue_, isWarm_, sealPrints_, quickCoats_, quickLast_}) {
+  halfByHalf_ = new QCheckBox(
+      tr("Glitter half by half: nothing dries before it, but there is an edge to blend"));
+  halfByHalf_->setToolTip(
+      tr("What goes all round the cup; not where tape would come off too late"));
+  halfByHalf_->setChecked(choices.halfByHalf);
+  ringOneByOne_ = new QCheckBox(tr(
+      "Ring each buried stencil before the next is lifted: nothing is mixed up, but it is slower"));
+  ringOneByOne_->setToolTip(tr("Those that look alike are always ringed one by one"));
+  ringOneByOne_->setChecked(choices.ringOneByOne);
+  const auto schools = {sealPrints_, quickCoats_, quickLast_, halfByHalf_, ringOneByOne_};
+  for (QCheckBox* box : schools) {
+    connect(box, &QCheckBox::toggled, this, &TimesDialog::refresh);
+    column->addWidget(box);
+  }
+  for (QCheckBox* box : {begins_, isDue_, isWarm_}) {
     connect(box, &QCheckBox::toggled, this, &TimesDialog::refresh);
   }
-  for (QCheckBox* box : {sealPrints_, quickCoats_, quickLast_}) column->addWidget(box);
   connect(from_, &QDateTimeEdit::dateTimeChanged, this, &TimesDialog::refresh);
   connect(due_, &QDateTimeEdit::dateTimeChanged, this, &TimesDialog::refresh);
   connect(away_, &QLineEdit::textChanged, this, &TimesDialog::refresh);
@@ -165,6 +182,7 @@ void TimesDialog::refresh() {
   choices_.turners = turners_->value();
   choices_.lamps = lamps_->value();
   choices_.sprayPlaces = sprayPlaces_->value();
+  choices_.shelfPlaces = shelfPlaces_->value();
   choices_.warmth = std::nullopt;
   if (isWarm_->isChecked()) {
     choices_.warmth = unit_ == Unit::inch ? Temperature::fahrenheit(warmth_->value())
@@ -173,6 +191,8 @@ void TimesDialog::refresh() {
   choices_.sealPrints = sealPrints_->isChecked();
   choices_.quickCoats = quickCoats_->isChecked();
   choices_.quickLast = quickLast_->isChecked();
+  choices_.halfByHalf = halfByHalf_->isChecked();
+  choices_.ringOneByOne = ringOneByOne_->isChecked();
   if (wrong.isEmpty() && !any) wrong = tr("Nobody works on any day. Give some day its hours.");
   if (wrong.isEmpty() && choices_.from && choices_.due && *choices_.due <= *choices_.from) {
     wrong = tr("It is due before work begins. Set one of the two anew.");

@@ -17,8 +17,8 @@
 namespace avrelt {
 
 /// When the maker works and with what: the first hour, the day it is due, hours of each weekday,
-/// days away, hands, turners, lamps and spray places, how warm the room is, and what is done where
-/// schools differ.
+/// days away, hands, turners, lamps, spray places and places to dry, how warm the room is, and what
+/// is done where schools differ.
 class TimesDialog : public QDialog {
   Q_OBJECT
 
@@ -43,11 +43,14 @@ class TimesDialog : public QDialog {
   QSpinBox* turners_ = nullptr;
   QSpinBox* lamps_ = nullptr;
   QSpinBox* sprayPlaces_ = nullptr;
+  QSpinBox* shelfPlaces_ = nullptr;
   QCheckBox* isWarm_ = nullptr;
   QDoubleSpinBox* warmth_ = nullptr;
   QCheckBox* sealPrints_ = nullptr;
   QCheckBox* quickCoats_ = nullptr;
   QCheckBox* quickLast_ = nullptr;
+  QCheckBox* halfByHalf_ = nullptr;
+  QCheckBox* ringOneByOne_ = nullptr;
   QLabel* words_ = nullptr;
   QPushButton* take_ = nullptr;
 };

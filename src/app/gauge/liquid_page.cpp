@@ -1,14 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/gauge/liquid_page.h"
 
-#include <algorithm>
 #include <cmath>
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
+#include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {
@@ -30,18 +31,11 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
   grid->setHorizontalSpacing(8);
   grid->setVerticalSpacing(2);
   inner->addLayout(grid);
-  // Two beside each other, their names above, as the card is low.
-  int cell = 0;
+  // Two beside each other, as the card is low.
   const auto spin = [&](auto* made, const QString& label, const QString& tip) {
-    auto* name = new QLabel(label);
-    name->setProperty("role", "label");
-    name->setBuddy(made);
-    made->setAccessibleName(label);
     made->setToolTip(tip);
-    const int row = cell / 2 * 2;
-    grid->addWidget(name, row, cell % 2);
-    grid->addWidget(made, row + 1, cell % 2);
-    ++cell;
+    const int place = grid->count();
+    grid->addWidget(labelled(label, made), place / 2, place % 2);
     connect(made, &QAbstractSpinBox::editingFinished, &order_, &Order::settle);
     return made;
   };
@@ -93,16 +87,7 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
     const Length wall = plan != nullptr ? plan->wall.body.wall() : Length::mm(100);
     order_.editCup(on ? tr("Fill the cup with liquid") : tr("Leave the liquid out"), [&](Cup& cup) {
       cup.liquid.reset();
-      if (!on) return;
-      cup.liquid.emplace();
-      const Unit unit = order_.unit();
-      if (unit == Unit::inch) {
-        cup.liquid->band = written(Length::inches(0.375), unit);
-        cup.liquid->overlap = written(Length::inches(0.1875), unit);
-      }
-      // Near the base, where most are closed.
-      cup.liquid->sealAt = written(
-          std::max(nearestMark(wall * 0.1, usualGraduation(unit)), cup.liquid->band.length), unit);
+      if (on) cup.liquid = usualLiquid(wall, order_.unit());
     });
   });
   connect(space_, &QDoubleSpinBox::valueChanged, this, [this](double ml) {
@@ -123,7 +108,8 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
     change(tr("Set how warm it may get"), QStringLiteral("liquid.warmest_c"),
            [warmest](Liquid& liquid) { liquid.warmest = warmest; });
   });
-  connect(&order, &Order::changed, this, &LiquidPage::refresh);
+  auto* seen = new WhenSeen(this, [this] { refresh(); });
+  connect(&order, &Order::changed, seen, &WhenSeen::changed);
 }
 
 void LiquidPage::change(const QString& text, const QString& key,
@@ -174,8 +160,8 @@ void LiquidPage::refresh() {
   words_->setText(
       tr("%1 water and %2 glycerin; %3 before the glitter, %4 after. Warm it takes %5 more; %6 are "
          "free.")
-          .arg(ml(mix.water), ml(mix.glycerin), ml(mix.first), ml(mix.rest),
-               ml((mix.first + mix.rest) * mix.grows), ml(mix.free)));
+          .arg(ml(mix.water), ml(mix.glycerin), ml(mix.first), ml(mix.rest), ml(mix.more()),
+               ml(mix.free)));
 }
 
 }  // namespace avrelt

@@ -100,11 +100,12 @@ bool LogKeeper::write(const BenchCup& bench, std::size_t index, Logbook& log,
   if (plan != nullptr) entry.made = madeWith(*plan);
   entry.notes.price = cup.price;
   entry.steps = static_cast<int>(bench.steps.size());
-  entry.done = static_cast<int>(bench.steps.size() - bench.left.size());
+  for (const auto& done : bench.done) entry.done += done ? 1 : 0;
   for (const StepDone& done : cup.bench.done) {
     const CivilTime begun = after(done.at, done.took * -1);
     entry.begun = std::min(entry.begun.value_or(begun), begun);
-    if (bench.left.empty()) entry.finished = std::max(entry.finished.value_or(done.at), done.at);
+    if (entry.done == entry.steps)
+      entry.finished = std::max(entry.finished.value_or(done.at), done.at);
   }
   return shelf_.logged(log.record(entry, writeDocument(alone(document, index)), steps));
 }

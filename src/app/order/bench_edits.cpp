@@ -38,6 +38,21 @@ void tickStep(Order& order, int cup, const Step& step, CivilTime at, Duration to
                               [&](const StepDone& other) { return other.step == step.id; }),
                done.end());
     done.push_back({step.id, at, took});
+    if (one.bench.begun && one.bench.begun->step == step.id) one.bench.begun.reset();
+  });
+}
+
+void beginStep(Order& order, int cup, const Step& step, CivilTime at, int pair) {
+  order.settle();
+  editBench(order, cup, tr("Begin a step"), [&](Cup& one) {
+    one.bench.begun = StepBegun{step.id, at, pair};
+  });
+}
+
+void leaveStep(Order& order, int cup, const Step& step) {
+  order.settle();
+  editBench(order, cup, tr("Leave a step"), [&](Cup& one) {
+    if (one.bench.begun && one.bench.begun->step == step.id) one.bench.begun.reset();
   });
 }
 

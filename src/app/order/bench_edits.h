@@ -11,6 +11,9 @@ namespace avrelt {
 
 /// Ticks a step off, done at a time in so long.
 void tickStep(Order& order, int cup, const Step& step, CivilTime at, Duration took);
+/// Notes that so-and-so-many's pair of hands is at it, or that nobody is.
+void beginStep(Order& order, int cup, const Step& step, CivilTime at, int pair);
+void leaveStep(Order& order, int cup, const Step& step);
 /// Takes the tick back.
 void untickStep(Order& order, int cup, const Step& step);
 /// The cup that something was done at last; −1 where nothing was.

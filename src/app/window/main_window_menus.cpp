@@ -156,6 +156,8 @@ void MainWindow::makeBenchMenu() {
     });
   };
   at(tr("&Done: tick the step off"), "Ctrl+Return", [](BenchStation& s) { s.doneNow(); });
+  at(tr("Beg&in it, or leave it"), "Alt+Shift+N", [](BenchStation& s) { s.beginNow(); });
+  at(tr("The ne&xt pair of hands"), "Alt+Shift+H", [](BenchStation& s) { s.nextPair(); });
   at(tr("Take the last tick &back"), "Ctrl+Shift+Return", [](BenchStation& s) { s.undoLast(); });
   at(tr("&Not right…"), "Ctrl+Shift+G", [](BenchStation& s) { s.lookNow(); });
   at(tr("From t&wo metres"), "F11", [](BenchStation& s) { s.showFromAfar(); });
@@ -164,7 +166,8 @@ void MainWindow::makeBenchMenu() {
   at(tr("&Add a step behind it…"), "Ctrl+Ins", [](BenchStation& s) { s.addStepBehind(); });
   at(tr("Do it soone&r"), "Ctrl+Shift+Up", [](BenchStation& s) { s.moveStepBy(-1); });
   at(tr("Do it &later"), "Ctrl+Shift+Down", [](BenchStation& s) { s.moveStepBy(1); });
-  at(tr("Dr&op the step"), "Ctrl+Shift+Backspace", [](BenchStation& s) { s.dropStep(); });
+  at(tr("Drop the step, or p&ut it back"), "Ctrl+Shift+Backspace",
+     [](BenchStation& s) { s.dropStep(); });
   menu->addSeparator();
   at(tr("&Times, hands and places…"), "Ctrl+Shift+W", [](BenchStation& s) { s.showTimes(); });
   at(tr("Resins, &glues, paints…"), "Ctrl+Shift+R", [](BenchStation& s) { s.showMethods(); });
@@ -175,6 +178,11 @@ void MainWindow::makeBenchMenu() {
   at(tr("Read the roo&m’s thermometer, or leave it"), "Ctrl+Shift+F9",
      [](BenchStation& s) { s.readRoom(); });
   at(tr("Go by t&he clock"), "Ctrl+Shift+F11", [](BenchStation& s) { s.goByTheWall(); });
+  QAction* heard =
+      add(menu, tr("Timers ar&e heard"), QKeySequence(QStringLiteral("Alt+Shift+W")), [] {});
+  heard->setCheckable(true);
+  heard->setChecked(bench_->bell().isHeard());
+  connect(heard, &QAction::triggered, this, [this](bool on) { bench_->bell().setHeard(on); });
 }
 
 void MainWindow::makeLogMenu() {

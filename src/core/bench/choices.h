@@ -29,6 +29,16 @@ struct StepChange {
   friend bool operator==(const StepChange&, const StepChange&) = default;
 };
 
+/// A step that somebody is at: since when, and whose pair of hands it is, from 1.
+struct StepBegun {
+  std::string step;
+  CivilTime at;
+  int pair = 1;
+  std::string kept{};
+
+  friend bool operator==(const StepBegun&, const StepBegun&) = default;
+};
+
 /// A step that was done: when it ended, how long it took, and what was found wrong with it, by the
 /// names looks know faults by.
 struct StepDone {
@@ -45,6 +55,7 @@ struct StepDone {
 struct CupBench {
   std::vector<StepChange> changes;
   std::vector<StepDone> done;  ///< in the order it was done
+  std::optional<StepBegun> begun{};
   std::string kept;
 
   friend bool operator==(const CupBench&, const CupBench&) = default;
@@ -62,6 +73,7 @@ struct BenchChoices {
   int hands = 1;
   int lamps = 1;
   int sprayPlaces = 1;
+  int shelfPlaces = 0;                ///< to dry on; 0 where there is always one
   std::optional<Temperature> warmth;  ///< of the room, as it was typed
   /// Prints are sealed before resin, so that their ink does not bubble; else they are not.
   bool sealPrints = true;
@@ -70,6 +82,11 @@ struct BenchChoices {
   bool quickCoats = false;
   /// The last coat too; some say it yellows and scratches sooner.
   bool quickLast = false;
+  /// Glitter that goes round the cup is stuck and shaken on half by half, so that nothing dries
+  /// before glitter is on it; else all round at once, so that there is no edge to blend.
+  bool halfByHalf = false;
+  /// Every buried stencil is ringed before the next is lifted; else only those that look alike.
+  bool ringOneByOne = false;
   std::string kept;
 
   friend bool operator==(const BenchChoices&, const BenchChoices&) = default;

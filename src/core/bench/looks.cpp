@@ -139,13 +139,18 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
             {{{"Take it off, sand the place smooth, and clean it.", {}}, min(12)},
              {{"Lay a new one.", {}}, step.handsOn, step.wait}}}}};
     case StepKind::fill:
+      // Poured in, the mix is looked at; sealed, the seam.
+      if (!step.mix.empty()) {
+        return Look{
+            {"Does the glitter fall as slowly as you want?", {}},
+            {{"falls_fast",
+              {"It falls too fast", {}},
+              {"More glycerin holds it up longer.", {}},
+              {{{"Draw some of the liquid out, and put as much glycerin in.", {}}, min(8)}}}}};
+      }
       return Look{
-          {"Does the glitter fall as slowly as you want, and is the seam dry all round?", {}},
-          {{"falls_fast",
-            {"It falls too fast", {}},
-            {"More glycerin holds it up longer.", {}},
-            {{{"Draw some of the liquid out, and put as much glycerin in.", {}}, min(8)}}},
-           {"leaks",
+          {"Is the paper dry that it stood on, and the seam all round?", {}},
+          {{"leaks",
             {"It leaks", {}},
             {"Empty it to below the leak, dry the seam and seal it once more.", {}},
             {{{"Draw liquid out, dry the seam, seal it, and stand it on its head again.", {}},
@@ -165,19 +170,26 @@ std::optional<Look> lookAfter(const Step& step, const Methods& methods) {
 std::optional<Sentence> faultWords(const std::string& fault) {
   // Asked of the looks themselves, so that no fault is without words.
   const Methods methods;
+  const auto wordsIn = [&](const Step& step) -> std::optional<Sentence> {
+    const std::optional<Look> look = lookAfter(step, methods);
+    if (!look) return std::nullopt;
+    for (const Remedy& remedy : look->remedies) {
+      if (fault == remedy.fault) return remedy.wrong;
+    }
+    return std::nullopt;
+  };
   for (std::size_t kind = 0; kind < stepKinds; ++kind) {
+    Step step;
+    step.kind = static_cast<StepKind>(kind);
     for (const std::optional<MethodKind> method :
          {std::optional<MethodKind>(), std::optional(MethodKind::resin),
           std::optional(MethodKind::paint)}) {
-      Step step;
-      step.kind = static_cast<StepKind>(kind);
       step.method = method;
-      const std::optional<Look> look = lookAfter(step, methods);
-      if (!look) continue;
-      for (const Remedy& remedy : look->remedies) {
-        if (fault == remedy.fault) return remedy.wrong;
-      }
+      if (std::optional<Sentence> words = wordsIn(step)) return words;
     }
+    step.method.reset();
+    step.mix.parts.resize(1);
+    if (std::optional<Sentence> words = wordsIn(step)) return words;
   }
   return std::nullopt;
 }

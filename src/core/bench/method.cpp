@@ -18,8 +18,9 @@ constexpr Duration hours(double count) {
 
 const char* methodName(MethodKind kind) {
   static constexpr std::array<const char*, methodKinds> names{
-      "resin",    "fast_resin", "brush_glue", "wet_paint",   "spray_clear", "tacky_glue",
-      "uv_resin", "sealer",     "paint",      "spray_paint", "ink",         "dip"};
+      "resin",     "fast_resin",  "brush_glue", "wet_paint",   "spray_clear", "tacky_glue",
+      "uv_resin",  "sealer",      "paint",      "spray_paint", "ink",         "dip",
+      "heat_film", "water_print", "foil",       "soap_resist"};
   return names[static_cast<std::size_t>(kind)];
 }
 
@@ -123,6 +124,14 @@ Methods::Methods() {
        min(5)});
   put({MethodKind::ink, {}, {min(15), hours(2)}, {min(45)}, hours(1), hours(2), true, min(10)});
   put({MethodKind::dip, {}, {min(15), hours(2)}, {hours(2)}, hours(2), hours(12), true, min(10)});
+  // It cools before its carrier comes off.
+  put({MethodKind::heatFilm, {}, {}, {min(10)}, min(10), hours(24), true, min(6)});
+  // Water has to leave before anything closes it in.
+  put({MethodKind::waterPrint, {}, {}, {hours(10)}, hours(10), hours(24), false, min(15)});
+  // Its glue is tacky first.
+  put({MethodKind::foil, {min(15), hours(1)}, {}, {hours(1)}, hours(1), hours(12), false, min(15)});
+  // Painted over, it is washed out once that is dry.
+  put({MethodKind::soapResist, {min(10)}, {}, {min(45)}, min(45), hours(2), false, min(10)});
 }
 
 const std::vector<MethodFigure>& methodFigures() {

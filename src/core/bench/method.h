@@ -29,8 +29,12 @@ enum class MethodKind {
   sprayPaint,
   ink,
   dip,
+  heatFilm,
+  waterPrint,
+  foil,
+  soapResist,
 };
-inline constexpr std::size_t methodKinds = 12;
+inline constexpr std::size_t methodKinds = 16;
 /// "resin", "brush_glue" …: as files write it.
 const char* methodName(MethodKind kind);
 /// The method a file means; none where it knows no such.

@@ -88,6 +88,9 @@ class Quick {
     for (const TaskChain& chain : problem.chains) {
       from_.push_back(up(chain.from));
       if (chain.held) spotsOf(chain.held->spot).hold(chain.held->number, up(chain.held->until));
+      if (chain.busy && chain.busy->hand < hands_.size()) {
+        hands_[chain.busy->hand].hold(chain.busy->pair, up(chain.busy->until));
+      }
       std::vector<Minutes> left(chain.tasks.size() + 1, 0);
       for (std::size_t k = chain.tasks.size(); k-- > 0;) {
         left[k] = left[k + 1] + up(chain.tasks[k].takes) + up(chain.tasks[k].wait.least);

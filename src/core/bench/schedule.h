@@ -12,8 +12,8 @@
 namespace avrelt {
 
 /// What stands on, lies under or hangs in something there are only so many of.
-enum class Spot { turner, lamp, sprayPlace };
-inline constexpr std::size_t spots = 3;
+enum class Spot { turner, lamp, sprayPlace, shelf };
+inline constexpr std::size_t spots = 4;
 
 /// One thing to do, by one pair of hands.
 struct Task {
@@ -35,6 +35,13 @@ struct Held {
   Duration until;
 };
 
+/// A pair of hands of a crew that is at something when planning begins, by its number, up to then.
+struct AtWork {
+  std::size_t hand = 0;
+  std::size_t pair = 1;
+  Duration until;
+};
+
 /// What is done one after the other at one cup.
 struct TaskChain {
   std::string name;
@@ -42,6 +49,7 @@ struct TaskChain {
   Duration from{};               ///< its first task starts no sooner
   std::optional<Duration> by{};  ///< and no later
   std::optional<Held> held{};    ///< while what was done before it sets
+  std::optional<AtWork> busy{};  ///< with what is done before it
 };
 
 /// Pairs of hands that do the same work in the same hours.

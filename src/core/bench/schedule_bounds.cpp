@@ -85,7 +85,13 @@ bool number(const ScheduleProblem& problem, Schedule& schedule) {
       wanted.push_back({up(one.start), up(one.end)});
       numbers.push_back(&one.pair);
     }
-    if (!fits(wanted, std::max<std::size_t>(1, problem.crew(crew).pairs), numbers, {})) {
+    std::vector<std::pair<std::size_t, Minutes>> busy;
+    for (const TaskChain& chain : problem.chains) {
+      if (chain.busy && chain.busy->hand == crew) {
+        busy.emplace_back(chain.busy->pair, up(chain.busy->until));
+      }
+    }
+    if (!fits(wanted, std::max<std::size_t>(1, problem.crew(crew).pairs), numbers, busy)) {
       return false;
     }
   }
@@ -210,6 +216,10 @@ std::optional<std::string> brokenBy(const ScheduleProblem& problem, const Schedu
       return "a task has no hands";
     }
     for (const TaskChain& chain : problem.chains) {
+      if (chain.busy && chain.busy->hand == task.hand && chain.busy->pair == a.pair &&
+          task.takes > Duration() && a.start < chain.busy->until) {
+        return "hands do two things at once";
+      }
       if (stood && chain.held && chain.held->spot == task.spot && chain.held->number == a.number &&
           a.start < chain.held->until) {
         return "two cups are on one spot";

@@ -109,13 +109,23 @@ class Model : public Gecode::IntMinimizeSpace {
         if (all[i].of->hand == crew && all[i].takes > 0) mine.push_back(i);
       }
       const std::size_t count = std::max<std::size_t>(1, problem.crew(crew).pairs);
-      if (count >= mine.size()) continue;
+      std::vector<int> busy;
+      for (const TaskChain& chain : problem.chains) {
+        if (!chain.busy || chain.busy->hand != crew) continue;
+        if (const int until = intUp(chain.busy->until); until > 0) busy.push_back(until);
+      }
+      if (count >= mine.size() + busy.size()) continue;
       IntVarArgs when;
       IntArgs takes;
       IntArgs ones;
       for (const std::size_t i : mine) {
         when << starts_[static_cast<int>(i)];
         takes << all[i].takes;
+        ones << 1;
+      }
+      for (const int until : busy) {
+        when << IntVar(*this, 0, 0);
+        takes << until;
         ones << 1;
       }
       if (count > 1) {

@@ -51,6 +51,9 @@ Sentence cautionWords(Caution caution) {
       return {"Wear eye shields at the UV lamp.", {}};
     case Caution::blade:
       return {"Cut away from your hand.", {}};
+    case Caution::heat:
+      return {"Irons and presses burn: gloves on, and no more heat than the film’s maker names.",
+              {}};
     case Caution::lip:
       break;
   }

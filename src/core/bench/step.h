@@ -42,7 +42,7 @@ inline constexpr std::size_t stepKinds = 23;
 const char* stepName(StepKind kind);
 
 /// What can hurt somebody, told once at the first step it concerns.
-enum class Caution { dust, resin, spray, solvent, lamp, blade, lip };
+enum class Caution { dust, resin, spray, solvent, lamp, blade, heat, lip };
 /// Whole, with whose word goes first.
 Sentence cautionWords(Caution caution);
 

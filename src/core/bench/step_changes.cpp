@@ -135,7 +135,7 @@ class Changing {
       if (before == (i < was)) continue;
       const Step& first = i < was ? other : moved;
       const Step& second = i < was ? moved : other;
-      tell(id, {"“%1” spots before “%2”, which it needs. Move it back, or change the design.",
+      tell(id, {"“%1” stands before “%2”, which it needs. Move it back, or change the design.",
                 {Phrase(second.words), Phrase(first.words)}});
       return;
     }
@@ -145,6 +145,7 @@ class Changing {
     const auto at = called(made_.steps, id);
     if (at == made_.steps.end()) return;
     const Step dropped = *at;
+    made_.dropped.push_back(dropped);
     const auto next = made_.steps.erase(at);
     if (next != made_.steps.begin()) {
       Step& before = *(next - 1);

@@ -15,6 +15,7 @@ struct StepConflict {
 struct ChangedSteps {
   std::vector<Step> steps;
   std::vector<StepConflict> conflicts;
+  std::vector<Step> dropped;  ///< as the plan has them
 };
 
 /// The steps of a plan with what the maker changed: own ones put in, others moved, dropped, timed

@@ -49,6 +49,16 @@ class Hours {
     }
     return never;
   }
+  /// The last start not after `at` from which so long is worked in one go; `at` where no hours say
+  /// so, and below 0 where none.
+  Minutes lastFor(Minutes at, Minutes takes) const {
+    if (hours_.empty()) return at;
+    for (std::size_t i = hours_.size(); i-- > 0;) {
+      const Minutes start = std::min(at, hours_[i].to - takes);
+      if (start >= hours_[i].from) return start;
+    }
+    return -1;
+  }
   /// The longest stretch worked in one go.
   Minutes longest() const {
     if (hours_.empty()) return never;

@@ -4,6 +4,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "measure/tape.h"
+
 namespace avrelt {
 
 namespace {
@@ -37,6 +39,18 @@ LiquidMix mixOf(const Liquid& liquid) {
   return mix;
 }
 
+Liquid usualLiquid(Length wall, Unit unit) {
+  Liquid liquid;
+  if (unit == Unit::inch) {
+    liquid.band = written(Length::inches(3.0 / 8), unit);
+    liquid.overlap = written(Length::inches(3.0 / 16), unit);
+  }
+  constexpr double low = 0.1;
+  const Length mark = nearestMark(wall * low, usualGraduation(unit));
+  liquid.sealAt = written(std::max(mark, liquid.band.length), unit);
+  return liquid;
+}
+
 Faults liquidFaults(const Liquid& liquid, Length wall) {
   constexpr Volume most = Volume::ml(2000);
   Faults faults;
@@ -45,6 +59,12 @@ Faults liquidFaults(const Liquid& liquid, Length wall) {
                       {"A space of %1 cannot be filled. Fill it with water and measure that: up to "
                        "%2.",
                        {volumeText(liquid.space), volumeText(most)}}});
+  }
+  if (liquid.overlap.length > Length::mm(50)) {
+    faults.push_back({"overlap",
+                      {"Ends that lie over each other by %1 are too much for a cover band. Take up "
+                       "to %2.",
+                       {liquid.overlap.length, Length::mm(50)}}});
   }
   if (liquid.band.length < Length::mm(2) || liquid.band.length > Length::mm(50)) {
     faults.push_back({"band",

@@ -35,7 +35,8 @@ struct LiquidMix {
   Volume rest;   ///< tops it up after
   Volume free;   ///< is left for the liquid to grow into
   double grows;  ///< by which share the liquid is larger at its warmest than at 20 °C
-  bool fits() const { return free.ml() >= grows * (first + rest).ml(); }
+  Volume more() const { return (first + rest) * grows; }  ///< that it takes then
+  bool fits() const { return free >= more(); }
 };
 
 /// Of so much glycerin by weight in water, 0 to 1, at 0 to 100 °C, in grams a millilitre: the
@@ -47,8 +48,13 @@ double densityOf(double glycerinByWeight, Temperature warmth);
 /// published source. The weights are those at 20 °C.
 LiquidMix mixOf(const Liquid& liquid);
 
+/// What a cup with a wall so long is filled with at first, in round figures of the unit: sealed
+/// near the base, where most are closed.
+Liquid usualLiquid(Length wall, Unit unit);
+
 /// What makes it unfit for a body so tall, fields counted from the liquid: a space of nothing or
-/// over 2 litres, a seal line that leaves no place for its band on the wall.
+/// over 2 litres, a band under 2 mm or over 50 mm tall, or whose ends lie over each other by more
+/// than 50 mm, a seal line that leaves no place for its band on the wall.
 Faults liquidFaults(const Liquid& liquid, Length wall);
 
 }  // namespace avrelt

@@ -5,6 +5,7 @@
 #include <cmath>
 #include <map>
 
+#include "bench/slack.h"
 #include "job/steps.h"
 
 namespace avrelt {
@@ -54,13 +55,16 @@ class Bench {
 
   BenchPlan operator()() {
     bool begun = false;
-    for (const CupPlan* plan : cups_) begun = begun || !plan->of->bench.done.empty();
+    for (const CupPlan* plan : cups_) {
+      begun = begun || !plan->of->bench.done.empty() || plan->of->bench.begun;
+    }
     made_.zero = begun ? now_ : std::max(now_, choices_.from.value_or(now_));
     made_.problem.crews = {{spansOf(choices_.hours, made_.zero, daysAhead),
                             static_cast<std::size_t>(std::max(1, choices_.hands))}};
     made_.problem.of(Spot::turner) = static_cast<std::size_t>(choices_.turners);
     made_.problem.of(Spot::lamp) = static_cast<std::size_t>(choices_.lamps);
     made_.problem.of(Spot::sprayPlace) = static_cast<std::size_t>(choices_.sprayPlaces);
+    made_.problem.of(Spot::shelf) = static_cast<std::size_t>(choices_.shelfPlaces);
     std::array<std::size_t, spots> held{};
     for (const CupPlan* plan : cups_) addCup(*plan, held);
     made_.due = choices_.due;
@@ -70,16 +74,17 @@ class Bench {
   }
 
  private:
-  void addCup(const CupPlan& plan, std::array<std::size_t, spots>& held) {
-    BenchCup cup;
-    cup.name = plan.name;
-    ChangedSteps steps = benchSteps(plan, choices_, stock_);
-    cup.steps = std::move(steps.steps);
-    cup.conflicts = std::move(steps.conflicts);
-    cup.done.resize(cup.steps.size());
-    const StepDone* last = nullptr;
-    std::size_t lastStep = 0;
-    for (const StepDone& done : plan.of->bench.done) {
+  /// What was done last of a cup, or is being done: what is left follows it.
+  struct Last {
+    std::size_t step = 0;
+    CivilTime end;
+    Duration took;
+  };
+
+  /// Marks what was done.
+  static std::optional<Last> noteDone(const CupBench& bench, BenchCup& cup) {
+    std::optional<Last> last;
+    for (const StepDone& done : bench.done) {
       const auto at = std::find_if(cup.steps.begin(), cup.steps.end(),
                                    [&](const Step& step) { return step.id == done.step; });
       if (at == cup.steps.end()) {
@@ -91,15 +96,55 @@ class Bench {
       }
       const auto index = static_cast<std::size_t>(at - cup.steps.begin());
       cup.done[index] = done;
-      if (last == nullptr || done.at >= last->at) {
-        last = &done;
-        lastStep = index;
-      }
+      if (!last || done.at >= last->end) last = Last{index, done.at, done.took};
     }
+    return last;
+  }
+
+  /// Marks what somebody is at.
+  std::optional<Last> noteBegun(const CupBench& bench, BenchCup& cup, TaskChain& chain) const {
+    if (!bench.begun) return std::nullopt;
+    const StepBegun& begun = *bench.begun;
+    const auto at = std::find_if(cup.steps.begin(), cup.steps.end(),
+                                 [&](const Step& step) { return step.id == begun.step; });
+    if (at == cup.steps.end()) {
+      cup.conflicts.push_back(
+          {begun.step,
+           {"A step was begun that the cup no longer takes (%1). It is left out.", {begun.step}}});
+      return std::nullopt;
+    }
+    const auto index = static_cast<std::size_t>(at - cup.steps.begin());
+    if (cup.done[index]) return std::nullopt;
+    const CivilTime since = std::min(begun.at, now_);
+    const CivilTime ends = std::max(now_, after(since, at->handsOn));
+    const auto pair = static_cast<std::size_t>(std::max(1, begun.pair));
+    cup.atHand = StepAtHand{index, since, ends, pair};
+    // Hands that there are fewer of by now keep nobody else waiting, nor does one pair twice.
+    const bool taken =
+        std::any_of(made_.problem.chains.begin(), made_.problem.chains.end(),
+                    [&](const TaskChain& other) { return other.busy && other.busy->pair == pair; });
+    const Duration until = between(made_.zero, ends);
+    if (!taken && pair <= made_.problem.crew(0).pairs && until > Duration()) {
+      chain.busy = AtWork{0, pair, until};
+    }
+    return Last{index, ends, at->handsOn};
+  }
+
+  void addCup(const CupPlan& plan, std::array<std::size_t, spots>& held) {
+    BenchCup cup;
+    cup.name = plan.name;
+    ChangedSteps steps = benchSteps(plan, choices_, stock_);
+    cup.steps = std::move(steps.steps);
+    cup.conflicts = std::move(steps.conflicts);
+    cup.dropped = std::move(steps.dropped);
+    cup.done.resize(cup.steps.size());
+    std::optional<Last> last = noteDone(plan.of->bench, cup);
+    TaskChain begun;
+    if (const auto atHand = noteBegun(plan.of->bench, cup, begun)) last = atHand;
     std::vector<Step> left;
     for (std::size_t i = 0; i < cup.steps.size(); ++i) {
-      if (cup.done[i]) continue;
-      if (last != nullptr && i < lastStep) {
+      if (cup.done[i] || (cup.atHand && cup.atHand->step == i)) continue;
+      if (last && i < last->step) {
         cup.conflicts.push_back({cup.steps[i].id,
                                  {"“%1” was not done, but a later step was. Do it, or drop it.",
                                   {Phrase(cup.steps[i].words)}}});
@@ -108,17 +153,18 @@ class Bench {
       left.push_back(cup.steps[i]);
     }
     TaskChain chain = chainOf(plan.name, left, made_.zero);
-    if (last != nullptr && !left.empty()) {
-      const Step& before = cup.steps[lastStep];
-      cup.opens = after(last->at, before.wait.least);
+    chain.busy = begun.busy;
+    if (last && !left.empty()) {
+      const Step& before = cup.steps[last->step];
+      cup.opens = after(last->end, before.wait.least);
       chain.from = std::max(Duration(), between(made_.zero, *cup.opens));
       // Out of turn there is no such wait.
-      if (before.wait.most && cup.left.front() > lastStep) {
-        cup.closes = after(last->at, *before.wait.most);
+      if (before.wait.most && cup.left.front() > last->step) {
+        cup.closes = after(last->end, *before.wait.most);
         chain.by = between(made_.zero, *cup.closes);
       }
       const auto spot = static_cast<std::size_t>(before.spot);
-      const Duration until = between(made_.zero, last->at) - last->took + before.holds;
+      const Duration until = between(made_.zero, last->end) - last->took + before.holds;
       if (before.holds > Duration() && until > Duration() &&
           held[spot] < made_.problem.places[spot]) {
         chain.held = Held{before.spot, ++held[spot], until};
@@ -238,12 +284,22 @@ const Step& BenchPlan::stepOf(const ScheduledTask& task) const {
 
 std::size_t BenchPlan::countLeft() const {
   std::size_t count = 0;
-  for (const BenchCup& cup : cups) count += cup.left.size();
+  for (const BenchCup& cup : cups) count += cup.left.size() + (cup.atHand ? 1 : 0);
   return count;
 }
 
 ChangedSteps benchSteps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock) {
-  return withChanges(stepsOf(plan, choices, stock), plan.of->bench.changes);
+  ChangedSteps steps = withChanges(stepsOf(plan, choices, stock), plan.of->bench.changes);
+  if (choices.shelfPlaces == 0) return steps;
+  // What dries stands somewhere; what is done with stands anywhere.
+  for (Step& step : steps.steps) {
+    if (step.holds > Duration() || step.wait.least <= Duration() || step.kind == StepKind::cure) {
+      continue;
+    }
+    step.spot = Spot::shelf;
+    step.holds = step.handsOn + step.wait.least;
+  }
+  return steps;
 }
 
 BenchPlan benchPlan(const std::vector<const CupPlan*>& cups, const BenchChoices& choices,
@@ -255,6 +311,54 @@ BenchPlan benchPlan(const Plan& plan, CivilTime now) {
   std::vector<const CupPlan*> cups;
   for (const CupPlan& cup : plan.cups) cups.push_back(&cup);
   return benchPlan(cups, plan.bench, plan.stock, now);
+}
+
+std::vector<std::vector<Duration>> slackOf(const BenchPlan& plan) {
+  if (!plan.schedule) return {};
+  std::vector<std::vector<Duration>> slack;
+  for (const BenchCup& cup : plan.cups) slack.emplace_back(cup.left.size());
+  const std::vector<Duration> all = slackOf(plan.problem, *plan.schedule);
+  for (std::size_t i = 0; i < all.size(); ++i) {
+    const ScheduledTask& task = plan.schedule->tasks[i];
+    slack[task.chain][task.task] = all[i];
+  }
+  return slack;
+}
+
+std::optional<Sentence> whyFirst(const BenchPlan& plan) {
+  if (!plan.schedule) return std::nullopt;
+  const ScheduledTask* first = nullptr;
+  for (const ScheduledTask& task : plan.schedule->tasks) {
+    if (task.task == 0 && (first == nullptr || task.start < first->start)) first = &task;
+  }
+  if (first == nullptr) return std::nullopt;
+  const std::vector<std::vector<Duration>> slack = slackOf(plan);
+  std::optional<std::size_t> patient;
+  for (std::size_t i = 0; i < slack.size(); ++i) {
+    if (i == first->chain || slack[i].empty()) continue;
+    if (!patient || slack[i].front() > slack[*patient].front()) patient = i;
+  }
+  if (!patient) return std::nullopt;
+  const BenchCup& cup = plan.cups[first->chain];
+  const Duration own = slack[first->chain].front();
+  const Duration most = slack[*patient].front();
+  Sentence why;
+  if (cup.closes) {
+    why = {"%1 goes first: what was done at it last sets by %2.",
+           {cup.name, clockText(*cup.closes)}};
+  } else if (own < Duration::minutes(1)) {
+    why = {"%1 goes first: begun any later, all would be done later.", {cup.name}};
+  } else {
+    why = {
+        "%1 goes first, as hands are free for it; begun up to %2 later, all would be done as "
+        "soon.",
+        {cup.name, Phrase(minutesWords(own))}};
+  }
+  if (most < Duration::minutes(1)) {
+    return Sentence{"%1 No other cup can wait either.", {Phrase(why)}};
+  }
+  return Sentence{"%1 Of the others %2 can wait longest, by %3.",
+                  {Phrase(why), plan.cups[*patient].name, Phrase(minutesWords(most))}};
 }
 
 std::optional<StartWindow> startWindow(const BenchPlan& plan, std::size_t cup, std::size_t step) {

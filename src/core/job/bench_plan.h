@@ -11,14 +11,24 @@
 
 namespace avrelt {
 
+/// The step of a cup that somebody is at.
+struct StepAtHand {
+  std::size_t step = 0;
+  CivilTime since;
+  CivilTime ends;  ///< as reckoned; now, where that is over
+  std::size_t pair = 1;
+};
+
 /// The work of one cup: all of its steps, and which of them are done.
 struct BenchCup {
   std::string name;
   std::vector<Step> steps;
   std::vector<std::optional<StepDone>> done;  ///< by step
   std::vector<StepConflict> conflicts;
-  std::vector<std::size_t> left;  ///< the steps not done: the tasks of its chain
-  /// When what is left may go on, after what was done last.
+  std::vector<std::size_t> left;  ///< the steps nobody did, or is at: the tasks of its chain
+  std::optional<StepAtHand> atHand{};
+  std::vector<Step> dropped;  ///< by the maker
+  /// When what is left may go on, after what was done last, or will be done then.
   std::optional<CivilTime> opens{};
   std::optional<CivilTime> closes{};
 };
@@ -66,6 +76,14 @@ ChangedSteps benchSteps(const CupPlan& plan, const BenchChoices& choices, const 
 BenchPlan benchPlan(const std::vector<const CupPlan*>& cups, const BenchChoices& choices,
                     const Stock& stock, CivilTime now, const BenchPlan* before = nullptr);
 BenchPlan benchPlan(const Plan& plan, CivilTime now);
+
+/// How much later each step that is left could begin, by cup and the place in what is left of it,
+/// and the order still end when it does. Empty where there is no schedule.
+std::vector<std::vector<Duration>> slackOf(const BenchPlan& plan);
+
+/// Which cup is begun with, and why: what it follows sets, or nothing could be later, or it could,
+/// and by how much; and which other one can wait longest. Nothing where fewer than two are left.
+std::optional<Sentence> whyFirst(const BenchPlan& plan);
 
 /// When a step may start as the one before it is done, or planned; the latest nothing where it may
 /// wait.

@@ -163,7 +163,7 @@ std::vector<Part> coverBandOf(const CupPlan& plan) {
   if (!liquid) return {};
   const Stage& last = plan.stages.back();
   std::optional<Part> band =
-      coverBandPart(plan.bare.grownBy(last.thickness), *liquid, plan.of->wrap.seamAt, plan.name);
+      coverBandPart(plan.finished(), *liquid, plan.of->wrap.seamAt, plan.name);
   if (!band) return {};
   band->laidAfter = last.after;
   return {*std::move(band)};

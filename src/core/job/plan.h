@@ -86,7 +86,12 @@ struct CupPlan {
   std::shared_ptr<const Cup> of;
   Unit unit = Unit::inch;
   std::shared_ptr<PartShelf> shelf;
+  /// What the two last coats add that the bench puts on where the order's own are not over
+  /// everything.
+  Length finishing{};
 
+  /// The cup when all is done.
+  Body finished() const { return bare.grownBy(stages.back().thickness + finishing); }
   /// The cup when the thing of this id is laid.
   const LaidStage& stageOf(const std::string& id) const;
   const Laying& laying() const { return layings.of(laid); }

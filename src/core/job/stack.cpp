@@ -127,6 +127,17 @@ std::vector<StackItem> stackOf(const CupPlan& plan) {
   return stack;
 }
 
+bool anyLaid(const std::vector<StackItem>& stack, int after) {
+  return std::any_of(stack.begin(), stack.end(), [&](const StackItem& item) {
+    return item.after == after && (item.kind == StackKind::laid || item.kind == StackKind::finish);
+  });
+}
+
+bool endsInResin(const std::vector<StackItem>& stack, const std::vector<Coat>& coats) {
+  return !coats.empty() && coats.back().kind == CoatKind::resin &&
+         !anyLaid(stack, static_cast<int>(coats.size()));
+}
+
 Region coveredBy(const CupPlan& plan, const StackItem& item) {
   Region wall = Region::band(std::max(plan.wrap.low(), Length()), plan.wrap.high());
   if (item.thing == LaidKind::wrap) return wall;

@@ -38,6 +38,13 @@ struct StackItem {
 /// wrap.
 std::vector<StackItem> stackOf(const CupPlan& plan);
 
+/// Whether something is laid, or filled with a finish, when so many coats are on.
+bool anyLaid(const std::vector<StackItem>& stack, int after);
+/// Whether the last coat of an order is resin over everything. Where it is not, the bench puts two
+/// thin ones on, of so much each: common practice, no published source.
+bool endsInResin(const std::vector<StackItem>& stack, const std::vector<Coat>& coats);
+inline constexpr Volume finishingCoat = Volume::ml(20);
+
 /// What of the wall a film, a layer or the wrap covers, wherever it stands.
 Region coveredBy(const CupPlan& plan, const StackItem& item);
 

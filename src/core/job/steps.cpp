@@ -5,15 +5,13 @@
 #include <set>
 
 #include "decal/peekaboos.h"
+#include "job/step_list.h"
 #include "sheet/fill_parts.h"
 
 namespace avrelt {
 namespace {
 
 constexpr double mm2InCm2 = 100;
-
-/// A thin coat over everything: common practice, no published source.
-constexpr Volume finishing = Volume::ml(20);
 
 Duration min(double minutes) {
   return Duration::minutes(minutes);
@@ -22,12 +20,7 @@ Duration min(double minutes) {
 class Steps {
  public:
   Steps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock)
-      : plan_(plan),
-        cup_(*plan.of),
-        choices_(choices),
-        methods_(methodsAt(stock.methods, choices.warmth)),
-        rates_(stock.filling),
-        paces_(stock.paces) {}
+      : plan_(plan), cup_(*plan.of), choices_(choices), list_(plan, choices, stock) {}
 
   std::vector<Step> operator()() {
     add("clean", StepKind::clean,
@@ -59,52 +52,26 @@ class Steps {
       if (last) base();
       coat(next, last);
     }
-    const bool sealed = count > 0 && coats.back().kind == CoatKind::resin && !anyLaid(count);
     peel();
-    if (!sealed) {
+    if (!endsInResin(plan_.stack, coats)) {
       base();
       finish();
     }
     if (cup_.liquid) band(*cup_.liquid);
     add("rim", StepKind::rim,
         {"Clean the rim down to bare steel, and lift off whatever ran over it.", {}}, min(6));
-    const Duration cure = curing_;
     add("cure", StepKind::cure,
         {"Let it cure. Take its picture, write down what it took, and hand it over.", {}}, min(5),
-        {cure});
-    for (Step& step : steps_) atPace(step);
-    putInOrder(steps_);
-    return std::move(steps_);
+        {list_.curing()});
+    return list_.take();
   }
 
  private:
-  /// As long as work of its kind takes here; what it turns or lies in meanwhile, so much longer.
-  void atPace(Step& step) const {
-    const Duration usual = step.handsOn;
-    step.handsOn = usual * paces_.of(step.kind);
-    if (step.holds > Duration()) step.holds = step.holds + step.handsOn - usual;
-  }
-
   Step& add(std::string id, StepKind kind, Sentence words, Duration handsOn, Wait wait = {}) {
-    Step step;
-    step.id = std::move(id);
-    step.kind = kind;
-    step.words = std::move(words);
-    step.handsOn = handsOn;
-    step.wait = wait;
-    steps_.push_back(std::move(step));
-    return steps_.back();
+    return list_.add(std::move(id), kind, std::move(words), handsOn, wait);
   }
 
-  /// What was put on last by a method, and how long it is from the end of all.
-  void put(const Method& method) { curing_ = std::max(curing_, method.cure); }
-
-  bool anyLaid(int after) const {
-    return std::any_of(plan_.stack.begin(), plan_.stack.end(), [&](const StackItem& item) {
-      return item.after == after &&
-             (item.kind == StackKind::laid || item.kind == StackKind::finish);
-    });
-  }
+  bool anyLaid(int after) const { return avrelt::anyLaid(plan_.stack, after); }
 
   /// Whether anything hides what is buried at a later stage than this, or is laid round it.
   bool hidesAfter(int after) const {
@@ -133,29 +100,29 @@ class Steps {
               ? Sentence{"The last coat: flood the cup on the turner with %1 of resin, once the "
                          "one "
                          "before is sanded where it is not smooth. Warm the bubbles out.",
-                         {volumeText(finishing)}}
+                         {volumeText(finishingCoat)}}
               : Sentence{"Flood everything on the turner with %1 of resin. Warm the bubbles out at "
                          "once, and again after 15 to 20 minutes.",
-                         {volumeText(finishing)}},
+                         {volumeText(finishingCoat)}},
           resin.handsOn, {last ? resin.handle : resin.next.least, {}});
-      ofResin(step, resin, finishing);
+      list_.ofResin(step, resin, finishingCoat);
       turn(step, resin);
+      if (last) beLast(step, resin);
     }
+  }
+
+  /// One that is not meant to be the last is told at it.
+  static void beLast(Step& step, const Method& resin) {
+    if (resin.mayBeLast) return;
+    step.words = {
+        "%1 By your figures this resin is not meant to be last: it may yellow and scratch sooner.",
+        {Phrase(std::move(step.words))}};
   }
 
   /// The resin a coat is flooded with, the last or one between.
   const Method& flood(bool last) const {
     const bool quick = last ? choices_.quickLast : choices_.quickCoats;
-    return methods_.of(quick ? MethodKind::fastResin : MethodKind::resin);
-  }
-
-  /// It takes so much resin.
-  void ofResin(Step& step, const Method& resin, Volume amount) {
-    step.cautions = {Caution::resin};
-    step.method = resin.kind;
-    step.mix = resinMix(amount, resin.mixing);
-    if (resin.working > Duration()) step.working = resin.working;
-    put(resin);
+    return list_.of(quick ? MethodKind::fastResin : MethodKind::resin);
   }
 
   /// Wet resin turns until it bears the next coat.
@@ -178,33 +145,39 @@ class Steps {
                                        {volumeText(coat.mixed)}},
                        resin.handsOn, last ? Wait{resin.handle, std::nullopt} : resin.next);
       step.of = {coat.id};
-      ofResin(step, resin, coat.mixed);
+      list_.ofResin(step, resin, coat.mixed);
       turn(step, resin);
+      if (last) beLast(step, resin);
     } else if (coat.kind == CoatKind::paint) {
-      const Method& paint = methods_.of(MethodKind::paint);
+      const Method& paint = list_.of(MethodKind::paint);
       Step& step = add(id, StepKind::coat, {"Paint the whole wall, thinly, and let it dry.", {}},
                        paint.handsOn, paint.next);
       step.of = {coat.id};
       step.method = paint.kind;
       step.cautions = {Caution::solvent};
       step.mix.parts.push_back(
-          {"paint", {}, rates_.paintPerCm2 * (wall.mm2() / mm2InCm2), std::nullopt});
-      put(paint);
+          {"paint", {}, list_.rates().paintPerCm2 * (wall.mm2() / mm2InCm2), std::nullopt});
+      list_.put(paint);
     } else {
-      const Method& resin = methods_.of(MethodKind::resin);
-      Step& stick = add(id + "-stick", StepKind::stick,
-                        {"Brush resin over the whole wall, as thin as it goes.", {}}, resin.handsOn,
-                        resin.open);
-      stick.of = {coat.id};
-      ofResin(stick, resin, resinToHold(wall, coat.cut));
-      Step& step = add(
-          id, StepKind::coat,
-          {"Shake %1 over it until nothing wet shows; catch what falls.", {Phrase(coatName(coat))}},
-          min(10), resin.next);
-      step.of = {coat.id};
-      step.mix.parts.push_back(
-          {"glitter", {}, std::nullopt, rates_.glitterPerCm2 * (wall.mm2() / mm2InCm2)});
-      put(resin);
+      const Method& resin = list_.of(MethodKind::resin);
+      inHalves(choices_.halfByHalf, [&](const Half& half) {
+        Step& stick = add(id + "-stick" + half.suffix, StepKind::stick,
+                          half.of({"Brush resin over the wall, as thin as it goes.", {}}),
+                          resin.handsOn * half.share, resin.open);
+        stick.of = {coat.id};
+        list_.ofResin(stick, resin, resinToHold(wall, coat.cut) * half.share);
+        Step& step = add(id + half.suffix, StepKind::coat,
+                         half.of({"Shake %1 over it until nothing wet shows; catch what falls.",
+                                  {Phrase(coatName(coat))}}),
+                         min(10) * half.share, half.isLast ? resin.next : Wait());
+        step.of = {coat.id};
+        step.mix.parts.push_back(
+            {"glitter",
+             {},
+             std::nullopt,
+             list_.rates().glitterPerCm2 * (wall.mm2() / mm2InCm2 * half.share)});
+      });
+      list_.put(resin);
     }
   }
 
@@ -220,7 +193,7 @@ class Steps {
       if (item.after != after) continue;
       if (item.kind == StackKind::finish && !finished) {
         finished = true;
-        finishes();
+        addFinishes(list_);
       }
       if (item.kind != StackKind::laid) continue;
       switch (item.thing) {
@@ -229,14 +202,18 @@ class Steps {
         case LaidKind::pattern:
           pattern(item);
           break;
-        case LaidKind::film:
-          laid(item, StepKind::film,
-               {"Lay the %1: front to the front mark, from the middle out, its wrinkles smoothed "
-                "to the edges.",
-                {Phrase(item.name)}},
-               min(12));
+        case LaidKind::film: {
+          Step& step = laid(item, StepKind::film,
+                            {"Lay the %1: front to the front mark, from the middle out, its "
+                             "wrinkles smoothed to the edges.",
+                             {Phrase(item.name)}},
+                            min(12));
+          for (const Zone& zone : plan_.divided.zones) {
+            if (zone.id == item.id) press(step, materialOf(zone.finish));
+          }
           sealPrint(item);
           break;
+        }
         case LaidKind::stripe:
           laid(item, StepKind::stripe,
                {"Lay the %1, pressed down along its middle first.", {Phrase(item.name)}}, min(4));
@@ -254,6 +231,18 @@ class Steps {
     }
   }
 
+  /// Film that heat makes stick.
+  void press(Step& step, PartMaterial material) {
+    if (material != PartMaterial::heatApplied) return;
+    const Method& heat = list_.of(MethodKind::heatFilm);
+    step.words = {"%1 Press it with heat as its maker says, let it cool, and lift the carrier.",
+                  {Phrase(std::move(step.words))}};
+    step.handsOn = step.handsOn + heat.handsOn;
+    step.wait = heat.next;
+    step.cautions.push_back(Caution::heat);
+    list_.put(heat);
+  }
+
   Step& laid(const StackItem& item, StepKind kind, Sentence words, Duration handsOn) {
     Step& step = add(std::string(stepName(kind)) + "-" + item.id, kind, std::move(words), handsOn);
     step.of = {item.id};
@@ -268,7 +257,7 @@ class Steps {
       if (zone.id != item.id) continue;
       const PartMaterial film = materialOf(zone.finish);
       if (film != PartMaterial::printable && film != PartMaterial::printed) continue;
-      const Method& sealer = methods_.of(MethodKind::sealer);
+      const Method& sealer = list_.of(MethodKind::sealer);
       Step& step =
           add("seal-print-" + item.id, StepKind::seal,
               {"Seal the print of zone %1 until it is clear, so that resin does not make it "
@@ -276,107 +265,7 @@ class Steps {
                {zone.letter}},
               sealer.handsOn, sealer.next);
       step.of = {item.id};
-      put(sealer);
-    }
-  }
-
-  const Zone* zoneOf(const std::string& letter) const {
-    for (const Zone& zone : plan_.divided.zones) {
-      if (zone.letter == letter) return &zone;
-    }
-    return nullptr;
-  }
-
-  /// Zones' finishes, by the moves that fill them.
-  void finishes() {
-    for (std::size_t i = 0; i < plan_.tapeMoves.size(); ++i) {
-      const TapeMove& move = plan_.tapeMoves[i];
-      // Where no tape is on, nothing hurries.
-      const bool pulled = i + 1 < plan_.tapeMoves.size() &&
-                          plan_.tapeMoves[i + 1].kind == MoveKind::pull &&
-                          plan_.tapeMoves[i + 1].zones == move.zones;
-      const Zone* first = move.zones.empty() ? nullptr : zoneOf(move.zones.front());
-      if (first == nullptr || move.kind == MoveKind::film) continue;
-      Area area;
-      std::string ids;
-      std::vector<std::string> of;
-      for (const std::string& letter : move.zones) {
-        const Zone* zone = zoneOf(letter);
-        if (zone == nullptr) continue;
-        area = area + zone->area;
-        ids += "-" + zone->id;
-        of.push_back(zone->id);
-      }
-      const Finish& finish = first->finish;
-      const bool glitter = finish.kind == FinishKind::glitter;
-      const Method& method = methods_.of(glitter                          ? methodOf(finish.stick)
-                                         : finish.kind == FinishKind::ink ? MethodKind::ink
-                                         : finish.kind == FinishKind::dip ? MethodKind::dip
-                                                                          : MethodKind::paint);
-      const double cm2 = area.mm2() / mm2InCm2;
-      const std::string name = finishWords(finish);
-      const auto put = [&](StepKind kind, Duration handsOn, Wait wait = {}) -> Step& {
-        Step& step = add(std::string(stepName(kind)) + ids, kind, move.words, handsOn, wait);
-        step.of = of;
-        return step;
-      };
-      switch (move.kind) {
-        case MoveKind::tape:
-        case MoveKind::leave:
-        case MoveKind::mask:
-          put(StepKind::tape, move.kind == MoveKind::leave ? min(1) : min(4));
-          break;
-        case MoveKind::cover:
-          put(StepKind::cover, min(3));
-          break;
-        case MoveKind::paint: {
-          // Under glitter it has to dry; tape round paint alone comes off by its own moment.
-          const Method& paint = glitter ? methods_.of(MethodKind::paint) : method;
-          Step& step =
-              put(StepKind::paint, paint.handsOn, !glitter && pulled ? paint.pull : paint.next);
-          step.cautions = {Caution::solvent};
-          step.mix.parts.push_back({"paint", name, rates_.paintPerCm2 * cm2, std::nullopt,
-                                    glitter ? "" : finish.supply});
-          this->put(paint);
-          break;
-        }
-        case MoveKind::stick: {
-          Step& step = put(StepKind::stick, method.handsOn, method.open);
-          if (finish.stick == Stick::resin || finish.stick == Stick::uvResin) {
-            ofResin(step, method, resinToHold(area, finish.grain));
-          }
-          if (finish.stick == Stick::sprayClear) {
-            step.cautions = {Caution::spray};
-            step.spot = Spot::sprayPlace;
-            step.holds = step.handsOn;
-          }
-          this->put(method);
-          break;
-        }
-        case MoveKind::glitter: {
-          Step& step = put(StepKind::glitter, min(6), pulled ? method.pull : method.next);
-          step.mix.parts.push_back(
-              {"glitter", name, std::nullopt, rates_.glitterPerCm2 * cm2, finish.supply});
-          break;
-        }
-        case MoveKind::pull: {
-          Step& step = put(StepKind::pull, min(2), method.next);
-          if (glitter && finish.stick == Stick::uvResin) {
-            step.cautions = {Caution::lamp};
-            step.spot = Spot::lamp;
-            step.holds = step.handsOn + method.next.least;
-          }
-          break;
-        }
-        case MoveKind::seal: {
-          const Method& sealer = methods_.of(MethodKind::sealer);
-          put(StepKind::seal, sealer.handsOn, sealer.next);
-          this->put(sealer);
-          break;
-        }
-        case MoveKind::film:
-          break;
-      }
+      list_.put(sealer);
     }
   }
 
@@ -408,7 +297,7 @@ class Steps {
           continue;
         }
         const bool glitter = finish.kind == FinishKind::glitter;
-        const Method& method = methods_.of(glitter ? methodOf(finish.stick) : MethodKind::paint);
+        const Method& method = list_.of(glitter ? methodOf(finish.stick) : MethodKind::paint);
         Step& step = add(
             std::string(glitter ? "glitter-" : "paint-") + id,
             glitter ? StepKind::glitter : StepKind::paint,
@@ -418,7 +307,7 @@ class Steps {
                            {name, fill.letter, cells, long{chosen.coats}}}
                 : Sentence{"Lift the cells of colour %1 in zone %2, %3 of them, and paint them.",
                            {name, fill.letter, cells}},
-            rates_.perColour, method.next);
+            list_.rates().perColour, method.next);
         step.of = {fill.id};
         if (need.glitter > Mass()) {
           step.mix.parts.push_back(
@@ -429,7 +318,7 @@ class Steps {
                                     glitter ? "" : finish.supply});
         }
         if (glitter && finish.stick == Stick::resin) step.cautions = {Caution::resin};
-        put(method);
+        list_.put(method);
       }
       if (chosen.cutting.lines != LineWork::tape) {
         Step& step =
@@ -460,6 +349,17 @@ class Steps {
         buried_.push_back(&item);
         return;
       case LayerKind::ring:
+        if (const StackItem* stencil = ringedOneByOne(item)) {
+          Step& step = laid(
+              item, StepKind::ring,
+              {"One after the other, by their numbers: find one of the %1 by the paper map, lift "
+               "it by its edge, clean what it left, and lay its ring before the next.",
+               {Phrase(stencil->name)}},
+              min(5 + 3 * places));
+          step.of.push_back(stencil->id);
+          buried_.erase(std::find(buried_.begin(), buried_.end(), stencil));
+          return;
+        }
         peel();
         laid(item, StepKind::ring,
              {"Lay the %1 round what the stencil left, each by its number.", {Phrase(item.name)}},
@@ -468,10 +368,26 @@ class Steps {
       case LayerKind::knockOut:
         return;  // paper, to cut what lies below by
       default:
-        laid(item, StepKind::decal,
-             {"Lay the %1 on its marks, from the middle out.", {Phrase(item.name)}},
-             min(4 * places));
+        press(laid(item, StepKind::decal,
+                   {"Lay the %1 on its marks, from the middle out.", {Phrase(item.name)}},
+                   min(4 * places)),
+              layer.material);
     }
+  }
+
+  /// The buried stencil of a ring's set, where each is ringed before the next is lifted: as the
+  /// maker wants it, or as some look alike.
+  const StackItem* ringedOneByOne(const StackItem& ring) const {
+    const auto stencil = std::find_if(buried_.begin(), buried_.end(),
+                                      [&](const StackItem* one) { return one->set == ring.set; });
+    if (stencil == buried_.end()) return nullptr;
+    const std::vector<Peekaboo> peekaboos = peekaboosOf(plan_.sets);
+    const std::vector<int> alike = liftOrderOf(peekaboos).oneByOne;
+    const bool any = std::any_of(peekaboos.begin(), peekaboos.end(), [&](const Peekaboo& one) {
+      return static_cast<int>(one.set) == ring.set &&
+             std::find(alike.begin(), alike.end(), one.number) != alike.end();
+    });
+    return choices_.ringOneByOne || any ? *stencil : nullptr;
   }
 
   /// Stencils that lie under something by now come off.
@@ -498,10 +414,10 @@ class Steps {
                        min(20));
     // What is none of is not measured out.
     if (mix.water > Volume()) {
-      poured.mix.parts.push_back({"water", "distilled water", mix.water, mix.waterMass});
+      poured.mix.parts.push_back({"water", {}, mix.water, mix.waterMass});
     }
     if (mix.glycerin > Volume()) {
-      poured.mix.parts.push_back({"glycerin", "glycerin", mix.glycerin, mix.glycerinMass});
+      poured.mix.parts.push_back({"glycerin", {}, mix.glycerin, mix.glycerinMass});
     }
     add("liquid-seal", StepKind::fill,
         {"Dry the seam %1 up the wall, seal it with what the cup’s maker names, and when that is "
@@ -511,7 +427,7 @@ class Steps {
   }
 
   void band(const Liquid& liquid) {
-    const Body body = plan_.bare.grownBy(plan_.stages.back().thickness);
+    const Body body = plan_.finished();
     add("liquid-band", StepKind::stripe,
         {"Lay the cover band over the seal line %1 up the wall: %2 tall, %3 round with its ends "
          "lapped.",
@@ -527,12 +443,8 @@ class Steps {
   const CupPlan& plan_;
   const Cup& cup_;
   const BenchChoices& choices_;
-  const Methods methods_;
-  const FillRates& rates_;
-  const Paces& paces_;
-  std::vector<Step> steps_;
+  StepList list_;
   std::vector<const StackItem*> buried_;
-  Duration curing_ = min(60);
 };
 
 }  // namespace

@@ -39,6 +39,12 @@ std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stoc
 
 Duration tookUntil(const BenchPlan& plan, std::size_t cup, std::size_t step, CivilTime now) {
   const Duration reckoned = plan.cups[cup].steps[step].handsOn;
+  constexpr double mostTimes = 4;
+  const auto believed = [&](Duration took) {
+    return took <= Duration() || took > reckoned * mostTimes ? reckoned : took;
+  };
+  const auto& atHand = plan.cups[cup].atHand;
+  if (atHand && atHand->step == step) return believed(between(atHand->since, now));
   CivilTime begun = now;
   if (plan.schedule) {
     for (const ScheduledTask& task : plan.schedule->tasks) {
@@ -52,9 +58,7 @@ Duration tookUntil(const BenchPlan& plan, std::size_t cup, std::size_t step, Civ
       if (done && done->at <= now) begun = std::max(begun, done->at);
     }
   }
-  const Duration took = between(begun, now);
-  constexpr double mostTimes = 4;
-  return took <= Duration() || took > reckoned * mostTimes ? reckoned : took;
+  return believed(between(begun, now));
 }
 
 std::map<std::string, Amount> reservedBy(const BenchPlan& plan, const SupplyShelf& shelf,
@@ -62,7 +66,9 @@ std::map<std::string, Amount> reservedBy(const BenchPlan& plan, const SupplyShel
   std::map<std::string, Amount> reserved;
   const UseReckoning useOf(shelf, rates);
   for (const BenchCup& cup : plan.cups) {
-    for (const std::size_t index : cup.left) {
+    std::vector<std::size_t> left = cup.left;
+    if (cup.atHand) left.push_back(cup.atHand->step);
+    for (const std::size_t index : left) {
       const StepUse taken = useOf(cup.steps[index], {});
       for (const SupplyUse& use : taken.of) {
         const auto [at, isNew] = reserved.try_emplace(use.supply, use.amount);
@@ -117,6 +123,9 @@ std::vector<ShoppingLine> shoppingFor(const BenchPlan& plan, const SupplyShelf& 
       if (part.mass) sum.mass = sum.mass.value_or(Mass()) + *part.mass;
     }
   };
+  for (const BenchCup& cup : plan.cups) {
+    if (cup.atHand) add(cup.steps[cup.atHand->step], cup.atHand->since);
+  }
   if (plan.schedule) {
     for (const ScheduledTask& task : plan.schedule->tasks) {
       add(plan.stepOf(task), plan.at(task.start));

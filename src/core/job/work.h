@@ -35,7 +35,8 @@ std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stoc
                                const SupplyShelf& shelf,
                                std::optional<Temperature> warmth = std::nullopt);
 
-/// How long a step took that is done `now`: since it should have begun, or since anything was done
+/// How long a step took that is done `now`: since it was begun; where nobody said so, since it
+/// should have begun, or since anything was done
 /// last, whichever was later; what was reckoned, where that cannot be, or is four times as much:
 /// then it was not ticked off at once.
 Duration tookUntil(const BenchPlan& plan, std::size_t cup, std::size_t step, CivilTime now);

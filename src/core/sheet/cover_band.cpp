@@ -17,8 +17,13 @@ std::optional<Part> coverBandPart(const Body& body, const Liquid& liquid, Angle 
   wrap.rimClearance = {};
   wrap.overlap = liquid.overlap;
   wrap.seamAt = seamAt;
-  const CheckedAll<WrapLayout> layout = WrapLayout::of(cone, wrap);
-  if (!layout) return std::nullopt;
+  CheckedAll<WrapLayout> layout = WrapLayout::of(cone, wrap);
+  if (!layout) {
+    // So steep that there is no room for a lap in the flat: the ends are laid edge to edge.
+    wrap.overlap = {};
+    layout = WrapLayout::of(cone, wrap);
+    if (!layout) return std::nullopt;
+  }
   Part part;
   part.id = "cover_band";
   part.kind = PartKind::strip;

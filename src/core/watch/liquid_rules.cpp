@@ -6,14 +6,13 @@ namespace avrelt {
 std::vector<Watch> watchLiquid(const Liquid& liquid) {
   const LiquidMix mix = mixOf(liquid);
   if (mix.fits()) return {};
-  const Volume grown = (mix.first + mix.rest) * mix.grows;
   return {
       {"liquid_no_room",
        WatchLevel::warn,
        "liquid.room",
        {"At its warmest the liquid takes %1 more, and %2 are left free: it would press the seal "
         "open. Leave more room.",
-        {volumeText(grown), volumeText(mix.free)}}}};
+        {volumeText(mix.more()), volumeText(mix.free)}}}};
 }
 
 }  // namespace avrelt

@@ -136,6 +136,10 @@ TEST_CASE("A dropped step leaves its wait to the one before", "[steps]") {
   CHECK(made.steps[3].wait.least.minutes() == 300);
   REQUIRE(made.steps[3].wait.most);
   CHECK(*made.steps[3].wait.most >= made.steps[3].wait.least);
+  // It is not lost.
+  REQUIRE(made.dropped.size() == 1);
+  CHECK(made.dropped[0].id == "pull-a");
+  CHECK(made.dropped[0].wait.least.minutes() == 300);
 }
 
 TEST_CASE("Changes by chance lose no step and make none twice", "[steps]") {

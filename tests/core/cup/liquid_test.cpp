@@ -7,6 +7,7 @@
 #include <catch2/catch.hpp>
 #include <numbers>
 
+#include "bench/looks.h"
 #include "core/decal_cups.h"
 #include "core/random_cups.h"
 #include "job/steps.h"
@@ -116,6 +117,17 @@ TEST_CASE("What cannot be filled, or covered, is refused by its field", "[liquid
   CHECK(faults[0].field == "space_ml");
   CHECK(faults[1].field == "band");
   liquid = {};
+  liquid.sealAt = WrittenLength::mm(20);
+  liquid.overlap = WrittenLength::mm(300);
+  REQUIRE(liquidFaults(liquid, Length::mm(150)).size() == 1);
+  CHECK(liquidFaults(liquid, Length::mm(150))[0].field == "overlap");
+  // What is offered at first fits whatever wall there is.
+  for (const Unit unit : {Unit::inch, Unit::mm}) {
+    for (const double tall : {20.0, 60.0, 137.0, 260.0}) {
+      CHECK(liquidFaults(usualLiquid(Length::mm(tall), unit), Length::mm(tall)).empty());
+    }
+  }
+  liquid = {};
   liquid.sealAt = WrittenLength::mm(148);
   REQUIRE(liquidFaults(liquid, Length::mm(150)).size() == 1);
   CHECK(liquidFaults(liquid, Length::mm(150))[0].field == "seal_at");
@@ -149,17 +161,35 @@ TEST_CASE("A cup is filled and sealed before its outside, and the line covered a
   REQUIRE(poured.mix.parts.size() == 2);
   CHECK(poured.mix.parts[0].name == "water");
   CHECK(poured.mix.parts[1].volume->ml() == Approx(95));
+  // Poured, the mix is looked at; sealed, the seam; and both faults have words.
+  const auto faultOf = [&](const std::string& id) {
+    const auto look = lookAfter(steps[static_cast<std::size_t>(at(id))], Methods());
+    REQUIRE(look);
+    REQUIRE(look->remedies.size() == 1);
+    CHECK(faultWords(look->remedies[0].fault));
+    return std::string(look->remedies[0].fault);
+  };
+  CHECK(faultOf("liquid") == "falls_fast");
+  CHECK(faultOf("liquid-seal") == "leaks");
   // It stands on its head over night before anything else is done to it.
   CHECK(steps[static_cast<std::size_t>(at("liquid-seal"))].wait.least >= Duration::minutes(480));
   CHECK(plan->parts(purpose::coverBand).size() == 1);
-  // Of a cup as large as its last coat leaves it.
+  // Of a cup as large as its last coat leaves it: four tenths of the resin stay, of two coats of
+  // 20 ml where the order has none of its own, or of its own.
+  const auto bandOf = [&](const CupPlan& of, double ml) {
+    constexpr double mm3InMl = 1000;
+    const double thick = 0.4 * ml * mm3InMl / of.bare.area().mm2();
+    const double radius = of.bare.radius(cup.liquid->sealAt.length).mm() + thick;
+    return (2 * std::numbers::pi * radius + cup.liquid->overlap.length.mm()) *
+           cup.liquid->band.length.mm();
+  };
+  CHECK(plan->part(purpose::coverBand).area().mm2() == Approx(bandOf(*plan, 40)).epsilon(5e-4));
   cup.buildUp.coats.resize(1);
   cup.buildUp.coats[0].kind = CoatKind::resin;
   cup.buildUp.coats[0].mixed = Volume::ml(25);
   const auto coated = planCup(cup, Unit::mm);
   REQUIRE(coated);
-  CHECK(coated->part(purpose::coverBand).area().mm2() >
-        plan->part(purpose::coverBand).area().mm2());
+  CHECK(coated->part(purpose::coverBand).area().mm2() == Approx(bandOf(*coated, 25)).epsilon(5e-4));
   CHECK(std::any_of(plan->watches.begin(), plan->watches.end(),
                     [](const Watch& watch) { return watch.rule == "liquid_no_room"; }) == false);
   cup.liquid->room = 0.005;

@@ -257,6 +257,19 @@ TEST_CASE("Schools, methods and the room change the steps", "[bench]") {
   CHECK(quick.back().method == MethodKind::resin);
   document.bench.quickLast = true;
   CHECK(coats().back().method == MethodKind::fastResin);
+  const auto saysNotLast = [&](const Stock& stock) {
+    const BenchPlan plan = benchPlan(planned(document, stock), *document.bench.from);
+    long count = 0;
+    for (const Step& step : plan.cups[0].steps) {
+      count +=
+          inWords(step.words, Unit::mm).find("not meant to be last") == std::string::npos ? 0 : 1;
+    }
+    return count;
+  };
+  Stock trusting;
+  CHECK(saysNotLast(trusting) == 1);
+  trusting.methods.of(MethodKind::fastResin).mayBeLast = true;
+  CHECK(saysNotLast(trusting) == 0);
   document.bench.quickCoats = document.bench.quickLast = false;
   document.bench.warmth = Temperature::celsius(11);
   CHECK(coats().front().wait.least.minutes() == Approx(2 * usual.front().wait.least.minutes()));
@@ -294,4 +307,125 @@ TEST_CASE("What was done and is gone from the design is kept and told", "[bench]
   CHECK(plan.cups[0].left.front() == 0);
   CHECK_FALSE(plan.cups[0].done[0]);
   CHECK(plan.cups[0].done[1]);
+}
+
+TEST_CASE("What somebody is at is nobody else's, and all else is planned round it", "[bench]") {
+  Chance chance(88);
+  for (int round = 0; round < 12; ++round) {
+    Document document = orderOf(chance, chance.whole(2, 4));
+    document.bench.hands = chance.whole(1, 3);
+    CivilTime now = *document.bench.from;
+    const std::size_t all = benchPlan(planned(document), now).countLeft();
+    std::size_t done = 0;
+    for (int step = 0; step < 12; ++step) {
+      // Every pair of hands begins what is next for it.
+      const BenchPlan open = benchPlan(planned(document), now);
+      REQUIRE(open.schedule);
+      std::set<std::size_t> busy;
+      for (const ScheduledTask& task : open.schedule->tasks) {
+        if (task.start > min(0) || !busy.insert(task.pair).second) continue;
+        document.cups[task.chain].bench.begun =
+            StepBegun{open.stepOf(task).id, now, static_cast<int>(task.pair)};
+      }
+      now = after(now, min(chance.whole(0, 5)));
+      const BenchPlan plan = benchPlan(planned(document), now);
+      REQUIRE(plan.schedule);
+      CHECK(plan.countLeft() == all - done);
+      const auto broken = brokenBy(plan.problem, *plan.schedule);
+      INFO(broken.value_or(""));
+      CHECK_FALSE(broken);
+      for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+        const BenchCup& cup = plan.cups[i];
+        if (!cup.atHand) continue;
+        const Step& at = cup.steps[cup.atHand->step];
+        CHECK(at.id == document.cups[i].bench.begun->step);
+        CHECK(cup.atHand->ends >= now);
+        CHECK(std::find(cup.left.begin(), cup.left.end(), cup.atHand->step) == cup.left.end());
+        // What follows waits for its end, and its hands do nothing else till then.
+        for (const ScheduledTask& task : plan.schedule->tasks) {
+          if (task.chain == i) {
+            CHECK(plan.at(task.start) >= after(cup.atHand->ends, at.wait.least));
+          }
+          if (task.pair == cup.atHand->pair) CHECK(plan.at(task.start) >= cup.atHand->ends);
+        }
+      }
+      // One of them is done, in its time.
+      for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+        if (!plan.cups[i].atHand) continue;
+        CupBench& bench = document.cups[i].bench;
+        const CivilTime end = plan.cups[i].atHand->ends;
+        now = std::max(now, end);
+        bench.done.push_back({bench.begun->step, now, min(5)});
+        bench.begun.reset();
+        ++done;
+        break;
+      }
+    }
+    CHECK(done > 3);
+  }
+}
+
+TEST_CASE("What was begun and is gone, or is done by now, holds nothing up", "[bench]") {
+  Chance chance(89);
+  Document document = orderOf(chance, 1);
+  document.cups[0].bench.begun = StepBegun{"glitter-gone", at("2026-12-09T18:30"), 1};
+  const BenchPlan gone = benchPlan(planned(document), at("2026-12-09T18:31"));
+  CHECK_FALSE(gone.cups[0].atHand);
+  CHECK(gone.cups[0].conflicts.size() == 1);
+  document.cups[0].bench.begun = StepBegun{"clean", at("2026-12-09T18:30"), 1};
+  document.cups[0].bench.done = {{"clean", at("2026-12-09T18:30"), min(10)}};
+  CHECK_FALSE(benchPlan(planned(document), at("2026-12-09T18:31")).cups[0].atHand);
+  // Hands there are none of any more keep no others from working.
+  document.cups[0].bench.done.clear();
+  document.cups[0].bench.begun->pair = 9;
+  const BenchPlan plan = benchPlan(planned(document), at("2026-12-09T18:31"));
+  REQUIRE(plan.cups[0].atHand);
+  CHECK_FALSE(plan.problem.chains[0].busy);
+}
+
+TEST_CASE("With few places to dry no more than fit stand on them at any time", "[bench]") {
+  Chance chance(90);
+  for (int round = 0; round < 8; ++round) {
+    Document document = orderOf(chance, 4);
+    const BenchPlan free = benchPlan(planned(document), *document.bench.from);
+    document.bench.shelfPlaces = chance.whole(1, 2);
+    const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
+    REQUIRE(plan.schedule);
+    CHECK(plan.schedule->ends >= free.schedule->ends);
+    // Counted another way: at the start of each wait, how many wait that neither turn nor cure.
+    for (const ScheduledTask& one : plan.schedule->tasks) {
+      int standing = 0;
+      for (const ScheduledTask& other : plan.schedule->tasks) {
+        const Step& step = plan.stepOf(other);
+        if (step.spot != Spot::shelf) continue;
+        CHECK(step.kind != StepKind::cure);
+        const Duration until = other.end + step.wait.least;
+        if (other.start <= one.end && one.end < until) ++standing;
+      }
+      CHECK(standing <= document.bench.shelfPlaces);
+    }
+  }
+}
+
+TEST_CASE("Which cup goes first is told with why, and who can wait", "[bench]") {
+  Chance chance(91);
+  int critical = 0;
+  for (int round = 0; round < 20; ++round) {
+    Document document = orderOf(chance, chance.whole(1, 4));
+    // Where there are nights, some of them mostly are slack.
+    if (round % 2 == 1) document.bench.hours.days.fill(*parseHours("00:00-24:00"));
+    const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
+    const auto why = whyFirst(plan);
+    CHECK(why.has_value() == (plan.cups.size() > 1));
+    if (!why) continue;
+    const std::string words = inWords(*why, Unit::mm);
+    const ScheduledTask& first = plan.schedule->tasks.front();
+    INFO(words);
+    CHECK(words.starts_with(plan.cups[first.chain].name + " goes first"));
+    const auto slack = slackOf(plan);
+    const bool any = slack[first.chain].front() < min(1);
+    CHECK(any == (words.find("begun any later") != std::string::npos));
+    critical += any ? 1 : 0;
+  }
+  CHECK(critical > 0);
 }

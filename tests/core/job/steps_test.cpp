@@ -4,12 +4,14 @@
 // no published source.
 #include "job/steps.h"
 
+#include <algorithm>
 #include <catch2/catch.hpp>
 #include <map>
 #include <set>
 
 #include "core/decal_cups.h"
 #include "core/random_cups.h"
+#include "decal/peekaboos.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -314,4 +316,120 @@ TEST_CASE("Waits are those of common practice until the shop knows better", "[st
       if (wait.most) CHECK(wait.least <= *wait.most);
     }
   }
+}
+
+TEST_CASE(
+    "Half by half, what goes all round is filled twice by half, and tape still comes off in time",
+    "[steps]") {
+  Chance chance(48);
+  int halved = 0;
+  int whole = 0;
+  for (int round = 0; round < 60; ++round) {
+    Cup cup = full(chance);
+    const CupPlan plan = planned(cup);
+    const Methods methods;
+    BenchChoices choices;
+    choices.halfByHalf = true;
+    const std::vector<Step> usual = stepsOf(plan);
+    const std::vector<Step> steps = stepsOf(plan, choices);
+    // Whatever is done twice comes to what is done once.
+    const auto sum = [](const std::vector<Step>& all) {
+      double work = 0;
+      double grams = 0;
+      for (const Step& step : all) {
+        work += step.handsOn.minutes();
+        for (const MixPart& part : step.mix.parts) {
+          if (part.name == "glitter" && part.mass) grams += part.mass->grams();
+        }
+      }
+      return std::pair(work, grams);
+    };
+    CHECK(sum(steps).first == Approx(sum(usual).first));
+    CHECK(sum(steps).second == Approx(sum(usual).second));
+    for (std::size_t i = 0; i < steps.size(); ++i) {
+      if (steps[i].kind != StepKind::stick) continue;
+      const bool first = steps[i].id.ends_with("-back");
+      const bool second = steps[i].id.ends_with("-front");
+      CHECK(first == (i + 2 < steps.size() && steps[i + 2].id.ends_with("-front") &&
+                      steps[i + 2].kind == StepKind::stick));
+      if (!first && !second) {
+        ++whole;
+        // All of it: here each band goes round, so its tape would come off too late.
+        REQUIRE(i + 2 < steps.size());
+        CHECK(steps[i + 2].kind == StepKind::pull);
+      }
+      if (!first) continue;
+      ++halved;
+      REQUIRE(i + 4 < steps.size());
+      CHECK(steps[i + 1].kind == StepKind::glitter);
+      CHECK(steps[i + 3].kind == StepKind::glitter);
+      if (steps[i + 4].kind != StepKind::pull) continue;
+      // From the first half's glitter to the pull it is never longer than the method lets it be.
+      const Zone* zone = nullptr;
+      for (const Zone& one : plan.divided.zones) {
+        if (one.id == steps[i].of.front()) zone = &one;
+      }
+      REQUIRE(zone != nullptr);
+      const Method& method = methods.of(methodOf(zone->finish.stick));
+      REQUIRE(steps[i + 1].wait.most);
+      REQUIRE(steps[i + 3].wait.most);
+      const Duration longest = *steps[i + 1].wait.most + steps[i + 2].handsOn +
+                               steps[i + 2].wait.least + steps[i + 3].handsOn +
+                               *steps[i + 3].wait.most;
+      CHECK(longest <= *method.pull.most);
+      CHECK(steps[i + 3].wait.least <= *steps[i + 3].wait.most);
+    }
+  }
+  CHECK(halved > 10);
+  CHECK(whole > 10);
+}
+
+TEST_CASE("Stencils that look alike are ringed one by one, others as the maker likes", "[steps]") {
+  for (const bool alike : {false, true}) {
+    for (const bool oneByOne : {false, true}) {
+      Cup cup = tapered();
+      const auto set = [&](const char* shape, double wide, double offset) {
+        Layer stencil = layerOf(LayerKind::peekaboo);
+        stencil.material = PartMaterial::stencil;
+        return setAt(named(shape), wide, {placeAt(wide, 60)},
+                     {layerOf(LayerKind::ring, offset, 0.5), stencil});
+      };
+      // The same star twice with rings that do not fit each other, or a star and a moon.
+      cup.sets = {set("star", 20, 2), set(alike ? "star" : "crescent", alike ? 20.4 : 40, 3)};
+      cup.buildUp.coats = {coatOf(CoatKind::paint), coatOf(CoatKind::resin)};
+      giveIds(cup);
+      for (const DecalSet& one : cup.sets) {
+        layAfter(cup.buildUp, one.layers[0].id, 1);
+        layAfter(cup.buildUp, one.layers[1].id, 0);
+      }
+      const CupPlan plan = planned(cup);
+      const bool areAlike = !liftOrderOf(peekaboosOf(plan.sets)).oneByOne.empty();
+      CHECK(areAlike == alike);
+      BenchChoices choices;
+      choices.ringOneByOne = oneByOne;
+      const std::vector<Step> steps = stepsOf(plan, choices);
+      const auto peels = std::count_if(
+          steps.begin(), steps.end(), [](const Step& step) { return step.kind == StepKind::peel; });
+      CHECK(peels == (alike || oneByOne ? 0 : 2));
+      // Each stencil comes off once, by itself or with its ring.
+      for (const DecalSet& one : cup.sets) {
+        const StepKind by = alike || oneByOne ? StepKind::ring : StepKind::peel;
+        CHECK(whereIs(steps, by, one.layers[1].id) <=
+              whereIs(steps, StepKind::ring, one.layers[0].id));
+      }
+    }
+  }
+}
+
+TEST_CASE("Film that heat makes stick is pressed, with its caution, and cools", "[steps]") {
+  Cup cup = tapered();
+  Layer layer = layerOf(LayerKind::decal);
+  layer.material = PartMaterial::heatApplied;
+  cup.sets = {setAt(named("star"), 20, {placeAt(10, 60)}, {layer})};
+  giveIds(cup);
+  const std::vector<Step> steps = stepsOf(planned(cup));
+  const Step& step = steps[whereIs(steps, StepKind::decal, cup.sets[0].layers[0].id)];
+  CHECK(std::count(step.cautions.begin(), step.cautions.end(), Caution::heat) == 1);
+  CHECK(step.wait.least == Methods().of(MethodKind::heatFilm).next.least);
+  CHECK(inWords(step.words, Unit::mm).find("Press it with heat") != std::string::npos);
 }

@@ -183,6 +183,14 @@ TEST_CASE("How long a step took, by when it could begin", "[work]") {
   REQUIRE(plan);
   bench = benchPlan(*plan, after(17));
   CHECK(tookUntil(bench, 0, 1, after(30)).minutes() <= 13);
+  // Where it was said when it was begun, since then; forgotten, as reckoned.
+  const Step& second = bench.cups[0].steps[1];
+  order.cups.front().bench.begun = StepBegun{second.id, after(40), 1};
+  plan = planDocument(order);
+  REQUIRE(plan);
+  bench = benchPlan(*plan, after(45));
+  CHECK(tookUntil(bench, 0, 1, after(46)).minutes() == Approx(6));
+  CHECK(tookUntil(bench, 0, 1, after(400)) == second.handsOn);
 }
 
 TEST_CASE("Paces stretch work and what turns meanwhile, and nothing else", "[work]") {
