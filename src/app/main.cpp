@@ -115,7 +115,17 @@ void takePictures(avrelt::MainWindow& window, const QString& folder, const QDir&
   };
   const auto pictureOf = [&](QWidget& seen, const char* name) {
     rest();
-    seen.grab().save(folder + QLatin1Char('/') + QLatin1String(name) + QStringLiteral(".png"));
+    QImage picture = seen.grab().toImage();
+    // Until it stays as it is: lists catch up sooner on one machine than on another.
+    constexpr int mostRests = 20;
+    for (int i = 0; i < mostRests; ++i) {
+      rest();
+      QImage next = seen.grab().toImage();
+      const bool same = next == picture;
+      picture = std::move(next);
+      if (same) break;
+    }
+    picture.save(folder + QLatin1Char('/') + QLatin1String(name) + QStringLiteral(".png"));
   };
   const auto picture = [&](const char* name) {
     window.order().history()->setClean();

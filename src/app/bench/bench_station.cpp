@@ -3,12 +3,14 @@
 
 #include <algorithm>
 #include <cmath>
+#include <QAbstractItemView>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
 #include "app/bench/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/scrolled.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/window/theme.h"
@@ -62,6 +64,7 @@ QWidget* BenchStation::nowCard() {
   body->setSpacing(5);
   whose_ = new QComboBox;
   whose_->setAccessibleName(tr("Whose work is shown"));
+  whose_->view()->setAccessibleName(tr("Choices"));
   whose_->setToolTip(tr("Whose work is shown (Alt+Shift+H: the next pair)"));
   connect(whose_, &QComboBox::activated, this, [this](int row) { work_.setPair(row + 1); });
   body->addWidget(whose_, 0, Qt::AlignLeft);
@@ -199,9 +202,20 @@ QWidget* BenchStation::planPart() {
   column->setSpacing(6);
   planWords_ = wordsLabel("label");
   trouble_ = wordsLabel("caution");
-  column->addWidget(planWords_);
-  column->addWidget(trouble_);
-  column->addStretch();
+  auto* words = new QWidget;
+  auto* inner = new QVBoxLayout(words);
+  inner->setContentsMargins(0, 0, 0, 0);
+  inner->addWidget(planWords_);
+  inner->addWidget(trouble_);
+  inner->addStretch();
+  // There may be more to say than there is room.
+  auto* area = new QScrollArea;
+  plain(*area, words);
+  area->setWidgetResizable(true);
+  area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  area->setFocusPolicy(Qt::StrongFocus);
+  area->setAccessibleName(tr("How the work stands"));
+  column->addWidget(area, 1);
   auto* grid = new QGridLayout;
   grid->setSpacing(6);
   int at = 0;
@@ -302,7 +316,7 @@ void BenchStation::refreshNow() {
     const qint64 starts = -secondsSince(work_.startOf(*place), clock_);
     if (begun != nullptr) {
       const double whole = std::max(1.0, step.handsOn.minutes() * 60);
-      count = clockWordsOf(-starts);
+      count = tr("%1 min").arg(-starts / 60);
       countWords = tr("at it, of about %1 min").arg(std::lround(step.handsOn.minutes()));
       left = std::clamp(static_cast<double>(-starts) / whole, 0.0, 1.0);
     } else if (window && window->opensIn > 0) {

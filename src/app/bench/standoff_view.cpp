@@ -90,7 +90,7 @@ QString StandoffView::countdown() const {
   const auto place = work_.now();
   if (!place) return {};
   if (const StepAtHand* begun = work_.atHand(*place)) {
-    return clockWordsOf(secondsSince(begun->since, work_.clock()));
+    return tr("%1 min").arg(secondsSince(begun->since, work_.clock()) / 60);
   }
   const auto window = work_.windowOf(place->cup);
   if (!window) return {};

@@ -78,8 +78,11 @@ void TimelineView::refresh() {
       const std::chrono::weekday weekday{
           std::chrono::sys_days(std::chrono::floor<std::chrono::days>(dayOf(block.from)))};
       const DayHours& hours = work_.order().document().bench.hours.days[weekday.c_encoding()];
-      day.from = hours.works() ? dayOf(block.from) + hours.from : block.from;
-      day.to = hours.works() ? dayOf(block.from) + hours.to : block.to;
+      // Before the first day of work there are no hours.
+      const auto& first = work_.order().document().bench.from;
+      const bool works = hours.works() && (!first || dayOf(block.from) >= dayOf(*first));
+      day.from = works ? dayOf(block.from) + hours.from : block.from;
+      day.to = works ? dayOf(block.from) + hours.to : block.to;
     }
     day.from = std::min(day.from, block.from);
     day.to = std::max(day.to, block.to);

@@ -30,6 +30,8 @@ QDateTimeEdit* timeField(std::optional<CivilTime> time, CivilTime now) {
   field->setDateTime(dateTimeOf(time.value_or(now)));
   field->setDisplayFormat(QStringLiteral("yyyy-MM-dd HH:mm"));
   field->setCalendarPopup(true);
+  constexpr int wide = 168;
+  field->setMinimumWidth(wide);
   return field;
 }
 
@@ -71,7 +73,7 @@ TimesDialog::TimesDialog(const BenchChoices& choices, CivilTime now, Unit unit, 
     away << QString::fromStdString(civilText(day).substr(0, 10));
   }
   away_ = new QLineEdit(away.join(QStringLiteral(", ")));
-  away_->setPlaceholderText(tr("2026-12-02, 2026-12-05"));
+  away_->setPlaceholderText(tr("2026-12-02, …"));
   hours->addWidget(labelled(tr("Away on"), away_), 1, 3);
   column->addLayout(hours);
   auto* places = new QHBoxLayout;

@@ -56,7 +56,7 @@ QWidget* SupplyCards::supplyCard() {
   lot_->setMaxLength(60);
   thinning_ = new QLineEdit;
   thinning_->setMaxLength(100);
-  thinning_->setPlaceholderText(tr("as 60 : 40 with water"));
+  thinning_->setPlaceholderText(tr("60 : 40 water"));
   grid->addWidget(labelled(tr("Name"), name_), 0, 0, 1, 2);
   grid->addWidget(labelled(tr("Kind"), kind_), 0, 2);
   grid->addWidget(labelled(tr("Used for"), method_), 0, 3);

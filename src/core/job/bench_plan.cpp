@@ -59,14 +59,14 @@ class Bench {
       begun = begun || !plan->of->bench.done.empty() || plan->of->bench.begun;
     }
     made_.zero = begun ? now_ : std::max(now_, choices_.from.value_or(now_));
-    made_.problem.crews = {{spansOf(choices_.hours, made_.zero, daysAhead),
-                            static_cast<std::size_t>(std::max(1, choices_.hands))}};
+    made_.problem.crews = {{{}, static_cast<std::size_t>(std::max(1, choices_.hands))}};
     made_.problem.of(Spot::turner) = static_cast<std::size_t>(choices_.turners);
     made_.problem.of(Spot::lamp) = static_cast<std::size_t>(choices_.lamps);
     made_.problem.of(Spot::sprayPlace) = static_cast<std::size_t>(choices_.sprayPlaces);
     made_.problem.of(Spot::shelf) = static_cast<std::size_t>(choices_.shelfPlaces);
     std::array<std::size_t, spots> held{};
     for (const CupPlan* plan : cups_) addCup(*plan, held);
+    made_.problem.crews.front().hours = hours();
     made_.due = choices_.due;
     plan();
     judge(made_);
@@ -74,6 +74,43 @@ class Bench {
   }
 
  private:
+  /// When there is work: from the first hour on; before it, where something was done already, as
+  /// long as what has to follow that takes at the most.
+  std::vector<Span> hours() const {
+    std::vector<Span> spans = spansOf(choices_.hours, made_.zero, daysAhead);
+    const Duration first = between(made_.zero, choices_.from.value_or(made_.zero));
+    if (first <= Duration()) return spans;
+    std::erase_if(spans, [&](const Span& span) { return span.to <= first; });
+    if (!spans.empty()) spans.front().from = std::max(spans.front().from, first);
+    for (const TaskChain& chain : made_.problem.chains) {
+      if (!chain.by || *chain.by >= first || chain.tasks.empty()) continue;
+      Duration end = std::max(*chain.by, chain.from);
+      for (const Task& task : chain.tasks) {
+        end = end + task.takes;
+        if (!task.wait.most) break;
+        end = end + *task.wait.most;
+      }
+      addSpan(spans, {chain.from, end});
+    }
+    return spans;
+  }
+
+  /// Puts one more among spans in order and apart.
+  static void addSpan(std::vector<Span>& spans, Span more) {
+    std::vector<Span> joined;
+    for (const Span& span : spans) {
+      if (span.to < more.from || more.to < span.from) {
+        joined.push_back(span);
+      } else {
+        more = {std::min(more.from, span.from), std::max(more.to, span.to)};
+      }
+    }
+    joined.push_back(more);
+    std::sort(joined.begin(), joined.end(),
+              [](const Span& a, const Span& b) { return a.from < b.from; });
+    spans = std::move(joined);
+  }
+
   /// What was done last of a cup, or is being done: what is left follows it.
   struct Last {
     std::size_t step = 0;

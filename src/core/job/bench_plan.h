@@ -69,7 +69,8 @@ struct BenchPlan {
 ChangedSteps benchSteps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock);
 
 /// The bench at `now`: what was done is kept as it was done, the rest planned from then on, or from
-/// the first hour of work where that is later, by the quick rule. A longest wait that cannot be
+/// the first hour of work where that is later, by the quick rule; before that hour only what has to
+/// follow what was done already. A longest wait that cannot be
 /// kept, as hours are too short or it is over, is told with the fewest minutes it is missed by, and
 /// let go. With a plan from `before`, turns are kept as they were in it where that ends no later. A
 /// pure function of its arguments.

@@ -429,3 +429,45 @@ TEST_CASE("Which cup goes first is told with why, and who can wait", "[bench]") 
   }
   CHECK(critical > 0);
 }
+
+TEST_CASE("Before the first hour of work only what has to follow is done", "[bench]") {
+  Chance chance(92);
+  int followed = 0;
+  for (int round = 0; round < 50; ++round) {
+    Document document = orderOf(chance, 3);
+    const CivilTime from = *document.bench.from;
+    const CivilTime early = after(from, min(-chance.between(600, 9000)));
+    const BenchPlan open = benchPlan(planned(document), from);
+    const auto cup = static_cast<std::size_t>(chance.whole(0, 2));
+    const std::vector<Step>& steps = open.cups[cup].steps;
+    // All up to some step is done days before.
+    const int last = chance.whole(0, static_cast<int>(steps.size()) - 2);
+    for (int i = 0; i <= last; ++i) {
+      document.cups[cup].bench.done.push_back(
+          {steps[static_cast<std::size_t>(i)].id, after(early, min(-60 + i)), min(1)});
+    }
+    const Step& before = steps[static_cast<std::size_t>(last)];
+    document.cups[cup].bench.done.back().at = early;
+    const BenchPlan plan = benchPlan(planned(document), early);
+    REQUIRE(plan.schedule);
+    CHECK(plan.zero == early);
+    CHECK(plan.troubles.empty());
+    const auto broken = brokenBy(plan.problem, *plan.schedule);
+    INFO(broken.value_or(""));
+    CHECK_FALSE(broken);
+    bool hurries = before.wait.most.has_value();
+    for (const ScheduledTask& task : plan.schedule->tasks) {
+      if (task.chain != cup) continue;
+      const Step& step = plan.stepOf(task);
+      // What hurries is done in its time; what comes after it waits for the first hour, but where
+      // there is room for it in that time.
+      if (hurries) {
+        CHECK(plan.at(task.start) < from);
+        ++followed;
+      }
+      hurries = hurries && step.wait.most.has_value();
+      if (!before.wait.most) CHECK(plan.at(task.start) >= from);
+    }
+  }
+  CHECK(followed > 5);
+}
