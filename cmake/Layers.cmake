@@ -40,6 +40,12 @@ function(avrelt_layer name)
                                               ${LAYER_PRIVATE_LINKS})
 endfunction()
 
+# What only says what others are to do need not be polished in a build to test with, and compiles in
+# half the time.
+function(avrelt_unpolished target)
+  target_compile_options(${target} PRIVATE $<$<CONFIG:Debug>:-O0>)
+endfunction()
+
 # avrelt_read_once(TARGET HEADER …): headers of others that most sources of a target want, read once
 # for all. Never our own: a source names each of those that it uses.
 function(avrelt_read_once target)

@@ -8,6 +8,7 @@
 
 #include "files/bench_files.h"
 #include "files/disk.h"
+#include "files/schedule_json.h"
 
 namespace avrelt {
 

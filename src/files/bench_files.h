@@ -4,8 +4,8 @@
 #include <functional>
 #include <string>
 
-#include "files/json_reader.h"
 #include "job/bench_plan.h"
+#include "sheet/paper.h"
 
 namespace avrelt {
 
@@ -18,12 +18,6 @@ std::string timeText(Duration duration);
 std::string mixText(const Mix& mix);
 /// The same of one thing in it.
 std::string mixPartText(const MixPart& part);
-
-/// When to do what: which step of which cup, from when to when, whose hands, on which turner, lamp
-/// or spray place, by its number.
-Json scheduleList(const BenchPlan& plan);
-/// The same as a file, with before when no order of work ends.
-std::string scheduleJson(const BenchPlan& plan);
 
 /// The work that is left as a calendar (iCalendar, RFC 5545) other programs read: an event for each
 /// step, named by cup and step, with what it takes, and an alarm as it begins. Times are those of

@@ -4,11 +4,11 @@
 #include <map>
 
 #include "divide/flat_outline.h"
-#include "files/bench_files.h"
 #include "files/json_reader.h"
 #include "files/outputs.h"
 #include "files/plan_figures.h"
 #include "files/plan_sets_json.h"
+#include "files/schedule_json.h"
 #include "job/bench_plan.h"
 
 namespace avrelt {
