@@ -392,7 +392,8 @@ std::optional<Sentence> whyFirst(const BenchPlan& plan) {
         {cup.name, Phrase(minutesWords(own))}};
   }
   if (most < Duration::minutes(1)) {
-    return Sentence{"%1 No other cup can wait either.", {Phrase(why)}};
+    return own < Duration::minutes(1) ? Sentence{"%1 No other cup can wait either.", {Phrase(why)}}
+                                      : Sentence{"%1 No other cup can wait.", {Phrase(why)}};
   }
   return Sentence{"%1 Of the others %2 can wait longest, by %3.",
                   {Phrase(why), plan.cups[*patient].name, Phrase(minutesWords(most))}};
