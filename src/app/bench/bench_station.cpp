@@ -142,9 +142,14 @@ QWidget* BenchStation::stepsList() {
   connect(steps_, &QListWidget::currentRowChanged, this, [this](int row) {
     const auto cup = shownCup();
     if (!cup || row < 0) return;
-    if (row < static_cast<int>(work_.plan().cups[*cup].steps.size())) {
-      work_.pick(BenchWork::Place{*cup, static_cast<std::size_t>(row)});
-    } else {
+    const BenchCup& one = work_.plan().cups[*cup];
+    const auto step = static_cast<std::size_t>(row);
+    dropped_.clear();
+    if (step < one.steps.size()) {
+      work_.pick(BenchWork::Place{*cup, step});
+    } else if (step - one.steps.size() < one.dropped.size()) {
+      dropped_ = one.dropped[step - one.steps.size()].id;
+      pickedThen_ = work_.picked();
       refreshSteps();
     }
   });
@@ -245,15 +250,14 @@ std::optional<std::size_t> BenchStation::shownCup() const {
   return std::nullopt;
 }
 
-/// The dropped step that is taken in the list of steps, behind those that are done.
+/// The dropped step that is picked in the list of steps, at its end.
 const Step* BenchStation::droppedInHand() const {
   const auto cup = shownCup();
   if (!cup) return nullptr;
-  const BenchCup& one = work_.plan().cups[*cup];
-  const int row = steps_->currentRow() - static_cast<int>(one.steps.size());
-  return row >= 0 && row < static_cast<int>(one.dropped.size())
-             ? &one.dropped[static_cast<std::size_t>(row)]
-             : nullptr;
+  const std::vector<Step>& all = work_.plan().cups[*cup].dropped;
+  const auto at =
+      std::find_if(all.begin(), all.end(), [&](const Step& step) { return step.id == dropped_; });
+  return at == all.end() ? nullptr : &*at;
 }
 
 int BenchStation::cupInHand() const {
@@ -390,9 +394,8 @@ void BenchStation::refreshSteps() {
   const auto picked = work_.picked();
   QStringList lines;
   int row = -1;
-  // A dropped step stays in hand while it is looked at.
-  const Step* dropped = droppedInHand();
-  const std::string keep = dropped != nullptr && steps_->hasFocus() ? dropped->id : std::string();
+  // A dropped step stays in hand until another is picked.
+  if (picked != pickedThen_) dropped_.clear();
   if (const auto shown = shownCup()) {
     const std::size_t i = *shown;
     const BenchCup& cup = work_.plan().cups[i];
@@ -412,7 +415,7 @@ void BenchStation::refreshSteps() {
     }
     if (picked && picked->cup == i) row = static_cast<int>(picked->step);
     for (const Step& step : cup.dropped) {
-      if (step.id == keep) row = static_cast<int>(lines.size());
+      if (step.id == dropped_) row = static_cast<int>(lines.size());
       lines << tr("dropped: %1").arg(say(step.words, order_.unit()));
     }
   }

@@ -130,6 +130,8 @@ class BenchStation : public QWidget {
   QListWidget* next_ = nullptr;
   QListWidget* steps_ = nullptr;
   std::vector<BenchWork::Place> nextPlaces_;
+  std::string dropped_;  ///< id of the dropped step in hand, as long as the same is picked
+  std::optional<BenchWork::Place> pickedThen_;
   QLabel* mixTitle_ = nullptr;
   QLabel* mix_ = nullptr;
   QLabel* mixWords_ = nullptr;

@@ -177,6 +177,7 @@ void BenchStation::addStepBehind() {
 void BenchStation::dropStep() {
   if (const Step* dropped = droppedInHand()) {
     const Step step = *dropped;
+    dropped_.clear();
     changeStep(order_, order_.currentIndex(), tr("Put a step back"), step,
                [](StepChange& change) { change.dropped = false; });
     (void)order_.presentPlan();
