@@ -2,6 +2,7 @@
 // The bench through the window: steps ticked off and taken back, timers, steps changed by hand, the
 // timeline by mouse and keys, from two metres, the dry run, and a clock that is set or sleeps.
 #include <QCheckBox>
+#include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFile>
 #include <QLocalServer>
@@ -363,6 +364,31 @@ TEST_CASE("A step opened says why, and what happens now or in an hour", "[bench]
     why = why || label->text() == QString::fromStdString(inWords(reasonOf(step), Unit::inch));
   }
   CHECK(why);
+}
+
+TEST_CASE("An own step takes its times from how something behaves in the shop", "[bench]") {
+  BenchWindow open;
+  Methods methods;
+  Method& print = methods.of(MethodKind::waterPrint);
+  print.handsOn = Duration::minutes(17);
+  print.next = {Duration::minutes(431), Duration::minutes(900)};
+  Step own;
+  own.own = true;
+  own.words = {"%1", {std::string("Lay the tide print.")}};
+  StepDialog dialog(own, Unit::inch, &open.window);
+  dialog.offer(methods);
+  auto* by = dialog.findChild<QComboBox*>();
+  REQUIRE(by != nullptr);
+  const int row = by->findText("Water-release print");
+  REQUIRE(row > 0);
+  by->setCurrentIndex(row);
+  emit by->activated(row);
+  CHECK(dialog.handsOn().minutes() == 17);
+  CHECK(dialog.wait() == print.next);
+  // A step of the plan has its own method.
+  StepDialog planned(open.work().plan().cups[0].steps[0], Unit::inch, &open.window);
+  planned.offer(methods);
+  CHECK(planned.findChild<QComboBox*>() == nullptr);
 }
 
 TEST_CASE("The calendar is saved as the bench stands", "[bench]") {
