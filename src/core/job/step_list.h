@@ -14,12 +14,12 @@ struct Half {
   bool isFirst = true;
   bool isLast = true;
 
-  Sentence of(Sentence words) const {
+  Sentence of(const Sentence& words) const {
     if (isFirst && isLast) return words;
     return isFirst ? Sentence{"The back half first, so that the front is blended over its edge. "
                               "%1",
-                              {Phrase(std::move(words))}}
-                   : Sentence{"Then the front half. %1", {Phrase(std::move(words))}};
+                              {Phrase(words)}}
+                   : Sentence{"Then the front half. %1", {Phrase(words)}};
   }
 };
 template <typename Act>

@@ -116,7 +116,7 @@ class Steps {
     if (resin.mayBeLast) return;
     step.words = {
         "%1 By your figures this resin is not meant to be last: it may yellow and scratch sooner.",
-        {Phrase(std::move(step.words))}};
+        {Phrase(step.words)}};
   }
 
   /// The resin a coat is flooded with, the last or one between.
@@ -236,7 +236,7 @@ class Steps {
     if (material != PartMaterial::heatApplied) return;
     const Method& heat = list_.of(MethodKind::heatFilm);
     step.words = {"%1 Press it with heat as its maker says, let it cool, and lift the carrier.",
-                  {Phrase(std::move(step.words))}};
+                  {Phrase(step.words)}};
     step.handsOn = step.handsOn + heat.handsOn;
     step.wait = heat.next;
     step.cautions.push_back(Caution::heat);
