@@ -16,7 +16,7 @@ constexpr char soundKey[] = "bench/sound";
 
 }  // namespace
 
-bool BenchBell::isHeard() const {
+bool BenchBell::isHeard() {
   return QSettings().value(QLatin1String(soundKey), true).toBool();
 }
 

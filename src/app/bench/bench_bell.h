@@ -19,8 +19,8 @@ class BenchBell : public QObject {
 
   void ring(const QString& title, const QString& words, bool urgent);
   /// Whether it is heard, kept for all orders; it is seen anyway.
-  bool isHeard() const;
-  void setHeard(bool heard);
+  static bool isHeard();
+  static void setHeard(bool heard);
   /// How often it rang, and what it said last.
   int count() const { return count_; }
   const QString& last() const { return last_; }

@@ -181,8 +181,8 @@ void MainWindow::makeBenchMenu() {
   QAction* heard =
       add(menu, tr("Timers ar&e heard"), QKeySequence(QStringLiteral("Alt+Shift+W")), [] {});
   heard->setCheckable(true);
-  heard->setChecked(bench_->bell().isHeard());
-  connect(heard, &QAction::triggered, this, [this](bool on) { bench_->bell().setHeard(on); });
+  heard->setChecked(BenchBell::isHeard());
+  connect(heard, &QAction::triggered, this, [](bool on) { BenchBell::setHeard(on); });
 }
 
 void MainWindow::makeLogMenu() {
