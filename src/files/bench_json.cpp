@@ -46,6 +46,14 @@ std::string stepNamed(ObjectReader& object) {
   return step;
 }
 
+/// When what an object says of a step was: it has to say so.
+CivilTime timeOf(ObjectReader& object, const Sentence& missing) {
+  std::optional<CivilTime> at;
+  civil(object, "at", at);
+  if (object.find("at") == nullptr) object.fault(object.pathOf("at"), missing);
+  return at.value_or(CivilTime());
+}
+
 StepChange changeMembers(ObjectReader object) {
   StepChange change;
   change.step = stepNamed(object);
@@ -189,12 +197,7 @@ CupBench cupBenchMembers(ObjectReader object) {
     ObjectReader one = object.on(item, path);
     StepDone done;
     done.step = stepNamed(one);
-    std::optional<CivilTime> at;
-    civil(one, "at", at);
-    if (one.find("at") == nullptr) {
-      one.fault(one.pathOf("at"), {"When it was done is missing.", {}});
-    }
-    done.at = at.value_or(CivilTime());
+    done.at = timeOf(one, {"When it was done is missing.", {}});
     done.took = minutes(one, "took_min").value_or(Duration());
     one.list("faults", [&](const Json& fault, const std::string& where) {
       constexpr std::size_t most = 20;
@@ -216,12 +219,7 @@ CupBench cupBenchMembers(ObjectReader object) {
     ObjectReader one = object.on(*value, object.pathOf("begun"));
     StepBegun begun;
     begun.step = stepNamed(one);
-    std::optional<CivilTime> at;
-    civil(one, "at", at);
-    if (one.find("at") == nullptr) {
-      one.fault(one.pathOf("at"), {"When it was begun is missing.", {}});
-    }
-    begun.at = at.value_or(CivilTime());
+    begun.at = timeOf(one, {"When it was begun is missing.", {}});
     one.wholeNumber("hands", BenchChoices::mostPlaces, begun.pair);
     if (begun.pair < 1) one.fault(one.pathOf("hands"), {"Pairs of hands count from 1.", {}});
     begun.kept = one.kept();

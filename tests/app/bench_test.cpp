@@ -536,9 +536,13 @@ TEST_CASE("Two windows that time something count from one moment, and neither st
   REQUIRE(QFile::exists(file));
   reading.wall += 1800;
   CHECK(BenchClock(file, reader).seconds() == other.seconds());
-  // A window that timed nothing takes nothing away.
+  // A window that timed nothing takes nothing away, or what it took comes back.
   one.count(false);
   CHECK(QFile::exists(file));
+  BenchClock third(file, reader);
+  third.count(false);
+  CHECK(QTest::qWaitFor([&] { return QFile::exists(file); }, 60'000));
+  CHECK(BenchClock(file, reader).seconds() == other.seconds());
   other.count(false);
   CHECK_FALSE(QFile::exists(file));
 }
@@ -573,6 +577,19 @@ TEST_CASE("Two pairs of hands work by one list: what one has begun is not the ot
   open.press(Qt::Key_H, Qt::AltModifier | Qt::ShiftModifier);
   CHECK(open.work().now() == mine);
   CHECK_FALSE(open.station().timeline().blockOf(*mine).isEmpty());
+  // What comes after it on that cup can neither be begun nor ticked off, and nothing is lost.
+  const BenchWork::Place behind{mine->cup, mine->step + 1};
+  CHECK(open.work().keptBy(behind) == 1);
+  const Document before = open.order().document();
+  CHECK_FALSE(open.work().begin(behind));
+  CHECK_FALSE(open.work().done(behind));
+  CHECK(open.order().document() == before);
+  // Hands that are gone leave their work to those that are left.
+  changeBench(open.order(), "one", [](BenchChoices& choices) { choices.hands = 1; });
+  open.work().planNow();
+  CHECK(open.work().now() == mine);
+  open.order().history()->undo();
+  open.work().planNow();
   // Left, it is anybody's again; all of it is undone by undo.
   open.press(Qt::Key_N, Qt::AltModifier | Qt::ShiftModifier);
   CHECK(open.work().atHand(*mine) == nullptr);

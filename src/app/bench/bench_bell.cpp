@@ -49,11 +49,6 @@ void BenchBell::notify(const QString& title, const QString& words, bool urgent) 
   connect(watcher, &QDBusPendingCallWatcher::finished, watcher, &QObject::deleteLater);
 }
 
-qint64 secondsSince(CivilTime time, const BenchClock& clock) {
-  return clock.seconds() -
-         std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count();
-}
-
 QString clockWordsOf(qint64 seconds) {
   const qint64 all = std::abs(seconds);
   constexpr qint64 hour = 3600;

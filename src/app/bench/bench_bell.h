@@ -4,7 +4,6 @@
 #include <QObject>
 #include <QString>
 
-#include "app/bench/bench_clock.h"
 #include "app/bench/chime_player.h"
 
 namespace avrelt {
@@ -35,7 +34,5 @@ class BenchBell : public QObject {
 
 /// How the part of the window's language for times says one: "11:20", "1 h 05".
 QString clockWordsOf(qint64 seconds);
-/// How long ago that is by the bench's clock, in seconds.
-qint64 secondsSince(CivilTime time, const BenchClock& clock);
 
 }  // namespace avrelt

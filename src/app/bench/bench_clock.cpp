@@ -30,7 +30,7 @@ BenchClock::BenchClock(const QString& file, Reader reader, QObject* parent)
     : QObject(parent), file_(file), reader_(std::move(reader)) {
   anchor_ = read();
   ticks_.setInterval(1000);
-  connect(&ticks_, &QTimer::timeout, this, &BenchClock::ticked);
+  connect(&ticks_, &QTimer::timeout, this, &BenchClock::tick);
   ticks_.start();
 }
 
@@ -107,8 +107,20 @@ CivilTime BenchClock::now() const {
   return CivilTime(std::chrono::minutes(seconds() / minute));
 }
 
+qint64 BenchClock::secondsSince(CivilTime time) const {
+  return seconds() -
+         std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count();
+}
+
+/// Another window may have thought that nobody needs it any more.
+void BenchClock::tick() {
+  if (counts_ && !pretended_ && !file_.isEmpty() && !QFile::exists(file_)) keep();
+  emit ticked();
+}
+
 void BenchClock::count(bool on) {
   if (pretended_) return;
+  counts_ = on;
   if (!on) {
     if (!anchor_) return;
     // What another window counts from by now is its own.

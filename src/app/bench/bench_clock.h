@@ -41,6 +41,8 @@ class BenchClock : public QObject {
   /// Seconds of civil time.
   qint64 seconds() const;
   CivilTime now() const;
+  /// How long ago that was, in seconds; below 0 where it is to come.
+  qint64 secondsSince(CivilTime time) const;
 
   /// Something is timed, or nothing is any more.
   void count(bool on);
@@ -70,6 +72,7 @@ class BenchClock : public QObject {
 
     friend bool operator==(const Anchor&, const Anchor&) = default;
   };
+  void tick();
   void keep();
   std::optional<Anchor> read();
   qint64 counted(const Reading& reading) const;
@@ -77,6 +80,7 @@ class BenchClock : public QObject {
   QString file_;
   Reader reader_;
   std::optional<Anchor> anchor_;
+  bool counts_ = false;  ///< this window times something
   bool damaged_ = false;
   std::optional<qint64> pretended_;  ///< from then
   qint64 pretendedAt_ = 0;           ///< in milliseconds

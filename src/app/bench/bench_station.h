@@ -104,6 +104,8 @@ class BenchStation : public QWidget {
   int cupInHand() const;
   std::optional<std::size_t> shownCup() const;
   const Step* droppedInHand() const;
+  bool isDroppedInHand();
+  bool isKept(const BenchWork::Place& place);
 
   Order& order_;
   Shelf& shelf_;

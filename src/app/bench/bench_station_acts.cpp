@@ -27,6 +27,24 @@
 
 namespace avrelt {
 
+/// What is dropped can only be put back; says so.
+bool BenchStation::isDroppedInHand() {
+  const Step* dropped = droppedInHand();
+  if (dropped == nullptr) return false;
+  emit said(tr("“%1” is dropped. Put it back first.").arg(say(dropped->words, order_.unit())));
+  return true;
+}
+
+/// Whether others are at its cup; says so.
+bool BenchStation::isKept(const BenchWork::Place& place) {
+  const auto whose = work_.keptBy(place);
+  if (!whose) return false;
+  emit said(tr("Hands %1 are still at %2. Tick that off, or leave it, first.")
+                .arg(*whose)
+                .arg(QString::fromStdString(work_.plan().cups[place.cup].name)));
+  return true;
+}
+
 void BenchStation::beginNow() {
   const auto place = work_.now();
   if (!place) return;
@@ -36,6 +54,7 @@ void BenchStation::beginNow() {
     emit said(tr("%1: nobody is at it any more.").arg(name));
     return;
   }
+  if (isKept(*place)) return;
   const auto window = work_.windowOf(place->cup);
   work_.begin(*place);
   emit said(window && window->opensIn > 0
@@ -55,6 +74,7 @@ void BenchStation::nextPair() {
 void BenchStation::doneNow() {
   const auto place = work_.now();
   if (!place) return;
+  if (isKept(*place)) return;
   const Step step = work_.stepAt(*place);
   const QString name = QString::fromStdString(work_.plan().cups[place->cup].name);
   const auto window = work_.windowOf(place->cup);
@@ -120,6 +140,7 @@ void BenchStation::showFromAfar() {
 }
 
 void BenchStation::askAboutStep() {
+  if (isDroppedInHand()) return;
   const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;
@@ -160,6 +181,7 @@ void BenchStation::askAboutStep() {
 }
 
 void BenchStation::addStepBehind() {
+  if (isDroppedInHand()) return;
   const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;
@@ -205,6 +227,7 @@ void BenchStation::dropStep() {
 }
 
 void BenchStation::moveStepBy(int by) {
+  if (isDroppedInHand()) return;
   const auto place = work_.picked();
   const int cup = cupInHand();
   if (!place || cup < 0) return;

@@ -88,7 +88,7 @@ void BenchWork::replan() {
   BenchPlan next = benchPlan(cups, choices(), order_.stock(), clock_.now(), &plan_);
   stopSearch();
   plan_ = std::move(next);
-  takeTurns();
+  takePlan();
   bool timed = false;
   for (std::size_t i = 0; i < plan_.cups.size(); ++i) {
     timed = timed || windowOf(i).has_value() || plan_.cups[i].atHand;
@@ -131,7 +131,7 @@ void BenchWork::takeFound() {
   poll_.stop();
   if (found) {
     take(plan_, *found);
-    takeTurns();
+    takePlan();
   }
   emit changed();
 }
@@ -146,7 +146,7 @@ void BenchWork::awaitSearch() {
 
 std::optional<BenchWork::Place> BenchWork::next(std::size_t which) const {
   if (which >= turns_.size()) return std::nullopt;
-  return turns_[which];
+  return turns_[which].place;
 }
 
 int BenchWork::pair() const {
@@ -159,17 +159,32 @@ void BenchWork::setPair(int pair) {
 }
 
 std::optional<BenchWork::Place> BenchWork::now() const {
-  const bool several = pairs() > 1;
+  // Of hands that there are fewer of by now the last have the work.
+  const auto isMine = [&](std::size_t whose) {
+    return std::min(static_cast<int>(whose), pairs()) == pair();
+  };
   for (std::size_t i = 0; i < plan_.cups.size(); ++i) {
     const auto& atHand = plan_.cups[i].atHand;
-    if (atHand && (!several || static_cast<int>(atHand->pair) == pair())) {
-      return Place{i, atHand->step};
-    }
+    if (atHand && isMine(atHand->pair)) return Place{i, atHand->step};
   }
-  for (std::size_t i = 0; i < turns_.size(); ++i) {
-    if (!several || turnPairs_[i] == pair()) return turns_[i];
+  for (const Turn& turn : turns_) {
+    if (isMine(static_cast<std::size_t>(turn.pair))) return turn.place;
   }
   return std::nullopt;
+}
+
+std::optional<int> BenchWork::keptBy(const Place& place) const {
+  const auto& atHand = plan_.cups[place.cup].atHand;
+  if (!atHand || atHand->step == place.step) return std::nullopt;
+  return static_cast<int>(atHand->pair);
+}
+
+std::optional<Duration> BenchWork::slackOf(const Place& place) const {
+  if (slack_.empty()) return std::nullopt;
+  const std::vector<std::size_t>& left = plan_.cups[place.cup].left;
+  const auto at = std::find(left.begin(), left.end(), place.step);
+  if (at == left.end()) return std::nullopt;
+  return slack_[place.cup][static_cast<std::size_t>(at - left.begin())];
 }
 
 const StepAtHand* BenchWork::atHand(const Place& place) const {
@@ -178,9 +193,9 @@ const StepAtHand* BenchWork::atHand(const Place& place) const {
 }
 
 /// By when they start; of what starts together what must not wait goes first.
-void BenchWork::takeTurns() {
+void BenchWork::takePlan() {
+  slack_ = avrelt::slackOf(plan_);
   turns_.clear();
-  turnPairs_.clear();
   if (!plan_.schedule) return;
   std::vector<ScheduledTask> tasks = plan_.schedule->tasks;
   const auto hurries = [&](const ScheduledTask& task) {
@@ -190,8 +205,7 @@ void BenchWork::takeTurns() {
     return std::pair(a.start, hurries(a)) < std::pair(b.start, hurries(b));
   });
   for (const ScheduledTask& task : tasks) {
-    turns_.push_back({task.chain, plan_.stepIndex(task)});
-    turnPairs_.push_back(static_cast<int>(task.pair));
+    turns_.push_back({{task.chain, plan_.stepIndex(task)}, static_cast<int>(task.pair)});
   }
 }
 
@@ -230,24 +244,21 @@ void BenchWork::pick(const std::optional<Place>& place) {
 std::optional<BenchWork::Window> BenchWork::windowOf(std::size_t cup) const {
   const BenchCup& one = plan_.cups[cup];
   if (!one.opens || one.left.empty() || one.atHand) return std::nullopt;
-  const qint64 now = clock_.seconds();
-  const auto in = [&](CivilTime time) {
-    return std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count() - now;
-  };
-  Window window{in(*one.opens), {}};
-  if (one.closes) window.closesIn = in(*one.closes);
+  Window window{-clock_.secondsSince(*one.opens), {}};
+  if (one.closes) window.closesIn = -clock_.secondsSince(*one.closes);
   // What opened and never closes is no timer any more.
   if (window.opensIn <= 0 && !window.closesIn) return std::nullopt;
   return window;
 }
 
-void BenchWork::begin(const Place& place) {
+bool BenchWork::begin(const Place& place) {
   const int index = indexOf(place.cup);
-  if (index < 0) return;
+  if (index < 0 || keptBy(place)) return false;
   const Step step = stepAt(place);
   order_.choose(index);
   beginStep(order_, index, step, clock_.now(), pair());
   settle(index);
+  return true;
 }
 
 void BenchWork::leave(const Place& place) {
@@ -259,19 +270,20 @@ void BenchWork::leave(const Place& place) {
   settle(index);
 }
 
-void BenchWork::done(const Place& place) {
+bool BenchWork::done(const Place& place) {
   const BenchCup& cup = plan_.cups[place.cup];
   const Step& step = cup.steps[place.step];
   const CivilTime now = clock_.now();
   const Duration took = tookUntil(plan_, place.cup, place.step, now);
   const int index = indexOf(place.cup);
-  if (index < 0) return;
+  if (index < 0 || keptBy(place)) return false;
   picked_ = std::nullopt;
   // The cup worked at is the one in hand: its plan is waited for.
   const Step ticked = step;
   order_.choose(index);
   tickStep(order_, index, ticked, now, took);
   settle(index);
+  return true;
 }
 
 /// Once a cup's plan is there, all is planned anew.
@@ -338,17 +350,14 @@ void BenchWork::ring() {
       if (!rung_.insert(key).second || quiet) return;
       emit rang(QString::fromStdString(cup.name), words, urgent);
     };
-    const qint64 now = clock_.seconds();
-    const auto secondsOf = [](CivilTime time) {
-      return std::chrono::duration_cast<std::chrono::seconds>(time.time_since_epoch()).count();
-    };
     const QString words = say(step.words, unit());
-    if (now >= secondsOf(*cup.opens)) tell("opens", words, false);
+    if (clock_.secondsSince(*cup.opens) >= 0) tell("opens", words, false);
     if (!cup.closes) continue;
     constexpr qint64 early = 180;
-    const qint64 whole = secondsOf(*cup.closes) - secondsOf(*cup.opens);
-    const qint64 left = secondsOf(*cup.closes) - now;
-    if (left <= std::min(early, whole / 2)) tell("closes", words, true);
+    constexpr double half = 30;  // of a minute, in seconds
+    const auto wholeHalf = static_cast<qint64>(between(*cup.opens, *cup.closes).minutes() * half);
+    const qint64 left = -clock_.secondsSince(*cup.closes);
+    if (left <= std::min(early, wholeHalf)) tell("closes", words, true);
     if (left <= 0) tell("closed", words, true);
   }
 }

@@ -52,6 +52,13 @@ class BenchWork : public QObject {
   std::optional<Place> now() const;
   /// Whether somebody is at it.
   const StepAtHand* atHand(const Place& place) const;
+  /// Whose hands are at another step of its cup: until that is done it can neither be begun nor
+  /// ticked off.
+  std::optional<int> keptBy(const Place& place) const;
+  /// How much later it could begin with all done as soon; nothing where it is done, or begun.
+  std::optional<Duration> slackOf(const Place& place) const;
+  /// Which cup is begun with, and why.
+  std::optional<Sentence> whyFirst() const { return avrelt::whyFirst(plan_, slack_); }
   /// A cup of the plan, by its place in the order; −1 where it is gone.
   int indexOf(std::size_t cup) const;
   std::optional<ScheduledTask> taskOf(const Place& place) const;
@@ -69,10 +76,10 @@ class BenchWork : public QObject {
   std::optional<Window> windowOf(std::size_t cup) const;
 
   /// Notes that the pair whose work is shown begins it now; or that nobody is at it.
-  void begin(const Place& place);
+  bool begin(const Place& place);
   void leave(const Place& place);
   /// Ticks the step that is next of its cup off, as done just now.
-  void done(const Place& place);
+  bool done(const Place& place);
   bool undoLast();
   /// How late the work is, by what should have begun by now; 0 where it is not.
   Duration late() const;
@@ -94,7 +101,7 @@ class BenchWork : public QObject {
   struct Search;
   bool isBegun() const;
   void replan();
-  void takeTurns();
+  void takePlan();
   void settle(int cup);
   void tick();
   void ring();
@@ -105,8 +112,12 @@ class BenchWork : public QObject {
   Order& order_;
   BenchClock& clock_;
   BenchPlan plan_;
-  std::vector<Place> turns_;
-  std::vector<int> turnPairs_;  ///< whose each of them is
+  struct Turn {
+    Place place;
+    int pair = 1;
+  };
+  std::vector<Turn> turns_;
+  std::vector<std::vector<Duration>> slack_;
   int pair_ = 1;
   bool held_ = false;
   bool pretended_ = false;

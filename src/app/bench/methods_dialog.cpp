@@ -42,7 +42,9 @@ MethodsDialog::MethodsDialog(const Methods& methods, QWidget* parent)
   QStringList heads;
   for (const Method& method : methods_.all) heads << methodWords(method.kind);
   table_->setHorizontalHeaderLabels(heads);
-  table_->horizontalHeader()->setDefaultSectionSize(104);
+  constexpr int narrowest = 104;
+  table_->horizontalHeader()->setMinimumSectionSize(narrowest);
+  table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
   table_->verticalHeader()->setDefaultSectionSize(28);
   column->addWidget(table_, 1);
   words_ = new QLabel;

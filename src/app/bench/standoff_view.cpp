@@ -90,7 +90,7 @@ QString StandoffView::countdown() const {
   const auto place = work_.now();
   if (!place) return {};
   if (const StepAtHand* begun = work_.atHand(*place)) {
-    return tr("%1 min").arg(secondsSince(begun->since, work_.clock()) / 60);
+    return tr("%1 min").arg(work_.clock().secondsSince(begun->since) / 60);
   }
   const auto window = work_.windowOf(place->cup);
   if (!window) return {};
@@ -112,7 +112,7 @@ void StandoffView::next() {
   const QDateTime now = QDateTime::currentDateTimeUtc();
   if (last_.isValid() && last_.msecsTo(now) < knock) return;
   last_ = now;
-  if (const auto place = work_.now()) work_.done(*place);
+  if (const auto place = work_.now()) (void)work_.done(*place);
 }
 
 void StandoffView::mousePressEvent(QMouseEvent* /*event*/) {
@@ -130,7 +130,7 @@ void StandoffView::keyPressEvent(QKeyEvent* event) {
     work_.undoLast();
   } else if (key == Qt::Key_B) {
     if (const auto place = work_.now(); place && work_.atHand(*place) == nullptr) {
-      work_.begin(*place);
+      (void)work_.begin(*place);  // what keeps it is said above
     }
   } else {
     QWidget::keyPressEvent(event);
@@ -197,6 +197,9 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
   painter.setFont(face(px(24)));
   QString below = say(reasonOf(step), work_.unit());
   if (!step.cautions.empty()) below = say(cautionWords(step.cautions.front()), work_.unit());
+  if (const auto whose = work_.keptBy(*place)) {
+    below = tr("Hands %1 are still at this cup: tick that off first.").arg(*whose);
+  }
   painter.drawText(QRectF(margin, 306 * unit, wide, 58 * unit),
                    Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignTop, below);
   // How long is left, or how long to wait.
@@ -237,7 +240,7 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
                          : waits || !cup.closes
                              ? 3600
                              : std::max(1.0, between(*cup.opens, *cup.closes).minutes() * minute);
-    const double left = static_cast<double>(begun   ? secondsSince(begun->since, work_.clock())
+    const double left = static_cast<double>(begun   ? work_.clock().secondsSince(begun->since)
                                             : waits ? window->opensIn
                                                     : window->closesIn.value_or(0));
     painter.setBrush(t.tape);

@@ -56,7 +56,6 @@ void TimelineView::refresh() {
                          true});
     }
   }
-  slack_ = slackOf(plan);
   if (plan.schedule) {
     for (const ScheduledTask& task : plan.schedule->tasks) {
       blocks_.push_back({{task.chain, plan.stepIndex(task)},
@@ -254,13 +253,16 @@ QString TimelineView::wordsOf(const Block& block) const {
 }
 
 QString TimelineView::slackWords(const BenchWork::Place& place) const {
-  const std::vector<std::size_t>& left = work_.plan().cups[place.cup].left;
-  const auto at = std::find(left.begin(), left.end(), place.step);
-  if (at == left.end() || place.cup >= slack_.size()) return {};
-  const Duration slack = slack_[place.cup][static_cast<std::size_t>(at - left.begin())];
-  return slack < Duration::minutes(1) ? tr("Begun any later, all would be done later.")
-                                      : tr("Begun up to %1 later, all would be done as soon.")
-                                            .arg(QString::fromStdString(timeText(slack)));
+  const auto slack = work_.slackOf(place);
+  if (!slack) return {};
+  return *slack < Duration::minutes(1) ? tr("Begun any later, all would be done later.")
+                                       : tr("Begun up to %1 later, all would be done as soon.")
+                                             .arg(QString::fromStdString(timeText(*slack)));
+}
+
+void TimelineView::hideEvent(QHideEvent* event) {
+  letGo();
+  Canvas::hideEvent(event);
 }
 
 void TimelineView::letGo() {

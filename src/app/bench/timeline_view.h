@@ -39,6 +39,7 @@ class TimelineView : public Canvas {
   void mouseDoubleClickEvent(QMouseEvent* event) override;
   void keyPressEvent(QKeyEvent* event) override;
   void wheelEvent(QWheelEvent* event) override;
+  void hideEvent(QHideEvent* event) override;
   bool event(QEvent* event) override;
 
  private:
@@ -99,7 +100,6 @@ class TimelineView : public Canvas {
   double rowHeight_ = 40;
   double rowsTop_ = 0;
   int shownRows_ = 0;
-  std::vector<std::vector<Duration>> slack_;  ///< by cup and what is left of it
   std::optional<Drag> drag_;
   std::optional<BenchWork::Place> shown_;
 };

@@ -53,9 +53,12 @@ class Hours {
   /// so, and below 0 where none.
   Minutes lastFor(Minutes at, Minutes takes) const {
     if (hours_.empty()) return at;
-    for (std::size_t i = hours_.size(); i-- > 0;) {
-      const Minutes start = std::min(at, hours_[i].to - takes);
-      if (start >= hours_[i].from) return start;
+    auto one = std::partition_point(hours_.begin(), hours_.end(),
+                                    [&](const Busy& span) { return span.from <= at; });
+    while (one != hours_.begin()) {
+      --one;
+      const Minutes start = std::min(at, one->to - takes);
+      if (start >= one->from) return start;
     }
     return -1;
   }

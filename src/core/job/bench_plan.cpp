@@ -362,14 +362,17 @@ std::vector<std::vector<Duration>> slackOf(const BenchPlan& plan) {
   return slack;
 }
 
-std::optional<Sentence> whyFirst(const BenchPlan& plan) {
+std::optional<Sentence> whyFirst(const BenchPlan& plan,
+                                 const std::vector<std::vector<Duration>>& slack) {
   if (!plan.schedule) return std::nullopt;
+  const auto turn = [&](const ScheduledTask& task) {
+    return std::pair(task.start, plan.cups[task.chain].closes ? 0 : 1);
+  };
   const ScheduledTask* first = nullptr;
   for (const ScheduledTask& task : plan.schedule->tasks) {
-    if (task.task == 0 && (first == nullptr || task.start < first->start)) first = &task;
+    if (task.task == 0 && (first == nullptr || turn(task) < turn(*first))) first = &task;
   }
   if (first == nullptr) return std::nullopt;
-  const std::vector<std::vector<Duration>> slack = slackOf(plan);
   std::optional<std::size_t> patient;
   for (std::size_t i = 0; i < slack.size(); ++i) {
     if (i == first->chain || slack[i].empty()) continue;

@@ -84,7 +84,8 @@ std::vector<std::vector<Duration>> slackOf(const BenchPlan& plan);
 
 /// Which cup is begun with, and why: what it follows sets, or nothing could be later, or it could,
 /// and by how much; and which other one can wait longest. Nothing where fewer than two are left.
-std::optional<Sentence> whyFirst(const BenchPlan& plan);
+std::optional<Sentence> whyFirst(const BenchPlan& plan,
+                                 const std::vector<std::vector<Duration>>& slack);
 
 /// When a step may start as the one before it is done, or planned; the latest nothing where it may
 /// wait.

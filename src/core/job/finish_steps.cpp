@@ -6,12 +6,6 @@
 namespace avrelt {
 namespace {
 
-constexpr double mm2InCm2 = 100;
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
-
 class Finishes {
  public:
   explicit Finishes(StepList& list) : plan_(list.plan()), list_(list) {}
@@ -76,10 +70,11 @@ class Finishes {
     return step;
   }
 
-  void stick(const Filling& filling, const Sentence& words, const Half& half) {
+  void stick(const Filling& filling, const Sentence& words, const Wait& open,
+             const Half& half = {}) {
     const Method& method = filling.method;
     Step& step = fillStep(filling, StepKind::stick, half.of(words), method.handsOn * half.share,
-                          method.open, half.suffix);
+                          open, half.suffix);
     const Stick by = filling.finish.stick;
     if (by == Stick::resin || by == Stick::uvResin) {
       list_.ofResin(step, method, resinToHold(filling.area, filling.finish.grain) * half.share);
@@ -93,7 +88,8 @@ class Finishes {
   }
 
   static constexpr Duration shaking = Duration::minutes(6);
-  void shake(const Filling& filling, const Sentence& words, const Wait& wait, const Half& half) {
+  void shake(const Filling& filling, const Sentence& words, const Wait& wait,
+             const Half& half = {}) {
     Step& step = fillStep(filling, StepKind::glitter, half.of(words), shaking * half.share, wait,
                           half.suffix);
     step.mix.parts.push_back({"glitter", filling.name, std::nullopt,
@@ -107,7 +103,8 @@ class Finishes {
                     const Wait& after) {
     constexpr double least = 5;
     const Method& method = filling.method;
-    const Duration second = method.handsOn * 0.5 + method.open.least + shaking * 0.5;
+    const Duration second = method.handsOn * (0.5 * list_.paceOf(StepKind::stick)) +
+                            method.open.least + shaking * (0.5 * list_.paceOf(StepKind::glitter));
     Wait last = after;
     if (after.most) {
       last.most = *after.most - second;
@@ -115,9 +112,12 @@ class Finishes {
       if (*last.most < std::max(last.least, min(least))) return false;
     }
     inHalves(true, [&](const Half& half) {
-      stick(filling, sticks.words, half);
       // What hurries for the tape goes on at once.
-      const Wait between{{}, after.most ? std::optional(min(0)) : std::nullopt};
+      const bool hurries = after.most.has_value();
+      const Wait open =
+          hurries && half.isLast ? Wait{method.open.least, method.open.least} : method.open;
+      stick(filling, sticks.words, open, half);
+      const Wait between{{}, hurries ? std::optional(min(0)) : std::nullopt};
       shake(filling, shakes.words, half.isLast ? last : between, half);
     });
     return true;
@@ -166,11 +166,11 @@ class Finishes {
             fillInHalves(filling, move, moves[at + 1], after)) {
           return 2;
         }
-        stick(filling, move.words, {});
+        stick(filling, move.words, method.open);
         break;
       }
       case MoveKind::glitter:
-        shake(filling, move.words, pulled ? method.pull : method.next, {});
+        shake(filling, move.words, pulled ? method.pull : method.next);
         break;
       case MoveKind::pull: {
         Step& step = fillStep(filling, StepKind::pull, move.words, min(2), method.next);

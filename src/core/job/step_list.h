@@ -7,6 +7,12 @@
 
 namespace avrelt {
 
+inline constexpr double mm2InCm2 = 100;
+
+inline Duration min(double minutes) {
+  return Duration::minutes(minutes);
+}
+
 /// All of something, or one half of it after the other.
 struct Half {
   const char* suffix = "";  ///< of the ids of its steps
@@ -39,6 +45,8 @@ class StepList {
   const FillRates& rates() const { return rates_; }
   /// As it behaves in a room as warm as it is.
   const Method& of(MethodKind kind) const { return methods_.of(kind); }
+  /// How long work of a kind takes here, to one of what is usual.
+  double paceOf(StepKind kind) const { return paces_.of(kind); }
 
   Step& add(std::string id, StepKind kind, Sentence words, Duration handsOn, Wait wait = {});
   /// Something is put on by a method: it cures until the end of all.

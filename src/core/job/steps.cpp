@@ -11,12 +11,6 @@
 namespace avrelt {
 namespace {
 
-constexpr double mm2InCm2 = 100;
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
-
 class Steps {
  public:
   Steps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock)

@@ -415,14 +415,14 @@ TEST_CASE("Which cup goes first is told with why, and who can wait", "[bench]") 
     // Where there are nights, some of them mostly are slack.
     if (round % 2 == 1) document.bench.hours.days.fill(*parseHours("00:00-24:00"));
     const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
-    const auto why = whyFirst(plan);
+    const auto slack = slackOf(plan);
+    const auto why = whyFirst(plan, slack);
     CHECK(why.has_value() == (plan.cups.size() > 1));
     if (!why) continue;
     const std::string words = inWords(*why, Unit::mm);
     const ScheduledTask& first = plan.schedule->tasks.front();
     INFO(words);
     CHECK(words.starts_with(plan.cups[first.chain].name + " goes first"));
-    const auto slack = slackOf(plan);
     const bool any = slack[first.chain].front() < min(1);
     CHECK(any == (words.find("begun any later") != std::string::npos));
     critical += any ? 1 : 0;
