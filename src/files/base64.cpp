@@ -7,15 +7,15 @@
 namespace avrelt {
 namespace {
 
-constexpr std::string_view digits =
+constexpr std::string_view alphabet =
     "ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/";
-constexpr std::uint8_t none = 255;
+constexpr std::uint8_t noDigit = 255;
 
 constexpr std::array<std::uint8_t, 256> valuesOf() {
   std::array<std::uint8_t, 256> values{};
-  for (std::uint8_t& value : values) value = none;
-  for (std::size_t i = 0; i < digits.size(); ++i) {
-    values[static_cast<unsigned char>(digits[i])] = static_cast<std::uint8_t>(i);
+  for (std::uint8_t& value : values) value = noDigit;
+  for (std::size_t i = 0; i < alphabet.size(); ++i) {
+    values[static_cast<unsigned char>(alphabet[i])] = static_cast<std::uint8_t>(i);
   }
   return values;
 }
@@ -32,10 +32,10 @@ std::string base64Of(std::string_view bytes) {
       return k < left ? static_cast<unsigned char>(bytes[i + k]) : 0;
     };
     const std::uint32_t three = byte(0) << 16U | byte(1) << 8U | byte(2);
-    text += digits[three >> 18U & 63U];
-    text += digits[three >> 12U & 63U];
-    text += left > 1 ? digits[three >> 6U & 63U] : '=';
-    text += left > 2 ? digits[three & 63U] : '=';
+    text += alphabet[three >> 18U & 63U];
+    text += alphabet[three >> 12U & 63U];
+    text += left > 1 ? alphabet[three >> 6U & 63U] : '=';
+    text += left > 2 ? alphabet[three & 63U] : '=';
   }
   return text;
 }
@@ -53,7 +53,7 @@ std::optional<std::string> fromBase64(std::string_view text) {
       continue;
     }
     const std::uint8_t value = values[static_cast<unsigned char>(c)];
-    if (value == none || padding > 0) return std::nullopt;
+    if (value == noDigit || padding > 0) return std::nullopt;
     four = four << 6U | value;
     if (++held < 4) continue;
     bytes += static_cast<char>(four >> 16U & 255U);

@@ -9,12 +9,12 @@
 namespace avrelt {
 namespace {
 
-constexpr double farthest = 20'000;
+constexpr double farthestPlace = 20'000;
 constexpr std::size_t mostAreas = 2000;
-constexpr int mostColours = 12;
+constexpr int mostInks = 12;
 constexpr int mostSpeck = 10'000;
-constexpr int mostSpares = 50;
-constexpr int mostSeed = 1'000'000;
+constexpr int mostSetSpares = 50;
+constexpr int mostScatterSeed = 1'000'000;
 
 constexpr const char* joinKinds[] = {"together", "without", "common", "stacked"};
 constexpr const char* aligns[] = {"left", "middle", "right"};
@@ -70,7 +70,7 @@ Json written(const Words& words) {
 
 TraceSetting traceMembers(ObjectReader object) {
   TraceSetting trace;
-  object.wholeNumber("colours", mostColours, trace.colours);
+  object.wholeNumber("colours", mostInks, trace.colours);
   if (object.find("threshold_percent") != nullptr) {
     trace.threshold = 50;
     object.wholeNumber("threshold_percent", 100, trace.threshold);
@@ -105,8 +105,8 @@ Joining joiningMembers(ObjectReader object) {
     ObjectReader one = object.on(item, path);
     JoinedArt art;
     one.text("artwork", art.artwork);
-    one.real("right_mm", -farthest, farthest, art.right);
-    one.real("up_mm", -farthest, farthest, art.up);
+    one.real("right_mm", -farthestPlace, farthestPlace, art.right);
+    one.real("up_mm", -farthestPlace, farthestPlace, art.up);
     one.real("percent", 1, 10'000, art.percent);
     one.real("turn_degrees", -360, 360, art.turnDegrees);
     joining.of.push_back(std::move(art));
@@ -177,7 +177,7 @@ Layer layerMembers(ObjectReader object, Unit unit) {
     object.truth("mirrored", mirrored);
     layer.mirrored = mirrored;
   }
-  object.wholeNumber("spares", mostSpares, layer.spares);
+  object.wholeNumber("spares", mostSetSpares, layer.spares);
   layer.kept = object.kept();
   return layer;
 }
@@ -262,7 +262,7 @@ Artwork artworkMembers(ObjectReader object, Unit unit) {
       return;
     }
     if (std::optional<Polygon> read =
-            outlinesFrom(one, *outlines, one.pathOf("outlines"), farthest)) {
+            outlinesFrom(one, *outlines, one.pathOf("outlines"), farthestPlace)) {
       area.area = resolved(*read);
       artwork.areas.push_back(std::move(area));
     }
@@ -426,7 +426,7 @@ Scatter scatterMembers(ObjectReader object, Unit unit) {
   object.id(scatter.id);
   scatter.sets = setIds(object);
   object.text("zone", scatter.zone);
-  object.wholeNumber("seed", mostSeed, scatter.seed);
+  object.wholeNumber("seed", mostScatterSeed, scatter.seed);
   object.wholeNumber("count", mostScattered, scatter.count);
   object.real("cover_percent", 0, 80, scatter.coverPercent);
   object.length("gap", unit, scatter.gap);
@@ -446,6 +446,7 @@ Scatter scatterMembers(ObjectReader object, Unit unit) {
     ScatterItem read;
     one.text("set", read.set);
     one.real("percent", 1, 1000, read.percent);
+    one.truth("by_hand", read.byHand);
     read.place = placeMembers(one, unit);
     scatter.items.push_back(std::move(read));
   });
@@ -473,6 +474,7 @@ Json written(const Scatter& scatter) {
     Json one = written(item.place);
     one["set"] = item.set;
     if (item.percent != 100) one["percent"] = number(item.percent);
+    if (item.byHand) one["by_hand"] = true;
     object["items"].push_back(std::move(one));
   }
   addKept(object, scatter.kept);

@@ -6,7 +6,7 @@
 namespace avrelt {
 namespace {
 
-constexpr int mostParts = 500;
+constexpr int mostZoneParts = 500;
 constexpr int mostStripes = 1000;
 
 /// The members that rings and uprights share.
@@ -18,7 +18,7 @@ void placedMembers(ObjectReader& object, CutBy& by, int& count,
                  {"widths", CutBy::widths},
                  {"spacers", CutBy::spacers}},
                 by);
-  object.wholeNumber("count", mostParts, count);
+  object.wholeNumber("count", mostZoneParts, count);
   object.list("widths", [&](const Json& item, const std::string& path) {
     if (item == "rest") {
       widths.push_back(std::nullopt);
@@ -38,7 +38,7 @@ void members(ObjectReader& object, RingCut& cut, Unit unit) {
   });
   object.length("tape", unit, cut.tape);
   object.length("spacer", unit, cut.spacer);
-  object.wholeNumber("stripes", mostParts, cut.stripes);
+  object.wholeNumber("stripes", mostZoneParts, cut.stripes);
   object.choice("left_over",
                 {{"top", Leftover::top}, {"base", Leftover::base}, {"both", Leftover::both}},
                 cut.leftover);
@@ -58,7 +58,7 @@ void members(ObjectReader& object, UprightCut& cut, Unit unit) {
 
 void members(ObjectReader& object, VeeCut& cut, Unit unit) {
   object.degrees("at", -360, 360, cut.at);
-  object.wholeNumber("repeat", mostParts, cut.repeat);
+  object.wholeNumber("repeat", mostZoneParts, cut.repeat);
   object.length("wide", unit, cut.wide);
   object.choice("opens_at", {{"rim", true}, {"base", false}}, cut.opensAtRim);
   cut.deep = object.lengthIfGiven("deep", unit);
@@ -74,7 +74,7 @@ void members(ObjectReader& object, SlantCut& cut, Unit unit) {
 void members(ObjectReader& object, WaveCut& cut, Unit unit) {
   object.choice("from", {{"rim", true}, {"base", false}}, cut.fromRim);
   object.degrees("at", -360, 360, cut.at);
-  object.wholeNumber("repeat", mostParts, cut.repeat);
+  object.wholeNumber("repeat", mostZoneParts, cut.repeat);
   object.length("low", unit, cut.low);
   object.length("swing", unit, cut.swing);
   object.truth("zigzag", cut.zigzag);
@@ -321,7 +321,7 @@ Finish finishMembers(ObjectReader object, Unit unit) {
     ObjectReader members = object.on(item, path);
     LineEdge one;
     members.text("of", one.of);
-    members.wholeNumber("line", mostParts, one.line);
+    members.wholeNumber("line", mostZoneParts, one.line);
     edgeChoice(members, one.edge);
     members.length("edge_by", unit, one.by);
     one.kept = members.kept();

@@ -7,7 +7,7 @@
 namespace avrelt {
 namespace {
 
-std::string digits(double value) {
+std::string fixedDigits(double value) {
   std::array<char, 64> buffer{};
   const auto end = std::to_chars(buffer.data(), buffer.data() + buffer.size(), value,
                                  std::chars_format::fixed, 6);
@@ -47,7 +47,7 @@ class Dxf {
   void put(int code, const std::string& value) {
     text_ += std::to_string(code) + "\n" + value + "\n";
   }
-  void put(int code, double value) { put(code, digits(value)); }
+  void put(int code, double value) { put(code, fixedDigits(value)); }
 
   void polyline(const Path& path, const char* layer) {
     if (path.stretches.empty()) return;

@@ -24,7 +24,7 @@ struct OnDisk {
 using Name = std::pair<std::string, std::string>;
 
 template <typename T>
-using Held = std::unique_ptr<T, void (*)(T*)>;
+using HeldFaces = std::unique_ptr<T, void (*)(T*)>;
 
 std::string text(const FcPattern* pattern, const char* object) {
   FcChar8* value = nullptr;
@@ -37,17 +37,17 @@ std::string text(const FcPattern* pattern, const char* object) {
 const std::map<Name, OnDisk>& ofSystem() {
   static const std::map<Name, OnDisk> faces = [] {
     std::map<Name, OnDisk> found;
-    const Held<FcConfig> config(FcInitLoadConfigAndFonts(), FcConfigDestroy);
+    const HeldFaces<FcConfig> config(FcInitLoadConfigAndFonts(), FcConfigDestroy);
     if (!config) return found;
-    const Held<FcPattern> wanted(FcPatternCreate(), FcPatternDestroy);
+    const HeldFaces<FcPattern> wanted(FcPatternCreate(), FcPatternDestroy);
     FcPatternAddBool(wanted.get(), FC_OUTLINE, FcTrue);
     FcPatternAddBool(wanted.get(), FC_VARIABLE, FcFalse);
-    const Held<FcObjectSet> members(FcObjectSetCreate(), FcObjectSetDestroy);
+    const HeldFaces<FcObjectSet> members(FcObjectSetCreate(), FcObjectSetDestroy);
     for (const char* object : {FC_FAMILY, FC_STYLE, FC_FILE, FC_INDEX}) {
       FcObjectSetAdd(members.get(), object);
     }
-    const Held<FcFontSet> list(FcFontList(config.get(), wanted.get(), members.get()),
-                               FcFontSetDestroy);
+    const HeldFaces<FcFontSet> list(FcFontList(config.get(), wanted.get(), members.get()),
+                                    FcFontSetDestroy);
     if (!list) return found;
     for (int i = 0; i < list->nfont; ++i) {
       const FcPattern* pattern = list->fonts[i];

@@ -52,9 +52,9 @@ struct LaidPiece {
   Box box;
 };
 
-class Layer {
+class PieceLayer {
  public:
-  Layer(const Tiling& tiling, Unit unit) : tiling_(tiling), unit_(unit) {}
+  PieceLayer(const Tiling& tiling, Unit unit) : tiling_(tiling), unit_(unit) {}
 
   LaidPiece operator()(const Part& part) const {
     LaidPiece laid;
@@ -110,7 +110,7 @@ class PagePrinter {
   PagePrinter(const PartSet& set, const Tiling& tiling, Unit unit, const std::string& title,
               std::string& bytes)
       : tiling_(tiling), title_(title) {
-    const Layer layer(tiling, unit);
+    const PieceLayer layer(tiling, unit);
     for (const Part& part : set.parts) parts_.push_back(layer(part));
     surface_ = pdfSurface(bytes, tiling.pageWidth().mm(), tiling.pageHeight().mm(), title);
     context_ = cairo_create(surface_);

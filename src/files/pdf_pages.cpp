@@ -108,6 +108,23 @@ void PdfPages::line(double fromX, double fromY, double toX, double toY) {
   cairo_stroke(drawing_->context);
 }
 
+void PdfPages::outlines(const Polygon& shape) {
+  cairo_t* context = drawing_->context;
+  for (const std::vector<Point>& outline : shape) {
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      (i == 0 ? cairo_move_to : cairo_line_to)(context, outline[i].x, outline[i].y);
+    }
+    cairo_close_path(context);
+  }
+  constexpr double pale = 0.93;
+  cairo_set_source_rgb(context, pale, pale, pale);
+  cairo_set_fill_rule(context, CAIRO_FILL_RULE_EVEN_ODD);
+  cairo_fill_preserve(context);
+  inkDark(context);
+  cairo_set_line_width(context, hairline / 2);
+  cairo_stroke(context);
+}
+
 double PdfPages::picture(const std::string& jpeg, double x, double y, double mostWide,
                          double mostTall) {
   const auto head = pictureHead(jpeg);

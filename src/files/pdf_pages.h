@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "measure/length.h"
+#include "shape/polygon.h"
 
 namespace avrelt {
 
@@ -26,6 +27,8 @@ class PdfPages {
   void box(double x, double y, double wide, double tall);
   void filled(double x, double y, double wide, double tall);
   void line(double fromX, double fromY, double toX, double toY);
+  /// A shape's outlines, on a pale ground.
+  void outlines(const Polygon& shape);
   /// A JPEG file's picture, as large as it fits, from the upper left; how tall it came out, 0 where
   /// it is none.
   double picture(const std::string& jpeg, double x, double y, double mostWide, double mostTall);

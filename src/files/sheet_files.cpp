@@ -14,6 +14,7 @@
 #include "files/plan_figures.h"
 #include "files/plotter_file.h"
 #include "files/print_files.h"
+#include "files/sheet_overview.h"
 #include "files/svg.h"
 
 namespace avrelt {
@@ -204,6 +205,12 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
   }
   files.push_back({"parts.csv", listOf(sheets, output)});
   root["list"] = "parts.csv";
+  files.push_back({"overview.pdf", sheetOverviewPdf(sheets, output)});
+  root["overview"] = "overview.pdf";
+  if (files.back().bytes.empty()) {
+    return tl::unexpected(
+        Sentence{"The overview could not be made; memory may have run out. Save again.", {}});
+  }
   files.push_back({"sheets.json", root.dump(1) + "\n"});
   return files;
 }
@@ -229,7 +236,9 @@ std::vector<std::string> sheetsListedIn(const std::string& sheetsJson) {
     if (!sheet.contains("more_files") || !sheet["more_files"].is_array()) continue;
     for (const Json& more : sheet["more_files"]) add(more);
   }
-  if (root.contains("list")) add(root["list"]);
+  for (const char* one : {"list", "overview"}) {
+    if (root.contains(one)) add(root[one]);
+  }
   return names;
 }
 

@@ -20,7 +20,8 @@ struct SheetOutput {
 
 /// For every sheet, at true size, its page the whole sheet: SVG, DXF, a plotter file for the
 /// cutter, and a PDF map on pages of paper with every part's name; of film that is printed first
-/// the print as PNG and PDF; a list of all parts as CSV; then `sheets.json`, which lists them and
+/// the print as PNG and PDF; a list of all parts as CSV; all sheets
+/// small on a few pages as `overview.pdf`; then `sheets.json`, which lists them and
 /// says what lies where (`docs/format.md`). Names say order, film and sheet. Refused in words: a
 /// map that cannot be printed, a picture that cannot be read.
 tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& sheets,

@@ -17,7 +17,7 @@
 namespace avrelt {
 namespace {
 
-constexpr int deepest = 200;
+constexpr int deepestGroup = 200;
 constexpr std::size_t mostShapes = 20'000;
 constexpr std::size_t mostVisits = 400'000;
 constexpr std::size_t mostFaults = 20;
@@ -249,8 +249,9 @@ class Reader {
 
   void walk(const pugi::xml_node& node, const Transform& outer, const Ink& outerInk, int depth) {
     if (full_) return;
-    if (depth > deepest) {
-      return fault(node, "Groups are nested more than %1 deep. Ungroup some.", {long{deepest}});
+    if (depth > deepestGroup) {
+      return fault(node, "Groups are nested more than %1 deep. Ungroup some.",
+                   {long{deepestGroup}});
     }
     if (++visits_ > mostVisits || drawing_.shapes.size() >= mostShapes) {
       full_ = true;

@@ -29,7 +29,7 @@ std::optional<StepKind> kindCalled(const std::string& name) {
 }
 
 /// Faults as they are written, with blanks between; their names have none.
-std::string joined(const std::vector<std::string>& words) {
+std::string inOneLine(const std::vector<std::string>& words) {
   std::string text;
   for (const std::string& word : words) text += (text.empty() ? "" : " ") + word;
   return text;
@@ -118,7 +118,7 @@ std::optional<Sentence> Logbook::record(const LogEntry& entry, const std::string
     put.bind(entry.key.order).bind(entry.key.cup).bind(step.step).bind(step.words);
     put.bind(stepName(step.kind)).bind(civilText(step.at)).bind(step.took.minutes());
     put.bind(step.usual.minutes()).bind(step.method ? methodName(*step.method) : "");
-    put.bind(step.usualWait.minutes()).bind(joined(step.faults)).step();
+    put.bind(step.usualWait.minutes()).bind(inOneLine(step.faults)).step();
     Statement gone(*database_, "DELETE FROM uses WHERE order_id = ? AND cup_id = ? AND step = ?");
     gone.bind(entry.key.order).bind(entry.key.cup).bind(step.step).step();
     for (const SupplyUse& use : step.uses) {

@@ -19,7 +19,7 @@ constexpr std::array<const char*, 9> columnNames{
     "name", "capacity", "notes", "height_along", "joined", "fillet", "at", "around", "across"};
 enum Column { name, capacity, notes, heightAlong, joined, fillet, at, around, across, columns };
 
-struct Row {
+struct CsvRow {
   int line = 0;
   std::vector<std::string> cells;
 };
@@ -27,8 +27,8 @@ struct Row {
 /// The table as libcsv takes it apart. Quoted line feeds count, so that lines are those of the
 /// file.
 struct Parsed {
-  std::vector<Row> rows;
-  Row row;
+  std::vector<CsvRow> rows;
+  CsvRow row;
   int line = 1;
   int ending = 0;  ///< the last character that ended a row
 };
@@ -66,7 +66,7 @@ char delimiterOf(std::string_view text) {
   return best;
 }
 
-std::vector<Row> parse(std::string_view text) {
+std::vector<CsvRow> parse(std::string_view text) {
   csv_parser parser;
   if (csv_init(&parser, CSV_APPEND_NULL | CSV_REPALL_NL) != 0) return {};
   csv_set_delim(&parser, static_cast<unsigned char>(delimiterOf(text)));
@@ -116,11 +116,11 @@ std::string lower(std::string text) {
 
 class Reader {
  public:
-  explicit Reader(std::vector<Row> rows) : rows_(std::move(rows)) {}
+  explicit Reader(std::vector<CsvRow> rows) : rows_(std::move(rows)) {}
 
   tl::expected<std::vector<ShelfBlank>, ReadFaults> read() {
     // Blank lines say nothing.
-    std::erase_if(rows_, [](const Row& row) {
+    std::erase_if(rows_, [](const CsvRow& row) {
       return std::all_of(row.cells.begin(), row.cells.end(),
                          [](const std::string& cell) { return cell.empty(); });
     });
@@ -143,7 +143,7 @@ class Reader {
 
   void readHeader() {
     place_.fill(-1);
-    const Row& header = rows_.front();
+    const CsvRow& header = rows_.front();
     for (std::size_t i = 0; i < header.cells.size(); ++i) {
       const std::string cell = lower(header.cells[i]);
       for (std::size_t column = 0; column < columnNames.size(); ++column) {
@@ -164,7 +164,7 @@ class Reader {
     found_ = faults_.empty();
   }
 
-  std::string cell(const Row& row, Column column) const {
+  std::string cell(const CsvRow& row, Column column) const {
     const int at = place_[column];
     if (at < 0 || static_cast<std::size_t>(at) >= row.cells.size()) return {};
     const std::string& text = row.cells[static_cast<std::size_t>(at)];
@@ -172,7 +172,7 @@ class Reader {
     return !text.empty() && text[0] == '\'' && looksLikeFormula(text) ? text.substr(1) : text;
   }
 
-  std::optional<WrittenLength> length(const Row& row, Column column) {
+  std::optional<WrittenLength> length(const CsvRow& row, Column column) {
     const std::string text = cell(row, column);
     if (text.empty()) return std::nullopt;
     Checked<WrittenLength> read = writtenSize(text, Unit::mm);
@@ -182,7 +182,7 @@ class Reader {
   }
 
   template <typename Choice>
-  void choice(const Row& row, Column column,
+  void choice(const CsvRow& row, Column column,
               const std::array<std::pair<const char*, Choice>, 2>& of, Choice& target) {
     const std::string text = lower(cell(row, column));
     if (text.empty()) return;
@@ -196,7 +196,7 @@ class Reader {
           {"Here %1 or %2 is wanted.", {std::string(of[0].first), std::string(of[1].first)}});
   }
 
-  void readRow(const Row& row) {
+  void readRow(const CsvRow& row) {
     const std::string called = cell(row, name);
     if (called.empty()) {
       fault(row.line, "name",
@@ -230,7 +230,7 @@ class Reader {
     shelved.blank.stations.push_back(std::move(station));
   }
 
-  void readOnce(const Row& row, ShelfBlank& shelved) {
+  void readOnce(const CsvRow& row, ShelfBlank& shelved) {
     shelved.notes = cell(row, notes);
     choice<HeightAlong>(row, heightAlong,
                         {{{"wall", HeightAlong::wall}, {"plumb", HeightAlong::plumb}}},
@@ -248,7 +248,7 @@ class Reader {
     }
   }
 
-  std::vector<Row> rows_;
+  std::vector<CsvRow> rows_;
   std::array<int, columns> place_{};
   bool found_ = false;
   std::vector<ShelfBlank> blanks_;

@@ -12,7 +12,7 @@
 namespace avrelt {
 namespace {
 
-const PartMaterial* kindCalled(const std::string& name) {
+const PartMaterial* materialCalled(const std::string& name) {
   const auto* const found =
       std::find_if(filmKinds.begin(), filmKinds.end(),
                    [&](PartMaterial kind) { return name == materialName(kind); });
@@ -84,7 +84,7 @@ tl::expected<FilmShelf, Sentence> Shop::films() {
                    "SELECT id, name, kind, colour, keeps_direction, face_down, price_per_m2, notes"
                    " FROM films ORDER BY name COLLATE NOCASE");
     while (rows.step()) {
-      const PartMaterial* kind = kindCalled(rows.text(2));
+      const PartMaterial* kind = materialCalled(rows.text(2));
       if (kind == nullptr) continue;
       ShelfFilm film;
       film.key = rows.whole(0);

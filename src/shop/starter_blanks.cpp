@@ -7,7 +7,7 @@ namespace avrelt {
 namespace {
 
 /// Height up the wall or plumb, and girth round the body, both as a tape says it.
-struct Place {
+struct StarterPlace {
   const char* at;
   const char* around;
 };
@@ -17,12 +17,12 @@ WrittenLength typed(const char* text) {
 }
 
 ShelfBlank blank(const char* name, double ml, const char* notes, HeightAlong along, Joined joined,
-                 std::initializer_list<Place> places) {
+                 std::initializer_list<StarterPlace> places) {
   ShelfBlank shelved;
   shelved.blank.name = name;
   shelved.blank.heightAlong = along;
   shelved.blank.joined = joined;
-  for (const Place& place : places) {
+  for (const StarterPlace& place : places) {
     shelved.blank.stations.push_back({typed(place.at), typed(place.around), Girth::around, {}});
   }
   shelved.capacity = Volume::ml(ml);

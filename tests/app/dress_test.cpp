@@ -522,6 +522,60 @@ TEST_CASE("a set that is dragged is drawn to the front; Alt leaves it where it i
   CHECK(open.set().places[0].at.degrees() == Approx(40).margin(2));
 }
 
+TEST_CASE("a set is placed by a point of it that is picked on the flat, typed, or left alone") {
+  DressWindow open;
+  open.shape("star");
+  open.type("set.size", "2 in");
+  FlatView& flat = open.window.flat();
+  const std::string id = open.set().places[0].id;
+  SetPage& page = open.dress().setPage();
+  const auto reach = [&] { return open.order().presentPlan()->sets[0].places[0].laid->reach; };
+  const WallReach before = reach();
+  const QPoint middle = flat.placeOfSet(id).toPoint();
+  const Length up = open.set().places[0].up.length;
+
+  // By the menu's key; Escape leaves it.
+  page.pickButton().click();
+  CHECK(page.pickButton().isChecked());
+  QTest::keyClick(&flat, Qt::Key_Escape);
+  CHECK_FALSE(page.pickButton().isChecked());
+  CHECK(open.set().anchor == Anchor());
+
+  page.pickButton().click();
+  QTest::mouseClick(&flat, Qt::LeftButton, {}, middle + QPoint(20, -25));
+  QApplication::processEvents();
+  CHECK_FALSE(page.pickButton().isChecked());
+  CHECK(open.set().anchor.across > 0.55);
+  CHECK(open.set().anchor.up > 0.55);
+  // The marks are the point's, and the star has not moved.
+  CHECK(open.set().places[0].up.length > up);
+  const WallReach after = reach();
+  CHECK(after.low.mm() == Approx(before.low.mm()).margin(0.01));
+  CHECK(after.high.mm() == Approx(before.high.mm()).margin(0.01));
+  CHECK(after.from.degrees() == Approx(before.from.degrees()).margin(0.01));
+  CHECK((flat.placeOfSet(id).toPoint() - middle - QPoint(20, -25)).manhattanLength() <= 2);
+  CHECK(page.anchor().currentText() == QStringLiteral("Another point"));
+  CHECK(page.across().value() == Approx(open.set().anchor.across * 100).margin(0.01));
+  open.order().history()->undo();
+  CHECK(open.set().anchor == Anchor());
+  CHECK(open.set().places[0].up.length == up);
+
+  // Typed, the marks stay and the star goes there.
+  page.across().setFocus();
+  page.across().setValue(0);
+  page.up().setValue(100);
+  QApplication::processEvents();
+  CHECK(open.set().anchor == Anchor{0, 1});
+  CHECK(page.anchor().currentText() == QStringLiteral("Top left"));
+  CHECK(open.set().places[0].up.length == up);
+  CHECK(reach().low < before.low);
+
+  // Another station: nothing is waited for.
+  page.pickButton().click();
+  open.window.goToStation(MainWindow::filling);
+  CHECK_FALSE(page.pickButton().isChecked());
+}
+
 TEST_CASE("edges of an artwork are laid level and stood plumb, one after the other") {
   DressWindow open;
   open.shape("mirror");
@@ -690,6 +744,15 @@ TEST_CASE("a set is scattered, thrown again in whole and in part, and moved by h
   for (std::size_t i = 0; i < second.size(); ++i) {
     CHECK((open.cup().scatters[0].items[i] == second[i]) == (i != 4 && i != 9));
   }
+  // What was put by hand stays when all are thrown; thrown by itself, it is like the others again.
+  CHECK(page.words().text().contains(QStringLiteral("stay where you put them")));
+  const ScatterItem put = open.cup().scatters[0].items[4];
+  throwAllAgain(open.order());
+  CHECK(open.cup().scatters[0].items.size() == second.size());
+  CHECK(open.cup().scatters[0].items[0] == put);
+  pickPlace(open.order(), {&open.plan(), open.plan().placeCalled(put.place.id)});
+  throwAgain(open.order());
+  CHECK_FALSE(open.cup().scatters[0].items[0].byHand);
   // One of it is taken away like any place.
   removePlace(open.order());
   CHECK(open.cup().scatters[0].items.size() == 24);

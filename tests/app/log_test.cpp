@@ -27,7 +27,7 @@ using namespace avrelt;
 
 namespace {
 
-CivilTime at(const char* text) {
+CivilTime timeAt(const char* text) {
   return *parseCivil(text);
 }
 
@@ -52,7 +52,7 @@ struct LogWindow : OpenWindow {
     cup.division.body.finish.name = "Night";
     cup.division.body.finish.supply = supply;
     document.cups = {cup};
-    document.bench.from = at("2026-12-09T18:00");
+    document.bench.from = timeAt("2026-12-09T18:00");
     order().load(document);
     station().keeper().begin();
     window.goToStation(MainWindow::bench);
@@ -71,7 +71,7 @@ struct LogWindow : OpenWindow {
     int minutes = 0;
     for (const Step& step : std::vector<Step>(plan().cups[0].steps)) {
       minutes += 15;
-      tickStep(order(), 0, step, at("2026-12-09T18:00") + std::chrono::minutes(minutes),
+      tickStep(order(), 0, step, timeAt("2026-12-09T18:00") + std::chrono::minutes(minutes),
                Duration::minutes(15));
       if (step.kind == kind) break;
     }
@@ -95,7 +95,7 @@ TEST_CASE("Work writes the log, undo takes it back, and nothing is told twice", 
   LogEntry entry = open.entries().front();
   CHECK(entry.name == "Comet");
   CHECK(entry.done == static_cast<int>(open.order().document().cups[0].bench.done.size()));
-  CHECK(entry.begun == at("2026-12-09T18:00"));
+  CHECK(entry.begun == timeAt("2026-12-09T18:00"));
   CHECK_FALSE(entry.finished);
   CHECK(entry.made.find("Night") != std::string::npos);
   CHECK(entry.worked.minutes() == Approx(15.0 * entry.done));
@@ -128,7 +128,7 @@ TEST_CASE("Work writes the log, undo takes it back, and nothing is told twice", 
 
 TEST_CASE("A dry run is not logged", "[log]") {
   LogWindow open;
-  open.window.benchStation().clock().pretend(at("2026-12-09T18:00"), 0);
+  open.window.benchStation().clock().pretend(timeAt("2026-12-09T18:00"), 0);
   open.work().planNow();
   open.press(Qt::Key_Return, Qt::ControlModifier);
   open.station().keeper().keep();
@@ -317,7 +317,7 @@ TEST_CASE("A pace that was learnt is offered, taken, and reckoned with at the be
     LoggedStep step;
     step.step = "clean";
     step.kind = StepKind::clean;
-    step.at = at("2026-10-01T18:00") + std::chrono::days(i);
+    step.at = timeAt("2026-10-01T18:00") + std::chrono::days(i);
     step.took = Duration::minutes(i == 3 ? 90 : 18 + i % 2);
     step.usual = Duration::minutes(12);
     REQUIRE_FALSE(log.record(entry, "{}", {step}));
@@ -456,11 +456,11 @@ TEST_CASE("Two cups stand side by side, and what differs is marked", "[log]") {
     entry.key = {"o-past", "cup-" + std::to_string(i)};
     entry.name = "Past " + std::to_string(i);
     entry.blank = "straight 600 ml";
-    entry.begun = at("2026-10-01T18:00");
+    entry.begun = timeAt("2026-10-01T18:00");
     LoggedStep step;
     step.step = "glitter";
     step.kind = StepKind::glitter;
-    step.at = at("2026-10-01T18:30");
+    step.at = timeAt("2026-10-01T18:30");
     step.took = Duration::minutes(10 + 20 * i);
     step.uses = {{open.supply, step.at, Amount::ofUnits(MeasuredBy::weight, 4 + i), {}}};
     REQUIRE_FALSE(log.record(entry, "{}", {step}));
@@ -745,7 +745,8 @@ TEST_CASE("Film that runs short is said while planning, until there is enough or
   const auto sheet = open.window.shelf().put(stock);
   REQUIRE(sheet);
   CHECK(told().contains("runs short"));
-  open.order().edit("Due", [](Document& document) { document.bench.due = at("2026-12-12T18:00"); });
+  open.order().edit("Due",
+                    [](Document& document) { document.bench.due = timeAt("2026-12-12T18:00"); });
   open.work().planNow();
   CHECK(told().contains("12 Dec"));
   // What is bought is enough, and what is cut wants none.

@@ -9,6 +9,7 @@
 #include "files/bench_files.h"
 #include "files/document_json.h"
 #include "job/ids.h"
+#include "measure/minutes.h"
 
 using namespace avrelt;
 
@@ -17,11 +18,7 @@ namespace {
 CivilTime at(const char* text) {
   return *parseCivil(text);
 }
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
-
-Document full() {
+Document fullBench() {
   Document document;
   document.cups = {newCup("A", Unit::mm)};
   giveIds(document.cups[0]);
@@ -76,7 +73,7 @@ std::string fieldOf(const std::string& bench, const std::string& ofCup = {}) {
 }  // namespace
 
 TEST_CASE("The bench of an order is written and read the same", "[bench]") {
-  const Document document = full();
+  const Document document = fullBench();
   const std::string text = writeDocument(document);
   const auto read = readDocument(text);
   REQUIRE(read);

@@ -16,7 +16,7 @@ using namespace avrelt;
 
 namespace {
 
-Document full() {
+Document fullOfDecals() {
   Document document;
   document.cups = {newCup("A", Unit::mm)};
   Artwork shape = shapeArtwork("planet");
@@ -106,7 +106,7 @@ Document full() {
   scatter.density = ScatterDensity::base;
   scatter.whole = false;
   scatter.offSeam = true;
-  scatter.items = {{place, "set-1", 75}};
+  scatter.items = {{place, "set-1", 75, true}};
   document.cups[0].scatters = {scatter};
   giveIds(document.cups[0]);
   referToArt(document);
@@ -130,7 +130,7 @@ const char* const square =
 }  // namespace
 
 TEST_CASE("artworks and sets are written and come back, to the byte") {
-  const Document document = full();
+  const Document document = fullOfDecals();
   const std::string text = writeDocument(document);
   const auto read = readDocument(text);
   REQUIRE(read);

@@ -12,14 +12,14 @@ using namespace avrelt;
 
 namespace {
 
-Document read(const std::string& text) {
+Document readOrder(const std::string& text) {
   const auto document = readDocument(text);
   REQUIRE(document.has_value());
   return document->document;
 }
 
 Document dividedOnce() {
-  return read(*readFile(AVRELT_TEST_DATA "/version-1-divided.avrelt"));
+  return readOrder(*readFile(AVRELT_TEST_DATA "/version-1-divided.avrelt"));
 }
 
 const Cup& called(const Document& document, const std::string& name) {
@@ -46,7 +46,7 @@ std::string oneCup(const std::string& members) {
          members + "}]}";
 }
 
-std::string faultsOf(const std::string& text) {
+std::string idFaultsOf(const std::string& text) {
   const auto document = readDocument(text);
   REQUIRE_FALSE(document.has_value());
   return inWords(document.error().front(), "it", Unit::mm);
@@ -76,7 +76,7 @@ TEST_CASE("an order of version 1 saved as version 2 plans to the byte as before"
   const Document document = dividedOnce();
   const std::string saved = writeDocument(document);
   CHECK_THAT(saved, Catch::StartsWith("{\n  \"avrelt\": 2"));
-  const Document again = read(saved);
+  const Document again = readOrder(saved);
   CHECK(again == document);
   CHECK(planJson(*planDocument(document), {}) == planJson(*planDocument(again), {}));
   CHECK(writeDocument(again) == saved);
@@ -97,18 +97,18 @@ TEST_CASE("a reference of version 1 that leads nowhere is told with its place an
 }
 
 TEST_CASE("an id told twice is refused with both places") {
-  const std::string fault = faultsOf(oneCup(
+  const std::string fault = idFaultsOf(oneCup(
       R"("divide": {"body": {"id": "all", "cut": {"id": "c"}, "parts": [{"id": "x"}, {"id": "x"}]}})"));
   CHECK_THAT(fault, Catch::Contains("cups[0].divide.body.parts[1].id") &&
                         Catch::Contains("cups[0].divide.body.parts[0].id"));
-  CHECK_THAT(faultsOf(oneCup(R"("fills": [{"id": ""}])")), Catch::Contains("fills[0].id"));
-  CHECK_THAT(faultsOf(oneCup(R"("fills": [{"zone": 7}])")), Catch::Contains("fills[0].zone"));
-  CHECK_THAT(faultsOf(oneCup(R"("fills": [{"zone": [0, -1]}])")),
+  CHECK_THAT(idFaultsOf(oneCup(R"("fills": [{"id": ""}])")), Catch::Contains("fills[0].id"));
+  CHECK_THAT(idFaultsOf(oneCup(R"("fills": [{"zone": 7}])")), Catch::Contains("fills[0].zone"));
+  CHECK_THAT(idFaultsOf(oneCup(R"("fills": [{"zone": [0, -1]}])")),
              Catch::Contains("fills[0].zone[1]"));
 }
 
 TEST_CASE("ids a hand has written are kept, the others are made, and none is made twice") {
-  Document document = read(oneCup(R"("ids": 4, "divide": {"body": {"id": "wall", "cut":
+  Document document = readOrder(oneCup(R"("ids": 4, "divide": {"body": {"id": "wall", "cut":
       {"kind": "rings", "count": 3}, "parts": [{"id": "cut-5"}, {}]}},
       "fills": [{"zone": "cut-5", "colours": [{"share": 1}]}, {"id": "mine", "zone": "@x.y"}])"));
   Cup& cup = document.cups[0];

@@ -11,7 +11,7 @@ using namespace avrelt;
 
 namespace {
 
-ReadFault faultOf(const std::string& text) {
+ReadFault readFaultOf(const std::string& text) {
   const auto read = readJson(text);
   REQUIRE_FALSE(read.has_value());
   return read.error();
@@ -41,15 +41,16 @@ TEST_CASE("a field that is not there has the line of what surrounds it") {
 }
 
 TEST_CASE("broken JSON is refused on its line, in words") {
-  CHECK(faultOf("{\n\"a\": 1\n\"b\": 2}").line == 3);
-  CHECK_THAT(inWords(faultOf("{\"a\" 1}").fault.sentence, Unit::mm), Catch::Contains("not JSON"));
-  CHECK_THAT(inWords(faultOf("").fault.sentence, Unit::mm), Catch::Contains("empty"));
-  CHECK_THAT(inWords(faultOf(" \n ").fault.sentence, Unit::mm), Catch::Contains("empty"));
-  CHECK_THAT(inWords(faultOf("{\"a\": [1, 2").fault.sentence, Unit::mm),
-             Catch::Contains("cut off"));
-  CHECK_THAT(inWords(faultOf("{\"a\": \"\xff\"}").fault.sentence, Unit::mm),
+  CHECK(readFaultOf("{\n\"a\": 1\n\"b\": 2}").line == 3);
+  CHECK_THAT(inWords(readFaultOf("{\"a\" 1}").fault.sentence, Unit::mm),
              Catch::Contains("not JSON"));
-  CHECK_THAT(inWords(faultOf("{} {}").fault.sentence, Unit::mm), Catch::Contains("not JSON"));
+  CHECK_THAT(inWords(readFaultOf("").fault.sentence, Unit::mm), Catch::Contains("empty"));
+  CHECK_THAT(inWords(readFaultOf(" \n ").fault.sentence, Unit::mm), Catch::Contains("empty"));
+  CHECK_THAT(inWords(readFaultOf("{\"a\": [1, 2").fault.sentence, Unit::mm),
+             Catch::Contains("cut off"));
+  CHECK_THAT(inWords(readFaultOf("{\"a\": \"\xff\"}").fault.sentence, Unit::mm),
+             Catch::Contains("not JSON"));
+  CHECK_THAT(inWords(readFaultOf("{} {}").fault.sentence, Unit::mm), Catch::Contains("not JSON"));
 }
 
 TEST_CASE("half of any document is refused and never taken for a whole one") {
@@ -65,20 +66,20 @@ TEST_CASE("half of any document is refused and never taken for a whole one") {
 
 TEST_CASE("fifty megabytes of nesting are refused at the sixty-fifth level") {
   const std::string deep(50'000'000, '[');
-  const ReadFault fault = faultOf(deep);
+  const ReadFault fault = readFaultOf(deep);
   CHECK_THAT(inWords(fault.fault.sentence, Unit::mm), Catch::Contains("deeper than 64"));
   CHECK(readJson(std::string(64, '[') + std::string(64, ']')).has_value());
   CHECK_FALSE(readJson(std::string(65, '[') + std::string(65, ']')).has_value());
 }
 
 TEST_CASE("a member that stands twice is refused") {
-  const ReadFault fault = faultOf("{\"a\": 1,\n\"a\": 2}");
+  const ReadFault fault = readFaultOf("{\"a\": 1,\n\"a\": 2}");
   CHECK(fault.line == 2);
   CHECK(fault.fault.field == "a");
 }
 
 TEST_CASE("a number no double holds is refused") {
-  CHECK(faultOf("{\"a\":\n1e999}").fault.field == "a");
+  CHECK(readFaultOf("{\"a\":\n1e999}").fault.field == "a");
 }
 
 TEST_CASE("more members or things than an order has are refused before they take memory") {

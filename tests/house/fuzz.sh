@@ -4,13 +4,13 @@
 # "large", on one of about a megabyte that is made here. 99: not built here (77 is what a target
 # that found something ends with).
 set -eu
-target=$1/build/fuzz/fuzz/fuzz_$2
-[ -x "$target" ] || { echo "not built: cmake --preset fuzz && cmake --build --preset fuzz"; exit 99; }
+target=$1/build/check/fuzz/fuzz_$2
+[ -x "$target" ] || { echo "not built: cmake --preset check && cmake --build --preset check"; exit 99; }
 corpus=$(mktemp -d)
 trap 'rm -rf "$corpus"' EXIT
 if [ "${4:-}" != large ]; then
   "$target" -max_total_time="$3" -max_len=8192 -timeout=120 -verbosity=0 -print_final_stats=1 \
-    -artifact_prefix="$1/build/fuzz/" "$corpus" "$1/fuzz/seeds/$2"
+    -artifact_prefix="$1/build/check/" "$corpus" "$1/fuzz/seeds/$2"
   exit
 fi
 case $2 in
@@ -36,4 +36,4 @@ case $2 in
   *) exit 0 ;;
 esac >"$corpus/large"
 "$target" -max_total_time="$3" -max_len=1200000 -timeout=120 -verbosity=0 -print_final_stats=1 \
-  -artifact_prefix="$1/build/fuzz/" "$corpus"
+  -artifact_prefix="$1/build/check/" "$corpus"

@@ -17,27 +17,27 @@ using namespace avrelt;
 
 namespace {
 
-constexpr double pixelsPerMm = 8;
+constexpr double coarseDotsPerMm = 8;
 
-struct Picture {
+struct DrawnPicture {
   int columns = 0;
   int rows = 0;
   std::vector<unsigned char> alpha;
 };
 
-Picture drawnByRsvg(const std::string& svg, double wide, double tall) {
+DrawnPicture drawnByRsvg(const std::string& svg, double wide, double tall) {
   GError* error = nullptr;
   RsvgHandle* handle =
       rsvg_handle_new_from_data(reinterpret_cast<const guint8*>(svg.data()), svg.size(), &error);
   REQUIRE(handle != nullptr);
   rsvg_handle_set_dpi(handle, 96);  // as CSS has it; its own is 90
-  Picture picture;
-  picture.columns = static_cast<int>(std::lround(wide * pixelsPerMm));
-  picture.rows = static_cast<int>(std::lround(tall * pixelsPerMm));
+  DrawnPicture picture;
+  picture.columns = static_cast<int>(std::lround(wide * coarseDotsPerMm));
+  picture.rows = static_cast<int>(std::lround(tall * coarseDotsPerMm));
   cairo_surface_t* surface =
       cairo_image_surface_create(CAIRO_FORMAT_ARGB32, picture.columns, picture.rows);
   cairo_t* context = cairo_create(surface);
-  const RsvgRectangle view{0, 0, wide * pixelsPerMm, tall * pixelsPerMm};
+  const RsvgRectangle view{0, 0, wide * coarseDotsPerMm, tall * coarseDotsPerMm};
   REQUIRE(rsvg_handle_render_document(handle, context, &view, &error));
   cairo_surface_flush(surface);
   const unsigned char* data = cairo_image_surface_get_data(surface);
@@ -81,8 +81,9 @@ std::string writtenOut(const Drawing& drawing) {
 void checkAlike(const std::string& svg) {
   const auto drawing = readDrawing(svg, "test.svg");
   if (!drawing) FAIL(inWords(drawing.error().front(), "test.svg", Unit::mm));
-  const Picture own = drawnByRsvg(writtenOut(*drawing), drawing->wide.mm(), drawing->tall.mm());
-  const Picture theirs = drawnByRsvg(svg, drawing->wide.mm(), drawing->tall.mm());
+  const DrawnPicture own =
+      drawnByRsvg(writtenOut(*drawing), drawing->wide.mm(), drawing->tall.mm());
+  const DrawnPicture theirs = drawnByRsvg(svg, drawing->wide.mm(), drawing->tall.mm());
   REQUIRE(own.alpha.size() == theirs.alpha.size());
   long ink = 0;
   long off = 0;

@@ -17,17 +17,17 @@ using namespace avrelt::cups;
 
 namespace {
 
-constexpr double pixelsPerMm = 20;
+constexpr double dotsPerMm = 20;
 
 /// Width and height in mm as stated in the file, and the extent of the ink as drawn.
-struct Seen {
+struct SeenDots {
   double width = 0;
   double height = 0;
   double inkWidth = 0;
   double inkHeight = 0;
   bool inkAt(Point mm) const {
-    const auto x = static_cast<int>(mm.x * pixelsPerMm);
-    const auto y = static_cast<int>(mm.y * pixelsPerMm);
+    const auto x = static_cast<int>(mm.x * dotsPerMm);
+    const auto y = static_cast<int>(mm.y * dotsPerMm);
     for (int i = -3; i <= 3; ++i) {
       for (int j = -3; j <= 3; ++j) {
         if (dark(x + i, y + j)) return true;
@@ -45,13 +45,13 @@ struct Seen {
   std::vector<unsigned char> alpha;
 };
 
-Seen seenByRsvg(const std::string& svg) {
+SeenDots seenByRsvg(const std::string& svg) {
   GError* error = nullptr;
   RsvgHandle* handle =
       rsvg_handle_new_from_data(reinterpret_cast<const guint8*>(svg.data()), svg.size(), &error);
   REQUIRE(error == nullptr);
   REQUIRE(handle != nullptr);
-  Seen seen;
+  SeenDots seen;
   RsvgLength width;
   RsvgLength height;
   gboolean hasWidth = FALSE;
@@ -64,12 +64,12 @@ Seen seenByRsvg(const std::string& svg) {
   REQUIRE(height.unit == RSVG_UNIT_MM);
   seen.width = width.length;
   seen.height = height.length;
-  seen.columns = static_cast<int>(std::ceil(seen.width * pixelsPerMm));
-  seen.rows = static_cast<int>(std::ceil(seen.height * pixelsPerMm));
+  seen.columns = static_cast<int>(std::ceil(seen.width * dotsPerMm));
+  seen.rows = static_cast<int>(std::ceil(seen.height * dotsPerMm));
   cairo_surface_t* surface =
       cairo_image_surface_create(CAIRO_FORMAT_ARGB32, seen.columns, seen.rows);
   cairo_t* context = cairo_create(surface);
-  const RsvgRectangle view{0, 0, seen.width * pixelsPerMm, seen.height * pixelsPerMm};
+  const RsvgRectangle view{0, 0, seen.width * dotsPerMm, seen.height * dotsPerMm};
   REQUIRE(rsvg_handle_render_layer(handle, context, "#cut", &view, &error));
   cairo_surface_flush(surface);
   const unsigned char* data = cairo_image_surface_get_data(surface);
@@ -89,8 +89,8 @@ Seen seenByRsvg(const std::string& svg) {
       }
     }
   }
-  seen.inkWidth = (right + 1 - left) / pixelsPerMm;
-  seen.inkHeight = (bottom + 1 - top) / pixelsPerMm;
+  seen.inkWidth = (right + 1 - left) / dotsPerMm;
+  seen.inkHeight = (bottom + 1 - top) / dotsPerMm;
   cairo_destroy(context);
   cairo_surface_destroy(surface);
   g_object_unref(handle);
@@ -106,7 +106,7 @@ TEST_CASE("librsvg finds the size stated and drawn within a tenth of a millimetr
     INFO(cup.name);
     const WrapLayout layout = laidOut(developed(cup.blank), wrapOf({}, {}, Length::mm(1)));
     const Part part = conePiece(layout, Unit::inch, cup.name);
-    const Seen seen = seenByRsvg(svgOf(setOf({part}), Unit::inch, cup.name));
+    const SeenDots seen = seenByRsvg(svgOf(setOf({part}), Unit::inch, cup.name));
     const Box size = part.bounds();
     CHECK(seen.width == Approx(size.width()).margin(0.1));
     CHECK(seen.height == Approx(size.height()).margin(0.1));

@@ -9,7 +9,7 @@ using namespace avrelt;
 
 namespace {
 
-std::string firstFault(const std::string& text) {
+std::string firstJsonFault(const std::string& text) {
   const auto blanks = readShelf(text);
   REQUIRE_FALSE(blanks.has_value());
   return inWords(blanks.error().front(), "shelf.json", Unit::mm);
@@ -32,12 +32,13 @@ TEST_CASE("members not known are kept") {
 }
 
 TEST_CASE("what is no shelf is refused with its line") {
-  CHECK_THAT(firstFault("{}"), Catch::Contains("no shelf"));
-  CHECK_THAT(firstFault(R"({"avrelt_shelf":2,"blanks":[]})"), Catch::Contains("newer Avrelt"));
-  CHECK_THAT(firstFault(R"({"avrelt_shelf":1})"), Catch::Contains("\"blanks\" is missing"));
-  CHECK_THAT(firstFault("{\"avrelt_shelf\":1,\n\"blanks\":[{\"stations\":[]}]}"),
+  CHECK_THAT(firstJsonFault("{}"), Catch::Contains("no shelf"));
+  CHECK_THAT(firstJsonFault(R"({"avrelt_shelf":2,"blanks":[]})"), Catch::Contains("newer Avrelt"));
+  CHECK_THAT(firstJsonFault(R"({"avrelt_shelf":1})"), Catch::Contains("\"blanks\" is missing"));
+  CHECK_THAT(firstJsonFault("{\"avrelt_shelf\":1,\n\"blanks\":[{\"stations\":[]}]}"),
              Catch::Contains("line 2") && Catch::Contains("no name"));
-  CHECK_THAT(firstFault(R"({"avrelt_shelf":1,"blanks":[{"name":"A","stations":[{"at":"x"}]}]})"),
-             Catch::Contains("blanks[0].stations[0].at"));
-  CHECK_THAT(firstFault("{\"avrelt_shelf\":1,"), Catch::Contains("line"));
+  CHECK_THAT(
+      firstJsonFault(R"({"avrelt_shelf":1,"blanks":[{"name":"A","stations":[{"at":"x"}]}]})"),
+      Catch::Contains("blanks[0].stations[0].at"));
+  CHECK_THAT(firstJsonFault("{\"avrelt_shelf\":1,"), Catch::Contains("line"));
 }

@@ -202,15 +202,15 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
     if (weeding_.empty()) painter.setPen(QPen(t.stop, 2));
     for (const Polyline& line : cut_->open) painter.drawPolyline(lineOf(line.points));
   } else if (!drag_) {
-    if (const std::optional<Box> left = offcutOf(*film, sheet_)) {
-      const QRectF place = room(*left);
+    if (left_) {
+      const QRectF place = room(*left_);
       painter.setPen(QPen(t.brass, 1.5, Qt::DashLine));
       painter.drawRect(place);
       painter.setFont(face(12));
       painter.setPen(t.ink);
       const QString measures =
-          tr("%1 × %2").arg(onTape(Length::mm(left->width()), order_.unit()).mark,
-                            onTape(Length::mm(left->height()), order_.unit()).mark);
+          tr("%1 × %2").arg(onTape(Length::mm(left_->width()), order_.unit()).mark,
+                            onTape(Length::mm(left_->height()), order_.unit()).mark);
       // As much as there is room for, along it or up it.
       for (const QString& words : {tr("offcut %1").arg(measures), measures}) {
         const double length = QFontMetricsF(painter.font()).horizontalAdvance(words) + 6;
@@ -250,7 +250,9 @@ void SheetsCanvas::workOut() {
   weeding_.clear();
   printed_.clear();
   const FilmSheets* film = this->film();
+  left_.reset();
   if (film == nullptr) return;
+  left_ = offcutOf(*film, sheet_);
   if (const std::optional<Part> weeding = weedingOn(*film, sheet_)) {
     std::vector<Point> box = flattened(weeding->outline, Length::mm(0.1));
     box.push_back(box.front());

@@ -80,6 +80,7 @@ class SheetsCanvas : public Canvas {
   std::vector<Printed> printed_;
   PrintPaint prints_;
   std::vector<std::vector<Point>> weeding_;  ///< its box and its cuts, mm
+  std::optional<Box> left_;                  ///< of the sheet, worth keeping
 };
 
 }  // namespace avrelt

@@ -11,10 +11,10 @@
 
 namespace avrelt {
 namespace {
-constexpr int perRow = 9;
+constexpr int coloursPerRow = 9;
 constexpr double widest = 28;
 constexpr double narrowest = 22;
-constexpr double tall = 26;
+constexpr double swatchTall = 26;
 }  // namespace
 
 const QStringList& Swatches::colours() {
@@ -30,8 +30,8 @@ const QStringList& Swatches::colours() {
 
 Swatches::Swatches(QWidget* parent) : Canvas(parent) {
   setFocusPolicy(Qt::StrongFocus);
-  setFixedHeight(static_cast<int>(2 * tall + 4));
-  setMinimumWidth(static_cast<int>(perRow * narrowest));
+  setFixedHeight(static_cast<int>(2 * swatchTall + 4));
+  setMinimumWidth(static_cast<int>(coloursPerRow * narrowest));
   setCursor(Qt::PointingHandCursor);
   setAccessibleName(tr("Colour"));
   setAccessibleDescription(tr("Arrow keys go along the pots, Return takes one."));
@@ -46,10 +46,10 @@ void Swatches::show(const QString& colour) {
 }
 
 QRectF Swatches::placeOf(int pot) const {
-  const int row = pot / perRow;
-  const int column = pot % perRow;
-  const double wide = std::clamp(width() / static_cast<double>(perRow), narrowest, widest);
-  return {column * wide + 2, row * tall + 2, wide - 4, tall - 4};
+  const int row = pot / coloursPerRow;
+  const int column = pot % coloursPerRow;
+  const double wide = std::clamp(width() / static_cast<double>(coloursPerRow), narrowest, widest);
+  return {column * wide + 2, row * swatchTall + 2, wide - 4, swatchTall - 4};
 }
 
 void Swatches::take(int pot) {
@@ -89,7 +89,7 @@ void Swatches::mousePressEvent(QMouseEvent* event) {
 
 void Swatches::keyPressEvent(QKeyEvent* event) {
   const int last = static_cast<int>(colours().size());
-  if (const std::optional<int> gone = goneInGrid(event->key(), at_, perRow, last)) {
+  if (const std::optional<int> gone = goneInGrid(event->key(), at_, coloursPerRow, last)) {
     at_ = *gone;
     update();
   } else if (takes(event->key())) {

@@ -251,6 +251,12 @@ QString ScatterPage::scatterWords() const {
   QString words = scatter->coverPercent == 0 && many < scatter->count
                       ? tr("%n found room, of %1 wanted.", nullptr, many).arg(scatter->count)
                       : tr("%n are thrown.", nullptr, many);
+  const auto byHand = std::count_if(scatter->items.begin(), scatter->items.end(),
+                                    [](const ScatterItem& item) { return item.byHand; });
+  if (byHand > 0) {
+    words +=
+        QLatin1Char(' ') + tr("%n stay where you put them.", nullptr, static_cast<int>(byHand));
+  }
   for (const Zone& zone : plan->divided.zones) {
     if (zone.id != scatter->zone && !(scatter->zone.empty() && plan->divided.zones.size() == 1)) {
       continue;

@@ -71,10 +71,15 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   anchor_ = new QComboBox;
   anchor_->setToolTip(tr("The point of the artwork that is put on the marks"));
   for (const AnchorChoice& choice : anchors()) anchor_->addItem(tr(choice.name));
+  anchor_->addItem(tr("Another point"));
   anchor_->view()->setAccessibleName(tr("Placed by its"));
-  QWidget* const fieldsInTurn[] = {size_, by, turn_, labelled(tr("Film shrinks"), shrinks_),
-                                   labelled(tr("Placed by its"), anchor_)};
-  for (int i = 0; i < 5; ++i) grid->addWidget(fieldsInTurn[i], i / 2, i % 2);
+  QWidget* const fieldsInTurn[] = {size_,
+                                   by,
+                                   turn_,
+                                   labelled(tr("Film shrinks"), shrinks_),
+                                   labelled(tr("Placed by its"), anchor_),
+                                   makePoint()};
+  for (int i = 0; i < 6; ++i) grid->addWidget(fieldsInTurn[i], i / 2, i % 2);
   for (int i = 0; i < 2; ++i) grid->setColumnStretch(i, 1);
   column->addLayout(grid);
   auto* checks = new QHBoxLayout;
@@ -125,6 +130,12 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
     editSet(order_, tr("Flip a set"), {}, [on](DecalSet& set) { set.flipped = on; });
   });
   connect(anchor_, &QComboBox::activated, this, [this](int i) {
+    if (i >= static_cast<int>(anchors().size())) {
+      // Which one is typed, or picked.
+      across_->setFocus();
+      across_->selectAll();
+      return;
+    }
     editSet(order_, tr("Place a set by another point"), {},
             [i](DecalSet& set) { set.anchor = anchors()[static_cast<std::size_t>(i)].anchor; });
   });
@@ -145,6 +156,44 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+}
+
+/// Where the point that is put on the marks is, typed or picked.
+QWidget* SetPage::makePoint() {
+  auto* box = new QWidget;
+  auto* row = new QHBoxLayout(box);
+  row->setContentsMargins(0, 0, 0, 0);
+  row->setSpacing(4);
+  const auto share = [&](const QString& name, const QString& tip, double Anchor::*of) {
+    auto* made = new QDoubleSpinBox;
+    made->setRange(0, 100);
+    made->setDecimals(2);
+    made->setSuffix(tr(" %"));
+    made->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    made->setAccessibleName(name);
+    made->setToolTip(tip);
+    made->setKeyboardTracking(false);
+    row->addWidget(made, 1);
+    connect(made, &QDoubleSpinBox::valueChanged, this, [this, of](double percent) {
+      editSet(order_, tr("Place a set by another point"), QStringLiteral("anchor"),
+              [percent, of](DecalSet& set) { set.anchor.*of = percent / 100; });
+    });
+    return made;
+  };
+  across_ = share(tr("Its point, from its left"),
+                  tr("How far from the artwork’s left the point is that is put on the marks"),
+                  &Anchor::across);
+  up_ =
+      share(tr("Its point, from below"),
+            tr("How far from below the artwork’s point is that is put on the marks"), &Anchor::up);
+  pick_ = new QPushButton(tr("Pick"));
+  pick_->setCheckable(true);
+  pick_->setAccessibleName(tr("Pick the point on the flat"));
+  pick_->setToolTip(
+      tr("Click a point of the artwork on the flat: the marks are made for it, and the set stays "
+         "where it is (Alt+Shift+Q; Escape leaves it)"));
+  row->addWidget(pick_);
+  return labelled(tr("from left, from below"), box);
 }
 
 LengthField* SetPage::field(FieldSet& fields, const QString& label, const char* member,
@@ -220,9 +269,16 @@ void SetPage::refresh() {
   turn_->show(set->turn);
   by_->show(set->byHeight ? 1 : 0);
   flipped_->setChecked(set->flipped);
-  for (std::size_t i = 0; i < anchors().size(); ++i) {
-    if (anchors()[i].anchor == set->anchor) anchor_->setCurrentIndex(static_cast<int>(i));
+  const auto chosen =
+      std::find_if(anchors().begin(), anchors().end(),
+                   [&](const AnchorChoice& choice) { return choice.anchor == set->anchor; });
+  anchor_->setCurrentIndex(static_cast<int>(chosen - anchors().begin()));
+  for (const auto& [field, share] :
+       {std::pair(across_, set->anchor.across), std::pair(up_, set->anchor.up)}) {
+    const QSignalBlocker quiet(field);
+    field->setValue(share * 100);
   }
+  pick_->setEnabled(plan != nullptr && !plan->gone && !plan->places.empty());
   growth_->setChecked(set->allowGrowth);
   flush_->setChecked(set->flush);
   {

@@ -25,6 +25,10 @@ class SetPage : public QWidget {
   Segments& by() { return *by_; }
   QCheckBox& flipped() { return *flipped_; }
   QComboBox& anchor() { return *anchor_; }
+  QDoubleSpinBox& across() { return *across_; }
+  QDoubleSpinBox& up() { return *up_; }
+  /// Down while a click on the flat says by which point the set is placed.
+  QPushButton& pickButton() { return *pick_; }
   QDoubleSpinBox& shrinks() { return *shrinks_; }
   QPushButton& removeButton() { return *remove_; }
   QPushButton& copyButton() { return *copy_; }
@@ -34,6 +38,7 @@ class SetPage : public QWidget {
                      WrittenLength DecalSet::*length);
   LengthField* angle(FieldSet& fields, const QString& label, const char* member,
                      Angle DecalSet::*angle);
+  QWidget* makePoint();
   void refresh();
   void fillSets();
   void fillCopies();
@@ -47,6 +52,9 @@ class SetPage : public QWidget {
   Segments* by_ = nullptr;
   QCheckBox* flipped_ = nullptr;
   QComboBox* anchor_ = nullptr;
+  QDoubleSpinBox* across_ = nullptr;  ///< where that point is, from the artwork's left
+  QDoubleSpinBox* up_ = nullptr;      ///< and from below
+  QPushButton* pick_ = nullptr;
   QCheckBox* growth_ = nullptr;
   QCheckBox* flush_ = nullptr;
   QDoubleSpinBox* shrinks_ = nullptr;

@@ -12,7 +12,7 @@
 namespace avrelt {
 namespace {
 
-constexpr QSize pictureSize(92, 72);
+constexpr QSize shapeSize(92, 72);
 
 }  // namespace
 
@@ -42,8 +42,8 @@ ShapeDialog::ShapeDialog(std::vector<ShapeChoice> shapes,
   list_ = new QListWidget;
   list_->setAccessibleName(tr("Shapes"));
   list_->setViewMode(QListView::IconMode);
-  list_->setIconSize(pictureSize);
-  list_->setGridSize(QSize(pictureSize.width() + 22, pictureSize.height() + 30));
+  list_->setIconSize(shapeSize);
+  list_->setGridSize(QSize(shapeSize.width() + 22, shapeSize.height() + 30));
   list_->setMovement(QListView::Static);
   list_->setResizeMode(QListView::Adjust);
   list_->setUniformItemSizes(true);
@@ -92,7 +92,7 @@ void ShapeDialog::fill() {
       fits = fits && shapes_[i].found.contains(word, Qt::CaseInsensitive);
     }
     if (!fits) continue;
-    auto* item = new QListWidgetItem(iconOf(shapes_[i].artwork, pictureSize, devicePixelRatioF()),
+    auto* item = new QListWidgetItem(iconOf(shapes_[i].artwork, shapeSize, devicePixelRatioF()),
                                      QString::fromStdString(shapes_[i].artwork.name));
     item->setToolTip(item->text());
     item->setData(Qt::UserRole, static_cast<unsigned>(i));

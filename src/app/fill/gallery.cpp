@@ -15,7 +15,7 @@ namespace avrelt {
 namespace {
 
 constexpr int perRow = 7;
-constexpr double tall = 54;
+constexpr double tileTall = 54;
 
 void paintPattern(QPainter& painter, Family family, const QRectF& room,
                   const std::vector<QColor>& colours, double larger) {
@@ -57,7 +57,7 @@ void paintPattern(QPainter& painter, Family family, const QRectF& room,
 
 Gallery::Gallery(QWidget* parent) : Canvas(parent) {
   setFocusPolicy(Qt::StrongFocus);
-  setFixedHeight(static_cast<int>(2 * tall + 2));
+  setFixedHeight(static_cast<int>(2 * tileTall + 2));
   setMinimumWidth(7 * 44);
   setCursor(Qt::PointingHandCursor);
   setAccessibleName(tr("Patterns"));
@@ -84,7 +84,7 @@ QRectF Gallery::boxOf(int index) const {
   const double wide = std::min(width() / static_cast<double>(perRow), 72.0);
   const int row = index / perRow;
   const int column = index % perRow;
-  return {column * wide + 2, row * tall + 1, wide - 5, tall - 4};
+  return {column * wide + 2, row * tileTall + 1, wide - 5, tileTall - 4};
 }
 
 void Gallery::paintEvent(QPaintEvent* /*event*/) {

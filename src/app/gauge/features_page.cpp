@@ -13,9 +13,9 @@
 namespace avrelt {
 namespace {
 
-constexpr std::array<FeatureKind, 6> kinds{FeatureKind::frontMark, FeatureKind::lidMouth,
-                                           FeatureKind::handle,    FeatureKind::spout,
-                                           FeatureKind::footLip,   FeatureKind::keepClear};
+constexpr std::array<FeatureKind, 6> featureKinds{FeatureKind::frontMark, FeatureKind::lidMouth,
+                                                  FeatureKind::handle,    FeatureKind::spout,
+                                                  FeatureKind::footLip,   FeatureKind::keepClear};
 
 /// A feature as it most often is, on a wall this high.
 Feature usual(FeatureKind kind, Length wall, Unit unit) {
@@ -84,7 +84,7 @@ FeaturesPage::FeaturesPage(Order& order, FieldSet& fields, QWidget* parent)
   add_ = new QPushButton(tr("+ Feature"));
   remove_ = new QPushButton(tr("− Feature"));
   auto* menu = new QMenu(this);
-  for (const FeatureKind kind : kinds) {
+  for (const FeatureKind kind : featureKinds) {
     connect(menu->addAction(featureTitle(kind)), &QAction::triggered, this,
             [this, kind] { addFeature(kind); });
   }

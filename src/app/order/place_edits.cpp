@@ -3,8 +3,10 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 #include "app/order/phrases.h"
+#include "decal/anchoring.h"
 #include "decal/straight_edges.h"
 #include "job/ids.h"
 
@@ -166,7 +168,9 @@ bool editPlace(Order& order, const QString& text, const QString& key,
         [&](Cup& cup) {
           for (Scatter& scatter : cup.scatters) {
             for (ScatterItem& item : scatter.items) {
-              if (item.place.id == id) change(item.place);
+              if (item.place.id != id) continue;
+              change(item.place);
+              item.byHand = true;
             }
           }
         },
@@ -232,6 +236,45 @@ Snap movePlace(Order& order, WallPoint to, Length reach) {
     place.up = up;
   });
   return snap;
+}
+
+bool tellByPoint(Order& order, WallPoint place) {
+  const CupPlan* plan = order.plan();
+  const StandingSet now = placeInHand(order);
+  if (plan == nullptr || !now) return false;
+  const Anchor anchor = anchorUnder(*now.set, *now.place, place, plan->wall);
+  std::map<std::string, Told> all;
+  for (const PlacePlan& one : now.set->places) {
+    if (!one.row.empty()) continue;
+    const Told told = toldBy(anchor, *now.set, one, plan->wall);
+    if (told.at.s < Length() || told.at.s > plan->wall.body.wall()) {
+      emit order.refused({"At place %1 that point of “%2” is off the wall. Pick another.",
+                          {static_cast<long>(one.number), now.set->name}});
+      return false;
+    }
+    all.emplace(one.id, told);
+  }
+  const auto tell = [&](Place& one) {
+    const auto told = all.find(one.id);
+    if (told == all.end()) return;
+    one.at = plan->wall.onCup(told->second.at.theta.wrapped());
+    // Where it is, not the mark next to it.
+    one.up = WrittenLength{told->second.at.s, {}};
+    one.turn = told->second.turn;
+  };
+  const std::string id = now.set->id;
+  order.editCup(Order::tr("Place a set by another point"), [&](Cup& cup) {
+    for (DecalSet& set : cup.sets) {
+      if (set.id != id) continue;
+      set.anchor = anchor;
+      for (Place& one : set.places) tell(one);
+    }
+    for (Scatter& scatter : cup.scatters) {
+      for (ScatterItem& item : scatter.items) tell(item.place);
+    }
+  });
+  order.settle();
+  return true;
 }
 
 void alignEdge(Order& order, bool plumb) {

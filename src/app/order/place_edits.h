@@ -47,6 +47,11 @@ void nudgePlace(Order& order, int right, int up);
 /// else on a mark of the tape.
 Snap movePlace(Order& order, WallPoint to, Length reach = {});
 
+/// The set in hand told by the point of its artwork at a place of the wall, and the marks of its
+/// places made that point's: it lies where it lay. What stands in a row goes along with its row.
+/// Whether that could be; says why not.
+bool tellByPoint(Order& order, WallPoint place);
+
 /// The row in hand, of which the place in hand is or the first; nothing for none.
 const Row* rowInHand(const Order& order);
 const RowPlan* rowPlanInHand(const Order& order);

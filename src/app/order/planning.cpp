@@ -8,18 +8,14 @@
 
 namespace avrelt {
 
-namespace {
-
-struct Wanted {
-  std::shared_ptr<const Cup> cup;
-  Unit unit;
-  Stock stock;
-};
-
-}  // namespace
-
 /// What the window and the thread beside it both see.
 struct Planning::Desk {
+  struct Wanted {
+    std::shared_ptr<const Cup> cup;
+    Unit unit;
+    Stock stock;
+  };
+
   std::mutex held;
   std::condition_variable made;
   std::optional<Wanted> next;
@@ -63,7 +59,7 @@ Planning::~Planning() {
 
 void Planning::want(const std::shared_ptr<const Cup>& cup, Unit unit, const Stock& stock) {
   const std::lock_guard lock(desk_->held);
-  desk_->next = Wanted{cup, unit, stock};
+  desk_->next = Desk::Wanted{cup, unit, stock};
   desk_->plan.reset();
   if (std::exchange(desk_->working, true)) return;
   pool_.start([desk = desk_] { Desk::work(desk); });

@@ -92,9 +92,15 @@ bool editScatter(Order& order, const QString& text, const QString& key,
   // What is refused is kept as it was typed, and nothing is thrown by it.
   if (scatterFaults(next).empty()) {
     std::vector<ScatterItem> items = scattered(next, groundFor(*plan, next.id));
-    // Ids stay with their number, so that the one in hand is still in hand.
-    for (std::size_t i = 0; i < std::min(items.size(), inHand->items.size()); ++i) {
-      items[i].place.id = inHand->items[i].place.id;
+    // What stays keeps its id; the others take what ids there are in turn, so that the one in hand
+    // is still in hand.
+    auto was = inHand->items.begin();
+    for (ScatterItem& item : items) {
+      if (item.byHand) continue;
+      was = std::find_if(was, inHand->items.end(),
+                         [](const ScatterItem& other) { return !other.byHand; });
+      if (was == inHand->items.end()) break;
+      item.place.id = (was++)->place.id;
     }
     next.items = std::move(items);
   }

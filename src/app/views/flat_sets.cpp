@@ -18,12 +18,20 @@ namespace avrelt {
 void FlatView::showSets(bool shown, bool movable) {
   setsShown_ = shown;
   setsMove_ = movable;
+  if (!movable) askForPoint(false);
   if (movable) {
     setAccessibleDescription(
         tr("The wall rolled out. Page Up and Page Down take a place, the arrow keys move it by one "
            "mark, with Shift by eight; Alt with left and right turns it by a degree."));
   }
   update();
+}
+
+void FlatView::askForPoint(bool asked) {
+  if (asked == pointAsked_) return;
+  pointAsked_ = asked;
+  setCursor(asked ? Qt::CrossCursor : Qt::ArrowCursor);
+  emit pointAsked(asked);
 }
 
 QPointF FlatView::placeOfSet(const std::string& id) const {

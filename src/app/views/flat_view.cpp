@@ -160,6 +160,10 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
       clickCell(event->position());
       return;
     }
+    if (pointAsked_) {
+      if (tellByPoint(order_, wallAt(event->position()))) askForPoint(false);
+      return;
+    }
     if (takeSet(event->position())) return;
     if (setsMove_) {
       for (const Zone& zone : plan->divided.zones) {
@@ -187,6 +191,10 @@ void FlatView::mousePressEvent(QMouseEvent* event) {
 void FlatView::mouseMoveEvent(QMouseEvent* event) {
   if (cellsShown_) {
     setCursor(Qt::PointingHandCursor);
+    return;
+  }
+  if (pointAsked_) {
+    setCursor(Qt::CrossCursor);
     return;
   }
   if (setsMove_) {
@@ -251,6 +259,10 @@ void FlatView::leaveEvent(QEvent* /*event*/) {
 }
 
 void FlatView::keyPressEvent(QKeyEvent* event) {
+  if (pointAsked_ && event->key() == Qt::Key_Escape) {
+    askForPoint(false);
+    return;
+  }
   if (setsMove_ && setKey(*event)) return;
   if (zonesShown_) {
     if (!zoneKey(*event)) Canvas::keyPressEvent(event);

@@ -32,6 +32,8 @@ class FlatView : public Canvas {
   void showCells(bool shown);
   /// Whether sets are shown on the zones, and may be taken in hand and dragged.
   void showSets(bool shown, bool movable);
+  /// Whether the next click says by which point of its artwork the set in hand is placed.
+  void askForPoint(bool asked);
   /// Where the anchor of a place is on screen, by its id, or of a set's first.
   QPointF placeOfSet(const std::string& id) const;
   /// Where a zone's letter stands on screen, and where a line's middle does.
@@ -47,6 +49,8 @@ class FlatView : public Canvas {
  signals:
   /// A cell of the zone in hand was clicked, at this place of the wall.
   void cellClicked(avrelt::WallPoint place);
+  /// A point is not waited for any more.
+  void pointAsked(bool asked);
 
  protected:
   void paintEvent(QPaintEvent* event) override;
@@ -110,11 +114,12 @@ class FlatView : public Canvas {
   bool cellsShown_ = false;
   bool setsShown_ = false;
   bool setsMove_ = false;
-  bool setPulled_ = false;
-  Snap snap_;  ///< what the set being dragged is drawn to  ///< the set in hand is being dragged
-  WallPoint setOff_;    ///< from its middle to where it was taken
-  std::string pulled_;  ///< being dragged
-  WallPoint taken_;     ///< where it was taken
+  bool setPulled_ = false;   ///< the set in hand is being dragged
+  bool pointAsked_ = false;  ///< the next click is a point of the set in hand
+  Snap snap_;                ///< what the set being dragged is drawn to
+  WallPoint setOff_;         ///< from its middle to where it was taken
+  std::string pulled_;       ///< being dragged
+  WallPoint taken_;          ///< where it was taken
   bool stretchShown_ = true;
   mutable PrintPaint prints_;  ///< kept while it is looked at
 };

@@ -13,9 +13,9 @@
 
 namespace avrelt {
 namespace {
-constexpr double widest = 130;
-constexpr double narrowest = 74;
-constexpr double gap = 8;
+constexpr double widestCup = 130;
+constexpr double narrowestCup = 74;
+constexpr double cupGap = 8;
 }  // namespace
 
 CupStrip::CupStrip(Order& order, QWidget* parent)
@@ -52,13 +52,13 @@ CupStrip::CupStrip(Order& order, QWidget* parent)
 }
 
 double CupStrip::cupWidth() const {
-  if (count() == 0) return widest;
-  return std::clamp((width() - gap) / count() - gap, narrowest, widest);
+  if (count() == 0) return widestCup;
+  return std::clamp((width() - cupGap) / count() - cupGap, narrowestCup, widestCup);
 }
 
 double CupStrip::scroll() const {
   // The cup in hand is always in sight, however many there are.
-  const double each = cupWidth() + gap;
+  const double each = cupWidth() + cupGap;
   const double all = each * count();
   if (all <= width()) return 0;
   const double wanted = each * (order_.currentIndex() + 0.5) - width() / 2.0;
@@ -66,7 +66,7 @@ double CupStrip::scroll() const {
 }
 
 QRectF CupStrip::placeOf(int index) const {
-  return {index * (cupWidth() + gap) - scroll() + 1, 4, cupWidth(), height() - 8.0};
+  return {index * (cupWidth() + cupGap) - scroll() + 1, 4, cupWidth(), height() - 8.0};
 }
 
 int CupStrip::cupAt(QPointF p) const {
@@ -132,7 +132,7 @@ void CupStrip::mouseMoveEvent(QMouseEvent* event) {
 void CupStrip::mouseReleaseEvent(QMouseEvent* /*event*/) {
   if (dragged_ < 0) return;
   const int from = std::exchange(dragged_, -1);
-  const int steps = static_cast<int>(std::lround(dragX_ / (cupWidth() + gap)));
+  const int steps = static_cast<int>(std::lround(dragX_ / (cupWidth() + cupGap)));
   dragX_ = 0;
   order_.moveCup(from, std::clamp(from + steps, 0, count() - 1));
   update();

@@ -186,6 +186,14 @@ void MainWindow::makeBench() {
   stations_->addWidget(new Scrolled(fill_, leastDrawer));
   dress_ = new DressStation(order_, *shelf_);
   connect(dress_, &DressStation::said, watch_, &WatchLine::say);
+  QPushButton* const pick = &dress_->setPage().pickButton();
+  connect(pick, &QPushButton::toggled, flat_, [this](bool on) {
+    flat_->askForPoint(on);
+    if (!on) return;
+    flat_->setFocus();
+    watch_->say(tr("Click the point of the artwork that the marks are to be for."));
+  });
+  connect(flat_, &FlatView::pointAsked, pick, &QPushButton::setChecked);
   stations_->addWidget(new Scrolled(dress_, leastDrawer));
   stations_->addWidget(new Scrolled(cut_, leastDrawer));
   stations_->addWidget(new Scrolled(bench_, leastDrawer));

@@ -275,6 +275,10 @@ void MainWindow::makeArtMenu() {
     s.setPages().show(DressStation::ofPlace);
     s.placePage().removeButton().click();
   });
+  dress(tr("Pick the point it is placed &by"), "Alt+Shift+Q", [](DressStation& s) {
+    s.setPages().show(DressStation::ofSet);
+    s.setPage().pickButton().click();
+  });
   dress(tr("&Lay an edge level"), "Ctrl+Alt+L", [this](DressStation& s) {
     s.setPages().show(DressStation::ofPlace);
     alignEdge(order_, false);

@@ -25,7 +25,7 @@ QString lockOf(const QString& copy) {
 }
 
 /// Whether a program that lives has it in hand. Where its lock is not even there, none does.
-bool inUse(const QString& copy) {
+bool isInUse(const QString& copy) {
   return QFile::exists(lockOf(copy)) && !disk::abandoned(lockOf(copy).toStdString());
 }
 
@@ -102,7 +102,7 @@ std::vector<Recovery::Left> Recovery::leftBehind() {
   for (const QFileInfo& file :
        dir.entryInfoList({QStringLiteral("*.avrelt")}, QDir::Files, QDir::Time)) {
     const QString path = file.absoluteFilePath();
-    if (inUse(path)) continue;
+    if (isInUse(path)) continue;
     Left found{path, {}, {}, file.lastModified()};
     QFile from(noteOf(path));
     if (from.open(QIODevice::ReadOnly)) {
@@ -115,7 +115,7 @@ std::vector<Recovery::Left> Recovery::leftBehind() {
   for (const QString& name :
        dir.entryList({QStringLiteral("*.avrelt.lock"), QStringLiteral("*.avrelt.from")})) {
     const QString copy = dir.filePath(name.left(name.lastIndexOf(QLatin1Char('.'))));
-    if (!QFile::exists(copy) && !inUse(copy)) QFile::remove(dir.filePath(name));
+    if (!QFile::exists(copy) && !isInUse(copy)) QFile::remove(dir.filePath(name));
   }
   return left;
 }

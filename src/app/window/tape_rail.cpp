@@ -10,7 +10,7 @@
 namespace avrelt {
 namespace {
 constexpr int slot = 84;
-constexpr int first = 42;
+constexpr int firstMark = 42;
 constexpr int sliderHeight = 72;
 constexpr int pointer = 10;
 }  // namespace
@@ -41,7 +41,7 @@ void TapeRail::setCurrent(int station) {
 }
 
 QRectF TapeRail::place(int station) const {
-  return {0, static_cast<double>(first + station * slot), static_cast<double>(tapeWidth()),
+  return {0, static_cast<double>(firstMark + station * slot), static_cast<double>(tapeWidth()),
           sliderHeight};
 }
 

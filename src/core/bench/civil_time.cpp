@@ -10,7 +10,6 @@ namespace avrelt {
 namespace {
 
 using std::chrono::days;
-using std::chrono::minutes;
 using std::chrono::sys_days;
 
 /// So many digits, no more and no fewer.
@@ -27,14 +26,14 @@ std::optional<int> digits(std::string_view text, std::size_t from, std::size_t c
 }
 
 /// "18:00".
-std::optional<minutes> parseClock(std::string_view text) {
+std::optional<std::chrono::minutes> parseClock(std::string_view text) {
   const auto hours = digits(text, 0, 2);
   const auto past = digits(text, 3, 2);
   if (text.size() != 5 || text[2] != ':' || !hours || !past || *past > 59 || *hours > 24 ||
       (*hours == 24 && *past > 0)) {
     return std::nullopt;
   }
-  return minutes(*hours * 60 + *past);
+  return std::chrono::minutes(*hours * 60 + *past);
 }
 
 std::string two(unsigned value) {
@@ -56,7 +55,7 @@ std::optional<CivilTime> parseCivil(std::string_view text) {
   if (text.size() == 10) return begins;
   if (text.size() != 16 || text[10] != 'T') return std::nullopt;
   const auto clock = parseClock(text.substr(11));
-  if (!clock || *clock >= minutes(24 * 60)) return std::nullopt;
+  if (!clock || *clock >= std::chrono::minutes(24 * 60)) return std::nullopt;
   return begins + *clock;
 }
 
@@ -91,7 +90,7 @@ CivilTime dayOf(CivilTime time) {
 }
 
 CivilTime after(CivilTime time, Duration duration) {
-  return time + minutes(std::lround(duration.minutes()));
+  return time + std::chrono::minutes(std::lround(duration.minutes()));
 }
 
 Duration between(CivilTime from, CivilTime to) {
@@ -99,7 +98,7 @@ Duration between(CivilTime from, CivilTime to) {
 }
 
 std::optional<DayHours> parseHours(std::string_view text) {
-  if (text.empty()) return DayHours{minutes(0), minutes(0)};
+  if (text.empty()) return DayHours{std::chrono::minutes(0), std::chrono::minutes(0)};
   if (text.size() != 11 || text[5] != '-') return std::nullopt;
   const auto from = parseClock(text.substr(0, 5));
   const auto to = parseClock(text.substr(6));
@@ -109,7 +108,7 @@ std::optional<DayHours> parseHours(std::string_view text) {
 
 std::string hoursText(const DayHours& hours) {
   if (!hours.works()) return {};
-  const auto clock = [](minutes time) {
+  const auto clock = [](std::chrono::minutes time) {
     const auto count = static_cast<unsigned>(time.count());
     return two(count / 60) + ":" + two(count % 60);
   };

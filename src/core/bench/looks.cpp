@@ -3,12 +3,10 @@
 
 #include <cmath>
 
+#include "measure/minutes.h"
+
 namespace avrelt {
 namespace {
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 
 /// "Bubbles, bare spots, ridges": of a coat that levels.
 Look lookAtResin(const Method& resin) {

@@ -4,12 +4,10 @@
 #include <algorithm>
 #include <cmath>
 
+#include "measure/minutes.h"
+
 namespace avrelt {
 namespace {
-
-constexpr Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 constexpr Duration hours(double count) {
   return Duration::minutes(count * 60);
 }

@@ -12,7 +12,7 @@ namespace {
 
 /// What reading the tape twice leaves open, as thickness: half a sixteenth of an inch at most each
 /// time, evenly spread.
-const double tapeSpread =
+const double spreadOfTwo =
     std::sqrt(2.0) * Length::inches(1.0 / 32).mm() / std::sqrt(3.0) / (2 * std::numbers::pi);
 
 double loaded(const CoatLoad& load, const CoatLoad& mean) {
@@ -69,7 +69,7 @@ GrowthHabits habitsFrom(const std::vector<GrowthRecord>& records) {
     ++habits.records;
     for (std::size_t i = 0; i < materialCount; ++i) habits.seen[i] += record.load[i] > 0 ? 1 : 0;
     observations.push_back(
-        {{record.load.begin(), record.load.end()}, record.thickness.mm(), 1 / tapeSpread});
+        {{record.load.begin(), record.load.end()}, record.thickness.mm(), 1 / spreadOfTwo});
   }
   if (habits.records == 0) return habits;
 
@@ -84,7 +84,7 @@ GrowthHabits habitsFrom(const std::vector<GrowthRecord>& records) {
   }
   std::sort(left.begin(), left.end());
   const double middle = (left[left.size() / 2] + left[(left.size() - 1) / 2]) / 2;
-  const double scatter = std::max(1.4826 * middle, tapeSpread);
+  const double scatter = std::max(1.4826 * middle, spreadOfTwo);
   for (std::size_t i = materialCount; i < observations.size(); ++i) {
     observations[i].weight = 1 / scatter;
   }

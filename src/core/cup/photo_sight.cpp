@@ -11,7 +11,7 @@ namespace avrelt {
 namespace {
 
 constexpr double usualDistance = 2000;  // mm
-constexpr double closest = 20;          // px
+constexpr double closestMarks = 20;     // px
 /// How much marks that are off by a pixel count against a distance e times the usual.
 constexpr double prior = 0.3;
 constexpr double mostOff = 0.03;
@@ -150,8 +150,8 @@ Checked<PhotoSight> PhotoSight::of(const Body& body, const PhotoMarks& marks,
   const Point base = (marks.baseLeft + marks.baseRight) * 0.5;
   const Point rim = (marks.rimLeft + marks.rimRight) * 0.5;
   const double tall = norm(rim - base);
-  if (tall < closest || norm(marks.baseRight - marks.baseLeft) < closest ||
-      norm(marks.rimRight - marks.rimLeft) < closest) {
+  if (tall < closestMarks || norm(marks.baseRight - marks.baseLeft) < closestMarks ||
+      norm(marks.rimRight - marks.rimLeft) < closestMarks) {
     return refuse("photo.marks",
                   "The marks lie on each other. Pull them to the ends of base and rim.");
   }

@@ -8,7 +8,7 @@ namespace avrelt {
 namespace {
 
 /// The steepest cone a sheet is cut for.
-constexpr double steepest = 0.99;
+constexpr double steepestCut = 0.99;
 
 /// Indices of one hull of r over s, from left to right; `side` 1 for the upper, −1 for the lower.
 void hullOf(const std::vector<WallSample>& samples, std::size_t first, std::size_t last,
@@ -158,7 +158,7 @@ RingFit fitRing(const std::vector<WallSample>& samples, std::size_t first, std::
   fit.low = samples[first].s;
   fit.high = samples[last].s;
   const double e = (widest.ratio - 1) / (widest.ratio + 1);
-  fit.taper = std::clamp(widest.slope, -steepest, steepest);
+  fit.taper = std::clamp(widest.slope, -steepestCut, steepestCut);
   fit.radiusAtLow = widest.upper / (1 + e) + fit.taper * (fit.low - widest.s);
   weigh(samples, first, last, fit);
   return fit;

@@ -9,8 +9,8 @@
 namespace avrelt {
 namespace {
 
-constexpr double closest = 20;   // px
-constexpr double leastRise = 1;  // mm
+constexpr double closest = 20;    // px
+constexpr double leastSlice = 1;  // mm
 
 /// The cup's own frame on the photo.
 struct Frame {
@@ -64,7 +64,7 @@ Checked<std::vector<Station>> stationsFrom(const PhotoTrace& trace, Unit unit) {
   }
   std::sort(between.begin(), between.end(),
             [](const Place& a, const Place& b) { return a.height < b.height; });
-  const double least = leastRise / frame.mmPerPixel;
+  const double least = leastSlice / frame.mmPerPixel;
   for (const Place& place : between) {
     if (place.height < places.back().height + least || place.height > frame.height - least)
       continue;

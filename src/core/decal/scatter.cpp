@@ -71,13 +71,19 @@ class Thrower {
     if (!again.empty()) return throwSome(again);
     const double wanted = scatter_.coverPercent / 100 * area_.mm2();
     double covered = 0;
+    for (const ScatterItem& item : scatter_.items) {
+      if (!item.byHand || !stand(item)) continue;
+      covered += signedArea(standing_.back().outline.shape());
+      items.push_back(item);
+    }
+    const auto put = static_cast<int>(items.size());
     const int most = wanted > 0 ? mostScattered : scatter_.count;
     // All alike would each have so much of the zone.
     const int about = wanted > 0
                           ? std::max(1, static_cast<int>(wanted / std::max(usualArea(), 1.0)))
                           : std::max(scatter_.count, 1);
     room_ = std::min(filled * std::sqrt(area_.mm2() / about), mostRoom.mm());
-    for (int i = 0; i < most && (wanted == 0 || covered < wanted); ++i) {
+    for (int i = put; i < most && (wanted == 0 || covered < wanted); ++i) {
       const std::optional<ScatterItem> item = throwOne();
       if (!item) break;
       covered += signedArea(standing_.back().outline.shape());
@@ -93,16 +99,22 @@ class Thrower {
     Length least;
   };
 
+  /// Puts one where it is; whether it is of a set that is thrown.
+  bool stand(const ScatterItem& item) {
+    for (const DecalSet* set : sets_) {
+      if (set->id != item.set) continue;
+      const WallPoint anchor{wall_.inFrame(item.place.at), item.place.up.length};
+      standing_.push_back(
+          {outlineOf(*set, item.percent, item.place.turn, anchor), anchor, scatter_.gap.length});
+      return true;
+    }
+    return false;
+  }
+
   std::vector<ScatterItem> throwSome(const std::set<std::size_t>& again) {
     std::vector<ScatterItem> items = scatter_.items;
     for (std::size_t i = 0; i < items.size(); ++i) {
-      if (again.contains(i)) continue;
-      for (const DecalSet* set : sets_) {
-        if (set->id != items[i].set) continue;
-        const WallPoint anchor{wall_.inFrame(items[i].place.at), items[i].place.up.length};
-        standing_.push_back({outlineOf(*set, items[i].percent, items[i].place.turn, anchor), anchor,
-                             scatter_.gap.length});
-      }
+      if (!again.contains(i)) stand(items[i]);
     }
     room_ = std::sqrt(area_.mm2() / std::max<double>(static_cast<double>(items.size()), 1)) / 2;
     for (const std::size_t i : again) {

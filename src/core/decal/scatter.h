@@ -21,6 +21,7 @@ struct ScatterItem {
   Place place;
   std::string set;       ///< id
   double percent = 100;  ///< of the set's size
+  bool byHand = false;   ///< put there by hand: it stays when the others are thrown
 
   friend bool operator==(const ScatterItem&, const ScatterItem&) = default;
 };
@@ -69,8 +70,9 @@ struct ScatterGround {
 
 /// Throws a scatter: by its seed, with as much room round each as there is for all of them, which
 /// is lessened as it fills, down to its gap (darts, Cook 1986, from memory; by a radius that
-/// shrinks). Those of `again` alone, by their index, where any are given; the others stay. Fewer
-/// than wanted where no more are found room for.
+/// shrinks). What was put by hand stays, comes first, and is thrown round. Those of `again` alone,
+/// by their index, where any are given, by hand or not; the others stay. Fewer than wanted where no
+/// more are found room for.
 std::vector<ScatterItem> scattered(const Scatter& scatter, const ScatterGround& ground,
                                    const std::set<std::size_t>& again = {});
 

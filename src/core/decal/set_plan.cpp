@@ -71,20 +71,6 @@ bool isOdd(const Polygon& shape, const Layer& layer, double across, double shrin
   return !agree(asLaid(cut, layer, across, shrinkPercent), shape);
 }
 
-double curveAt(const Wall& wall, Length s) {
-  const double radius = wall.flat.radius(s).mm();
-  // As finely as matters, so that a drag up the wall does not make it anew at each step.
-  return radius > 0 ? std::round(wall.flat.taper() / radius * 1e7) / 1e7 : 0;
-}
-
-/// What one that follows its ring is bent by: 0 for one that stays straight, and on a straight cup,
-/// where a ring is straight.
-double curveOf(const Stand& stand, Point anchor, const Wall& wall) {
-  if (!stand.follows) return 0;
-  const Length s = stand.anchor.s - Length::mm(turned(stand.turn)(anchor).y);
-  return curveAt(wall, std::clamp(s, Length(), wall.body.wall()));
-}
-
 Stand inRow(const Row& row, Length up) {
   return {{}, row.id, {}, 0, {Angle(), up}, row.turn, row.follows, 100};
 }

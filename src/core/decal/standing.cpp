@@ -11,6 +11,12 @@ Transform moved(Point by) {
   return {1, 0, 0, 1, by.x, by.y};
 }
 
+double curveAt(const Wall& wall, Length s) {
+  const double radius = wall.flat.radius(s).mm();
+  // As finely as matters, so that a drag up the wall does not make it anew at each step.
+  return radius > 0 ? std::round(wall.flat.taper() / radius * 1e7) / 1e7 : 0;
+}
+
 }  // namespace
 
 Point anchorOf(const DecalSet& set, const SetShape& made) {
@@ -31,6 +37,12 @@ Transform standing(const Stand& stand, Point anchor, const Wall& wall) {
   const Length s = stand.anchor.s - Length::mm(off.y);
   const double radius = std::max(wall.flat.radius(s).mm(), 1e-6);
   return wall.flat.turning(Angle::radians(-off.x / radius)) * moved({0, s.mm()});
+}
+
+double curveOf(const Stand& stand, Point anchor, const Wall& wall) {
+  if (!stand.follows) return 0;
+  const Length s = stand.anchor.s - Length::mm(turned(stand.turn)(anchor).y);
+  return curveAt(wall, std::clamp(s, Length(), wall.body.wall()));
 }
 
 }  // namespace avrelt

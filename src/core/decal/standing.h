@@ -28,4 +28,8 @@ Transform turned(Angle by);
 /// The way of a set's shapes to the flat, their anchor turned to the front.
 Transform standing(const Stand& stand, Point anchor, const Wall& wall);
 
+/// What one that follows its ring is bent by: 0 for one that stays straight, and on a straight cup,
+/// where a ring is straight.
+double curveOf(const Stand& stand, Point anchor, const Wall& wall);
+
 }  // namespace avrelt

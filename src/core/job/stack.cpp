@@ -64,7 +64,7 @@ struct Found {
   int set = -1;
   int layer = -1;
 };
-std::map<std::string, Found> layersOf(const CupPlan& plan) {
+std::map<std::string, Found> layersById(const CupPlan& plan) {
   std::map<std::string, Found> found;
   for (std::size_t i = 0; i < plan.sets.size(); ++i) {
     const std::vector<LayerPlan>& layers = plan.sets[i].layers();
@@ -95,7 +95,7 @@ StackItem itemOf(const LaidThing& thing, const Cup& cup, const std::map<std::str
 
 std::vector<StackItem> stackOf(const CupPlan& plan) {
   const Cup& cup = *plan.of;
-  const std::map<std::string, Found> layers = layersOf(plan);
+  const std::map<std::string, Found> layers = layersById(plan);
   // Within a stage layers go set by set, each from the lowest up.
   std::vector<StackItem> laid;
   for (const Zone& zone : plan.divided.zones) {

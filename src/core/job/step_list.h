@@ -4,14 +4,11 @@
 #include <algorithm>
 
 #include "job/steps.h"
+#include "measure/minutes.h"
 
 namespace avrelt {
 
 inline constexpr double mm2InCm2 = 100;
-
-inline Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 
 /// All of something, or one half of it after the other.
 struct Half {

@@ -8,16 +8,14 @@
 #include <set>
 #include <tuple>
 
+#include "pattern/index.h"
+
 namespace avrelt {
 namespace {
 
 constexpr long mostSteps = 150'000;  // of the exact search
 
 using Graph = std::vector<std::vector<int>>;
-
-std::size_t at(int index) {
-  return static_cast<std::size_t>(index);
-}
 
 /// What is coloured so far, and how often each colour lies beside each thing.
 class State {

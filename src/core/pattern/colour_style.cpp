@@ -6,12 +6,10 @@
 #include <deque>
 #include <map>
 
+#include "pattern/index.h"
+
 namespace avrelt {
 namespace {
-
-std::size_t at(int i) {
-  return static_cast<std::size_t>(i);
-}
 
 std::vector<int> usefulOf(const std::vector<double>& shares) {
   std::vector<int> useful;
@@ -39,12 +37,12 @@ double placeDown(Length s, const std::vector<double>& shares, const std::vector<
 }
 
 /// Two sides of the things, so that neighbours lie on different ones; as good as that goes.
-struct Sides {
+struct TwoSides {
   std::vector<int> side;
   bool nearly = true;  ///< few neighbours lie on one side
 };
-Sides sidesOf(const std::vector<std::vector<int>>& neighbours) {
-  Sides sides;
+TwoSides sidesOf(const std::vector<std::vector<int>>& neighbours) {
+  TwoSides sides;
   sides.side.assign(neighbours.size(), -1);
   std::deque<int> queue;
   for (std::size_t start = 0; start < neighbours.size(); ++start) {
@@ -77,7 +75,7 @@ void gradient(const std::vector<CellSite>& sites, Length low, Length high, Colou
   const std::vector<int> useful = usefulOf(task.shares);
   // Where cells lie on two sides like a check, each side takes every other colour: then each has
   // one at most a step from its height's.
-  const Sides sides = sidesOf(task.neighbours);
+  const TwoSides sides = sidesOf(task.neighbours);
   task.cost.assign(sites.size(), std::vector<float>(task.shares.size(), 0));
   for (std::size_t v = 0; v < sites.size(); ++v) {
     const double place = placeDown(sites[v].s, task.shares, useful, low, high);

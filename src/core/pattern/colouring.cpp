@@ -4,16 +4,13 @@
 #include <algorithm>
 
 #include "pattern/colour_search.h"
+#include "pattern/index.h"
 #include "pattern/lanes.h"
 #include "pattern/quick_colouring.h"
 #include "pattern/recolouring.h"
 
 namespace avrelt {
 namespace {
-
-std::size_t at(int i) {
-  return static_cast<std::size_t>(i);
-}
 
 std::uint32_t bitsAt(const std::vector<std::uint32_t>& bits, std::size_t v) {
   return bits.empty() ? 0 : bits[v];

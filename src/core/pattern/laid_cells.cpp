@@ -10,10 +10,10 @@
 namespace avrelt {
 namespace {
 
-class Layer {
+class CellLayer {
  public:
-  Layer(const std::vector<RawCell>& shapes, Length line, bool apart, bool corners, Length radius,
-        const Body& body)
+  CellLayer(const std::vector<RawCell>& shapes, Length line, bool apart, bool corners,
+            Length radius, const Body& body)
       : line_(line), apart_(apart), corners_(corners), radius_(radius), body_(body) {
     shapes_.reserve(shapes.size());
     for (const RawCell& shape : shapes) shapes_.push_back(taken(shape.patch, shape.row));
@@ -157,7 +157,7 @@ class Layer {
 
 LaidCells laidCells(const std::vector<RawCell>& shapes, Length line, bool apart, bool corners,
                     Length radius, const Body& body) {
-  return Layer(shapes, line, apart, corners, radius, body)();
+  return CellLayer(shapes, line, apart, corners, radius, body)();
 }
 
 }  // namespace avrelt

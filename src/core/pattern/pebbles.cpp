@@ -8,13 +8,13 @@
 namespace avrelt {
 namespace {
 
-using Cell = std::vector<Point>;
+using Pebble = std::vector<Point>;
 
 /// What of a convex cell lies nearer to `own` than to `other`.
-Cell nearer(const Cell& cell, Point own, Point other) {
+Pebble nearer(const Pebble& cell, Point own, Point other) {
   const Point towards = other - own;
   const double half = dot(own + other, towards) / 2;
-  Cell kept;
+  Pebble kept;
   for (std::size_t i = 0; i < cell.size(); ++i) {
     const Point& a = cell[i];
     const Point& b = cell[(i + 1) % cell.size()];
@@ -28,7 +28,7 @@ Cell nearer(const Cell& cell, Point own, Point other) {
   return kept;
 }
 
-Point middleOf(const Cell& cell) {
+Point middleOf(const Pebble& cell) {
   double area = 0;
   Point sum{0, 0};
   for (std::size_t i = 0; i < cell.size(); ++i) {
@@ -60,16 +60,16 @@ std::vector<std::vector<Point>> pebbles(int columns, int rows, int seed) {
     return static_cast<std::size_t>(row) * static_cast<std::size_t>(columns) +
            static_cast<std::size_t>(column);
   };
-  std::vector<Cell> cells(sites.size());
+  std::vector<Pebble> cells(sites.size());
   for (int round = 0; round <= rounds; ++round) {
     for (int j = 0; j < rows; ++j) {
       for (int i = 0; i < columns; ++i) {
         const std::size_t own = at(i, j);
         const Point site = sites[own];
-        Cell cell{{site.x - reach, 0},
-                  {site.x + reach, 0},
-                  {site.x + reach, static_cast<double>(rows)},
-                  {site.x - reach, static_cast<double>(rows)}};
+        Pebble cell{{site.x - reach, 0},
+                    {site.x + reach, 0},
+                    {site.x + reach, static_cast<double>(rows)},
+                    {site.x - reach, static_cast<double>(rows)}};
         for (int v = std::max(0, j - reach); v <= std::min(rows - 1, j + reach); ++v) {
           for (int u = i - reach; u <= i + reach; ++u) {
             if (u == i && v == j) continue;

@@ -6,14 +6,11 @@
 #include <cmath>
 #include <utility>
 
+#include "pattern/index.h"
 #include "pattern/lanes.h"
 
 namespace avrelt {
 namespace {
-
-std::size_t at(int i) {
-  return static_cast<std::size_t>(i);
-}
 
 /// What quick colouring and the trading after it have in common.
 template <std::size_t Words>

@@ -13,19 +13,19 @@
 namespace avrelt {
 namespace {
 
-constexpr std::size_t mostCells = 6000;
+constexpr std::size_t mostInTile = 6000;
 constexpr std::size_t mostPoints = 1'000'000;
 constexpr std::size_t mostCrossings = 20'000;
 /// Pairs of shapes that lie on each other: scales have three or four for each, which is little.
 constexpr std::size_t mostPairs = 200;
 constexpr std::size_t mostPairsEach = 3;
-constexpr double largest = 10'000;     // mm
-constexpr double leastArea = 0.25;     // mm² of a cell
-constexpr double nearlyClosed = 0.3;   // mm between the ends of a line that was meant closed
-constexpr double widestMargin = 0.15;  // of a page's size, round what fills it
-constexpr double nearEdge = 0.05;      // mm from the page's edge that count as on it
-constexpr double alike = 0.1;          // mm two repeats may differ by
-constexpr double hairline = 0.05;      // mm, under which a line has no width of its own
+constexpr double largestDrawn = 10'000;  // mm
+constexpr double leastArea = 0.25;       // mm² of a cell
+constexpr double nearlyClosed = 0.3;     // mm between the ends of a line that was meant closed
+constexpr double widestMargin = 0.15;    // of a page's size, round what fills it
+constexpr double nearEdge = 0.05;        // mm from the page's edge that count as on it
+constexpr double alike = 0.1;            // mm two repeats may differ by
+constexpr double hairline = 0.05;        // mm, under which a line has no width of its own
 constexpr Length detail = Length::mm(0.02);
 constexpr double perMm = 1000;  // the grid files keep
 
@@ -70,10 +70,10 @@ class Finder {
       for (const Polyline& line : shape.lines) {
         points += line.points.size();
         for (const Point& p : line.points) {
-          if (std::abs(p.x) > 2 * largest || std::abs(p.y) > 2 * largest) {
+          if (std::abs(p.x) > 2 * largestDrawn || std::abs(p.y) > 2 * largestDrawn) {
             return Fault{quoted(shape),
                          {"The shape lies farther out than %1. Bring the drawing to its true size.",
-                          {Length::mm(2 * largest)}}};
+                          {Length::mm(2 * largestDrawn)}}};
           }
           drawn_.add(p);
         }
@@ -85,11 +85,11 @@ class Finder {
                     {static_cast<long>(points), static_cast<long>(mostPoints)}}};
     }
     if (drawn_.empty()) return Fault{"", {"Nothing is drawn in it. Draw closed shapes.", {}}};
-    if (drawn_.width() > largest || drawn_.height() > largest) {
+    if (drawn_.width() > largestDrawn || drawn_.height() > largestDrawn) {
       return Fault{
           "",
           {"The drawing is %1 by %2. Bring it to its true size, up to %3.",
-           {Length::mm(drawn_.width()), Length::mm(drawn_.height()), Length::mm(largest)}}};
+           {Length::mm(drawn_.width()), Length::mm(drawn_.height()), Length::mm(largestDrawn)}}};
     }
     return std::nullopt;
   }
@@ -235,10 +235,10 @@ class Finder {
       cells_.push_back(std::move(opening));
       places.emplace_back(box, middle);
     }
-    if (cells_.size() > mostCells) {
+    if (cells_.size() > mostInTile) {
       return Fault{"",
                    {"There are %1 closed shapes, and up to %2 can be taken. Draw fewer.",
-                    {static_cast<long>(cells_.size()), static_cast<long>(mostCells)}}};
+                    {static_cast<long>(cells_.size()), static_cast<long>(mostInTile)}}};
     }
     for (Polygon& cell : cells_) {
       for (std::vector<Point>& outline : cell) outline = simplified(outline, detail);

@@ -13,13 +13,13 @@ namespace {
 using std::numbers::pi;
 using std::numbers::sqrt2;
 using std::numbers::sqrt3;
-using Cell = std::vector<Point>;
+using TileShape = std::vector<Point>;
 
-Cell box(double left, double low, double wide, double tall) {
+TileShape box(double left, double low, double wide, double tall) {
   return {{left, low}, {left + wide, low}, {left + wide, low + tall}, {left, low + tall}};
 }
 
-Cell moved(Cell cell, Point by) {
+TileShape moved(TileShape cell, Point by) {
   for (Point& p : cell) p = p + by;
   return cell;
 }
@@ -29,13 +29,13 @@ Tile bricks(double ratio) {
 }
 
 Tile diamonds(double ratio) {
-  const Cell one{{0.5, 0}, {1, ratio / 2}, {0.5, ratio}, {0, ratio / 2}};
+  const TileShape one{{0.5, 0}, {1, ratio / 2}, {0.5, ratio}, {0, ratio / 2}};
   return {1, ratio, 2, {one, moved(one, {0.5, ratio / 2})}};
 }
 
 Tile hexagons() {
   const double a = 1 / sqrt3;  // a side
-  const Cell one{{0.5, 0}, {1, a / 2}, {1, 1.5 * a}, {0.5, 2 * a}, {0, 1.5 * a}, {0, a / 2}};
+  const TileShape one{{0.5, 0}, {1, a / 2}, {1, 1.5 * a}, {0.5, 2 * a}, {0, 1.5 * a}, {0, a / 2}};
   return {1, 3 * a, 2, {one, moved(one, {0.5, 1.5 * a})}};
 }
 
@@ -54,7 +54,7 @@ Tile triangles() {
 /// left; the lattice of (1, 1) and (n, −n), turned by half a right angle.
 Tile herringbone(double ratio) {
   const double n = std::round(ratio);
-  const auto turned = [](Cell cell) {
+  const auto turned = [](TileShape cell) {
     for (Point& p : cell) p = {(p.x - p.y) / sqrt2, (p.x + p.y) / sqrt2};
     return cell;
   };
@@ -94,7 +94,7 @@ Tile scales(double fine) {
   // A chord over an angle a of a circle is off by r (1 − cos a/2).
   const double most = 2 * std::acos(1 - std::clamp(fine, 1e-6, 0.1) / 0.5);
   const int steps = std::clamp(static_cast<int>(std::ceil(pi / 2 / most)), 4, 128);
-  Cell one;
+  TileShape one;
   const auto arc = [&one, steps](Point centre, double from, double to) {
     for (int i = 0; i < steps; ++i) {
       const double a = (from + (to - from) * i / steps) * pi / 2;
@@ -110,8 +110,8 @@ Tile scales(double fine) {
 
 /// Five squares in a cross; the lattice of (2, 1) and (−1, 2), five crosses to five by five.
 Tile crosses() {
-  const Cell one{{1, 0}, {2, 0}, {2, 1}, {3, 1}, {3, 2}, {2, 2},
-                 {2, 3}, {1, 3}, {1, 2}, {0, 2}, {0, 1}, {1, 1}};
+  const TileShape one{{1, 0}, {2, 0}, {2, 1}, {3, 1}, {3, 2}, {2, 2},
+                      {2, 3}, {1, 3}, {1, 2}, {0, 2}, {0, 1}, {1, 1}};
   Tile tile{5, 5, 5, {}};
   for (const Point at : {Point{0, 0}, Point{2, 1}, Point{4, 2}, Point{1, 3}, Point{3, 4}}) {
     tile.cells.push_back(moved(one, at));
@@ -123,12 +123,12 @@ Tile crosses() {
 Tile pentagons(double ratio) {
   const double wall = ratio;
   const double roof = 0.4;
-  const Cell up{{0, 0}, {1, 0}, {1, wall}, {0.5, wall + roof}, {0, wall}};
-  const Cell down{{0.5, wall + roof},
-                  {1, wall},
-                  {1.5, wall + roof},
-                  {1.5, 2 * wall + roof},
-                  {0.5, 2 * wall + roof}};
+  const TileShape up{{0, 0}, {1, 0}, {1, wall}, {0.5, wall + roof}, {0, wall}};
+  const TileShape down{{0.5, wall + roof},
+                       {1, wall},
+                       {1.5, wall + roof},
+                       {1.5, 2 * wall + roof},
+                       {0.5, 2 * wall + roof}};
   const Point next{0.5, 2 * wall + roof};
   return {1, 2 * next.y, 4, {up, down, moved(up, next), moved(down, next)}};
 }
@@ -223,12 +223,12 @@ Tile sideBySide(Tile tile) {
   constexpr double on = 1e-9;
   std::vector<Point> corners;
   Box box;
-  for (const Cell& cell : tile.cells) {
+  for (const TileShape& cell : tile.cells) {
     for (const Point& p : cell) box.add(p);
   }
   const int across = static_cast<int>(std::ceil(box.width() / tile.wide)) + 1;
   const int up = static_cast<int>(std::ceil(box.height() / tile.tall)) + 1;
-  for (const Cell& cell : tile.cells) {
+  for (const TileShape& cell : tile.cells) {
     for (const Point& p : cell) {
       for (int i = -across; i <= across; ++i) {
         for (int j = -up; j <= up; ++j) {
@@ -241,8 +241,8 @@ Tile sideBySide(Tile tile) {
       }
     }
   }
-  for (Cell& cell : tile.cells) {
-    Cell whole;
+  for (TileShape& cell : tile.cells) {
+    TileShape whole;
     for (std::size_t k = 0; k < cell.size(); ++k) {
       const Point a = cell[k];
       const Point along = cell[(k + 1) % cell.size()] - a;

@@ -10,11 +10,11 @@
 #include <numeric>
 
 #include "shape/crossings.h"
+#include "shape/grid.h"
 
 namespace avrelt {
 namespace {
 
-constexpr double perMm = 1e4;
 /// Discs that touch under this cosine, 120° or more apart, lie between edges that face each other.
 constexpr double facingCos = -0.5;
 /// 150° apart: between the sides of a corner of 30°.
@@ -77,8 +77,9 @@ class Clearance::Builder {
     for (const std::vector<Point>& outline : shape) {
       std::vector<boost::polygon::point_data<Whole>> whole;
       for (const Point& p : outline) {
-        const boost::polygon::point_data<Whole> next(static_cast<Whole>(std::lround(p.x * perMm)),
-                                                     static_cast<Whole>(std::lround(p.y * perMm)));
+        const boost::polygon::point_data<Whole> next(
+            static_cast<Whole>(std::lround(p.x * gridPerMm)),
+            static_cast<Whole>(std::lround(p.y * gridPerMm)));
         if (whole.empty() || whole.back() != next) whole.push_back(next);
       }
       while (whole.size() > 1 && whole.front() == whole.back()) whole.pop_back();
@@ -95,8 +96,8 @@ class Clearance::Builder {
     // A frame far outside, so that the way between two shapes does not run off to nowhere.
     box = box.grownBy(2 * std::max(box.width(), box.height()) + 1);
     const auto corner = [](double x, double y) {
-      return boost::polygon::point_data<Whole>(static_cast<Whole>(std::lround(x * perMm)),
-                                               static_cast<Whole>(std::lround(y * perMm)));
+      return boost::polygon::point_data<Whole>(static_cast<Whole>(std::lround(x * gridPerMm)),
+                                               static_cast<Whole>(std::lround(y * gridPerMm)));
     };
     const auto a = corner(box.low.x, box.low.y);
     const auto b = corner(box.high.x, box.low.y);
@@ -303,7 +304,7 @@ class Clearance::Builder {
     }
     if (!least) return std::nullopt;
     const Node& node = result_.nodes_[*least];
-    return Facing{node.at * (1 / perMm), Length::mm(2 * node.r / perMm)};
+    return Facing{node.at * (1 / gridPerMm), Length::mm(2 * node.r / gridPerMm)};
   }
 
   Clearance& result_;
@@ -321,7 +322,7 @@ class Clearance::Builder {
 
 Clearance::Clearance(const Polygon& shape) {
   Builder(*this, shape)();
-  for (Node& node : nodes_) node = {node.at * (1 / perMm), node.r / perMm};
+  for (Node& node : nodes_) node = {node.at * (1 / gridPerMm), node.r / gridPerMm};
 }
 
 std::vector<ThinStretch> Clearance::under(Length limit, bool inside) const {

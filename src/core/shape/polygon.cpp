@@ -5,22 +5,22 @@
 #include <cmath>
 
 #include "shape/clipping.h"
+#include "shape/grid.h"
 #include "shape/segment.h"
 
 namespace avrelt {
 namespace {
 
-constexpr double perMm = 1e4;
 /// Less than this, in square units, is dust of the rounding.
-constexpr double dust = 1e-4 * perMm * perMm;
+constexpr double dust = 1e-4 * gridPerMm * gridPerMm;
 /// How far a round corner may stand off its circle, in units.
-constexpr double roundTo = 0.005 * perMm;
+constexpr double roundTo = 0.005 * gridPerMm;
 
 WholePath toPath(const std::vector<Point>& points) {
   WholePath path;
   path.reserve(points.size());
   for (const Point& p : points)
-    path.emplace_back(std::llround(p.x * perMm), std::llround(p.y * perMm));
+    path.emplace_back(std::llround(p.x * gridPerMm), std::llround(p.y * gridPerMm));
   return path;
 }
 
@@ -35,7 +35,7 @@ std::vector<Point> fromPath(const WholePath& path) {
   std::vector<Point> points;
   points.reserve(path.size());
   for (const WholePoint& p : path) {
-    points.push_back({static_cast<double>(p.X) / perMm, static_cast<double>(p.Y) / perMm});
+    points.push_back({static_cast<double>(p.X) / gridPerMm, static_cast<double>(p.Y) / gridPerMm});
   }
   return points;
 }
@@ -132,7 +132,7 @@ Polygon drawnWide(const std::vector<Polyline>& lines, Length width, const LineSt
   WholePaths closed;
   WholePaths open;
   for (const Polyline& line : lines) (line.closed ? closed : open).push_back(toPath(line.points));
-  return fromPaths(drawnWide(closed, open, width.mm() / 2 * perMm, style, roundTo));
+  return fromPaths(drawnWide(closed, open, width.mm() / 2 * gridPerMm, style, roundTo));
 }
 
 Polygon unionOf(const std::vector<Polygon>& polygons) {
@@ -153,12 +153,12 @@ Polygon operator-(const Polygon& a, const Polygon& b) {
 
 Polygon shrunkBy(const Polygon& polygon, Length by) {
   if (by <= Length()) return polygon;
-  return fromPaths(drawnOut(toPaths(polygon), -by.mm() * perMm));
+  return fromPaths(drawnOut(toPaths(polygon), -by.mm() * gridPerMm));
 }
 
 Polygon offsetBy(const Polygon& polygon, Length by, Corners corners) {
   if (by == Length()) return polygon;
-  return fromPaths(drawnOut(toPaths(polygon), by.mm() * perMm, corners, roundTo));
+  return fromPaths(drawnOut(toPaths(polygon), by.mm() * gridPerMm, corners, roundTo));
 }
 
 Polygon mapped(const Polygon& polygon, const Transform& map) {

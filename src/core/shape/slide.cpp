@@ -8,17 +8,17 @@
 #include <utility>
 
 #include "shape/clipping.h"
+#include "shape/grid.h"
 
 namespace avrelt {
 namespace {
-
-constexpr double perMm = 1e4;
 
 WholePath wholeOf(const std::vector<Point>& outline, double sign) {
   WholePath path;
   path.reserve(outline.size());
   for (const Point& p : outline) {
-    const WholePoint whole(std::llround(sign * p.x * perMm), std::llround(sign * p.y * perMm));
+    const WholePoint whole(std::llround(sign * p.x * gridPerMm),
+                           std::llround(sign * p.y * gridPerMm));
     if (path.empty() || whole != path.back()) path.push_back(whole);
   }
   while (path.size() > 1 && path.front() == path.back()) path.pop_back();
@@ -174,7 +174,7 @@ std::vector<Point> slideRound(const std::vector<Point>& fixed, const std::vector
       });
   if (edge == sum.end()) return outline;
   for (const WholePoint& p : *edge) {
-    outline.push_back({static_cast<double>(p.X) / perMm, static_cast<double>(p.Y) / perMm});
+    outline.push_back({static_cast<double>(p.X) / gridPerMm, static_cast<double>(p.Y) / gridPerMm});
   }
   return outline;
 }

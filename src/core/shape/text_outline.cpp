@@ -20,7 +20,7 @@ namespace {
 constexpr std::size_t mostCharacters = 2000;
 constexpr Length least = Length::mm(0.5);
 constexpr Length most = Length::mm(1000);
-constexpr Length fine = Length::mm(0.01);
+constexpr Length flatWithin = Length::mm(0.01);
 /// Faces are read at this size, in units of a 64th: enough for any outline to keep its form.
 constexpr unsigned emUnits = 2048;
 
@@ -76,7 +76,7 @@ struct Line {
 /// The outline of a shape in the face's units.
 class GlyphPen {
  public:
-  GlyphPen(const Transform& map) : pen_(map, fine) {}
+  GlyphPen(const Transform& map) : pen_(map, flatWithin) {}
 
   static int moveTo(const FT_Vector* to, void* self) {
     auto& pen = static_cast<GlyphPen*>(self)->pen_;

@@ -13,11 +13,11 @@ namespace avrelt {
 namespace {
 
 using Outline = std::vector<Point>;
-constexpr double none = std::numeric_limits<double>::infinity();
+constexpr double farOff = std::numeric_limits<double>::infinity();
 /// A shape is taken for the planned one while it lies within this of it.
 constexpr double near = 1.0;
 /// Lines are looked at so finely.
-constexpr double step = 0.5;
+constexpr double proofStep = 0.5;
 
 /// An outline in runs of sides with a box each, for asking how far a place lies from it.
 class Line {
@@ -33,7 +33,7 @@ class Line {
   }
 
   double away(Point p) const {
-    double least = none;
+    double least = farOff;
     for (std::size_t b = 0; b < boxes_.size(); ++b) {
       const Box& box = boxes_[b];
       const double dx = std::max({box.low.x - p.x, p.x - box.high.x, 0.0});
@@ -60,7 +60,7 @@ double farthest(const Outline& from, const Outline& to) {
   for (std::size_t i = 0; i < from.size(); ++i) {
     const Point a = from[i];
     const Point b = from[(i + 1) % from.size()];
-    const int parts = std::max(1, static_cast<int>(std::ceil(norm(b - a) / step)));
+    const int parts = std::max(1, static_cast<int>(std::ceil(norm(b - a) / proofStep)));
     for (int k = 0; k < parts; ++k)
       most = std::max(most, line.away(a + (b - a) * (1.0 * k / parts)));
   }
@@ -108,7 +108,7 @@ struct Match {
 Match matched(const std::vector<Known>& planned, const std::vector<Known>& cut) {
   Match match;
   match.cut.resize(planned.size());
-  match.off.resize(planned.size(), none);
+  match.off.resize(planned.size(), farOff);
   std::vector<bool> taken(cut.size(), false);
   for (std::size_t i = 0; i < planned.size(); ++i) {
     const Box& box = planned[i].box;
@@ -188,8 +188,8 @@ CutProof::Wrong fitted(const std::vector<Known>& planned, const std::vector<Know
   // By where they lie, farther apart than they are wide, where there are several; else by size.
   const std::vector<Known> turned = doneTo(planned, wrong, wide, tall);
   const auto stretch = [&](auto along, auto size) {
-    double low = none;
-    double high = -none;
+    double low = farOff;
+    double high = -farOff;
     std::size_t first = 0;
     std::size_t last = 0;
     for (std::size_t i = 0; i < pairs.size(); ++i) {

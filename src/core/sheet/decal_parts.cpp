@@ -12,7 +12,7 @@ namespace {
 /// Lines through the middle, drawn beyond what is cut.
 constexpr double crossAway = 1.5;
 constexpr double crossLong = 4;
-constexpr Length lettersTall = Length::mm(2.4);
+constexpr Length numbersTall = Length::mm(2.4);
 constexpr double lettersBelow = 8;
 
 PartKind kindOf(LayerKind kind) {
@@ -113,13 +113,13 @@ void addMake(std::vector<Part>& parts, const SetPlan& plan, std::size_t make, co
     const Sentence name = layerWords(set, i);
     part.letterings.push_back(
         {{0, down - lettersBelow},
-         lettersTall,
+         numbersTall,
          Angle(),
          layer.mirrored ? Sentence{"%1, %2: %3, cut mirrored", {cupName, plan.name, Phrase(name)}}
                         : Sentence{"%1, %2: %3", {cupName, plan.name, Phrase(name)}}});
     if (!numbers.empty()) {
-      part.letterings.push_back({{0, down - lettersBelow - 1.6 * lettersTall.mm()},
-                                 lettersTall,
+      part.letterings.push_back({{0, down - lettersBelow - 1.6 * numbersTall.mm()},
+                                 numbersTall,
                                  Angle(),
                                  made.places.size() == 1 ? Sentence{"place %1", {numbers}}
                                                          : Sentence{"places %1", {numbers}}});

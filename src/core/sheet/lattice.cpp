@@ -15,7 +15,7 @@ namespace avrelt {
 namespace {
 
 using Outline = std::vector<Point>;
-constexpr double none = -std::numeric_limits<double>::infinity();
+constexpr double nothingBelow = -std::numeric_limits<double>::infinity();
 /// What the grid of a slide's edge may be off, and the lattice keeps to spare, mm.
 constexpr double spared = 0.001;
 
@@ -63,7 +63,7 @@ class Heights {
     }
     first_ = static_cast<int>(std::ceil(low / step_));
     const int last = static_cast<int>(std::floor(high / step_));
-    tops_.assign(static_cast<std::size_t>(std::max(last - first_ + 1, 1)), none);
+    tops_.assign(static_cast<std::size_t>(std::max(last - first_ + 1, 1)), nothingBelow);
     for (const Outline& outline : barred) {
       for (std::size_t i = 0; i < outline.size(); ++i) {
         add(outline[i], outline[(i + 1) % outline.size()]);
@@ -76,12 +76,12 @@ class Heights {
   std::pair<double, double> leastRise() const {
     std::pair<double, double> least{std::numeric_limits<double>::infinity(), 0};
     for (int j = 0; j < divisions_; ++j) {
-      double top = none;
+      double top = nothingBelow;
       // Every copy along, at this place of its own.
       for (int k = j; k < first_ + static_cast<int>(tops_.size()); k += divisions_)
         top = at(k, top);
       for (int k = j - divisions_; k >= first_; k -= divisions_) top = at(k, top);
-      if (top > none && top < least.first) least = {top, j * step_};
+      if (top > nothingBelow && top < least.first) least = {top, j * step_};
     }
     return least;
   }
@@ -296,9 +296,9 @@ constexpr int finelyShifted = 8;
 constexpr std::size_t waysRefined = 24;
 
 /// A lattice on a rectangle, turned and shifted in many ways.
-class Laying {
+class LatticeLaying {
  public:
-  Laying(const Outline& outline, double wide, double tall, std::size_t wanted)
+  LatticeLaying(const Outline& outline, double wide, double tall, std::size_t wanted)
       : outline_(outline), wide_(wide), tall_(tall), wanted_(wanted) {}
 
   /// Tries so many shifts along each step; how many it holds at most.
@@ -430,7 +430,7 @@ std::vector<std::vector<LatticePlace>> latticesOn(const std::vector<Point>& outl
                                                   const std::vector<Lattice>& lattices, double wide,
                                                   double tall, MayTurn mayTurn, std::size_t wanted,
                                                   std::size_t most) {
-  Laying laying(outline, wide, tall, wanted);
+  LatticeLaying laying(outline, wide, tall, wanted);
   std::vector<std::vector<LatticePlace>> found;
   const auto keep = [&] {
     std::vector<LatticePlace> best = laying.best();

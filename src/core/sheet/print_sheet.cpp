@@ -10,14 +10,14 @@ namespace avrelt {
 namespace {
 
 /// Dots are a twelfth of a millimetre at the usual fineness.
-constexpr Length curveTolerance = Length::mm(0.01);
+constexpr Length edgeTolerance = Length::mm(0.01);
 /// Less opaque than half, of 255, what is below shows.
 constexpr int bareUnder = 128;
 
 Polygon cutOf(const Part& part) {
-  Polygon shape{flattened(part.outline, curveTolerance)};
+  Polygon shape{flattened(part.outline, edgeTolerance)};
   for (const std::vector<Path>* paths : {&part.more, &part.holes}) {
-    for (const Path& path : *paths) shape.push_back(flattened(path, curveTolerance));
+    for (const Path& path : *paths) shape.push_back(flattened(path, edgeTolerance));
   }
   return shape;
 }

@@ -11,19 +11,19 @@
 namespace avrelt {
 namespace {
 
-constexpr Length followed = Length::mm(0.005);
+constexpr Length splitWithin = Length::mm(0.005);
 constexpr std::size_t mostPieces = 40;
 /// Pieces keep so much from the limit, for what the raster takes that they are laid on.
 constexpr double spare = 1.2;
-constexpr int turnsTried = 24;
+constexpr int splitTurns = 24;
 constexpr double precision = 0.2;
 /// Joins keep so far from the front where they can.
 constexpr double offFront = 40;
 
 Polygon shapeOf(const Part& part) {
-  Polygon shape{flattened(part.outline, followed)};
+  Polygon shape{flattened(part.outline, splitWithin)};
   for (const std::vector<Path>* paths : {&part.more, &part.holes}) {
-    for (const Path& path : *paths) shape.push_back(flattened(path, followed));
+    for (const Path& path : *paths) shape.push_back(flattened(path, splitWithin));
   }
   return shape;
 }
@@ -108,7 +108,7 @@ std::optional<Point> frontOf(const Part& part) {
 }
 
 /// A sheet that a piece has to fit, and how it may be turned for it.
-struct Room {
+struct SplitRoom {
   double wide = 0;
   double tall = 0;
   bool mayTurn = true;
@@ -119,11 +119,11 @@ struct Room {
 };
 
 /// The largest piece that can be cut off straight across: on which side of which line.
-std::optional<Side> largestOff(const Polygon& shape, const Room& room,
+std::optional<Side> largestOff(const Polygon& shape, const SplitRoom& room,
                                const std::optional<Point>& front, double lap) {
   std::optional<Side> best;
   double most = 0;
-  const int turns = room.mayTurn ? turnsTried : 4;
+  const int turns = room.mayTurn ? splitTurns : 4;
   for (int i = 0; i < turns; ++i) {
     Side side{Angle::turn() * (static_cast<double>(i) / turns)};
     const Transform level = turning(side.turn * -1);
@@ -156,9 +156,9 @@ std::optional<Side> largestOff(const Polygon& shape, const Room& room,
 }  // namespace
 
 std::optional<Angle> turnToFit(const Polygon& shape, Length wide, Length tall, bool mayTurn) {
-  const int turns = mayTurn ? turnsTried : 1;
+  const int turns = mayTurn ? splitTurns : 1;
   for (int i = 0; i < turns; ++i) {
-    const Angle turn = Angle::halfTurn() * (static_cast<double>(i) / turnsTried);
+    const Angle turn = Angle::halfTurn() * (static_cast<double>(i) / splitTurns);
     const Box box = boundsOf(mapped(shape, turning(turn)));
     if (box.width() <= wide.mm() && box.height() <= tall.mm()) return turn;
   }
@@ -167,7 +167,7 @@ std::optional<Angle> turnToFit(const Polygon& shape, Length wide, Length tall, b
 
 std::vector<Part> splitToFit(const Part& part, Length wide, Length tall, Length lap) {
   const Polygon whole = shapeOf(part);
-  const Room room{wide.mm() - spare, tall.mm() - spare, part.mayTurn == MayTurn::any};
+  const SplitRoom room{wide.mm() - spare, tall.mm() - spare, part.mayTurn == MayTurn::any};
   if (room.wide <= 0 || room.tall <= 0 || whole.empty() || room.holds(whole)) return {};
   const std::optional<Point> front = frontOf(part);
   std::vector<std::vector<Side>> cuts;  // of each piece, by which it is what it is
@@ -223,7 +223,7 @@ std::vector<Part> splitToFit(const Part& part, Length wide, Length tall, Length 
       }
     }
     const auto linesOf = [&](const Path& path) {
-      std::vector<Point> line = flattened(path, followed);
+      std::vector<Point> line = flattened(path, splitWithin);
       if (path.closed() && !line.empty()) line.push_back(line.front());
       std::vector<std::vector<Point>> runs{line};
       for (const Side& side : sides) {

@@ -49,7 +49,7 @@ Sentence clashWords(const Fill& fill, const FillPlan& plan) {
       {plan.letter, count, members}};
 }
 
-long percent(double share) {
+long wholePercent(double share) {
   return std::lround(share * 100);
 }
 
@@ -211,8 +211,8 @@ class FillRules {
       if (std::abs(plan_.shares[c] - share) <= std::max(0.03, cell)) continue;
       watch("shares_off", WatchLevel::note, "colours",
             {"In zone %1 “%2” takes %3 % instead of %4 %: nearer its neighbours do not allow.",
-             {plan_.letter, finishWords(fill_.colours[c].finish), percent(plan_.shares[c]),
-              percent(share)}});
+             {plan_.letter, finishWords(fill_.colours[c].finish), wholePercent(plan_.shares[c]),
+              wholePercent(share)}});
       break;
     }
   }

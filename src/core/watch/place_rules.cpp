@@ -22,9 +22,9 @@ double sharpestBend(const Body& body, Length low, Length high) {
   return bend;
 }
 
-class Rules {
+class PlaceRules {
  public:
-  Rules(const PlacedSets& placed, std::vector<Watch>& watches)
+  PlaceRules(const PlacedSets& placed, std::vector<Watch>& watches)
       : placed_(placed), watches_(watches) {}
 
   void operator()() {
@@ -302,7 +302,7 @@ Length runsOff(const Wall& wall, const PlacePlan& place) {
 
 std::vector<Watch> watchPlaces(const PlacedSets& placed) {
   std::vector<Watch> watches;
-  Rules(placed, watches)();
+  PlaceRules(placed, watches)();
   return watches;
 }
 

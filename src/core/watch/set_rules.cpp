@@ -11,15 +11,15 @@ namespace {
 /// Hundreds of loose islands are trouble: common practice, no published source.
 constexpr int manyParts = 200;
 /// Less is the rounding of outlines.
-constexpr Length tiny = Length::mm(0.01);
+constexpr Length rounding = Length::mm(0.01);
 
 std::string field(const SetPlan& plan, const std::string& member = {}) {
   return "sets[" + std::to_string(plan.set) + "]" + (member.empty() ? "" : "." + member);
 }
 
-class Rules {
+class SetRules {
  public:
-  Rules(const DecalSet& set, const SetPlan& plan, std::vector<Watch>& watches)
+  SetRules(const DecalSet& set, const SetPlan& plan, std::vector<Watch>& watches)
       : set_(set), plan_(plan), watches_(watches) {}
 
   void operator()() {
@@ -82,13 +82,13 @@ class Rules {
       }
       return sentence;
     };
-    if (fit.stroke && fit.stroke->width < limit - tiny) {
+    if (fit.stroke && fit.stroke->width < limit - rounding) {
       put("set_thin_stroke", WatchLevel::warn, "limit",
           least({"The thinnest stroke of “%1” is %2, under %3: it tears when it is weeded. Thicken "
                  "it or make the set larger.",
                  {plan_.name, fit.stroke->width, limit}}));
     }
-    if (fit.gap && fit.gap->width < limit - tiny) {
+    if (fit.gap && fit.gap->width < limit - rounding) {
       put("set_thin_gap", WatchLevel::note, "limit",
           least(
               {"The thinnest gap in “%1” is %2, under %3: it is hard to weed. Make the set larger "
@@ -119,7 +119,7 @@ class Rules {
 std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vector<SetPlan>& plans) {
   std::vector<Watch> watches;
   for (const SetPlan& plan : plans) {
-    Rules(sets[static_cast<std::size_t>(plan.set)], plan, watches)();
+    SetRules(sets[static_cast<std::size_t>(plan.set)], plan, watches)();
   }
   return watches;
 }
@@ -127,7 +127,7 @@ std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vecto
 std::vector<Watch> watchCutLayers(const std::vector<CutLayer>& cut, Length size) {
   std::vector<Watch> watches;
   for (const CutLayer& layer : cut) {
-    if (abs(layer.size - size) <= tiny) continue;
+    if (abs(layer.size - size) <= rounding) continue;
     watches.push_back({"set_cut_otherwise",
                        WatchLevel::stop,
                        {},

@@ -9,15 +9,12 @@
 #include <random>
 
 #include "core/job_shops.h"
+#include "measure/minutes.h"
 
 using namespace avrelt;
 using namespace avrelt::shops;
 
 namespace {
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 
 FoundSchedule search(const ScheduleProblem& problem, int seconds) {
   const auto start = quickSchedule(problem);

@@ -11,15 +11,12 @@
 
 #include "bench/search.h"
 #include "core/chance_shops.h"
+#include "measure/minutes.h"
 
 using namespace avrelt;
 using namespace avrelt::shops;
 
 namespace {
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 
 /// A schedule with one task later by so much, and all others only as much later as that asks for,
 /// in the order they are in: by pushing along until nothing moves any more. When the last ends.

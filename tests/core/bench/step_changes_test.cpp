@@ -9,14 +9,11 @@
 #include <set>
 
 #include "bench/looks.h"
+#include "measure/minutes.h"
 
 using namespace avrelt;
 
 namespace {
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 
 Step stepOf(const std::string& id, StepKind kind, std::vector<std::string> of = {},
             Wait wait = {}) {

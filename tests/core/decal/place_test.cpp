@@ -8,6 +8,7 @@
 
 #include "core/cups.h"
 #include "core/decal_cups.h"
+#include "decal/anchoring.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
 #include "job/plan.h"
@@ -86,6 +87,49 @@ TEST_CASE("a set is put on its place by the point that was chosen") {
   const WallReach up = planned(cup).sets[0].places[0].laid->reach;
   CHECK(up.low.mm() == Approx(60).margin(1e-3));
   CHECK(up.high.mm() == Approx(100).margin(1e-3));
+}
+
+TEST_CASE("a set that is told by another point of its artwork lies where it lay") {
+  rc::prop("over seams, cups, turns, and points of the artwork", [] {
+    Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    Place place = placeAt(*rc::gen::inRange(-180, 180), *rc::gen::inRange(60, 120));
+    place.turn = Angle::degrees(*rc::gen::inRange(-180, 180));
+    place.follows = *rc::gen::inRange(0, 2) == 0;
+    cup.sets = {setAt(named("comet"), *rc::gen::inRange(20, 60), {place})};
+    cup.sets[0].anchor = {*rc::gen::inRange(0, 11) / 10.0, *rc::gen::inRange(0, 11) / 10.0};
+    const CupPlan before = planned(cup);
+    const SetPlan& set = before.sets[0];
+
+    // A point that is asked for by where it lies; which is known by laying it there.
+    const Anchor asked{*rc::gen::inRange(0, 11) / 10.0, *rc::gen::inRange(0, 11) / 10.0};
+    const Told told = toldBy(asked, set, set.places[0], before.wall);
+    const Anchor found = anchorUnder(set, set.places[0], told.at, before.wall);
+    RC_ASSERT(std::abs(found.across - asked.across) < 1e-3);
+    RC_ASSERT(std::abs(found.up - asked.up) < 1e-3);
+
+    cup.sets[0].anchor = asked;
+    cup.sets[0].places[0].at = before.wall.onCup(told.at.theta.wrapped());
+    cup.sets[0].places[0].up = WrittenLength{told.at.s, {}};
+    cup.sets[0].places[0].turn = told.turn;
+    const CupPlan after = planned(cup);
+    const PlacePlan& was = before.sets[0].places[0];
+    const PlacePlan& is = after.sets[0].places[0];
+    RC_ASSERT(std::abs((was.laid->reach.low - is.laid->reach.low).mm()) < 0.01);
+    RC_ASSERT(std::abs((was.laid->reach.high - is.laid->reach.high).mm()) < 0.01);
+    const Region& a = was.laid->layers[0].region;
+    const Region& b = is.laid->layers[0].region;
+    const Body& body = before.wall.body;
+    RC_ASSERT((a - b).area(body).mm2() + (b - a).area(body).mm2() < 2);
+  });
+  // Off the artwork, the nearest point of its box.
+  Cup cup = straight();
+  cup.sets = {setAt(bar(40, 10), 40, {placeAt(0, 60)})};
+  const CupPlan plan = planned(cup);
+  const PlacePlan& place = plan.sets[0].places[0];
+  const Anchor corner = anchorUnder(
+      plan.sets[0], place, {place.anchor.theta + Angle::degrees(80), Length::mm(160)}, plan.wall);
+  CHECK(corner == Anchor{1, 1});
 }
 
 TEST_CASE("the room round a place is the same wherever the seam is, but to the seam") {

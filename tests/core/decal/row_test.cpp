@@ -23,10 +23,10 @@ EdgeTree item(const std::string& id, double wide, double up) {
       mapped(artwork.silhouette(), {scale, 0, 0, scale, -middle.x * scale, up - middle.y * scale}));
 }
 
-Development straight(double around = 240) {
+Development straightFlat(double around = 240) {
   return Development::cone(Length::mm(around / (2 * M_PI)), 0, Length::mm(180));
 }
-Development tapered() {
+Development taperedFlat() {
   return Development::cone(Length::mm(32), 0.09, Length::mm(150));
 }
 
@@ -55,7 +55,7 @@ int mostSlowly(const RowItems& items, Length gap) {
 
 TEST_CASE("discs go round as the arithmetic has it") {
   // 20 mm discs on 240 mm: a pitch of 26 mm with gaps of 6 mm makes 9 and leaves 6 mm.
-  const RowItems discs(straight(), {item("full_moon", 20, 90)});
+  const RowItems discs(straightFlat(), {item("full_moon", 20, 90)});
   const RowFit nine = fitRow(discs, std::nullopt, Length::mm(6), true);
   CHECK(nine.most == 9);
   CHECK(nine.at.size() == 9);
@@ -83,7 +83,7 @@ TEST_CASE("as many fit as trying every number finds, for every shape of the shel
   for (const bool taper : {false, true}) {
     for (const ShelfShape& shape : shelfShapes()) {
       INFO(shape.id << (taper ? " on a taper" : ""));
-      const RowItems items(taper ? tapered() : straight(), {item(shape.id, 17, 70)});
+      const RowItems items(taper ? taperedFlat() : straightFlat(), {item(shape.id, 17, 70)});
       for (const double gap : {0.5, 4.0}) {
         const RowFit fit = fitRow(items, std::nullopt, Length::mm(gap), true);
         CHECK(fit.most == mostSlowly(items, Length::mm(gap)));
@@ -99,7 +99,7 @@ TEST_CASE("shapes that reach into each other stand closer than their boxes") {
   const std::vector<Point> chevron{{0, -10}, {10, 0}, {0, 10}, {4, 0}};
   std::vector<Point> up;
   for (const Point& p : chevron) up.push_back(p + Point{0, 90});
-  const RowItems items(straight(), {EdgeTree(Polygon{up})});
+  const RowItems items(straightFlat(), {EdgeTree(Polygon{up})});
   const std::optional<Angle> pitch = items.leastPitch(0, 0, Length::mm(1));
   REQUIRE(pitch);
   const double mm = pitch->radians() * 240 / (2 * M_PI);
@@ -118,7 +118,7 @@ TEST_CASE("sets in turn stand with equal gaps, all pairs of them") {
           static_cast<std::size_t>(*rc::gen::inRange(0, static_cast<int>(shapes.size())));
       some.push_back(item(shapes[which].id, *rc::gen::inRange(8, 25), 70));
     }
-    const RowItems items(taper ? tapered() : straight(), std::move(some));
+    const RowItems items(taper ? taperedFlat() : straightFlat(), std::move(some));
     const Length gap = Length::mm(*rc::gen::inRange(1, 8));
     const RowFit fit = fitRow(items, kinds * 2, gap, true);
     if (!fit.fits) return;
@@ -136,7 +136,7 @@ TEST_CASE("sets in turn stand with equal gaps, all pairs of them") {
 }
 
 TEST_CASE("the largest size at which so many fit just fits") {
-  const Development flat = straight();
+  const Development flat = straightFlat();
   const auto at = [&](double share) { return RowItems(flat, {item("star", 40 * share, 90)}); };
   const std::optional<double> share = largestFor(at, 8, Length::mm(5));
   REQUIRE(share);
@@ -147,7 +147,7 @@ TEST_CASE("the largest size at which so many fit just fits") {
 }
 
 TEST_CASE("what does not go round once is not placed, and a row is checked by member") {
-  const RowItems wide(straight(), {item("frame", 238, 90)});
+  const RowItems wide(straightFlat(), {item("frame", 238, 90)});
   const RowFit none = fitRow(wide, 3, Length::mm(5), true);
   CHECK(none.at.empty());
   CHECK(none.most == 0);

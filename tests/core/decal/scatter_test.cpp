@@ -157,6 +157,47 @@ TEST_CASE("a scatter keeps its gap between all pairs and stays off what it is ke
   });
 }
 
+TEST_CASE("what of a scatter was put by hand stays, and the others are thrown round it") {
+  std::mt19937 random(17);
+  const auto from = [&](int low, int below) {
+    return low + static_cast<int>(random() % static_cast<unsigned>(below - low));
+  };
+  for (int round = 0; round < 8; ++round) {
+    Cup cup = from(0, 2) == 0 ? straight() : tapered();
+    cup.wrap.seamAt = Angle::degrees(from(-180, 180));
+    cup.sets = {setAt(named("star"), 12, {}), setAt(named("full_moon"), 9, {})};
+    giveIds(cup);
+    const CupPlan plan = planned(cup);
+    Scatter scatter = scatterOf(cup, from(8, 40), 1);
+    scatter.items = thrown(scatter, plan);
+    std::vector<ScatterItem> put;
+    for (std::size_t i = 0; i < scatter.items.size(); ++i) {
+      scatter.items[i].place.id = "p" + std::to_string(i);
+      // Apart from each other and all the rest: they were thrown.
+      scatter.items[i].byHand = from(0, 4) == 0;
+      if (scatter.items[i].byHand) put.push_back(scatter.items[i]);
+    }
+    scatter.seed += from(1, 1000);
+    const std::vector<ScatterItem> next = thrown(scatter, plan);
+    CHECK(next.size() >= put.size());
+    CHECK(std::vector<ScatterItem>(next.begin(), next.begin() + static_cast<long>(put.size())) ==
+          put);
+    CHECK(std::count_if(next.begin(), next.end(), [](const ScatterItem& item) {
+            return item.byHand;
+          }) == static_cast<long>(put.size()));
+    CHECK(static_cast<int>(next.size()) <= scatter.count);
+    // The gap over all pairs, by the plan's own figures.
+    cup.scatters = {scatter};
+    cup.scatters[0].items = next;
+    giveIds(cup);
+    for (const SetPlan& set : planned(cup).sets) {
+      for (const PlacePlan& place : set.places) {
+        if (place.room.place) CHECK(place.room.place->apart.mm() >= 1 - 1e-3);
+      }
+    }
+  }
+}
+
 TEST_CASE("an even scatter is about as even as Poisson discs are") {
   Cup cup = skies(false);
   const CupPlan plan = planned(cup);

@@ -18,7 +18,7 @@ using namespace avrelt::cups;
 
 namespace {
 
-double area(const Polygon& polygon) {
+double areaWithin(const Polygon& polygon) {
   return signedArea(polygon);
 }
 
@@ -35,7 +35,7 @@ TEST_CASE("Every shape of the shelf is there, of its own name, simple and of a s
     const Box box = artwork.bounds();
     CHECK(std::max(box.width(), box.height()) > 35);
     CHECK(std::max(box.width(), box.height()) < 60);
-    CHECK(area(artwork.silhouette()) > 0.03 * box.width() * box.height());
+    CHECK(areaWithin(artwork.silhouette()) > 0.03 * box.width() * box.height());
   }
   CHECK(shapeArtwork("no such").areas.empty());
 }
@@ -53,8 +53,8 @@ TEST_CASE("A decal is as wide or as tall as asked for, in proportion") {
     CHECK(shapeOf(set).box.height() == Approx(40).margin(1e-3));
     set.flipped = true;
     set.turn = Angle::degrees(37);
-    CHECK(area(shapeOf(set).artwork) ==
-          Approx(area(wide.artwork) * std::pow(40 / wide.box.height(), 2)).epsilon(1e-4));
+    CHECK(areaWithin(shapeOf(set).artwork) ==
+          Approx(areaWithin(wide.artwork) * std::pow(40 / wide.box.height(), 2)).epsilon(1e-4));
   }
 }
 
@@ -70,9 +70,10 @@ TEST_CASE("Ring, decal and what they lap make the backing, on every shape of the
       const Polygon& ring = made.layers[1].shape;
       const Polygon& backing = made.layers[2].shape;
       // F14: 0.05 in, 1.27 mm, round a motif of 2 in; common practice, no published source.
-      CHECK(area(ring) + area(decal) - area(ring & decal) == Approx(area(backing)).epsilon(1e-5));
-      if (lap == 0) CHECK(area(ring & decal) < 0.01);
-      if (lap > 0) CHECK(area(ring & decal) > 0.5);
+      CHECK(areaWithin(ring) + areaWithin(decal) - areaWithin(ring & decal) ==
+            Approx(areaWithin(backing)).epsilon(1e-5));
+      if (lap == 0) CHECK(areaWithin(ring & decal) < 0.01);
+      if (lap > 0) CHECK(areaWithin(ring & decal) > 0.5);
       // Nowhere nearer to the backing's edge than the offset.
       CHECK((decal - offsetBy(backing, Length::mm(-1.25), Corners::round)).empty());
     }
@@ -105,14 +106,14 @@ TEST_CASE("Colours butt without a trap, and lap by it with one") {
     return shapeOf(set);
   };
   const SetShape butt = shapes(0);
-  CHECK(area(butt.layers[0].shape) + area(butt.layers[1].shape) ==
-        Approx(area(whole)).epsilon(1e-5));
-  CHECK(area(butt.layers[0].shape & butt.layers[1].shape) < 0.01);
+  CHECK(areaWithin(butt.layers[0].shape) + areaWithin(butt.layers[1].shape) ==
+        Approx(areaWithin(whole)).epsilon(1e-5));
+  CHECK(areaWithin(butt.layers[0].shape & butt.layers[1].shape) < 0.01);
   const SetShape lap = shapes(0.5);
   const Polygon under = lap.layers[0].shape & lap.layers[1].shape;
-  CHECK(area(under) > 2);
+  CHECK(areaWithin(under) > 2);
   // The upper one keeps its form; the lower goes under it by no more than the trap.
-  CHECK(area(lap.layers[0].shape) == Approx(area(butt.layers[0].shape)).epsilon(1e-6));
+  CHECK(areaWithin(lap.layers[0].shape) == Approx(areaWithin(butt.layers[0].shape)).epsilon(1e-6));
   CHECK((under - offsetBy(butt.layers[1].shape, Length::mm(0.51), Corners::round)).empty());
   // Both have the same two marks.
   REQUIRE(lap.layers[0].marks.size() == 2);
@@ -363,13 +364,13 @@ TEST_CASE("Joined artworks are one, and hold no part of themselves") {
   Artwork joined;
   joined.id = "joined";
   joined.joining.of = {{"full_moon", 0, 0, 100, 0}, {"star", 20, 0, 50, 10}};
-  const double moon = area(artworks[0]->silhouette());
-  const double star = area(artworks[1]->silhouette()) / 4;
+  const double moon = areaWithin(artworks[0]->silhouette());
+  const double star = areaWithin(artworks[1]->silhouette()) / 4;
   const auto areaOf = [&](JoinKind kind) {
     joined.joining.kind = kind;
     const Checked<Artwork> made = joinedArtwork(joined, artworks);
     REQUIRE(made);
-    return area(made->silhouette());
+    return areaWithin(made->silhouette());
   };
   const double common = areaOf(JoinKind::common);
   CHECK(common > 10);

@@ -22,7 +22,7 @@ ZoneNode filled(FinishKind kind, const char* colour, Stick stick = Stick::resin)
   return node;
 }
 
-ZoneNode threeBands() {
+ZoneNode bandsOfThree() {
   ZoneNode node;
   node.cut = RingCut{.count = 3};
   node.parts = {filled(FinishKind::glitter, "#E8E0D0"), filled(FinishKind::film, "#808080"),
@@ -34,7 +34,7 @@ ZoneNode threeBands() {
 
 TEST_CASE("dark glitter goes before light, film after all of it") {
   const Straight cup;
-  const Divided divided = cup.made(threeBands());
+  const Divided divided = cup.made(bandsOfThree());
   const std::vector<const Zone*> order = fillingOrder(divided, {});
   REQUIRE(order.size() == 3);
   CHECK(order[0]->letter == "C");
@@ -45,7 +45,7 @@ TEST_CASE("dark glitter goes before light, film after all of it") {
 
 TEST_CASE("tape lies on the far side of each of a zone's lines, and protects what is there") {
   const Straight cup;
-  const Divided divided = cup.made(threeBands());
+  const Divided divided = cup.made(bandsOfThree());
   const std::vector<TapeMove> moves =
       tapeProgram(divided, Length::inches(0.25), Graduation::sixteenth, {});
   // C is below line 2: tape above it, on B's side.
@@ -63,7 +63,7 @@ TEST_CASE("tape lies on the far side of each of a zone's lines, and protects wha
 TEST_CASE("each way of sticking has its own moment to pull the tape") {
   const Straight cup;
   const auto pullOf = [&](Stick stick) {
-    ZoneNode node = threeBands();
+    ZoneNode node = bandsOfThree();
     node.parts[2].finish.stick = stick;
     const std::vector<TapeMove> moves =
         tapeProgram(cup.made(node), Length::mm(6), Graduation::millimetre, {});
@@ -82,7 +82,7 @@ TEST_CASE("each way of sticking has its own moment to pull the tape") {
 TEST_CASE("what is done is covered before the next is glittered, and sealed after") {
   const Straight cup;
   const std::vector<TapeMove> moves =
-      tapeProgram(cup.made(threeBands()), Length::mm(6), Graduation::millimetre, {});
+      tapeProgram(cup.made(bandsOfThree()), Length::mm(6), Graduation::millimetre, {});
   const auto at = [&](MoveKind kind, const char* zone) {
     return std::find_if(moves.begin(), moves.end(),
                         [&](const TapeMove& move) {

@@ -10,7 +10,7 @@ using namespace avrelt::cups;
 
 namespace {
 
-struct Bench {
+struct ShapingBench {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
   Wall wall{body, flat, Angle::halfTurn()};
@@ -24,7 +24,7 @@ struct Bench {
 }  // namespace
 
 TEST_CASE("the usual cut of every kind can be made, on a whole body and on a half") {
-  const Bench bench;
+  const ShapingBench bench;
   for (const CutKind kind : {CutKind::rings, CutKind::uprights, CutKind::vee, CutKind::wave}) {
     for (const Region& zone : {bench.whole(), bench.half()}) {
       const Cut cut = usualCut(kind, zone, bench.wall, Unit::inch);
@@ -37,7 +37,7 @@ TEST_CASE("the usual cut of every kind can be made, on a whole body and on a hal
 }
 
 TEST_CASE("a ring pulled goes to a mark, and the others stay") {
-  const Bench bench;
+  const ShapingBench bench;
   RingCut cut{.count = 3};
   const Split before = *split(bench.whole(), cut, bench.wall);
   const Length other = before.lines[1][0][0].s;
@@ -53,7 +53,7 @@ TEST_CASE("a ring pulled goes to a mark, and the others stay") {
 }
 
 TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights turn") {
-  const Bench bench;
+  const ShapingBench bench;
   auto vee = std::get<VeeCut>(usualCut(CutKind::vee, bench.whole(), bench.wall, Unit::inch).how);
   vee.at = Angle();
   const Length high = bench.body.wall();

@@ -16,8 +16,8 @@ using std::numbers::pi;
 namespace {
 
 /// A body and all that cuts need to know of it.
-struct Bench {
-  explicit Bench(const Blank& blank, Angle seam = Angle::halfTurn())
+struct SplitBench {
+  explicit SplitBench(const Blank& blank, Angle seam = Angle::halfTurn())
       : body(bodyOf(blank)), flat(flatOf(body)), wall{body, flat, seam} {}
 
   static Development flatOf(const Body& body) {
@@ -67,7 +67,7 @@ double areaOfAll(const std::vector<Region>& parts, const Body& body) {
 TEST_CASE("the parts of every cut add to the zone, on every shape") {
   for (const std::vector<Named>& shapes : {all(), allCurved()}) {
     for (const Named& cup : shapes) {
-      const Bench bench(cup.blank, Angle::degrees(170));
+      const SplitBench bench(cup.blank, Angle::degrees(170));
       if (bench.body.wall() < Length::mm(30) || bench.body.wall() > Length::mm(400)) continue;
       const double whole = bench.body.area().mm2();
       const Length r = bench.body.radius(bench.body.wall());
@@ -94,7 +94,7 @@ TEST_CASE("the parts of every cut add to the zone, on every shape") {
 
 TEST_CASE("8 in in three is 2.667 in each; 4, 1 and the rest puts the line at 5 in") {
   // Common practice, no published source.
-  const Bench bench(body(Length::inches(9.25), Length::inches(9.25), Length::inches(8)));
+  const SplitBench bench(body(Length::inches(9.25), Length::inches(9.25), Length::inches(8)));
   const Split thirds = bench.made(bench.whole(), bands(3));
   REQUIRE(thirds.lines.size() == 2);
   CHECK(thirds.parts[0].lowest().inches() == Approx(8 - 8.0 / 3));
@@ -109,7 +109,7 @@ TEST_CASE("8 in in three is 2.667 in each; 4, 1 and the rest puts the line at 5 
 
 TEST_CASE("a V 5 in wide at the rim takes 2 1/2 in each side of the seam, straight in the flat") {
   // Common practice, no published source.
-  const Bench bench(body(Length::inches(9.25), Length::inches(9.25), Length::inches(8)));
+  const SplitBench bench(body(Length::inches(9.25), Length::inches(9.25), Length::inches(8)));
   const Split parts = bench.made(bench.whole(), vee(Length::inches(5)));
   REQUIRE(parts.parts.size() == 2);
   // A triangle of 5 by 8 in, in two halves at the seam.
@@ -124,7 +124,7 @@ TEST_CASE("a V 5 in wide at the rim takes 2 1/2 in each side of the seam, straig
 }
 
 TEST_CASE("on a cone a V's sides are straight lines of the sector") {
-  const Bench bench(all()[1].blank);
+  const SplitBench bench(all()[1].blank);
   VeeCut cut = vee(Length::mm(80), Length::mm(90));
   cut.at = Angle();
   const Split parts = bench.made(bench.whole(), cut);
@@ -139,7 +139,7 @@ TEST_CASE("on a cone a V's sides are straight lines of the sector") {
 }
 
 TEST_CASE("uprights begin where they are asked to and part the cup evenly, across the seam too") {
-  const Bench bench(all()[0].blank, Angle::degrees(180));
+  const SplitBench bench(all()[0].blank, Angle::degrees(180));
   UprightCut cut = uprights(4);
   cut.at = Angle::degrees(45);
   const Split parts = bench.made(bench.whole(), cut);
@@ -155,7 +155,7 @@ TEST_CASE("uprights begin where they are asked to and part the cup evenly, acros
 }
 
 TEST_CASE("a zone is cut again: the half of a half, and a slant across what is left") {
-  const Bench bench(all()[1].blank);
+  const SplitBench bench(all()[1].blank);
   const Split halves = bench.made(bench.whole(), uprights(2));
   const Split again = bench.made(halves.parts[0], uprights(2));
   CHECK(again.parts[0].area(bench.body).mm2() == Approx(bench.body.area().mm2() / 4));
@@ -179,7 +179,7 @@ TEST_CASE("a zone is cut again: the half of a half, and a slant across what is l
 }
 
 TEST_CASE("what cannot be cut is refused at its member") {
-  const Bench bench(body(Length::mm(240), Length::mm(240), Length::mm(200)));
+  const SplitBench bench(body(Length::mm(240), Length::mm(240), Length::mm(200)));
   const Region whole = bench.whole();
   RingCut widths{.by = CutBy::widths};
   widths.widths = {WrittenLength::mm(150), WrittenLength::mm(80), std::nullopt};
@@ -240,7 +240,7 @@ TEST_CASE("any cut of any zone adds up or is refused in words") {
   int made = 0;
   const bool holds = rc::check([&made] {
     const Named cup = *rc::gen::elementOf(allCurved());
-    const Bench bench(cup.blank, Angle::degrees(*rc::gen::inRange(-180, 180)));
+    const SplitBench bench(cup.blank, Angle::degrees(*rc::gen::inRange(-180, 180)));
     Region zone = bench.whole();
     for (int depth = 0; depth < 3; ++depth) {
       const Cut cut = anyCut();
@@ -263,7 +263,7 @@ TEST_CASE("any cut of any zone adds up or is refused in words") {
 }
 
 TEST_CASE("uprights stand apart round the seam of the count as well") {
-  const Bench bench(body(Length::mm(240), Length::mm(240), Length::mm(200)));
+  const SplitBench bench(body(Length::mm(240), Length::mm(240), Length::mm(200)));
   UprightCut cut{.by = CutBy::places};
   // 180° and 179.97° are 0.02 mm apart, the second before the first as one counts on from the seam.
   cut.angles = {Angle::degrees(180), Angle::degrees(179.97)};
@@ -273,7 +273,7 @@ TEST_CASE("uprights stand apart round the seam of the count as well") {
 }
 
 TEST_CASE("waves and lines straight in the flat stray nowhere by more than 0.005 mm") {
-  const Bench straight(body(Length::mm(250), Length::mm(250), Length::mm(200)));
+  const SplitBench straight(body(Length::mm(250), Length::mm(250), Length::mm(200)));
   WaveCut wave;
   wave.at = Angle();
   wave.fromRim = false;
@@ -290,7 +290,7 @@ TEST_CASE("waves and lines straight in the flat stray nowhere by more than 0.005
       CHECK(std::abs(s - (100 + 60 * std::sin(repeat * theta))) < 0.005);
     }
   }
-  const Bench steep(body(Length::mm(140), Length::mm(300), Length::mm(120)));
+  const SplitBench steep(body(Length::mm(140), Length::mm(300), Length::mm(120)));
   VeeCut cut = vee(Length::mm(200), Length::mm(110));
   cut.at = Angle();
   const Split parts = steep.made(steep.whole(), cut);

@@ -14,7 +14,7 @@ using namespace avrelt::cups;
 
 namespace {
 
-Document orderOf(Chance& chance, int cups) {
+Document orderMadeOf(Chance& chance, int cups) {
   Document order;
   order.id = "o-1";
   for (int i = 0; i < cups; ++i) {
@@ -49,7 +49,7 @@ Document orderOf(Chance& chance, int cups) {
 TEST_CASE("A cup stands alone with what it uses, and plans as it did", "[again]") {
   Chance chance(5);
   for (int round = 0; round < 10; ++round) {
-    const Document order = orderOf(chance, 3);
+    const Document order = orderMadeOf(chance, 3);
     const auto index = static_cast<std::size_t>(chance.whole(0, 2));
     const Document single = alone(order, index);
     REQUIRE(single.cups.size() == 1);
@@ -62,7 +62,7 @@ TEST_CASE("A cup stands alone with what it uses, and plans as it did", "[again]"
 
 TEST_CASE("Of joined artworks, what they are joined from goes along", "[again]") {
   Chance chance(6);
-  Document order = orderOf(chance, 3);
+  Document order = orderMadeOf(chance, 3);
   Artwork joined = named("both");
   joined.kind = ArtKind::joined;
   joined.joining.of = {{"art-1"}, {"art-2"}};
@@ -78,7 +78,7 @@ TEST_CASE("Of joined artworks, what they are joined from goes along", "[again]")
 TEST_CASE("Again on the same blank is the same design with nothing done", "[again]") {
   Chance chance(7);
   for (int round = 0; round < 10; ++round) {
-    const Document past = alone(orderOf(chance, 1), 0);
+    const Document past = alone(orderMadeOf(chance, 1), 0);
     const Again again = againOf(past, std::nullopt);
     CHECK(again.changed.empty());
     CHECK(again.order.id.empty());
@@ -105,7 +105,7 @@ TEST_CASE("Again on the same blank is the same design with nothing done", "[agai
 
 TEST_CASE("Again on another blank tells what comes out otherwise", "[again]") {
   Chance chance(8);
-  Document past = alone(orderOf(chance, 1), 0);
+  Document past = alone(orderMadeOf(chance, 1), 0);
   Cup& cup = past.cups.front();
   cup.blank = body(Length::mm(243), Length::mm(243), Length::mm(195));
   cup.buildUp.coats = {{CoatKind::resin, GlitterCut::fine, Volume::ml(20), {}, "coat-a"}};

@@ -9,15 +9,12 @@
 
 #include "core/decal_cups.h"
 #include "core/random_cups.h"
+#include "measure/minutes.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
 
 namespace {
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 
 CivilTime at(const char* text) {
   return *parseCivil(text);

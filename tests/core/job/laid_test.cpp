@@ -16,7 +16,7 @@ using namespace avrelt;
 
 namespace {
 
-constexpr double pi = std::numbers::pi;
+using std::numbers::pi;
 
 /// A tapered cup in three, film in the middle, a pattern below, under four coats, all with ids.
 Cup layered(double seam = 180) {
@@ -41,7 +41,7 @@ Cup layered(double seam = 180) {
   return cup;
 }
 
-CupPlan planned(const Cup& cup) {
+CupPlan laidOut(const Cup& cup) {
   CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   if (!plan) FAIL(plan.error().front().field);
   return std::move(*plan);
@@ -62,7 +62,7 @@ bool watched(const CupPlan& plan, const std::string& rule, std::string* words = 
   return false;
 }
 
-double sumOf(const std::vector<Part>& parts) {
+double laidSum(const std::vector<Part>& parts) {
   double sum = 0;
   for (const Part& part : parts) sum += part.area().mm2();
   return sum;
@@ -80,9 +80,9 @@ TEST_CASE("film is as large as the cup is when it is laid, and nothing else is")
     Cup cup = layered(seam);
     cup.wrap.overlap = {};
     const std::string film = cup.division.body.parts[1].id;
-    const CupPlan bare = planned(cup);
+    const CupPlan bare = laidOut(cup);
     layAfter(cup.buildUp, film, 3);
-    const CupPlan later = planned(cup);
+    const CupPlan later = laidOut(cup);
     const Length thick = later.stages[3].thickness;
     REQUIRE(thick > Length());
     // Two ways to its area: a cone between two rings, grown square to the wall.
@@ -97,9 +97,9 @@ TEST_CASE("film is as large as the cup is when it is laid, and nothing else is")
     const double up = high + 1.5;
     const double expected = frustum(body.radius(Length::mm(low)).mm() + more,
                                     body.radius(Length::mm(up)).mm() + more, up - low);
-    CHECK(sumOf(later.parts(purpose::film)) == Approx(expected).epsilon(2e-5));
-    CHECK(sumOf(later.parts(purpose::film)) > sumOf(bare.parts(purpose::film)) + 1);
-    CHECK(sumOf(later.parts(purpose::stencil)) == sumOf(bare.parts(purpose::stencil)));
+    CHECK(laidSum(later.parts(purpose::film)) == Approx(expected).epsilon(2e-5));
+    CHECK(laidSum(later.parts(purpose::film)) > laidSum(bare.parts(purpose::film)) + 1);
+    CHECK(laidSum(later.parts(purpose::stencil)) == laidSum(bare.parts(purpose::stencil)));
     CHECK(later.stripes[0].length == bare.stripes[0].length);
     CHECK(later.parts(purpose::film)[0].laidAfter == 3);
     CHECK(later.parts(purpose::stencil)[0].laidAfter == 0);
@@ -110,18 +110,18 @@ TEST_CASE("film is as large as the cup is when it is laid, and nothing else is")
 TEST_CASE("stripes and stencils have their stages too, and a wrap over everything") {
   Cup cup = layered(60);
   cup.wrap.over = WrapOver::clear;
-  const CupPlan before = planned(cup);
+  const CupPlan before = laidOut(cup);
   layAfter(cup.buildUp, cup.division.stripes[0].id, 4);
   layAfter(cup.buildUp, cup.fills[0].id, 1);
   layAfter(cup.buildUp, wrapThing, 2);
-  const CupPlan plan = planned(cup);
+  const CupPlan plan = laidOut(cup);
   const double lean = std::cos(plan.bare.lean(Length::mm(1)).radians());
   // A ring is longer by the growth of its circle.
   CHECK((plan.stripes[0].length - before.stripes[0].length).mm() ==
         Approx(2 * pi * plan.stages[4].thickness.mm() * lean).epsilon(1e-6));
   const double r = plan.bare.radius(Length::mm(25)).mm();
   const double grown = plan.stages[1].thickness.mm() * lean;
-  CHECK(sumOf(plan.parts(purpose::stencil)) / sumOf(before.parts(purpose::stencil)) ==
+  CHECK(laidSum(plan.parts(purpose::stencil)) / laidSum(before.parts(purpose::stencil)) ==
         Approx((r + grown) / r).epsilon(2e-4));
   const Part& wrap = plan.part(purpose::wrap);
   CHECK(wrap.laidAfter == 2);
@@ -141,11 +141,11 @@ TEST_CASE("stripes and stencils have their stages too, and a wrap over everythin
 
 TEST_CASE("sized for the bare cup, every stage is the bare cup") {
   Cup cup = layered();
-  const double before = sumOf(planned(cup).parts(purpose::film));
+  const double before = laidSum(laidOut(cup).parts(purpose::film));
   layAfter(cup.buildUp, cup.division.body.parts[1].id, 4);
   cup.buildUp.sizedFor = SizedFor::bare;
-  const CupPlan plan = planned(cup);
-  CHECK(sumOf(plan.parts(purpose::film)) == before);
+  const CupPlan plan = laidOut(cup);
+  CHECK(laidSum(plan.parts(purpose::film)) == before);
   CHECK(plan.parts(purpose::film)[0].laidAfter == 4);
 }
 
@@ -156,7 +156,7 @@ TEST_CASE("a stage there is not, one told twice, and one of nothing are told wit
   cup.buildUp.laid = {{wrapThing, 1}, {wrapThing, 2}};
   CHECK(faultsOf(cup)[0].field == "build_up.laid[1].of");
   cup.buildUp.laid = {{"gone-7", 1}};
-  const CupPlan plan = planned(cup);
+  const CupPlan plan = laidOut(cup);
   CHECK(watched(plan, "laid_nothing"));
   CHECK(plan.of->buildUp.laid.size() == 1);
 }
@@ -167,18 +167,18 @@ TEST_CASE("a girth that may outgrow the overlap is told for the part it opens") 
   layAfter(cup.buildUp, film, 4);
   cup.wrap.overlap = WrittenLength::mm(20);
   std::string words;
-  CHECK(watched(planned(cup), "laid_guessed", &words));
+  CHECK(watched(laidOut(cup), "laid_guessed", &words));
   CHECK_THAT(words, Catch::Contains("film of zone B") && Catch::Contains("after 4 coats"));
   cup.wrap.overlap = WrittenLength::mm(0.2);
-  CHECK(watched(planned(cup), "laid_opens", &words));
+  CHECK(watched(laidOut(cup), "laid_opens", &words));
   CHECK_THAT(words, Catch::Contains("film of zone B") && Catch::Contains("0.2 mm"));
   // Measured then, nothing is left to guess.
-  const CupPlan guess = planned(cup);
+  const CupPlan guess = laidOut(cup);
   const Length rim = guess.stageOf(film).wall.body.aroundRim();
   cup.buildUp.measured = {
       {4, {{guess.bare.wall(), {}}, WrittenLength{rim, {}}, Girth::around, {}}, {}}};
-  CHECK_FALSE(watched(planned(cup), "laid_opens"));
-  CHECK_FALSE(watched(planned(cup), "laid_guessed"));
+  CHECK_FALSE(watched(laidOut(cup), "laid_opens"));
+  CHECK_FALSE(watched(laidOut(cup), "laid_guessed"));
 }
 
 TEST_CASE("each part that is cut is held against what is measured later, at its own stage") {
@@ -186,7 +186,7 @@ TEST_CASE("each part that is cut is held against what is measured later, at its 
   const std::string film = cup.division.body.parts[1].id;
   const std::string fill = cup.fills[0].id;
   layAfter(cup.buildUp, film, 3);
-  const CupPlan plan = planned(cup);
+  const CupPlan plan = laidOut(cup);
   for (const char* purpose : {purpose::film, purpose::stencil, purpose::stripe}) {
     const PartEntry entry = entriesOf(plan, purpose).front();
     CHECK_FALSE(isCut(cup, entry));
@@ -199,12 +199,12 @@ TEST_CASE("each part that is cut is held against what is measured later, at its 
                         {}});
     CHECK(isCut(cup, entry));
   }
-  CHECK_FALSE(watched(planned(cup), "cut_short"));
+  CHECK_FALSE(watched(laidOut(cup), "cut_short"));
   // After the third coat it is 6 mm larger than was thought: only the film is short.
   const Length rim = plan.stageOf(film).wall.body.aroundRim();
   cup.buildUp.measured = {
       {3, {{plan.bare.wall(), {}}, WrittenLength{rim + Length::mm(6), {}}, Girth::around, {}}, {}}};
-  const CupPlan later = planned(cup);
+  const CupPlan later = laidOut(cup);
   std::vector<std::string> told;
   for (const Watch& watch : later.watches) {
     if (watch.rule == "cut_short") told.push_back(inWords(watch.sentence, Unit::mm));
@@ -217,7 +217,7 @@ TEST_CASE("each part that is cut is held against what is measured later, at its 
     station.girth = WrittenLength{station.girth->length - Length::mm(3), {}};
   }
   told.clear();
-  const CupPlan smaller = planned(cup);
+  const CupPlan smaller = laidOut(cup);
   for (const Watch& watch : smaller.watches) {
     if (watch.rule == "cut_long") told.push_back(inWords(watch.sentence, Unit::mm));
   }
@@ -334,7 +334,7 @@ TEST_CASE("covers and windows are parts of their own film, laid in place of tape
       finish.stick = Stick::brushGlue;
     }
     giveIds(cup);
-    const CupPlan taped = planned(cup);
+    const CupPlan taped = laidOut(cup);
     const auto count = [](const CupPlan& plan, MoveKind kind) {
       return std::count_if(plan.tapeMoves.begin(), plan.tapeMoves.end(),
                            [&](const TapeMove& move) { return move.kind == kind; });
@@ -348,7 +348,7 @@ TEST_CASE("covers and windows are parts of their own film, laid in place of tape
     cover.paper = true;
     cup.division.masks = {window, cover};
     giveIds(cup);
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = laidOut(cup);
     // One for each of both zones: the window when the V is filled, its cover when the rest is.
     CHECK(count(plan, MoveKind::mask) == 2);
     CHECK(count(plan, MoveKind::tape) == 0);
@@ -369,8 +369,8 @@ TEST_CASE("covers and windows are parts of their own film, laid in place of tape
     CHECK(faultsOf(cup)[0].field == "divide.masks[0].margin");
     cup.division.masks[0].margin = WrittenLength::mm(20);
     cup.division.masks[0].zones = {"gone-1"};
-    CHECK(watched(planned(cup), "mask_waits"));
-    CHECK(planned(cup).parts(purpose::window).empty());
+    CHECK(watched(laidOut(cup), "mask_waits"));
+    CHECK(laidOut(cup).parts(purpose::window).empty());
   }
 }
 
@@ -380,7 +380,7 @@ TEST_CASE("a thousand entries of one kind are ticked as one") {
   cup.division.body.parts.assign(45, ZoneNode());
   for (ZoneNode& part : cup.division.body.parts) part.finish.kind = FinishKind::film;
   giveIds(cup);
-  const CupPlan plan = planned(cup);
+  const CupPlan plan = laidOut(cup);
   const std::vector<PartEntry> entries = entriesOf(plan, purpose::film);
   REQUIRE(entries.size() == 1);
   CHECK(entries[0].of.size() == 45);

@@ -12,15 +12,12 @@
 #include "bench/civil_time.h"
 #include "core/chance_shops.h"
 #include "core/job_shops.h"
+#include "measure/minutes.h"
 
 using namespace avrelt;
 using namespace avrelt::shops;
 
 namespace {
-
-Duration min(double minutes) {
-  return Duration::minutes(minutes);
-}
 
 /// The best there is without hours and longest waits, by every order in which tasks may begin.
 double bestOf(const ScheduleProblem& problem, std::vector<std::size_t>& next,

@@ -20,7 +20,7 @@ Finish glitter() {
 }
 
 /// Three coats, divided after two; a star and its backing, a stripe between glitter and film.
-Cup layered() {
+Cup layeredStack() {
   Cup cup = straight();
   cup.buildUp.coats = {Coat{CoatKind::paint}, Coat{CoatKind::glitter}, Coat{}};
   cup.buildUp.laidAfter = 2;
@@ -39,7 +39,7 @@ Cup layered() {
   return cup;
 }
 
-std::size_t at(const CupPlan& plan, const std::string& id) {
+std::size_t placeOf(const CupPlan& plan, const std::string& id) {
   for (std::size_t i = 0; i < plan.stack.size(); ++i) {
     if (plan.stack[i].id == id) return i;
   }
@@ -48,13 +48,13 @@ std::size_t at(const CupPlan& plan, const std::string& id) {
 }
 
 const StackItem& item(const CupPlan& plan, const std::string& id) {
-  return plan.stack[at(plan, id)];
+  return plan.stack[placeOf(plan, id)];
 }
 
 }  // namespace
 
 TEST_CASE("The stack goes from the metal through coats to what is laid last", "[stack]") {
-  Cup cup = layered();
+  Cup cup = layeredStack();
   const std::string upper = cup.division.body.parts[0].id;
   const std::string lower = cup.division.body.parts[1].id;
   const std::string decal = cup.sets[0].layers[0].id;
@@ -71,17 +71,17 @@ TEST_CASE("The stack goes from the metal through coats to what is laid last", "[
   // Laid at a stage of its own, the backing goes below what it was laid over.
   cup.buildUp.laid = {{backing, 0}};
   plan = planned(cup);
-  CHECK(at(plan, backing) == 1);
+  CHECK(placeOf(plan, backing) == 1);
   cup.buildUp.laid = {{backing, 3}};
   plan = planned(cup);
-  CHECK(at(plan, backing) + 1 == plan.stack.size());
-  CHECK(at(plan, decal) < at(plan, backing));
+  CHECK(placeOf(plan, backing) + 1 == plan.stack.size());
+  CHECK(placeOf(plan, decal) < placeOf(plan, backing));
 }
 
 TEST_CASE("Every coat and everything laid is in the stack once, below what is laid later",
           "[stack]") {
   rc::prop("", [] {
-    Cup cup = layered();
+    Cup cup = layeredStack();
     for (const char* shape : {"comet", "full_moon"}) {
       cup.sets.push_back(setOf(named(shape), 24,
                                {layerOf(LayerKind::decal), layerOf(LayerKind::outline, 1),
@@ -115,7 +115,7 @@ TEST_CASE("Every coat and everything laid is in the stack once, below what is la
 
 TEST_CASE("What a decal hides of glitter is its area on it, wherever it stands", "[stack]") {
   rc::prop("", [] {
-    Cup cup = layered();
+    Cup cup = layeredStack();
     const double degrees = *rc::gen::inRange(-180, 181);
     cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
     cup.sets = {setAt(named("full_moon"), 30, {placeAt(degrees, 140)})};
@@ -136,7 +136,7 @@ TEST_CASE("What a decal hides of glitter is its area on it, wherever it stands",
 }
 
 TEST_CASE("Two places of one set that lie on each other hide what they cover once", "[stack]") {
-  Cup cup = layered();
+  Cup cup = layeredStack();
   cup.sets = {setAt(named("full_moon"), 30, {placeAt(0, 140), placeAt(0, 140)})};
   giveIds(cup);
   const CupPlan plan = planned(cup);
@@ -147,13 +147,13 @@ TEST_CASE("Two places of one set that lie on each other hide what they cover onc
 
 TEST_CASE("What comes off again and what is clear hides nothing", "[stack]") {
   for (const LayerKind kind : {LayerKind::peekaboo, LayerKind::knockOut}) {
-    Cup cup = layered();
+    Cup cup = layeredStack();
     cup.sets = {setAt(named("star"), 40, {placeAt(0, 140)}, {layerOf(kind, 1)})};
     giveIds(cup);
     const CupPlan plan = planned(cup);
     CHECK(hiddenBelow(plan, item(plan, cup.sets[0].layers[0].id)).empty());
   }
-  Cup cup = layered();
+  Cup cup = layeredStack();
   cup.sets[0].layers[0].material = PartMaterial::clear;
   const CupPlan plan = planned(cup);
   CHECK(item(plan, cup.sets[0].layers[0].id).clear);
@@ -162,7 +162,7 @@ TEST_CASE("What comes off again and what is clear hides nothing", "[stack]") {
 
 // Common practice, no published source.
 TEST_CASE("Glitter finished to be hidden is told, with how much of the zone", "[stack]") {
-  Cup cup = layered();
+  Cup cup = layeredStack();
   CHECK_FALSE(told(planned(cup), "stack_hides_glitter"));
   // Two discs of 85 mm on a band 90 mm tall and 240 mm round: a half of it.
   cup.sets = {setAt(named("full_moon"), 85, {placeAt(0, 135), placeAt(180, 135)})};
@@ -181,7 +181,7 @@ TEST_CASE("Glitter finished to be hidden is told, with how much of the zone", "[
 }
 
 TEST_CASE("Clear film over everything wants a coat over edges of film", "[stack]") {
-  Cup cup = layered();
+  Cup cup = layeredStack();
   cup.wrap.over = WrapOver::clear;
   const CupPlan straightOn = planned(cup);
   const Watch* watch = watchOf(straightOn, "stack_clear_over_edge");

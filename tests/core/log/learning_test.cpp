@@ -14,7 +14,7 @@ using namespace avrelt::cups;
 
 namespace {
 
-CivilTime at(const char* text) {
+CivilTime civil(const char* text) {
   return *parseCivil(text);
 }
 
@@ -76,7 +76,7 @@ TEST_CASE("Growth of one material is what is left once the others are taken off"
       GrowthNote note;
       note.key = i + 1;
       note.words = "straight 600 ml";
-      note.at = at("2026-11-20");
+      note.at = civil("2026-11-20");
       // Some without the one asked of.
       note.record.load = {i % 4 == 3 ? 0 : chance.between(0.2, 1.5), double(chance.whole(0, 2)),
                           double(chance.whole(0, 2)), 0, double(chance.whole(0, 1))};
@@ -108,7 +108,7 @@ TEST_CASE("Waits are from a coat to what the cup was gone on with, nights left o
   int whole = 0;
   for (int cup = 0; cup < 6; ++cup) {
     const std::string name = "order/cup-" + std::to_string(cup);
-    CivilTime now = at("2026-11-20T18:00");
+    CivilTime now = civil("2026-11-20T18:00");
     for (int i = 0; i < 4; ++i) {
       work.push_back(coatOf(name, i, now));
       // Every third wait goes over a night or two; the last has nothing behind it.
@@ -139,13 +139,13 @@ TEST_CASE("Faults are counted by method, cup by cup, and none are reckoned with"
   std::vector<StepWork> work;
   for (int cup = 0; cup < 5; ++cup) {
     for (int i = 0; i < 4; ++i) {
-      StepWork one = coatOf("order/cup-" + std::to_string(cup), i, at("2026-11-20T18:00"));
+      StepWork one = coatOf("order/cup-" + std::to_string(cup), i, civil("2026-11-20T18:00"));
       if (cup < 2 && i == 0) one.faults = {"bubbles", "ridges"};
       if (cup == 4) one.faults = {"bubbles"};
       work.push_back(one);
     }
   }
-  StepWork pulled = coatOf("order/cup-0", 9, at("2026-11-21"));
+  StepWork pulled = coatOf("order/cup-0", 9, civil("2026-11-21"));
   pulled.kind = StepKind::pull;
   pulled.method.reset();
   pulled.faults = {"torn_edge"};

@@ -14,8 +14,8 @@ using namespace avrelt::cups;
 
 namespace {
 
-struct Bench {
-  explicit Bench(const Blank& blank) : body(bodyOf(blank)), flat(flatOf(body)) {}
+struct CellsBench {
+  explicit CellsBench(const Blank& blank) : body(bodyOf(blank)), flat(flatOf(body)) {}
   Body body;
   Development flat;
   Wall wall{body, flat, Angle::degrees(170)};
@@ -38,7 +38,7 @@ double areaOf(const std::vector<RawCell>& cells, const Body& body) {
   return sum;
 }
 
-const Blank& tapered() {
+const Blank& taperedBlank() {
   return all()[1].blank;
 }
 
@@ -48,7 +48,7 @@ TEST_CASE("the cells of every family cover the wall once, straight, tapered or c
   std::vector<Named> shapes{all()[0], all()[1], all()[2]};
   shapes.push_back(allCurved().front());
   for (const Named& shape : shapes) {
-    const Bench bench(shape.blank);
+    const CellsBench bench(shape.blank);
     for (const Family family : families) {
       for (const bool turned : {false, true}) {
         INFO(shape.name << ", " << familyName(family) << (turned ? ", turned" : ""));
@@ -71,7 +71,7 @@ TEST_CASE("the cells of every family cover the wall once, straight, tapered or c
 }
 
 TEST_CASE("cells that keep their size cover a cone's wall as well") {
-  const Bench bench(tapered());
+  const CellsBench bench(taperedBlank());
   for (const Family family : families) {
     INFO(familyName(family));
     Pattern pattern;
@@ -83,12 +83,12 @@ TEST_CASE("cells that keep their size cover a cone's wall as well") {
   }
   Pattern pattern;
   pattern.taperFit = TaperFit::keep;
-  const Bench curved(allCurved().front().blank);
+  const CellsBench curved(allCurved().front().blank);
   CHECK(cellsOf(pattern, curved.whole(), curved.wall).error().field == "school");
 }
 
 TEST_CASE("repeats are whole round the cup, and what that costs is said") {
-  const Bench bench(all()[0].blank);  // 9 1/4 in round
+  const CellsBench bench(all()[0].blank);  // 9 1/4 in round
   Pattern pattern;
   pattern.size = {Length::inches(1), "1 in"};
   const std::vector<RepeatChoice> choices = repeatChoices(pattern, bench.body);
@@ -113,7 +113,7 @@ TEST_CASE("repeats are whole round the cup, and what that costs is said") {
 }
 
 TEST_CASE("a pattern is cut to its zone, a V across the seam for one") {
-  const Bench bench(tapered());
+  const CellsBench bench(taperedBlank());
   VeeCut cut{.at = Angle::degrees(170), .wide = WrittenLength::mm(90)};
   const Checked<Split> parts = split(bench.whole(), cut, bench.wall);
   REQUIRE(parts.has_value());
@@ -126,7 +126,7 @@ TEST_CASE("a pattern is cut to its zone, a V across the seam for one") {
 }
 
 TEST_CASE("hexagons have six neighbours, bricks six, squares four, over the seam too") {
-  const Bench bench(all()[0].blank);
+  const CellsBench bench(all()[0].blank);
   const auto most = [&](Family family, bool corners) {
     Pattern pattern;
     pattern.family = family;
@@ -160,7 +160,7 @@ TEST_CASE("hexagons have six neighbours, bricks six, squares four, over the seam
 }
 
 TEST_CASE("pebbles are the same for a seed and others for another") {
-  const Bench bench(tapered());
+  const CellsBench bench(taperedBlank());
   Pattern pattern;
   pattern.family = Family::pebbles;
   const auto first = [&](int seed) {
@@ -177,7 +177,7 @@ TEST_CASE("pebbles are the same for a seed and others for another") {
 }
 
 TEST_CASE("patterns that cannot be are refused at their member") {
-  const Bench bench(tapered());
+  const CellsBench bench(taperedBlank());
   const auto field = [&](const auto& change) {
     Pattern pattern;
     change(pattern);

@@ -66,7 +66,9 @@ int fewestStrays(const FillPlan& plan, const std::vector<int>& ofHeight) {
     while (end < plan.cells.size() && plan.cells[end].row == plan.cells[begin].row) ++end;
     const std::size_t above = begin - before.begin()->first.size();
     std::map<std::vector<int>, int> now;
-    for (const auto& [row, strays] : before) {
+    for (const auto& kept : before) {
+      const auto& row = kept.first;
+      const int strays = kept.second;
       std::vector<int> next;
       const auto grow = [&](const auto& self, int so) -> void {
         if (next.size() == end - begin) {

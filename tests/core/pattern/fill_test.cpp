@@ -15,7 +15,7 @@ using namespace avrelt::cups;
 
 namespace {
 
-struct Bench {
+struct FillBench {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
   Wall wall{body, flat, Angle::halfTurn()};
@@ -44,7 +44,7 @@ Fill filled(Family family, double size = 18) {
 
 TEST_CASE("every family is coloured with four, no neighbours alike, on a taper") {
   // Four always do: Appel & Haken 1977, "Every planar map is four colorable".
-  const Bench bench;
+  const FillBench bench;
   for (const Family family : families) {
     INFO(familyName(family));
     const FillPlan plan = bench.planned(filled(family));
@@ -60,7 +60,7 @@ TEST_CASE("every family is coloured with four, no neighbours alike, on a taper")
 }
 
 TEST_CASE("cells and lines are the zone: drawing lines takes half a line off each edge") {
-  const Bench bench;
+  const FillBench bench;
   Fill fill = filled(Family::check, 20);
   fill.pattern.line = WrittenLength::mm(1.2);
   const FillPlan plan = bench.planned(fill);
@@ -75,7 +75,7 @@ TEST_CASE("cells and lines are the zone: drawing lines takes half a line off eac
 }
 
 TEST_CASE("slivers go to a neighbour and are counted; none is thinner than a millimetre") {
-  const Bench bench;
+  const FillBench bench;
   Fill fill = filled(Family::bricks, 20);
   fill.pattern.up = 0.985;  // a course a third of a millimetre tall at an end
   const FillPlan plan = bench.planned(fill);
@@ -88,7 +88,7 @@ TEST_CASE("slivers go to a neighbour and are counted; none is thinner than a mil
 }
 
 TEST_CASE("colours are filled dark to light, printed film last; peel lists go row by row") {
-  const Bench bench;
+  const FillBench bench;
   Fill fill = filled(Family::check);
   fill.colours[0].finish.kind = FinishKind::film;
   fill.colours[3].share = 2;
@@ -121,7 +121,7 @@ TEST_CASE("colours are filled dark to light, printed film last; peel lists go ro
 }
 
 TEST_CASE("a pinned place keeps its colour when the pattern is rolled again") {
-  const Bench bench;
+  const FillBench bench;
   Fill fill = filled(Family::diamonds);
   const Length up = bench.body.wall() / 2;
   for (const int colour : {0, 1, 2, 3}) {
@@ -139,7 +139,7 @@ TEST_CASE("a pinned place keeps its colour when the pattern is rolled again") {
 }
 
 TEST_CASE("a pin leaves the rest of the wall as it was") {
-  const Bench bench;
+  const FillBench bench;
   Fill fill = filled(Family::hexagons);
   const FillPlan before = bench.planned(fill);
   const Cell& cell = before.cells[before.cells.size() / 2];
@@ -160,7 +160,7 @@ TEST_CASE("a pin leaves the rest of the wall as it was") {
 }
 
 TEST_CASE("cells across a zone's edge count where that is asked for") {
-  const Bench bench;
+  const FillBench bench;
   ZoneNode node;
   node.cut = RingCut{.count = 2};
   const Divided halves = *divide(node, bench.wall);
@@ -197,7 +197,7 @@ TEST_CASE("cells across a zone's edge count where that is asked for") {
 }
 
 TEST_CASE("what a workshop uses and how fast it is changes amounts and time") {
-  const Bench bench;
+  const FillBench bench;
   const Fill fill = filled(Family::hexagons);
   FillRates rates;
   const FillPlan usual = bench.planned(fill);
@@ -215,7 +215,7 @@ TEST_CASE("what a workshop uses and how fast it is changes amounts and time") {
 }
 
 TEST_CASE("styles: by rows, from rim to base, alike on both sides of the front") {
-  const Bench bench;
+  const FillBench bench;
   Fill fill = filled(Family::check, 20);
   fill.style = ColourStyle::gradient;
   const FillPlan gradient = bench.planned(fill);
@@ -235,7 +235,7 @@ TEST_CASE("styles: by rows, from rim to base, alike on both sides of the front")
 }
 
 TEST_CASE("fills that cannot be are refused with their number") {
-  const Bench bench;
+  const FillBench bench;
   const Divided divided = bench.divided();
   const auto field = [&](const std::vector<Fill>& fills) {
     return planFills(fills, divided, bench.wall).error()[0].field;
@@ -259,7 +259,7 @@ TEST_CASE("fills that cannot be are refused with their number") {
 }
 
 TEST_CASE("alike colours, thin cells, stretch and a showing seam are asked about") {
-  const Bench bench;
+  const FillBench bench;
   const auto rules = [&](const Fill& fill) {
     std::set<std::string> names;
     for (const Watch& watch : watchFills({fill}, {bench.planned(fill)}, bench.body)) {

@@ -12,7 +12,7 @@ using namespace avrelt::cups;
 
 namespace {
 
-std::vector<Point> box(double left, double low, double wide, double tall) {
+std::vector<Point> boxIn(double left, double low, double wide, double tall) {
   return {{left, low}, {left + wide, low}, {left + wide, low + tall}, {left, low + tall}};
 }
 
@@ -52,7 +52,7 @@ Drawing bricks(int across, int up) {
   Drawing drawing = page(20.0 * across, 20.0 * up);
   for (int j = 0; j < 2 * up; ++j) {
     for (int i = -1; i <= across; ++i) {
-      drawing.shapes.push_back(filled(box(20 * i + (j % 2) * 10 + 0.5, 10 * j + 0.5, 19, 9)));
+      drawing.shapes.push_back(filled(boxIn(20 * i + (j % 2) * 10 + 0.5, 10 * j + 0.5, 19, 9)));
     }
   }
   return drawing;
@@ -74,10 +74,10 @@ TEST_CASE("filled shapes are cells; the smallest part that repeats is found") {
 
 TEST_CASE("a drawing without a repeat is one, its halves joined over its edges") {
   Drawing drawing = page(40, 30);
-  drawing.shapes.push_back(filled(box(-5, 2, 10, 8)));
-  drawing.shapes.push_back(filled(box(35, 2, 10, 8)));
-  drawing.shapes.push_back(filled(box(12, 15, 14, 15)));
-  drawing.shapes.push_back(filled(box(12, 0, 14, 5)));
+  drawing.shapes.push_back(filled(boxIn(-5, 2, 10, 8)));
+  drawing.shapes.push_back(filled(boxIn(35, 2, 10, 8)));
+  drawing.shapes.push_back(filled(boxIn(12, 15, 14, 15)));
+  drawing.shapes.push_back(filled(boxIn(12, 0, 14, 5)));
   const FoundRepeat artwork = found(drawing);
   CHECK(artwork.artwork.wide == Approx(40));
   CHECK(artwork.artwork.tall == Approx(30));
@@ -88,15 +88,15 @@ TEST_CASE("a drawing without a repeat is one, its halves joined over its edges")
 
 TEST_CASE("how far two edges miss each other is measured") {
   Drawing drawing = page(40, 30);
-  drawing.shapes.push_back(filled(box(0, 2, 5, 8)));
-  drawing.shapes.push_back(filled(box(35, 3.5, 5, 8)));
-  drawing.shapes.push_back(filled(box(12, 0, 14, 30)));
+  drawing.shapes.push_back(filled(boxIn(0, 2, 5, 8)));
+  drawing.shapes.push_back(filled(boxIn(35, 3.5, 5, 8)));
+  drawing.shapes.push_back(filled(boxIn(12, 0, 14, 30)));
   const FoundRepeat artwork = found(drawing);
   CHECK(artwork.missAcross.mm() == Approx(1.5).margin(1e-3));
   CHECK(artwork.missUp.mm() == Approx(0).margin(1e-3));
   // One that has no other half misses by all it is.
   drawing.shapes.erase(drawing.shapes.begin() + 1);
-  drawing.shapes.push_back(filled(box(36, 20, 3, 5)));
+  drawing.shapes.push_back(filled(boxIn(36, 20, 3, 5)));
   CHECK(found(drawing).missAcross.mm() == Approx(8).margin(1e-3));
 }
 
@@ -111,9 +111,9 @@ TEST_CASE("open lines part the page, and half of their width is off each cell") 
 
 TEST_CASE("a shape with two openings or more is line work, and its openings are cells") {
   Drawing drawing = page(30, 20);
-  DrawnShape net = filled(box(0, 0, 30, 20));
+  DrawnShape net = filled(boxIn(0, 0, 30, 20));
   net.evenOdd = true;
-  for (const double x : {1.0, 16.0}) net.lines.push_back({box(x, 1, 13, 18), true});
+  for (const double x : {1.0, 16.0}) net.lines.push_back({boxIn(x, 1, 13, 18), true});
   drawing.shapes.push_back(net);
   const FoundRepeat artwork = found(drawing);
   REQUIRE_FALSE(artwork.artwork.cells.empty());
@@ -125,10 +125,10 @@ TEST_CASE("a shape with two openings or more is line work, and its openings are 
 
 TEST_CASE("what lies on top keeps its shape; a ring keeps its island; a frame is line work") {
   Drawing drawing = page(60, 40);
-  drawing.shapes.push_back(filled(box(0, 0, 60, 40)));  // the wall
-  drawing.shapes.push_back(filled(box(5, 5, 20, 30)));
-  drawing.shapes.push_back(filled(box(20, 10, 20, 20)));
-  drawing.shapes.push_back(filled(box(45, 5, 10, 10)));
+  drawing.shapes.push_back(filled(boxIn(0, 0, 60, 40)));  // the wall
+  drawing.shapes.push_back(filled(boxIn(5, 5, 20, 30)));
+  drawing.shapes.push_back(filled(boxIn(20, 10, 20, 20)));
+  drawing.shapes.push_back(filled(boxIn(45, 5, 10, 10)));
   const FoundRepeat artwork = found(drawing);
   REQUIRE(artwork.artwork.cells.size() == 3);
   CHECK(cellArea(artwork.artwork) == Approx(20 * 30 - 5 * 20 + 400 + 100));
@@ -137,8 +137,8 @@ TEST_CASE("what lies on top keeps its shape; a ring keeps its island; a frame is
         "1 cells lie partly under others; what lies on top keeps its shape.");
 
   Drawing ring = page(30, 30);
-  ring.shapes.push_back(filled(box(2, 2, 26, 26)));
-  ring.shapes.push_back(filled(box(10, 10, 10, 10)));
+  ring.shapes.push_back(filled(boxIn(2, 2, 26, 26)));
+  ring.shapes.push_back(filled(boxIn(10, 10, 10, 10)));
   const FoundRepeat rings = found(ring);
   REQUIRE(rings.artwork.cells.size() == 2);
   CHECK(cellArea(rings.artwork) == Approx(26 * 26));
@@ -149,7 +149,7 @@ TEST_CASE("lines nearly closed, outlines that cross themselves, dust: taken or l
   Drawing drawing = page(40, 40);
   drawing.shapes.push_back(stroked({{5, 5}, {15, 5}, {15, 15}, {5, 15}, {5, 5.2}}, 0.01, false));
   drawing.shapes.push_back(filled({{20, 20}, {35, 35}, {35, 20}, {20, 35}}));
-  drawing.shapes.push_back(filled(box(1, 35, 0.2, 0.2)));
+  drawing.shapes.push_back(filled(boxIn(1, 35, 0.2, 0.2)));
   const FoundRepeat artwork = found(drawing);
   std::string words;
   for (const Sentence& note : artwork.notes) words += inWords(note, Unit::mm) + "\n";
@@ -168,15 +168,16 @@ TEST_CASE("drawings that give no cells are refused in words") {
   CHECK(refusal(page(10, 10)) == "Nothing is drawn in it. Draw closed shapes.");
   // Far too large, or far away.
   Drawing large = page(40, 40);
-  large.shapes.push_back(filled(box(0, 0, 12'000, 10)));
+  large.shapes.push_back(filled(boxIn(0, 0, 12'000, 10)));
   CHECK(refusal(large).find("Bring it to its true size") != std::string::npos);
-  large.shapes[0] = filled(box(90'000, 0, 10, 10));
+  large.shapes[0] = filled(boxIn(90'000, 0, 10, 10));
   CHECK(refusal(large).find("lies farther out") != std::string::npos);
   Drawing dust = page(10, 10);
-  dust.shapes.push_back(filled(box(1, 1, 0.1, 0.1)));
+  dust.shapes.push_back(filled(boxIn(1, 1, 0.1, 0.1)));
   CHECK(refusal(dust).find("No closed cell was found") == 0);
   Drawing many = page(1000, 1000);
-  for (int i = 0; i < 6001; ++i) many.shapes.push_back(filled(box(i % 80 * 10, i / 80 * 10, 8, 8)));
+  for (int i = 0; i < 6001; ++i)
+    many.shapes.push_back(filled(boxIn(i % 80 * 10, i / 80 * 10, 8, 8)));
   CHECK(refusal(many) == "There are 6001 closed shapes, and up to 6000 can be taken. Draw fewer.");
 }
 
@@ -293,8 +294,8 @@ TEST_CASE("a picture is never squashed without a word") {
 
 TEST_CASE("cells with openings keep them, mirrored and turned too") {
   Drawing drawing = page(30, 40);
-  drawing.shapes.push_back(filled(box(2, 2, 26, 36)));
-  drawing.shapes.push_back(filled(box(10, 10, 10, 5)));
+  drawing.shapes.push_back(filled(boxIn(2, 2, 26, 36)));
+  drawing.shapes.push_back(filled(boxIn(10, 10, 10, 5)));
   const Tapered cup;
   Fill fill = cup.fill(found(drawing).artwork);
   for (const bool mirror : {false, true}) {

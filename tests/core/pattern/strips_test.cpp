@@ -19,15 +19,15 @@ using namespace avrelt::cups;
 namespace {
 
 /// A pattern in a zone of a body, its seam anywhere.
-struct Bench {
+struct StripsBench {
   Wall wall;
   Divided divided;
   std::vector<Fill> fills;
   std::vector<FillPlan> plans;
   Film film;
 
-  Bench(const Blank& blank, const ZoneNode& node, const std::string& zone, Family family,
-        double size, double seam, std::optional<LayingKind> laying = std::nullopt)
+  StripsBench(const Blank& blank, const ZoneNode& node, const std::string& zone, Family family,
+              double size, double seam, std::optional<LayingKind> laying = std::nullopt)
       : wall(wallOf(bodyOf(blank), Angle::degrees(seam))) {
     film.kind = FilmKind::thinCast;
     CheckedAll<Divided> cut = divide(node, wall);
@@ -128,11 +128,11 @@ TEST_CASE("strips of a template take every cell once and make up the zone, over 
       const std::optional<LayingKind> kinds[] = {std::nullopt, LayingKind::bands,
                                                  LayingKind::gores};
       const std::optional<LayingKind> kind = kinds[random() % 3];
-      const Bench bench(cup.blank, whole ? ZoneNode() : vee(Angle::degrees(at)),
-                        whole               ? ""
-                        : random() % 2 == 0 ? ".0"
-                                            : ".1",
-                        family, 14, seam, kind);
+      const StripsBench bench(cup.blank, whole ? ZoneNode() : vee(Angle::degrees(at)),
+                              whole               ? ""
+                              : random() % 2 == 0 ? ".0"
+                                                  : ".1",
+                              family, 14, seam, kind);
       const FillPlan& plan = bench.plan();
       const std::vector<FillStrip>& strips = plan.strips.strips;
       INFO(cup.name << " " << familyName(family) << " seam " << seam << " V " << at << " "
@@ -179,7 +179,7 @@ TEST_CASE("strips of a template take every cell once and make up the zone, over 
 TEST_CASE("a strip strains its film no more than it says, and its misfit is that of its rings") {
   for (const Named& cup : allCurved()) {
     for (const LayingKind kind : {LayingKind::bands, LayingKind::gores}) {
-      const Bench bench(cup.blank, ZoneNode(), "", Family::bricks, 12, 97, kind);
+      const StripsBench bench(cup.blank, ZoneNode(), "", Family::bricks, 12, 97, kind);
       const FillPlan& plan = bench.plan();
       INFO(cup.name << " " << layingName(kind));
       for (const FillStrip& strip : plan.strips.strips) {
@@ -217,13 +217,13 @@ TEST_CASE("a strip strains its film no more than it says, and its misfit is that
 
 TEST_CASE("a true cone's template is not parted, and smaller cells strain less") {
   for (const double seam : {180.0, 20.0}) {
-    const Bench cone(all()[1].blank, ZoneNode(), "", Family::bricks, 12, seam);
+    const StripsBench cone(all()[1].blank, ZoneNode(), "", Family::bricks, 12, seam);
     CHECK(cone.plan().strips.strips.empty());
     CHECK(stencilParts(cone.work()).size() == 1);
   }
   const Blank& wine = allCurved()[2].blank;
-  const Bench large(wine, ZoneNode(), "", Family::bricks, 60, 180, LayingKind::bands);
-  const Bench small(wine, ZoneNode(), "", Family::bricks, 10, 180, LayingKind::bands);
+  const StripsBench large(wine, ZoneNode(), "", Family::bricks, 60, 180, LayingKind::bands);
+  const StripsBench small(wine, ZoneNode(), "", Family::bricks, 10, 180, LayingKind::bands);
   // Thin cast film bears 4 %: one cell 60 mm wide is too tall for the wall, rows of 10 mm are not.
   CHECK(small.plan().strips.strips.size() > 1);
   CHECK(small.plan().strips.bears);
@@ -239,7 +239,7 @@ TEST_CASE("a true cone's template is not parted, and smaller cells strain less")
 TEST_CASE("the parts of a parted stencil hold every cell, and number the joins they share") {
   for (const Named& cup : allCurved()) {
     for (const LayingKind kind : {LayingKind::bands, LayingKind::gores}) {
-      const Bench bench(cup.blank, ZoneNode(), "", Family::bricks, 14, -40, kind);
+      const StripsBench bench(cup.blank, ZoneNode(), "", Family::bricks, 14, -40, kind);
       const FillPlan& plan = bench.plan();
       const std::vector<Part> parts = stencilParts(bench.work());
       INFO(cup.name << " " << layingName(kind));

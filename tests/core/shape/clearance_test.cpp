@@ -12,7 +12,7 @@
 namespace avrelt {
 namespace {
 
-std::vector<Point> box(double x, double y, double wide, double tall) {
+std::vector<Point> boxAt(double x, double y, double wide, double tall) {
   return {{x, y}, {x + wide, y}, {x + wide, y + tall}, {x, y + tall}};
 }
 
@@ -39,15 +39,15 @@ double gap(const Polygon& shape) {
 }
 
 TEST_CASE("A bar is as narrow as it is, a square as its largest disc") {
-  CHECK(stroke({box(0, 0, 30, 0.8)}) == Approx(0.8).margin(1e-3));
-  CHECK(stroke({box(3, -7, 12, 12)}) == Approx(12).margin(1e-3));
-  CHECK(gap({box(0, 0, 30, 0.8)}) == -1);
+  CHECK(stroke({boxAt(0, 0, 30, 0.8)}) == Approx(0.8).margin(1e-3));
+  CHECK(stroke({boxAt(3, -7, 12, 12)}) == Approx(12).margin(1e-3));
+  CHECK(gap({boxAt(0, 0, 30, 0.8)}) == -1);
   CHECK(Clearance({}).thinnestStroke() == std::nullopt);
 }
 
 TEST_CASE("The neck between two discs and the gap between them") {
   const Polygon dumb =
-      unionOf({{circle(-10, 0, 5)}, {circle(10, 0, 5)}, {box(-10, -0.6, 20, 1.2)}});
+      unionOf({{circle(-10, 0, 5)}, {circle(10, 0, 5)}, {boxAt(-10, -0.6, 20, 1.2)}});
   CHECK(stroke(dumb) == Approx(1.2).margin(2e-3));
   const Polygon two{circle(-10, 0, 5), circle(10.5, 0, 5)};
   CHECK(gap(two) == Approx(10.5).margin(2e-3));
@@ -90,7 +90,7 @@ TEST_CASE("A speck among large parts counts as narrow") {
 
 TEST_CASE("Thickened, a shape is nowhere under the limit but at its corners") {
   const Polygon dumb =
-      unionOf({{circle(-10, 0, 5)}, {circle(10, 0, 5)}, {box(-10, -0.3, 20, 0.6)}});
+      unionOf({{circle(-10, 0, 5)}, {circle(10, 0, 5)}, {boxAt(-10, -0.3, 20, 0.6)}});
   const Polygon thick = thickened(dumb, Clearance(dumb), Length::mm(1));
   CHECK(stroke(thick) == Approx(1).margin(3e-3));
   // Only what was thin has grown: the bridge, by 0.4 mm over its 10 mm and a little.

@@ -28,7 +28,7 @@ Cup cupOf(double base, double rim, double tall, double seam = 180) {
   return cup;
 }
 
-CupPlan planned(const Cup& cup) {
+CupPlan filmed(const Cup& cup) {
   CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   if (!plan) FAIL(inWords(plan.error().front().sentence, Unit::mm));
   return std::move(*plan);
@@ -110,7 +110,7 @@ TEST_CASE("films with exact edges tile the wall of a cone, wherever its seam sta
         for (ZoneNode& part : cup.division.body.parts[1].parts) part.finish = film();
         break;
     }
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = filmed(cup);
     const std::vector<Part>& parts = plan.parts(purpose::film);
     INFO("round " << round << ", seam at " << cup.wrap.seamAt.degrees());
     CHECK(parts.size() == plan.divided.zones.size());
@@ -163,7 +163,7 @@ TEST_CASE("the film of an uncut body is the wrap, however it is laid") {
           std::optional(LayingKind::slits), std::optional(LayingKind::bands),
           std::optional(LayingKind::gores)}) {
       cup.wrap.laying = kind;
-      const CupPlan plan = planned(cup);
+      const CupPlan plan = filmed(cup);
       FilmWork work = workOf(plan);
       const std::vector<Part> films = filmParts(work, false);
       const std::vector<Part>& wrap = plan.parts(purpose::wrap);
@@ -183,11 +183,11 @@ TEST_CASE("film runs under a stripe by half its width and no farther") {
   for (const double seam : {180.0, 0.0, 63.0}) {
     Cup cup = cupOf(220, 260, 150, seam);
     cutInto(cup, RingCut{.by = CutBy::places, .places = {WrittenLength::mm(50)}}, 2);
-    const double bare = sumOf(planned(cup).parts(purpose::film));
+    const double bare = sumOf(filmed(cup).parts(purpose::film));
     Stripe stripe;
     stripe.width = WrittenLength::mm(4);
     cup.division.stripes = {stripe};
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = filmed(cup);
     const Length line = Length::mm(100);
     const double below = plan.wall.body.area(line - Length::mm(2), line).mm2();
     const double above = plan.wall.body.area(line, line + Length::mm(2)).mm2();
@@ -201,7 +201,7 @@ TEST_CASE("film runs under a stripe by half its width and no farther") {
     stripe.line = 1;
     stripe.width = WrittenLength::mm(6);
     cup.division.stripes = {stripe};
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = filmed(cup);
     const FilmWork work = workOf(plan);
     for (const Zone& zone : plan.divided.zones) {
       const Region laid = filmOf(zone, work);
@@ -228,7 +228,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
       part.finish.edge = FilmEdge::trim;
       part.finish.edgeBy = WrittenLength::mm(5);
     }
-    CupPlan plan = planned(cup);
+    CupPlan plan = filmed(cup);
     const double tall = (plan.wrap.high() - plan.wrap.low()).mm();
     CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
     for (const Part& part : plan.parts(purpose::film)) {
@@ -242,7 +242,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
       CHECK(trims[0].start.y == Approx(120).margin(0.01));
     }
     for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::under;
-    plan = planned(cup);
+    plan = filmed(cup);
     CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * (tall + 10)).epsilon(1e-6));
     for (const Part& part : plan.parts(purpose::film)) {
       for (const Guide& guide : part.guides) CHECK(guide.kind != GuideKind::trim);
@@ -250,13 +250,13 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
     // Exact, whatever stripe lies there.
     for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::exact;
     cup.division.stripes.resize(1);
-    plan = planned(cup);
+    plan = filmed(cup);
     CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * tall).epsilon(1e-6));
     // More than the neighbour is wide is told.
     cup.division.body.parts[0].finish.kind = FinishKind::paint;
     cup.division.body.parts[1].finish.edge = FilmEdge::trim;
     cup.division.body.parts[1].finish.edgeBy = WrittenLength::mm(61);
-    plan = planned(cup);
+    plan = filmed(cup);
     CHECK(std::any_of(plan.watches.begin(), plan.watches.end(),
                       [](const Watch& watch) { return watch.rule == "film_past_neighbour"; }));
   }
@@ -264,7 +264,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
   Cup cup = cupOf(220, 250, 160);
   cutInto(cup, VeeCut{.at = Angle::halfTurn(), .wide = WrittenLength::mm(60)}, 2);
   for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::trim;
-  const CupPlan plan = planned(cup);
+  const CupPlan plan = filmed(cup);
   for (const Part& part : plan.parts(purpose::film)) {
     double drawn = 0;
     for (const Guide& guide : part.guides) {
@@ -283,14 +283,14 @@ TEST_CASE("film hangs over the base edge as a wrap does, and is snipped there") 
     cup.wrap.baseClearance = {};
     cup.base.overhang = WrittenLength::mm(9);
     cup.division.body.finish = film();
-    const CupPlan whole = planned(cup);
+    const CupPlan whole = filmed(cup);
     const Part& wrap = whole.parts(purpose::wrap).front();
     const std::vector<Part> all = filmParts(workOf(whole), false);
     REQUIRE(all.size() == 1);
     CHECK(all[0].area().mm2() == Approx(wrap.area().mm2()).epsilon(1e-5));
     CHECK(all[0].slits.size() == wrap.slits.size());
     cutInto(cup, UprightCut{.count = 3, .at = Angle::degrees(50)}, 3);
-    CupPlan plan = planned(cup);
+    CupPlan plan = filmed(cup);
     CHECK(sumOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
     std::size_t snips = 0;
     for (const Part& part : plan.parts(purpose::film)) snips += part.slits.size();
@@ -298,7 +298,7 @@ TEST_CASE("film hangs over the base edge as a wrap does, and is snipped there") 
     CHECK(snips + 3 >= wrap.slits.size());
     // Above a ring nothing hangs over.
     cutInto(cup, RingCut{.count = 2}, 2);
-    plan = planned(cup);
+    plan = filmed(cup);
     CHECK(partOf(plan.parts(purpose::film), "A").slits.empty());
     CHECK(partOf(plan.parts(purpose::film), "B").slits.size() == wrap.slits.size());
     CHECK(sumOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
@@ -309,7 +309,7 @@ TEST_CASE("a zone across the seam is one film, one open there ends on it") {
   // A V of 5 in at the seam, 2 1/2 in to each side of it (common practice, no published source).
   Cup cup = cupOf(235, 235, 200);
   cutInto(cup, VeeCut{.at = Angle::halfTurn(), .wide = {Length::inches(5), "5 in"}}, 2);
-  const CupPlan plan = planned(cup);
+  const CupPlan plan = filmed(cup);
   const std::vector<Part>& parts = plan.parts(purpose::film);
   REQUIRE(parts.size() == 2);
   const Part& vee = partOf(parts, "A");
@@ -329,7 +329,7 @@ TEST_CASE("what is cut follows from the design: no wrap that nobody asked for") 
   cup.division.body.parts[2].finish.kind = FinishKind::paint;
   cup.division.body.parts[1].finish = film(true);
   cup.division.body.parts[1].id = "middle";
-  CupPlan plan = planned(cup);
+  CupPlan plan = filmed(cup);
   CHECK(plan.parts(purpose::wrap).empty());
   REQUIRE(plan.parts(purpose::film).size() == 1);
   const Part& part = plan.parts(purpose::film)[0];
@@ -344,7 +344,7 @@ TEST_CASE("what is cut follows from the design: no wrap that nobody asked for") 
   CHECK(paper[0].material == PartMaterial::paper);
   // Over everything, where that is asked for.
   cup.wrap.over = WrapOver::clear;
-  plan = planned(cup);
+  plan = filmed(cup);
   REQUIRE(plan.parts(purpose::wrap).size() == 1);
   CHECK(plan.parts(purpose::wrap)[0].material == PartMaterial::clear);
   CHECK(plan.parts(purpose::film).size() == 1);
@@ -353,7 +353,7 @@ TEST_CASE("what is cut follows from the design: no wrap that nobody asked for") 
   cup.wrap.over = WrapOver::none;
   cup.wrap.seamAt = Angle::degrees(20);
   cup.division.body.parts[1].finish.kind = FinishKind::bare;
-  plan = planned(cup);
+  plan = filmed(cup);
   for (const char* of : {purpose::wrap, purpose::film, purpose::testPiece}) {
     CHECK(plan.parts(of).empty());
   }
@@ -362,22 +362,22 @@ TEST_CASE("what is cut follows from the design: no wrap that nobody asked for") 
 
 TEST_CASE("an uncut cup of film is wrapped in that film") {
   Cup cup = cupOf(230, 250, 180);
-  CHECK(planned(cup).parts(purpose::wrap).size() == 1);
+  CHECK(filmed(cup).parts(purpose::wrap).size() == 1);
   cup.division.body.finish = film(true);
-  CupPlan plan = planned(cup);
+  CupPlan plan = filmed(cup);
   REQUIRE(plan.parts(purpose::wrap).size() == 1);
   CHECK(plan.parts(purpose::wrap)[0].material == PartMaterial::printed);
   CHECK(plan.parts(purpose::wrap)[0].mayTurn == MayTurn::no);
   CHECK(plan.parts(purpose::film).empty());
   cup.division.body.finish.kind = FinishKind::glitter;
-  plan = planned(cup);
+  plan = filmed(cup);
   CHECK(plan.parts(purpose::wrap).empty());
 }
 
 TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
   const auto rules = [](const Cup& cup) {
     std::vector<std::string> all;
-    for (const Watch& watch : planned(cup).watches) {
+    for (const Watch& watch : filmed(cup).watches) {
       if (watch.rule.rfind("film_", 0) == 0) all.push_back(watch.rule);
     }
     return all;
@@ -386,13 +386,13 @@ TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
   cutInto(cup, RingCut{.by = CutBy::places, .places = {WrittenLength::mm(3)}}, 2);
   cup.division.body.parts[1].finish.kind = FinishKind::glitter;
   CHECK(rules(cup) == std::vector<std::string>{"film_no_room"});
-  CHECK(planned(cup).parts(purpose::film).empty());
+  CHECK(filmed(cup).parts(purpose::film).empty());
   cup.division.body.cut =
       RingCut{.by = CutBy::places, .places = {WrittenLength::mm(50), WrittenLength::mm(50.4)}};
   cup.division.body.parts.assign(3, ZoneNode());
   cup.division.body.parts[1].finish = film();
   CHECK(rules(cup) == std::vector<std::string>{"film_narrow"});
-  CHECK(planned(cup).parts(purpose::film).size() == 1);
+  CHECK(filmed(cup).parts(purpose::film).size() == 1);
   cup.division.body.parts[1].finish = {};
   cup.division.body.parts[2].finish = film();
   Feature handle;
@@ -406,7 +406,7 @@ TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
     cup.blank.features = {handle};
     CHECK(rules(cup) == std::vector<std::string>{"film_under_handle"});
     // Drawn on the film where it is to be kept clear of, on the seam at both ends.
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = filmed(cup);
     double clear = 0;
     for (const Guide& guide : plan.parts(purpose::film).front().guides) {
       if (guide.kind == GuideKind::keepClear) clear += areaOf(guide.path).mm2();
@@ -424,13 +424,13 @@ TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V
   for (const double at : {180.0, 0.0, -71.0}) {
     Cup cup = cupOf(220, 250, 160);
     cutInto(cup, VeeCut{.at = Angle::degrees(at), .wide = WrittenLength::mm(60)}, 2);
-    CHECK(said(planned(cup), "point_shows"));
-    CHECK(planned(cup).parts(purpose::patch).empty());
+    CHECK(said(filmed(cup), "point_shows"));
+    CHECK(filmed(cup).parts(purpose::patch).empty());
     cup.division.body.parts[0].finish.printed = true;
     for (ZoneNode& part : cup.division.body.parts) part.finish.patch = PatchShape::disc;
     cup.division.body.parts[1].finish.patch = PatchShape::drop;
     cup.division.body.parts[1].finish.patchAcross = WrittenLength::mm(12);
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = filmed(cup);
     CHECK_FALSE(said(plan, "point_shows"));
     const std::vector<Part>& patches = plan.parts(purpose::patch);
     REQUIRE(patches.size() == 2);
@@ -445,8 +445,8 @@ TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V
     CHECK(drop.bounds().width() == Approx(12));
     CHECK(drop.bounds().height() == Approx(18));
     cup.division.body.parts[1].finish.patchAcross = WrittenLength::mm(0.4);
-    CHECK(said(planned(cup), "patch_size"));
-    CHECK(planned(cup).parts(purpose::patch).size() == 1);
+    CHECK(said(filmed(cup), "patch_size"));
+    CHECK(filmed(cup).parts(purpose::patch).size() == 1);
   }
   // A stripe on its legs hides it.
   Cup cup = cupOf(220, 250, 160);
@@ -454,7 +454,7 @@ TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V
   Stripe stripe;
   cup.division.stripes = {stripe, stripe};
   cup.division.stripes[1].line = 1;
-  CHECK_FALSE(said(planned(cup), "point_shows"));
+  CHECK_FALSE(said(filmed(cup), "point_shows"));
 }
 
 TEST_CASE("a film goes as far as is said of each of its lines") {
@@ -467,11 +467,11 @@ TEST_CASE("a film goes as far as is said of each of its lines") {
     Finish& middle = cup.division.body.parts[1].finish;
     middle = film();
     middle.edge = FilmEdge::exact;
-    CHECK(sumOf(planned(cup).parts(purpose::film)) == Approx(235 * 60).epsilon(1e-6));
+    CHECK(sumOf(filmed(cup).parts(purpose::film)) == Approx(235 * 60).epsilon(1e-6));
     // Under its upper line by 2 mm, to be trimmed along its lower by 5.
     middle.edges = {{"", 0, FilmEdge::under, WrittenLength::mm(2), {}},
                     {"", 1, FilmEdge::trim, WrittenLength::mm(5), {}}};
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = filmed(cup);
     CHECK(plan.divided.lines[0].cut == middle.edges[0].of);
     CHECK(sumOf(plan.parts(purpose::film)) == Approx(235 * 67).epsilon(1e-6));
     std::vector<double> trims;
@@ -489,7 +489,7 @@ TEST_CASE("a film goes as far as is said of each of its lines") {
   Finish& finish = cup.division.body.parts[0].finish;
   finish.edge = FilmEdge::exact;
   finish.edges = {{"", 1, FilmEdge::under, WrittenLength::mm(4), {}}};
-  const CupPlan plan = planned(cup);
+  const CupPlan plan = filmed(cup);
   const double tall = (plan.wrap.high() - plan.wrap.low()).mm();
   CHECK(sumOf(plan.parts(purpose::film)) == Approx((120 + 4) * tall).epsilon(1e-5));
 }
@@ -503,7 +503,7 @@ TEST_CASE("films in bands and gores number their joins twice, and show the direc
   cup.division.body.finish = film();
   for (const LayingKind kind : {LayingKind::bands, LayingKind::gores}) {
     cup.wrap.laying = kind;
-    const CupPlan plan = planned(cup);
+    const CupPlan plan = filmed(cup);
     const std::vector<Part>& films = plan.parts(purpose::film);
     REQUIRE(films.size() > 1);
     std::map<std::string, int> joins;

@@ -14,7 +14,7 @@ using namespace avrelt;
 
 namespace {
 
-Polygon disc(Point at, double r) {
+Polygon discAt(Point at, double r) {
   std::vector<Point> points;
   for (int i = 0; i < 60; ++i) {
     const double a = 2 * 3.14159265358979 * i / 60;
@@ -39,7 +39,7 @@ TEST_CASE("Box and cross cuts keep their distance from every part, and lie on th
     std::vector<Polygon> shapes;
     for (int i = 0; i < 12; ++i) {
       const double r = between(4, 30);
-      const Polygon one = disc({between(6 + r, wide - 6 - r), between(6 + r, tall - 6 - r)}, r);
+      const Polygon one = discAt({between(6 + r, wide - 6 - r), between(6 + r, tall - 6 - r)}, r);
       bool free = true;
       for (const Polygon& other : shapes) {
         free = free && nearest(EdgeTree(one), EdgeTree(other)).apart.mm() >= gap;
