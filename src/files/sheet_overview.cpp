@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <utility>
 #include <vector>
 
 #include "files/pdf_flow.h"
@@ -15,8 +16,10 @@ namespace {
 
 /// A picture of a sheet takes no more than this of the page.
 constexpr double mostWide = 95;
-constexpr double mostTall = 120;
+constexpr double mostTall = 98;
 constexpr double numberSize = 2.6;
+/// Smaller ones cannot be read.
+constexpr double leastNumber = 1.2;
 constexpr double besideIt = 6;
 
 class Overview {
@@ -31,6 +34,8 @@ class Overview {
     flow_.head(title_);
     for (const FilmSheets& film : sheets_.films) {
       if (film.arrangement.sheets.empty()) continue;
+      // Not at the foot of a page, its first sheet on the next.
+      flow_.turnFor(heightOf(film, 0) + 5 * PdfFlow::lineHeight);
       flow_.title(titleOf(film));
       for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) sheet(film, i);
     }
@@ -58,10 +63,30 @@ class Overview {
              size.wide, size.tall, std::lround(film.used[sheet] * 100), numberText(1 / scale, 1)}};
   }
 
+  static double scaleOf(const SheetSize& size) {
+    return std::min({mostWide / size.wide.mm(), mostTall / size.tall.mm(), 1.0});
+  }
+  static double heightOf(const FilmSheets& film, std::size_t sheet) {
+    const SheetSize size = film.sizeOf(sheet);
+    return size.tall.mm() * scaleOf(size);
+  }
+
+  /// A part's number in its middle, as large as there is room for; whether there is.
+  bool number(int number, const Polygon& shape) {
+    const std::string words = std::to_string(number);
+    const Box box = boundsOf(shape);
+    const double wide = flow_.pages().lengthOf(words, numberSize) / numberSize;
+    const double size = std::min({numberSize, box.height(), box.width() / wide});
+    if (size < leastNumber) return false;
+    const Point middle = centroidOf(shape);
+    flow_.pages().text(words, middle.x - wide * size / 2, middle.y + size * 0.36, size);
+    return true;
+  }
+
   void sheet(const FilmSheets& film, std::size_t sheet) {
     const SheetSize size = film.sizeOf(sheet);
-    const double scale = std::min({mostWide / size.wide.mm(), mostTall / size.tall.mm(), 1.0});
-    const double tall = size.tall.mm() * scale;
+    const double scale = scaleOf(size);
+    const double tall = heightOf(film, sheet);
     flow_.turnFor(tall + 2.5 * PdfFlow::lineHeight);
     flow_.say(words(about(film, sheet, scale)), PdfFlow::smallSize);
     const double top = flow_.at() - PdfFlow::lineHeight / 2;
@@ -71,17 +96,15 @@ class Overview {
 
     std::map<std::size_t, int> numbers;  // of each piece on it
     std::map<std::size_t, int> counts;
+    allNumbered_ = true;
     for (const Laid& laid : film.arrangement.laid) {
       if (laid.sheet != sheet) continue;
-      const auto number =
+      const int mine =
           numbers.emplace(laid.piece, static_cast<int>(numbers.size()) + 1).first->second;
       ++counts[laid.piece];
       const Polygon shape = mapped(shapeAt(film.pieces()[laid.piece], laid), map);
       flow_.pages().outlines(shape);
-      const std::string words = std::to_string(number);
-      const Point middle = centroidOf(shape);
-      flow_.pages().text(words, middle.x - flow_.pages().lengthOf(words, numberSize) / 2,
-                         middle.y + numberSize * 0.36, numberSize);
+      if (!number(mine, shape)) allNumbered_ = false;
     }
     list(film, numbers, counts, PdfFlow::margin + wide + besideIt, top);
     if (flow_.at() < top + tall && !turned_) flow_.setAt(top + tall);
@@ -98,20 +121,23 @@ class Overview {
     std::sort(inTurn.begin(), inTurn.end());
     flow_.setAt(top + PdfFlow::smallSize);
     const double room = PdfFlow::margin + flow_.room() - left;
-    for (const auto& [number, piece] : inTurn) {
+    const auto line = [&](const std::string& words) {
       const double before = flow_.at();
       flow_.turnFor(PdfFlow::lineHeight);
       turned_ = turned_ || flow_.at() < before;
-      const int count = counts.at(piece);
-      const Sentence name = nameOf(sheets_, film.parts[piece]);
-      const std::string line =
-          count == 1 ? words({"%1  %2", {static_cast<long>(number), Phrase(name)}})
-                     : words({"%1  %2 × %3",
-                              {static_cast<long>(number), static_cast<long>(count), Phrase(name)}});
-      flow_.pages().text(flow_.pages().fitted(line, PdfFlow::smallSize, room), left, flow_.at(),
+      flow_.pages().text(flow_.pages().fitted(words, PdfFlow::smallSize, room), left, flow_.at(),
                          PdfFlow::smallSize);
       flow_.setAt(flow_.at() + 0.85 * PdfFlow::lineHeight);
+    };
+    for (const auto& [number, piece] : inTurn) {
+      const int count = counts.at(piece);
+      const Sentence name = nameOf(sheets_, film.parts[piece]);
+      line(count == 1
+               ? words({"%1  %2", {static_cast<long>(number), Phrase(name)}})
+               : words({"%1  %2 × %3",
+                        {static_cast<long>(number), static_cast<long>(count), Phrase(name)}}));
     }
+    if (!allNumbered_) line(words({"Parts too small for a number have none in the picture.", {}}));
   }
 
   void unplaced() {
@@ -133,7 +159,8 @@ class Overview {
   const SheetOutput& output_;
   std::string title_;
   PdfFlow flow_;
-  bool turned_ = false;  ///< the list went on to another page
+  bool turned_ = false;      ///< the list went on to another page
+  bool allNumbered_ = true;  ///< of the sheet in hand
 };
 
 }  // namespace

@@ -163,10 +163,11 @@ TEST_CASE("The overview of sheets numbers every part, counts what lies there, an
   long told = 0;
   std::size_t lines = 0;
   std::istringstream text(page.text);
-  const std::regex entry(R"(\s*(\d+)\s+(?:(\d+) × )?(Comet|Night heron).*)");
+  const std::regex entry(R"((\d+)\s+(?:(\d+) × )?(Comet|Night heron))");
   for (std::string line; std::getline(text, line);) {
+    // A number of the picture may stand on the same line.
     std::smatch found;
-    if (!std::regex_match(line, found, entry)) continue;
+    if (!std::regex_search(line, found, entry)) continue;
     ++lines;
     told += found[2].matched ? std::stol(found[2]) : 1;
   }

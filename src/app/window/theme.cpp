@@ -52,6 +52,7 @@ QString styleSheet(const Theme& t) {
                   padding: 7px 14px; font-weight: 600; }
     QPushButton:hover { border-color: @ink; }
     QPushButton:focus { border: 2px solid @brass; padding: 6px 13px; }
+    QPushButton:checked { background: @ink; color: @onInk; border-color: @ink; }
     QPushButton:disabled { color: @muted; border-color: @rule; }
     QMainWindow[narrow="true"] QPushButton { padding: 7px 7px; }
     QMainWindow[narrow="true"] QPushButton:focus { padding: 6px 6px; }
