@@ -745,7 +745,7 @@ TEST_CASE("a set is scattered, thrown again in whole and in part, and moved by h
     CHECK((open.cup().scatters[0].items[i] == second[i]) == (i != 4 && i != 9));
   }
   // What was put by hand stays when all are thrown; thrown by itself, it is like the others again.
-  CHECK(page.words().text().contains(QStringLiteral("stay where you put them")));
+  CHECK(page.words().text().contains(QStringLiteral("One stays where you put it.")));
   const ScatterItem put = open.cup().scatters[0].items[4];
   throwAllAgain(open.order());
   CHECK(open.cup().scatters[0].items.size() == second.size());

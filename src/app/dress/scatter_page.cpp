@@ -250,12 +250,13 @@ QString ScatterPage::scatterWords() const {
   const auto many = static_cast<int>(scatter->items.size());
   QString words = scatter->coverPercent == 0 && many < scatter->count
                       ? tr("%n found room, of %1 wanted.", nullptr, many).arg(scatter->count)
-                      : tr("%n are thrown.", nullptr, many);
+                  : many == 1 ? tr("One is thrown.")
+                              : tr("%1 are thrown.").arg(many);
   const auto byHand = std::count_if(scatter->items.begin(), scatter->items.end(),
                                     [](const ScatterItem& item) { return item.byHand; });
   if (byHand > 0) {
-    words +=
-        QLatin1Char(' ') + tr("%n stay where you put them.", nullptr, static_cast<int>(byHand));
+    words += QLatin1Char(' ') + (byHand == 1 ? tr("One stays where you put it.")
+                                             : tr("%1 stay where you put them.").arg(byHand));
   }
   for (const Zone& zone : plan->divided.zones) {
     if (zone.id != scatter->zone && !(scatter->zone.empty() && plan->divided.zones.size() == 1)) {
