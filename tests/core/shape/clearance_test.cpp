@@ -2,7 +2,6 @@
 // How narrow shapes are, against figures known and against a way of counting dots.
 #include "shape/clearance.h"
 
-
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <random>
