@@ -239,7 +239,9 @@ Snap movePlace(Order& order, WallPoint to, Length reach) {
 }
 
 bool tellByPoint(Order& order, WallPoint place) {
-  const CupPlan* plan = order.plan();
+  // While a number is refused, by the last good plan, as it is drawn.
+  const CupPlan* plan = order.presentPlan();
+  if (plan == nullptr) plan = order.plan();
   const StandingSet now = placeInHand(order);
   if (plan == nullptr || !now) return false;
   const Anchor anchor = anchorUnder(*now.set, *now.place, place, plan->wall);
