@@ -570,6 +570,18 @@ TEST_CASE("a set is placed by a point of it that is picked on the flat, typed, o
   CHECK(open.set().places[0].up.length == up);
   CHECK(reach().low < before.low);
 
+  // With a refused number in sight, by the last good plan; the number stays as it was typed.
+  open.type("set.size", "0 in");
+  REQUIRE_FALSE(open.order().faults().empty());
+  page.pickButton().click();
+  QTest::mouseClick(&flat, Qt::LeftButton, {}, flat.placeOfSet(id).toPoint() + QPoint(12, 12));
+  QApplication::processEvents();
+  CHECK_FALSE(page.pickButton().isChecked());
+  CHECK_FALSE(open.set().anchor == Anchor{0, 1});
+  CHECK_FALSE(open.order().faults().empty());
+  open.type("set.size", "2 in");
+  CHECK(open.order().faults().empty());
+
   // Another station: nothing is waited for.
   page.pickButton().click();
   open.window.goToStation(MainWindow::filling);
