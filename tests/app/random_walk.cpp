@@ -7,6 +7,7 @@
 //     random_walk SECONDS SEED [ORDER]
 //
 // Every step goes to standard error before it is done, so that the last ones tell what happened.
+// With AVRELT_WALK_KEEP=FILE what is on the bench is written there before every step.
 
 #include <algorithm>
 #include <iostream>
@@ -295,7 +296,11 @@ int main(int argc, char** argv) {
   QElapsedTimer clock;
   clock.start();
   bool well = true;
+  const QString keep = qEnvironmentVariable("AVRELT_WALK_KEEP");
   while (well && clock.elapsed() < seconds * 1000) {
+    if (QFile file(keep); !keep.isEmpty() && file.open(QIODevice::WriteOnly)) {
+      file.write(QByteArray::fromStdString(writeDocument(window.order().document())));
+    }
     walk.step();
     QCoreApplication::processEvents();
     if (!window.isVisible()) window.show();

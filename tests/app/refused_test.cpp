@@ -143,7 +143,7 @@ TEST_CASE("every edit can be made while a number is refused") {
 
 TEST_CASE("edits by chance against a refused number, one after the other") {
   std::mt19937 random(11);
-  for (int walk = 0; walk < 12; ++walk) {
+  for (int walk = 0; walk < 5; ++walk) {
     RefusedWindow open;
     std::string names;
     for (int step = 0; step < 8; ++step) {

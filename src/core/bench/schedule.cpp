@@ -279,13 +279,17 @@ class Quick {
     const std::size_t count = blockOf(chain);
     Minutes work = up(tasks[first].takes);
     const Minutes room = hours_[tasks[first].hand].longest();
+    for (std::size_t i = first; i < first + count; ++i) {
+      const Minutes over = up(tasks[i].takes) - hours_[tasks[i].hand].longest();
+      if (over > 0) return {chain, i, minutes(over), true};
+    }
     for (std::size_t i = 1; i < count; ++i) {
       // What has to follow soon takes one stretch with what it follows; a night between would be
       // longer than any such wait.
       work += up(tasks[first + i - 1].wait.least) + up(tasks[first + i].takes);
       if (work > room) return {chain, first + i, minutes(work - room)};
     }
-    return {chain, first, work > room ? minutes(work - room) : Duration()};
+    return {chain, first, Duration()};
   }
 
   const ScheduleProblem& problem_;

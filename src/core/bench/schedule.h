@@ -92,6 +92,7 @@ struct WaitMissed {
   std::size_t chain = 0;
   std::size_t task = 0;
   Duration by;  ///< so much longer a stretch of work would have to be; 0 where hours run out
+  bool itself = false;  ///< it is longer than any stretch of work by itself
 };
 
 /// What else decides whose turn it is: a task goes before one that could begin so much sooner.

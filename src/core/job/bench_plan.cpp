@@ -231,6 +231,14 @@ class Bench {
       const BenchCup& cup = made_.cups[missed.chain];
       const std::size_t step = cup.left[missed.task];
       const Phrase words(cup.steps[step].words);
+      if (missed.itself) {
+        trouble(missed.chain, step,
+                {"%1: “%2” takes %3 in one go, and your hours are %4 too short for it. Set longer "
+                 "hours, or less time for this step.",
+                 {cup.name, words, Phrase(minutesWords(chain.tasks[missed.task].takes)),
+                  Phrase(minutesWords(missed.by))}});
+        return;
+      }
       if (missed.task == 0 && chain.by && missed.by > Duration()) {
         trouble(
             missed.chain, step,

@@ -152,6 +152,38 @@ TEST_CASE("A tape that was to be pulled by now is told, with how late, and the r
   CHECK(plan.schedule->tasks.front().start == Duration());
 }
 
+TEST_CASE("A step longer than any evening is told, wherever it stands", "[bench]") {
+  Chance chance(85);
+  for (int i = 0; i < 40; ++i) {
+    Document document = orderOf(chance, 2);
+    document.bench.hours.days.fill(*parseHours("18:00-22:00"));
+    const auto which = static_cast<std::size_t>(chance.whole(0, 1));
+    Cup& cup = document.cups[which];
+    const Plan before = planned(document);
+    const std::vector<Step> steps =
+        benchSteps(before.cups[which], before.bench, before.stock).steps;
+    const Step& step = steps[static_cast<std::size_t>(chance.whole(0, int(steps.size()) - 1))];
+    changeOf(cup.bench.changes, step.id).handsOn = Duration::minutes(chance.whole(241, 400));
+    const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
+    CHECK_FALSE(plan.schedule);
+    REQUIRE_FALSE(plan.troubles.empty());
+    CHECK(plan.troubles.back().step == step.id);
+    // With all the day to work in there is one.
+    document.bench.hours.days.fill(*parseHours("08:00-22:00"));
+    CHECK(benchPlan(planned(document), *document.bench.from).schedule);
+  }
+}
+
+TEST_CASE("Work that takes more than four months of evenings is told", "[bench]") {
+  Chance chance(86);
+  Document document = orderOf(chance, 40);
+  document.bench.hours.days.fill(*parseHours("18:00-18:15"));
+  const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
+  CHECK_FALSE(plan.schedule);
+  CHECK(inWords(plan.troubles.back().words, Unit::mm).find("finds no time within 120 days") !=
+        std::string::npos);
+}
+
 TEST_CASE("Hours too short, none at all, and a day that is over are told", "[bench]") {
   Chance chance(84);
   Document document = orderOf(chance, 2);
@@ -166,10 +198,13 @@ TEST_CASE("Hours too short, none at all, and a day that is over are told", "[ben
   CHECK(inWords(plan.troubles[0].words, Unit::mm).find("min") != std::string::npos);
   // The rest is planned all the same.
   CHECK(plan.schedule);
+  // Washing a cup alone takes 12.
   document.bench.hours.days.fill(*parseHours("18:00-18:05"));
   plan = benchPlan(planned(document), *document.bench.from);
   CHECK_FALSE(plan.schedule);
-  CHECK(inWords(plan.troubles.back().words, Unit::mm).find("finds no time") != std::string::npos);
+  CHECK(inWords(plan.troubles.back().words, Unit::mm)
+            .find("takes 12 min in one go, and your hours "
+                  "are 7 min too short") != std::string::npos);
   document.bench.hours.days.fill(*parseHours("18:00-22:00"));
   document.bench.due = at("2026-12-09T19:00");
   plan = benchPlan(planned(document), *document.bench.from);

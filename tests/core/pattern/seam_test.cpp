@@ -165,7 +165,7 @@ TEST_CASE("cells, lines and what is dropped make up every zone; a cell is one pi
 
 TEST_CASE("neighbours are those a plain search by distance finds") {
   int pairs = 0;
-  for (unsigned seed = 1; seed <= 60; ++seed) {
+  for (unsigned seed = 1; seed <= 25; ++seed) {
     Sample sample(seed);
     if (sample.pattern.size.length < Length::mm(25)) sample.pattern.size = WrittenLength::mm(25);
     INFO("seed " << seed << ": " << sample.name());
@@ -198,5 +198,5 @@ TEST_CASE("neighbours are those a plain search by distance finds") {
       }
     }
   }
-  CHECK(pairs > 1000);
+  CHECK(pairs > 400);
 }
