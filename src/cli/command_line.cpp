@@ -50,6 +50,7 @@ struct SheetOptions {
   std::string margin;
   std::string lap;
   bool weeding = false;
+  std::string together;
   int tries = 0;
 };
 
@@ -116,6 +117,9 @@ int runSheets(const SheetOptions& options) {
   }
   if (const auto fault = take(options.lap, choices.lap)) return complain("--lap: " + *fault);
   choices.weeding = options.weeding;
+  if (!options.together.empty()) {
+    choices.together = options.together == "sets" ? Together::sets : Together::cups;
+  }
   FilmShelf shelf;
   SheetOutput output{std::filesystem::path(options.plan.file).stem().string(), unit, plan->paper,
                      Cutter()};
@@ -147,6 +151,9 @@ int runSheets(const SheetOptions& options) {
   }
   tellSheets(*sheets, output.cutter, unit);
   for (const FilmSheets& film : sheets->films) {
+    for (const LaidApart& one : laidApart(*sheets, film)) {
+      std::cout << inWords(one.words, unit) << '\n';
+    }
     for (const NotLaid& one : film.arrangement.notLaid) {
       const SheetPart& part = film.parts[one.piece];
       const Box box = part.part->bounds();
@@ -274,6 +281,11 @@ int runCommandLine(int argc, const char* const* argv) {
                      "How far pieces of a part lap that is longer than any sheet");
   sheets->add_flag("--weeding", sheetOptions.weeding,
                    "A box round the parts of each sheet, cuts across its large waste");
+  sheets
+      ->add_option("--together", sheetOptions.together,
+                   "Whose parts lie on one sheet of their film, where one has room for them all:\n"
+                   "sets or cups")
+      ->check(CLI::IsMember({"sets", "cups"}));
   sheets
       ->add_option("--tries", sheetOptions.tries,
                    "How many more ways to lay each film's parts are tried")

@@ -127,6 +127,7 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
   root["margin_mm"] = rounded(sheets.choices.size.margin.mm());
   root["sheets"] = Json::array();
   root["unplaced"] = Json::array();
+  root["apart"] = Json::array();
   std::set<std::string> names;
   PictureDots dots;
   for (const FilmSheets& film : sheets.films) {
@@ -192,6 +193,12 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
            {"pieces", job.shapes().size()},
            {"placements", placements[i]}});
       if (!print.is_null()) root["sheets"].back()["print"] = std::move(print);
+    }
+    for (const LaidApart& one : laidApart(sheets, film)) {
+      root["apart"].push_back({{"cup", sheets.plan->cups[one.who->cup].slug},
+                               {"set", one.who->set.empty() ? Json() : Json(one.who->set)},
+                               {"material", materialName(film.wanted.kind)},
+                               {"sheets", one.sheets}});
     }
     for (const NotLaid& one : film.arrangement.notLaid) {
       const SheetPart& part = film.parts[one.piece];

@@ -103,6 +103,35 @@ TEST_CASE("the parts of an order are laid on sheets in the flat's place, and sav
   CHECK(open.bench().list().count() == 0);
 }
 
+TEST_CASE("a cup's parts are kept together, and that is remembered and told where it cannot be") {
+  SheetsWindow open;
+  QComboBox& together = open.bench().together();
+  CHECK(together.currentIndex() == 0);
+  together.setFocus();
+  QTest::keyClick(&together, Qt::Key_End);
+  open.bench().work().layNow();
+  CHECK(open.bench().work().choices().together == Together::cups);
+  REQUIRE(open.film().together.size() == 1);
+  CHECK(open.film().arrangement.apart.empty());
+  // The wrap fills a sheet, and the disc goes on another.
+  open.typeInto(open.bench().wide(), QStringLiteral("11 in"));
+  open.typeInto(open.bench().tall(), QStringLiteral("8 in"));
+  CHECK(open.bench().list().count() == 2);
+  CHECK(open.bench().words().text().contains(QStringLiteral("Cup 1 lies on 2 sheets")));
+  {
+    MainWindow another;
+    CHECK(another.cutStation().bench().work().choices().together == Together::nobodys);
+    another.goToStation(MainWindow::cut);
+    another.cutStation().showSheets(true);
+    another.cutStation().bench().work().layNow();
+    CHECK(another.cutStation().bench().together().currentIndex() == 2);
+  }
+  QTest::keyClick(&together, Qt::Key_Home);
+  open.bench().work().layNow();
+  CHECK(open.film().together.empty());
+  CHECK_FALSE(open.bench().words().text().contains(QStringLiteral("lies on")));
+}
+
 TEST_CASE("the parts of a sheet are ticked as cut at once, and taken back at once") {
   SheetsWindow open;
   QString said;

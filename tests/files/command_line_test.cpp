@@ -80,6 +80,32 @@ TEST_CASE("plan writes the plan and the files and says so") {
   }
 }
 
+TEST_CASE("sheets keeps a cup's parts together where a sheet has room, else says so") {
+  const Bench bench;
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",
+                          orderWith("{\"at\": 0, \"around\": 240}, {\"at\": 100}"))
+                    .has_value());
+  const auto apartOn = [&](const char* size) {
+    const Run done = run({"sheets", bench.file().c_str(), "--out", bench.out().c_str(), "--sheet",
+                          size, "--together", "cups"});
+    CHECK(done.code == 0);
+    const bool said = done.out.find("A lies on 2 sheets of a film") != std::string::npos;
+    const Json json = Json::parse(*readFile(bench.folder / "out" / "sheets.json"));
+    CHECK(json["apart"].size() == (said ? 1 : 0));
+    if (said) {
+      CHECK(json["apart"][0]["sheets"] == 2);
+      CHECK(json["apart"][0]["set"].is_null());
+    }
+    return said;
+  };
+  CHECK_FALSE(apartOn("300x300mm"));
+  // The wrap fills it, and the disc is left over.
+  CHECK(apartOn("260x120mm"));
+  CHECK(
+      run({"sheets", bench.file().c_str(), "--out", bench.out().c_str(), "--together", "x"}).code ==
+      2);
+}
+
 TEST_CASE("sheets lays an order's parts on sheets, within the paper, and says what fits none") {
   const Bench bench;
   REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",

@@ -2,16 +2,15 @@
 #include "app/cut/sheets_bench.h"
 
 #include <algorithm>
-#include <cmath>
 #include <map>
 #include <QAbstractItemView>
 #include <QFileDialog>
 #include <QHBoxLayout>
-#include <QLocale>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
 #include "app/cut/cutter_dialog.h"
+#include "app/cut/sheet_words.h"
 #include "app/fields/beside.h"
 #include "app/fields/card.h"
 #include "app/fields/list_lines.h"
@@ -25,20 +24,6 @@
 #include "sheet/cut_proof.h"
 
 namespace avrelt {
-namespace {
-
-/// "12.5 m", "41.1 ft": what nobody measures by a tape.
-QString longWay(Length length, Unit unit) {
-  constexpr double inchesInFoot = 12;
-  constexpr double mmInMetre = 1000;
-  return unit == Unit::inch
-             ? SheetsBench::tr("%1 ft").arg(
-                   QLocale().toString(length.inches() / inchesInFoot, 'f', 1))
-             : SheetsBench::tr("%1 m").arg(QLocale().toString(length.mm() / mmInMetre, 'f', 1));
-}
-
-}  // namespace
-
 SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> folder,
                          std::function<QString()> name, QWidget* parent)
     : QWidget(parent),
@@ -164,6 +149,20 @@ QWidget* SheetsBench::partsCard() {
   weeding_ = new QCheckBox(tr("Weeding box, and cuts across large waste"));
   connect(weeding_, &QCheckBox::clicked, this, [this](bool on) { work_.setWeeding(on); });
   body->addWidget(weeding_);
+  auto* keeping = new QHBoxLayout;
+  together_ = new QComboBox;
+  together_->addItems({tr("Nothing"), tr("Each set’s parts"), tr("Each cup’s parts")});
+  together_->setToolTip(tr("On one sheet of their film, where one has room for them all"));
+  auto* label = new QLabel(tr("&Keep together"));
+  label->setProperty("role", "label");
+  label->setBuddy(together_);
+  together_->setAccessibleName(tr("Keep together on a sheet"));
+  together_->view()->setAccessibleName(together_->accessibleName());
+  connect(together_, &QComboBox::activated, this,
+          [this](int index) { work_.setTogether(static_cast<Together>(index)); });
+  keeping->addWidget(label);
+  keeping->addWidget(together_, 1);
+  body->addLayout(keeping);
   auto* row = new QHBoxLayout;
   searchWords_ = new QLabel;
   searchWords_->setProperty("role", "label");
@@ -294,13 +293,6 @@ const FilmSheets* SheetsBench::inHand(std::size_t& sheet) const {
   return &sheets->films[place.film];
 }
 
-QString SheetsBench::titleOf(const FilmSheets& film) const {
-  if (film.film) return QString::fromStdString(film.film->name);
-  QString name = say(materialTitle(film.wanted.kind), order_.unit());
-  if (film.wanted.colour.empty()) return name;
-  return tr("%1, %2").arg(name, QString::fromStdString(colourInWords(film.wanted.colour)));
-}
-
 void SheetsBench::chooseSheet(int row) {
   list_->setCurrentRow(row);
 }
@@ -313,47 +305,13 @@ void SheetsBench::refresh() {
   QStringList lines;
   QStringList words;
   if (sheets != nullptr) {
-    bool plain = false;
     for (std::size_t i = 0; i < sheets->films.size(); ++i) {
-      const FilmSheets& film = sheets->films[i];
-      const QString name = titleOf(film);
-      const std::size_t count = film.arrangement.sheets.size();
-      for (std::size_t k = 0; k < count; ++k) {
-        plain = plain || film.isPlain(k);
-        const SheetSize size = film.sizeOf(k);
-        const FilmPiece& piece = film.from[film.arrangement.sheets[k].film];
-        const QString what = piece.roll ? tr("%1 of roll").arg(onTape(size.tall, unit).mark)
-                             : !piece.outline.empty() ? tr("an offcut")
-                             : count == 1             ? tr("1 sheet")
-                                                      : tr("sheet %1 of %2").arg(k + 1).arg(count);
-        lines << tr("%1: %2, %3 % used")
-                     .arg(name, what)
-                     .arg(std::max(1L, std::lround(film.used[k] * 100)));
+      for (std::size_t k = 0; k < sheets->films[i].arrangement.sheets.size(); ++k) {
+        lines << sheetLine(sheets->films[i], k, unit);
         rows_.push_back({i, k});
       }
-      for (const SheetPart& part : film.parts) {
-        if (part.piece != 1) continue;
-        SheetPart whole = part;
-        whole.piece = whole.pieces = 0;
-        whole.part = part.whole;
-        words << tr("%1 is longer than any sheet: it is cut in %2 pieces that lap by %3.")
-                     .arg(say(nameOf(*sheets, whole), unit))
-                     .arg(part.pieces)
-                     .arg(onTape(sheets->choices.lap, unit).mark);
-      }
-      for (const NotLaid& one : film.arrangement.notLaid) {
-        const SheetPart& part = film.parts[one.piece];
-        const Box box = part.part->bounds();
-        const QString id = say(nameOf(*sheets, part), unit);
-        words << (one.why == NotLaid::Why::tooLarge
-                      ? tr("%1 is %2 × %3 and fits no sheet: take larger ones.")
-                            .arg(id, onTape(Length::mm(box.width()), unit).mark,
-                                 onTape(Length::mm(box.height()), unit).mark)
-                      : tr("%1 has no room on so many sheets.").arg(id));
-      }
     }
-    if (plain) words << tr("Plain sheets are taken where the shelf has no film.");
-    words << tr("Parts ticked as cut are left out.");
+    words = sheetNotes(*sheets, unit);
   }
   for (LengthField* one : {wide_, tall_, margin_, gap_}) {
     const std::string key = one->field().mid(6).toStdString();
@@ -371,6 +329,7 @@ void SheetsBench::refresh() {
                         inWords(ReadFault{0, fault}, tr("This order").toStdString(), unit)));
   }
   weeding_->setChecked(work_.weeding());
+  together_->setCurrentIndex(static_cast<int>(work_.choices().together));
   words_->setText(words.join(QLatin1Char(' ')));
   const int row = std::max(0, list_->currentRow());
   {
@@ -455,16 +414,7 @@ void SheetsBench::refreshSearch() {
                   .arg(SheetsWork::mostTries)
                   .arg(percentText(work_.saved()));
     } else {
-      const CutJob job = jobOf(*film, sheet, {});
-      const CutFigures figures = figuresOf(machinePath(job, cutter), cutter);
-      const auto pieces = static_cast<int>(job.shapes().size());
-      words = tr("%1 of cutting, about %2 min, %3.")
-                  .arg(longWay(figures.cut, order_.unit()))
-                  .arg(std::max(1L, std::lround(figures.takes.minutes())))
-                  .arg(pieces == 1 ? tr("1 piece to weed") : tr("%1 pieces to weed").arg(pieces));
-      if (const std::optional<double> price = film->price()) {
-        words += tr(" Film for %1.").arg(QLocale().toString(*price, 'f', 2));
-      }
+      words = sheetFigures(*film, sheet, cutter, order_.unit());
     }
   }
   searchWords_->setText(words);

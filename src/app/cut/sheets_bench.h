@@ -64,6 +64,7 @@ class SheetsBench : public QWidget {
   QPushButton& searchButton() { return *search_; }
   QPushButton& bookButton() { return *book_; }
   QCheckBox& weeding() { return *weeding_; }
+  QComboBox& together() { return *together_; }
   QPushButton& printButton() { return *print_; }
   QPushButton& foundButton() { return *found_; }
   QComboBox& filmChoice() { return *filmChoice_; }
@@ -96,7 +97,6 @@ class SheetsBench : public QWidget {
   /// The same of a sheet that is printed first: which of which film.
   std::optional<std::pair<std::size_t, std::size_t>> printedInHand();
   void judge(const CutFilm& film);
-  QString titleOf(const FilmSheets& film) const;
 
   Order& order_;
   Shelf& shelf_;
@@ -127,6 +127,7 @@ class SheetsBench : public QWidget {
   QPushButton* pause_ = nullptr;
   QPushButton* save_ = nullptr;
   QCheckBox* weeding_ = nullptr;
+  QComboBox* together_ = nullptr;
   QPushButton* print_ = nullptr;
   QPushButton* found_ = nullptr;
   QPushButton* book_ = nullptr;

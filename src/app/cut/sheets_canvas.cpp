@@ -15,7 +15,7 @@
 namespace avrelt {
 
 SheetsCanvas::SheetsCanvas(SheetsWork& work, Order& order, QWidget* parent)
-    : Canvas(parent), work_(work), order_(order) {
+    : NearCanvas(parent), work_(work), order_(order) {
   setMinimumSize(220, 120);
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
@@ -27,6 +27,7 @@ void SheetsCanvas::show(std::size_t film, std::size_t sheet) {
     choose(std::nullopt);
     drag_.reset();
     cut_.reset();
+    showAll();
   }
   film_ = film;
   sheet_ = sheet;
@@ -65,7 +66,12 @@ Fit SheetsCanvas::fit() const {
   const SheetSize size = film()->sizeOf(sheet_);
   const Point far =
       lies() ? Point{size.tall.mm(), size.wide.mm()} : Point{size.wide.mm(), size.tall.mm()};
-  return {Box{{0, 0}, far}, QRectF(rect()).adjusted(14, 14, -14, -14)};
+  return seen({Box{{0, 0}, far}, QRectF(rect()).adjusted(14, 14, -14, -14)});
+}
+
+std::optional<QPointF> SheetsCanvas::inHand() const {
+  if (film() == nullptr || !chosen_) return std::nullopt;
+  return placeOf(*chosen_);
 }
 
 Point SheetsCanvas::onSheet(QPointF p) const {
@@ -220,6 +226,7 @@ void SheetsCanvas::paintEvent(QPaintEvent* /*event*/) {
       }
     }
   }
+  paintTimes(painter);
   drawFocus(painter);
 }
 
@@ -351,14 +358,15 @@ void SheetsCanvas::go(int by) {
   const int next = now == here.end() ? (by > 0 ? 0 : count - 1)
                                      : (static_cast<int>(now - here.begin()) + by + count) % count;
   choose(here[static_cast<std::size_t>(next)]);
+  follow();
   emit said(nameOf(*chosen_));
 }
 
 void SheetsCanvas::keyPressEvent(QKeyEvent* event) {
-  if (film() == nullptr) return Canvas::keyPressEvent(event);
+  if (film() == nullptr) return NearCanvas::keyPressEvent(event);
   if (event->key() == Qt::Key_PageDown) return go(1);
   if (event->key() == Qt::Key_PageUp) return go(-1);
-  if (!chosen_) return Canvas::keyPressEvent(event);
+  if (!chosen_) return NearCanvas::keyPressEvent(event);
   Laid to = film()->arrangement.laid[*chosen_];
   const bool far = event->modifiers().testFlag(Qt::ShiftModifier);
   const Length mark = step(usualGraduation(order_.unit())) * (far ? 8 : 1);
@@ -403,9 +411,10 @@ void SheetsCanvas::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Escape:
       return choose(std::nullopt);
     default:
-      return Canvas::keyPressEvent(event);
+      return NearCanvas::keyPressEvent(event);
   }
   put(to);
+  follow();
 }
 
 }  // namespace avrelt

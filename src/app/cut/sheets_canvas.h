@@ -2,7 +2,7 @@
 #pragma once
 
 #include "app/cut/sheets_work.h"
-#include "app/views/painting.h"
+#include "app/views/near_canvas.h"
 #include "app/views/print_paint.h"
 #include "sheet/cut_film.h"
 
@@ -11,7 +11,7 @@ namespace avrelt {
 /// One sheet with the parts that lie on it, in the colour of its film. A part is dragged and turned
 /// by hand, or chosen by Page Up and Page Down, moved by the arrow keys by marks of the tape and
 /// turned by R; it springs back from where it may not lie.
-class SheetsCanvas : public Canvas {
+class SheetsCanvas : public NearCanvas {
   Q_OBJECT
 
  public:
@@ -42,6 +42,7 @@ class SheetsCanvas : public Canvas {
   void mouseMoveEvent(QMouseEvent* event) override;
   void mouseReleaseEvent(QMouseEvent* event) override;
   void keyPressEvent(QKeyEvent* event) override;
+  std::optional<QPointF> inHand() const override;
 
  private:
   void paintPrint(QPainter& painter, const FilmSheets& film);

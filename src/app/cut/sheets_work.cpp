@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/cut/sheets_work.h"
 
+#include <algorithm>
 #include <chrono>
 #include <cmath>
 #include <QSettings>
@@ -18,6 +19,10 @@ QString settingOf(const char* key, Unit unit) {
 }
 
 constexpr const char* keys[] = {"wide", "tall", "margin", "gap"};
+
+constexpr const char* togetherSetting = "sheets/together";
+/// By `Together`.
+constexpr const char* togethers[] = {"nobodys", "sets", "cups"};
 
 double takenBy(const SheetPlan& sheets) {
   double sum = 0;
@@ -98,6 +103,11 @@ void SheetsWork::readChoices() {
   }
   choices_.lap = usual.lap;
   choices_.weeding = QSettings().value(QStringLiteral("sheets/weeding"), false).toBool();
+  const auto known = std::find(std::begin(togethers), std::end(togethers),
+                               QSettings().value(togetherSetting).toString());
+  choices_.together = known == std::end(togethers)
+                          ? Together::nobodys
+                          : static_cast<Together>(known - std::begin(togethers));
   choicesFor_ = unit;
 }
 
@@ -288,6 +298,12 @@ bool SheetsWork::change(std::size_t film, std::size_t laid,
   sheets_ = std::move(next);
   emit changed();
   return true;
+}
+
+void SheetsWork::setTogether(Together together) {
+  choices_.together = together;
+  QSettings().setValue(togetherSetting, togethers[static_cast<std::size_t>(together)]);
+  later();
 }
 
 void SheetsWork::setWeeding(bool on) {

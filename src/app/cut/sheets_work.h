@@ -66,6 +66,7 @@ class SheetsWork : public QObject {
   bool send(std::size_t film, std::size_t laid, std::size_t sheet);
   bool weeding() const { return choices_.weeding; }
   void setWeeding(bool on);
+  void setTogether(Together together);
 
  signals:
   void changed();

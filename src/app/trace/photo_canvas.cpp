@@ -11,7 +11,7 @@
 
 namespace avrelt {
 
-PhotoCanvas::PhotoCanvas(QWidget* parent) : Canvas(parent) {
+PhotoCanvas::PhotoCanvas(QWidget* parent) : NearCanvas(parent) {
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(220, 200);
   setAccessibleName(tr("Photo of the cup"));
@@ -21,6 +21,7 @@ void PhotoCanvas::show(const QImage& photo) {
   photo_ = photo;
   begin(photo.width(), photo.height());
   picked_ = 0;
+  showAll();
   tell();
 }
 
@@ -34,24 +35,25 @@ Point PhotoCanvas::pointOf(std::size_t handle) const {
   return const_cast<PhotoCanvas*>(this)->pointOf(handle);  // NOLINT(*-const-cast)
 }
 
-double PhotoCanvas::scale() const {
-  if (photo_.isNull()) return 1;
-  return std::min(static_cast<double>(width()) / photo_.width(),
-                  static_cast<double>(height()) / photo_.height());
+Fit PhotoCanvas::fit() const {
+  const Box box{{0, 0},
+                {std::max(1.0, 1.0 * photo_.width()), std::max(1.0, 1.0 * photo_.height())}};
+  return seen({box, QRectF(rect())});
 }
 
 QPointF PhotoCanvas::toScreen(Point onPhoto) const {
-  const double s = scale();
-  return {(width() - photo_.width() * s) / 2 + onPhoto.x * s,
-          (height() - photo_.height() * s) / 2 + onPhoto.y * s};
+  return fit()({onPhoto.x, photo_.height() - onPhoto.y});
 }
 
 Point PhotoCanvas::toPhoto(QPointF onScreen) const {
-  const double s = scale();
-  const double x = (onScreen.x() - (width() - photo_.width() * s) / 2) / s;
-  const double y = (onScreen.y() - (height() - photo_.height() * s) / 2) / s;
-  return {std::clamp(x, 0.0, static_cast<double>(photo_.width())),
-          std::clamp(y, 0.0, static_cast<double>(photo_.height()))};
+  const Point p = fit().back(onScreen);
+  return {std::clamp(p.x, 0.0, static_cast<double>(photo_.width())),
+          std::clamp(photo_.height() - p.y, 0.0, static_cast<double>(photo_.height()))};
+}
+
+std::optional<QPointF> PhotoCanvas::inHand() const {
+  if (photo_.isNull()) return std::nullopt;
+  return placeOf(static_cast<std::size_t>(picked_));
 }
 
 QPointF PhotoCanvas::placeOf(std::size_t handle) const {
@@ -93,9 +95,10 @@ bool PhotoCanvas::focusNextPrevChild(bool next) {
   // Past the last handle the keyboard goes on to the fields.
   if (photo_.isNull() || to < 0 || to >= count) {
     picked_ = next ? 0 : count - 1;
-    return Canvas::focusNextPrevChild(next);
+    return NearCanvas::focusNextPrevChild(next);
   }
   picked_ = to;
+  follow();
   update();
   return true;
 }
@@ -118,8 +121,9 @@ void PhotoCanvas::keyPressEvent(QKeyEvent* event) {
       move(handle, pointOf(handle) + Point{0, by});
       break;
     default:
-      Canvas::keyPressEvent(event);
+      return NearCanvas::keyPressEvent(event);
   }
+  follow();
 }
 
 void PhotoCanvas::paintPhoto(QPainter& painter, const QString& none) const {
@@ -133,8 +137,8 @@ void PhotoCanvas::paintPhoto(QPainter& painter, const QString& none) const {
     drawWords(painter, rect().center(), none);
     return;
   }
-  painter.drawImage(QRectF(toScreen({0, 0}), QSizeF(photo_.width(), photo_.height()) * scale()),
-                    photo_);
+  painter.drawImage(
+      QRectF(toScreen({0, 0}), QSizeF(photo_.width(), photo_.height()) * fit().scale()), photo_);
 }
 
 void PhotoCanvas::paintHandle(QPainter& painter, std::size_t handle, const QColor& colour) const {

@@ -4,7 +4,7 @@
 #include <optional>
 #include <QImage>
 
-#include "app/views/painting.h"
+#include "app/views/near_canvas.h"
 #include "shape/point.h"
 
 namespace avrelt {
@@ -13,7 +13,7 @@ namespace avrelt {
 ///
 /// By mouse: drag a handle. By keyboard: Tab goes from handle to handle, arrows move one by a pixel
 /// of the photo, with Shift by ten.
-class PhotoCanvas : public Canvas {
+class PhotoCanvas : public NearCanvas {
   Q_OBJECT
 
  public:
@@ -58,7 +58,9 @@ class PhotoCanvas : public Canvas {
   bool focusNextPrevChild(bool next) override;
 
  private:
-  double scale() const;
+  std::optional<QPointF> inHand() const override;
+  /// The photo with its lower left at 0, as it is seen.
+  Fit fit() const;
 
   QImage photo_;
   int held_ = -1;

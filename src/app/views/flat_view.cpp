@@ -17,7 +17,7 @@
 
 namespace avrelt {
 
-FlatView::FlatView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
+FlatView::FlatView(Order& order, QWidget* parent) : NearCanvas(parent), order_(order) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(240, 140);
@@ -47,12 +47,28 @@ void FlatView::refit() {
   if (plan == nullptr || dragged_ != GaugeLine::none) return;
   Box box = boundsOf(plan->wall.flat.wallOutline());
   box.add(boundsOf(plan->wrap.outline()));
-  fit_ = Fit(box, QRectF(rect()).adjusted(58, 58, -48, -22));
+  fit_ = seen(Fit(box, QRectF(rect()).adjusted(58, 58, -48, -22)));
+  // Another cup is seen whole first.
+  if (std::exchange(shown_, plan->of->id) != plan->of->id) showAll();
 }
 
-void FlatView::resizeEvent(QResizeEvent* event) {
-  Canvas::resizeEvent(event);
+void FlatView::looked() {
   refit();
+  update();
+}
+
+std::optional<QPointF> FlatView::inHand() const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr) return std::nullopt;
+  if (setsMove_) {
+    if (const StandingSet standing = placeInHand(order_)) {
+      return fit_(plan->wall.flat.toFlat(standing.place->anchor));
+    }
+  }
+  if (!zonesShown_) return placeOf(order_.gaugeLine());
+  if (!order_.line().empty()) return placeOfLine(order_.line());
+  const Zone* zone = zoneInHand(order_);
+  return zone != nullptr ? std::optional(fit_(plan->wall.flat.toFlat(zone->label))) : std::nullopt;
 }
 
 std::vector<GaugeLine> FlatView::gaugeLines() const {
@@ -263,11 +279,8 @@ void FlatView::keyPressEvent(QKeyEvent* event) {
     askForPoint(false);
     return;
   }
-  if (setsMove_ && setKey(*event)) return;
-  if (zonesShown_) {
-    if (!zoneKey(*event)) Canvas::keyPressEvent(event);
-    return;
-  }
+  if ((setsMove_ && setKey(*event)) || (zonesShown_ && zoneKey(*event))) return follow();
+  if (zonesShown_) return NearCanvas::keyPressEvent(event);
   const std::vector<GaugeLine> all = gaugeLines();
   const auto now = std::find(all.begin(), all.end(), order_.gaugeLine());
   const int at = now == all.end() ? -1 : static_cast<int>(now - all.begin());
@@ -289,12 +302,13 @@ void FlatView::keyPressEvent(QKeyEvent* event) {
       order_.nudge(order_.gaugeLine(), -up);
       break;
     default:
-      Canvas::keyPressEvent(event);
+      return NearCanvas::keyPressEvent(event);
   }
+  follow();
 }
 
 void FlatView::focusOutEvent(QFocusEvent* event) {
-  Canvas::focusOutEvent(event);
+  NearCanvas::focusOutEvent(event);
   order_.settle();
   update();
 }
@@ -313,25 +327,13 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   QPainter painter(this);
   painter.setRenderHint(QPainter::Antialiasing);
   painter.fillRect(rect(), t.ground);
-  painter.setFont(face(13, QFont::DemiBold));
-  painter.setPen(t.muted);
-  painter.drawText(QPointF(14, 24), tr("Flat"));
-  const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
-  painter.setFont(face(13));
-  const StackItem* outermost = zonesShown_ ? outermostShown(order_) : nullptr;
-  painter.drawText(QPointF(14 + headed + 10, 24),
-                   outermost != nullptr
-                       ? tr("peeled back to the %1; Shift+F9 puts the next on again")
-                             .arg(say(outermost->name, order_.unit()))
-                       : tr("seen from outside, the seam at both ends") +
-                             (zonesShown_ ? QString() : stageWords()));
-
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) {
     drawWords(painter, rect().center(),
               order_.working()  ? tr("The plan is being worked out.")
               : order_.hasCup() ? tr("Put the measures right and the flat appears.")
                                 : tr("Add a cup and the flat appears."));
+    paintHead(painter);
     drawFocus(painter);
     return;
   }
@@ -357,7 +359,26 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
                   ? tr("The plan before the last change. The new one is being worked out.")
                   : tr("The last plan that could be made. Put the marked field right."));
   }
+  paintHead(painter);
+  paintTimes(painter);
   drawFocus(painter);
+}
+
+void FlatView::paintHead(QPainter& painter) const {
+  const Theme& t = theme();
+  if (times() > 1) painter.fillRect(QRect(0, 0, width(), 34), t.ground);
+  painter.setFont(face(13, QFont::DemiBold));
+  painter.setPen(t.muted);
+  painter.drawText(QPointF(14, 24), tr("Flat"));
+  const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
+  painter.setFont(face(13));
+  const StackItem* outermost = zonesShown_ ? outermostShown(order_) : nullptr;
+  painter.drawText(QPointF(14 + headed + 10, 24),
+                   outermost != nullptr
+                       ? tr("peeled back to the %1; Shift+F9 puts the next on again")
+                             .arg(say(outermost->name, order_.unit()))
+                       : tr("seen from outside, the seam at both ends") +
+                             (zonesShown_ ? QString() : stageWords()));
 }
 
 void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {

@@ -6,7 +6,7 @@
 #include <vector>
 
 #include "app/order/order.h"
-#include "app/views/painting.h"
+#include "app/views/near_canvas.h"
 #include "app/views/print_paint.h"
 #include "decal/place_snap.h"
 
@@ -18,7 +18,7 @@ namespace avrelt {
 /// By keyboard: left and right pick a line, up and down move it by a mark, with Shift by eight.
 /// Where zones are shown left and right pick a zone, Page Up and Page Down a line, up and down move
 /// that by a mark, and with Alt left and right by a degree or a mark.
-class FlatView : public Canvas {
+class FlatView : public NearCanvas {
   Q_OBJECT
 
  public:
@@ -54,13 +54,14 @@ class FlatView : public Canvas {
 
  protected:
   void paintEvent(QPaintEvent* event) override;
-  void resizeEvent(QResizeEvent* event) override;
   void mouseMoveEvent(QMouseEvent* event) override;
   void mousePressEvent(QMouseEvent* event) override;
   void mouseReleaseEvent(QMouseEvent* event) override;
   void leaveEvent(QEvent* event) override;
   void keyPressEvent(QKeyEvent* event) override;
   void focusOutEvent(QFocusEvent* event) override;
+  std::optional<QPointF> inHand() const override;
+  void looked() override;
 
  private:
   void refit();
@@ -69,6 +70,7 @@ class FlatView : public Canvas {
   std::vector<GaugeLine> gaugeLines() const;
   void dragTo(QPointF p);
   QString stageWords() const;
+  void paintHead(QPainter& painter) const;
 
   void paintTape(QPainter& painter, const WrapLayout& wrap) const;
   void paintDirections(QPainter& painter, const WrapLayout& wrap) const;
@@ -107,6 +109,7 @@ class FlatView : public Canvas {
 
   Order& order_;
   Fit fit_;
+  std::string shown_;  ///< the cup it is of, by its id
   GaugeLine hovered_ = GaugeLine::none;
   GaugeLine dragged_ = GaugeLine::none;
   bool stripShown_ = false;

@@ -18,6 +18,14 @@ Fit::Fit(const Box& box, const QRectF& room) {
   y_ = room.center().y() + centre.y * scale_;
 }
 
+Fit Fit::closer(double times, QPointF about, QPointF by) const {
+  Fit nearer;
+  nearer.scale_ = scale_ * times;
+  nearer.x_ = about.x() + (x_ - about.x()) * times + by.x();
+  nearer.y_ = about.y() + (y_ - about.y()) * times + by.y();
+  return nearer;
+}
+
 QPainterPath painterPath(const Path& path, const Fit& fit) {
   QPainterPath drawn;
   bool first = true;

@@ -21,6 +21,8 @@ class Fit {
   Fit(const Box& box, const QRectF& room);
 
   double scale() const { return scale_; }
+  /// So many times as large about a place of the screen, then moved by so many pixels.
+  Fit closer(double times, QPointF about, QPointF by) const;
   QPointF operator()(Point p) const { return {x_ + p.x * scale_, y_ - p.y * scale_}; }
   Point back(QPointF p) const { return {(p.x() - x_) / scale_, (y_ - p.y()) / scale_}; }
 

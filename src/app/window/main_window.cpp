@@ -239,6 +239,14 @@ RoundView& MainWindow::roundSeen() {
   return round_->isVisible() ? *round_ : log_->pastCup().view();
 }
 
+/// What is drawn to a scale just now: what has the keyboard, else what is in the flat's place.
+NearCanvas* MainWindow::lookedAt() {
+  if (auto* canvas = qobject_cast<NearCanvas*>(QApplication::focusWidget())) return canvas;
+  if (flat_->isVisible()) return flat_;
+  SheetsCanvas& sheets = cut_->bench().canvas();
+  return sheets.isVisible() ? &sheets : nullptr;
+}
+
 /// What flat and cup show of it at the station in hand.
 void MainWindow::setViews() {
   const int station = rail_->current();
@@ -257,6 +265,7 @@ void MainWindow::setViews() {
   // The timeline and the log take both, and leave the cup a corner.
   views_->setStretchFactor(round_, station == bench || station == log ? 12 : 34);
   cut_->bench().canvas().setVisible(sheets);
+  for (QAction* action : lookActions_) action->setEnabled(station != bench && station != log);
   const bool strip = station == cut && cut_->purpose() == purpose::markingStrip;
   // What is cut for zones is seen among them.
   const bool ofZones = station == cut && !strip && cut_->isForZones();

@@ -81,6 +81,7 @@ class MainWindow : public QMainWindow {
   void makeBench();
   /// The cup in the round that is seen: the one in hand, or the one picked in the log.
   RoundView& roundSeen();
+  NearCanvas* lookedAt();
   void setViews();
   void refresh();
   void showOnDisk(OnDisk state);
@@ -130,6 +131,7 @@ class MainWindow : public QMainWindow {
   QAction* darkAction_ = nullptr;
   QAction* stretchAction_ = nullptr;
   std::vector<QAction*> cupActions_;
+  std::vector<QAction*> lookActions_;  ///< need something that is drawn to a scale
 };
 
 }  // namespace avrelt

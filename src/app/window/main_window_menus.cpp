@@ -356,6 +356,16 @@ void MainWindow::makeViewMenu() {
   add(view, tr("Put the ne&xt on again"), QKeySequence(tr("Shift+F9")),
       [this] { peelBack(order_, -1); });
   view->addSeparator();
+  const auto look = [&](const QString& text, const QKeySequence& key, const auto& act) {
+    lookActions_.push_back(add(view, text, key, [this, act] {
+      if (NearCanvas* canvas = lookedAt()) act(*canvas);
+    }));
+  };
+  look(tr("&Zoom in"), QKeySequence(tr("Ctrl++")), [](NearCanvas& c) { c.step(true); });
+  lookActions_.back()->setShortcuts({QKeySequence(tr("Ctrl++")), QKeySequence(tr("Ctrl+="))});
+  look(tr("Zoom o&ut"), QKeySequence(tr("Ctrl+-")), [](NearCanvas& c) { c.step(false); });
+  look(tr("Zoom to fi&t"), QKeySequence(tr("Ctrl+0")), [](NearCanvas& c) { c.showAll(); });
+  view->addSeparator();
   add(view, tr("Go to the &warning"), QKeySequence(tr("F7")), [this] { watch_->go(); });
   add(view, tr("&Next warning"), QKeySequence(tr("F8")), [this] { watch_->next(); });
   stretchAction_ = new QAction(tr("Show the &stretch"), this);

@@ -53,7 +53,8 @@ struct Step {
   Sentence words;
   std::vector<std::string> of{};  ///< ids of what in the order it is for
   Duration handsOn;
-  Wait wait{};                       ///< before the steps after it
+  long pieces = 1;  ///< laid or lifted one by one: it can be broken off between any two
+  Wait wait{};      ///< before the steps after it
   std::vector<std::string> after{};  ///< ids of the steps that come before
   std::vector<Caution> cautions{};
   Mix mix{};

@@ -26,56 +26,6 @@ Polygon shapeOf(const Part& part) {
   return shape;
 }
 
-const Finish* finishOf(const CupPlan& cup, const std::vector<std::string>& of) {
-  for (const Zone& zone : cup.divided.zones) {
-    if (std::find(of.begin(), of.end(), zone.id) != of.end()) return &zone.finish;
-  }
-  return nullptr;
-}
-
-/// The colour of the film of a pattern's cell, by its label.
-std::string cellFilm(const CupPlan& cup, const Part& part) {
-  for (const FillPlan& fill : cup.fills) {
-    if (std::find(part.of.begin(), part.of.end(), fill.id) == part.of.end()) continue;
-    const Fill& chosen = cup.of->fills[static_cast<std::size_t>(fill.fill)];
-    for (const Cell& cell : fill.cells) {
-      if (part.id != "cell-" + cell.label) continue;
-      const auto colour = static_cast<std::size_t>(cell.colour);
-      return colour < chosen.colours.size() ? chosen.colours[colour].finish.colour : std::string();
-    }
-  }
-  return {};
-}
-
-/// Whether it matters which colour a film is.
-bool isSeen(PartMaterial material) {
-  return material != PartMaterial::stencil && material != PartMaterial::removable &&
-         material != PartMaterial::clear && material != PartMaterial::doubleSided &&
-         material != PartMaterial::printable && material != PartMaterial::paper;
-}
-
-std::string colourOf(const CupPlan& cup, const std::string& purpose, const Part& part) {
-  if (!isSeen(part.material)) return {};
-  if (!part.film.empty()) return part.film;
-  if (purpose == purpose::film || purpose == purpose::patch) {
-    const Finish* finish = finishOf(cup, part.of);
-    return finish != nullptr ? finish->colour : std::string();
-  }
-  if (purpose == purpose::filmCell) return cellFilm(cup, part);
-  if (purpose == purpose::stripe) {
-    for (const StripePlan& stripe : cup.stripes) {
-      if (std::find(part.of.begin(), part.of.end(), stripe.id) != part.of.end()) {
-        return stripe.colour;
-      }
-    }
-  }
-  const Finish& whole = cup.of->division.body.finish;
-  // The disc goes with what the cup is wrapped in.
-  const bool own = (purpose == purpose::wrap && cup.of->wrap.over == WrapOver::none) ||
-                   purpose == purpose::baseDisc;
-  return own && whole.kind == FinishKind::film ? whole.colour : std::string();
-}
-
 void check(const SheetChoices& choices, Faults& faults) {
   const auto refuseIf = [&](bool wrong, const char* field, const char* words) {
     if (wrong) faults.push_back({field, {words, {}}});
@@ -96,10 +46,6 @@ void check(const SheetChoices& choices, Faults& faults) {
 }
 
 }  // namespace
-
-FilmWanted wantedFor(const CupPlan& cup, const std::string& purpose, const Part& part) {
-  return {part.material, colourOf(cup, purpose, part)};
-}
 
 SheetChoices usualSheets(Unit unit) {
   SheetChoices choices;
@@ -224,6 +170,27 @@ std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap
   return best;
 }
 
+/// The number of whose parts one lies together with, 0 for nobody's.
+std::size_t togetherOf(FilmSheets& film, const Plan& plan, const SheetPart& part,
+                       Together together) {
+  if (together == Together::nobodys) return 0;
+  KeptTogether who{part.cup, {}};
+  if (together == Together::sets) {
+    const std::vector<std::string>& of = part.whole->of;
+    for (const DecalSet& set : plan.cups[part.cup].of->sets) {
+      const bool its = std::any_of(set.layers.begin(), set.layers.end(), [&](const Layer& layer) {
+        return std::find(of.begin(), of.end(), layer.id) != of.end();
+      });
+      if (its) who.set = set.id;
+    }
+    if (who.set.empty()) return 0;
+  }
+  const auto found = std::find(film.together.begin(), film.together.end(), who);
+  const auto number = static_cast<std::size_t>(found - film.together.begin()) + 1;
+  if (found == film.together.end()) film.together.push_back(who);
+  return number;
+}
+
 /// Parts what lies nowhere because no sheet is long enough; whether there was any such.
 bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap) {
   bool any = false;
@@ -241,7 +208,7 @@ bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap) {
       part.part = film.split.back().get();
       part.piece = static_cast<long>(i) + 1;
       part.pieces = static_cast<long>(parted.size());
-      Piece piece{shapeOf(*part.part), old.copies, old.mayTurn};
+      Piece piece{shapeOf(*part.part), old.copies, old.mayTurn, {}, old.together};
       for (const FilmPiece& from : film.from) {
         const Box room = roomOf(from);
         const auto turn = turnToFit(piece.shape, Length::mm(room.width()),
@@ -321,8 +288,13 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
           }
           sheets.films[found->second].parts.push_back(
               {i, purpose.id, part, part, entry.parts.size() > 1});
+          FilmSheets& film = sheets.films[found->second];
           pieces[found->second].push_back(
-              {shapeOf(*part), part->copies + part->spares, part->mayTurn});
+              {shapeOf(*part),
+               part->copies + part->spares,
+               part->mayTurn,
+               {},
+               togetherOf(film, *plan, film.parts.back(), choices.together)});
           ++all;
         }
       }
@@ -358,6 +330,30 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
     done += film.parts.size();
   }
   return sheets;
+}
+
+std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film) {
+  std::vector<LaidApart> all;
+  for (const std::size_t number : film.arrangement.apart) {
+    LaidApart one;
+    one.who = &film.together[number - 1];
+    std::set<std::size_t> on;
+    for (const Laid& laid : film.arrangement.laid) {
+      if (film.pieces()[laid.piece].together == number) on.insert(laid.sheet);
+    }
+    one.sheets = static_cast<long>(on.size());
+    const CupPlan& cup = sheets.plan->cups[one.who->cup];
+    Sentence name{"%1", {cup.name}};
+    for (const SetPlan& set : cup.sets) {
+      if (set.id == one.who->set) name = {"%1, %2", {cup.name, set.name}};
+    }
+    one.words = {
+        "%1 lies on %2 sheets of a film, not on one. Take larger sheets, or lay its parts by "
+        "hand.",
+        {Phrase(name), one.sheets}};
+    all.push_back(std::move(one));
+  }
+  return all;
 }
 
 bool improve(FilmSheets& film, const Arrangement& kept) {
@@ -527,6 +523,7 @@ bool moveTo(FilmSheets& film, std::size_t laid, const Laid& to) {
     const double top = boundsOf(shapeAt(film.pieces()[each.piece], each)).high.y;
     reaches = std::max(reaches, Length::mm(top));
   }
+  film.arrangement.apart = apartOn(film.pieces(), film.arrangement.laid);
   measure(film);
   return true;
 }

@@ -8,23 +8,15 @@
 #include <string>
 #include <vector>
 
-#include "job/plan.h"
+#include "job/film_wanted.h"
 #include "sheet/arrange.h"
 #include "sheet/film_shelf.h"
 #include "sheet/print_sheet.h"
 
 namespace avrelt {
 
-/// What a part is cut from: a kind of film, and #RRGGBB where the colour is known and of matter.
-struct FilmWanted {
-  PartMaterial kind = PartMaterial::permanent;
-  std::string colour;
-
-  friend auto operator<=>(const FilmWanted&, const FilmWanted&) = default;
-};
-
-/// What a part of a cup is cut from.
-FilmWanted wantedFor(const CupPlan& cup, const std::string& purpose, const Part& part);
+/// Whose parts lie on one sheet of their film, where one has room for them all.
+enum class Together { nobodys, sets, cups };
 
 /// How parts are laid on sheets.
 struct SheetChoices {
@@ -35,6 +27,7 @@ struct SheetChoices {
   Printer printer{};           ///< of film that is printed first
   Length lap = Length::mm(6);  ///< of pieces of parts that are longer than any sheet
   bool weeding = false;        ///< boxes round the parts, cuts across their waste
+  Together together = Together::nobodys;
 };
 /// Sheets of 12 by 24 in, or 300 by 600 mm, a quarter of an inch or 6 mm of margin, 1/16 in or
 /// 1.5 mm from part to part: what plain sheets are cut to, common practice.
@@ -52,6 +45,14 @@ struct SheetPart {
   long pieces = 0;
 };
 
+/// Whose parts are kept together: a cup's, or one of its sets'.
+struct KeptTogether {
+  std::size_t cup = 0;
+  std::string set;  ///< its id; empty for all of the cup
+
+  friend auto operator<=>(const KeptTogether&, const KeptTogether&) = default;
+};
+
 /// All that is cut from one film, across cups: what there is of it is used up once.
 struct FilmSheets {
   FilmWanted wanted;                  ///< by the first of its parts
@@ -62,6 +63,7 @@ struct FilmSheets {
   std::vector<long long> stock;  ///< the shelf's keys of these; 0 for the plain sheets assumed
   std::vector<std::shared_ptr<const Part>> split;  ///< pieces of parts that fit no sheet whole
   bool weeding = false;
+  std::vector<KeptTogether> together;  ///< by the number its pieces have, from 1
   Length gap;                          ///< the least between any two of its parts
   std::shared_ptr<Arranger> arranger;  ///< holds the pieces, of each part
   long attempts = 0;
@@ -113,6 +115,13 @@ PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet
 std::optional<Part> weedingOn(const FilmSheets& film, std::size_t sheet);
 /// What a part is called among others: "Comet, zone A".
 Sentence nameOf(const SheetPlan& sheets, const SheetPart& part);
+/// A cup or a set whose parts were to lie on one sheet of a film, and lie on several.
+struct LaidApart {
+  const KeptTogether* who = nullptr;  ///< of the film
+  long sheets = 0;
+  Sentence words;  ///< what to do about it
+};
+std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film);
 /// What a sheet comes to: all of it, and the parts that lie on it.
 struct SheetArea {
   Area whole;

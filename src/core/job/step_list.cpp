@@ -1,7 +1,34 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "job/step_list.h"
 
+#include <cmath>
+
 namespace avrelt {
+namespace {
+
+/// A step in as many goes as it takes, its pieces shared out among them; the first keeps its id.
+void addInGoes(std::vector<Step>& steps, Step step) {
+  const long goes = std::min(
+      step.pieces, static_cast<long>(std::ceil(step.handsOn.minutes() / inOneGo.minutes() - 1e-9)));
+  if (goes <= 1) {
+    steps.push_back(std::move(step));
+    return;
+  }
+  for (long go = 0; go < goes; ++go) {
+    const long pieces = step.pieces * (go + 1) / goes - step.pieces * go / goes;
+    Step one = step;
+    if (go > 0) one.id += "-go-" + std::to_string(go + 1);
+    one.words = {go == 0          ? "%1 The first %2 of %3."
+                 : go + 1 == goes ? "%1 The last %2 of %3."
+                                  : "%1 The next %2 of %3.",
+                 {Phrase(step.words), pieces, step.pieces}};
+    one.handsOn = step.handsOn * (static_cast<double>(pieces) / static_cast<double>(step.pieces));
+    one.pieces = pieces;
+    steps.push_back(std::move(one));
+  }
+}
+
+}  // namespace
 
 StepList::StepList(const CupPlan& plan, const BenchChoices& choices, const Stock& stock)
     : plan_(plan),
@@ -37,9 +64,13 @@ void StepList::atPace(Step& step) const {
 }
 
 std::vector<Step> StepList::take() {
-  for (Step& step : steps_) atPace(step);
-  putInOrder(steps_);
-  return std::move(steps_);
+  std::vector<Step> steps;
+  for (Step& step : steps_) {
+    atPace(step);
+    addInGoes(steps, std::move(step));
+  }
+  putInOrder(steps);
+  return steps;
 }
 
 }  // namespace avrelt

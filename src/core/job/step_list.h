@@ -9,6 +9,8 @@
 namespace avrelt {
 
 inline constexpr double mm2InCm2 = 100;
+/// Nobody lays piece after piece for longer without a break: common practice, no published source.
+inline constexpr Duration inOneGo = Duration::minutes(90);
 
 /// All of something, or one half of it after the other.
 struct Half {
@@ -52,7 +54,8 @@ class StepList {
   void ofResin(Step& step, const Method& resin, Volume amount);
   Duration curing() const { return curing_; }
 
-  /// All of them, at the pace of work here, in order.
+  /// All of them, at the pace of work here, in order; what is laid piece by piece for longer than
+  /// anybody does in one go, in several.
   std::vector<Step> take();
 
  private:

@@ -288,6 +288,7 @@ class Steps {
                    {name, fill.letter, cells}},
                   min(1.5 * static_cast<double>(cells)));
           step.of = {fill.id};
+          step.pieces = cells;
           continue;
         }
         const bool glitter = finish.kind == FinishKind::glitter;
@@ -332,6 +333,7 @@ class Steps {
     const SetPlan& plan = plan_.sets[static_cast<std::size_t>(item.set)];
     const Layer& layer = set.layers[static_cast<std::size_t>(item.layer)];
     const auto places = static_cast<double>(plan.places.size());
+    const auto pieces = static_cast<long>(plan.places.size());
     if (plan.places.empty()) return;
     switch (layer.kind) {
       case LayerKind::peekaboo:
@@ -339,7 +341,8 @@ class Steps {
              {"Lay the %1 on finished glitter, each on its mark, and press its edge down. A dot of "
               "glue finds it again.",
               {Phrase(item.name)}},
-             min(3 * places));
+             min(3 * places))
+            .pieces = pieces;
         buried_.push_back(&item);
         return;
       case LayerKind::ring:
@@ -351,21 +354,25 @@ class Steps {
                {Phrase(stencil->name)}},
               min(5 + 3 * places));
           step.of.push_back(stencil->id);
+          step.pieces = pieces;
           buried_.erase(std::find(buried_.begin(), buried_.end(), stencil));
           return;
         }
         peel();
         laid(item, StepKind::ring,
              {"Lay the %1 round what the stencil left, each by its number.", {Phrase(item.name)}},
-             min(3 * places));
+             min(3 * places))
+            .pieces = pieces;
         return;
       case LayerKind::knockOut:
         return;  // paper, to cut what lies below by
-      default:
-        press(laid(item, StepKind::decal,
-                   {"Lay the %1 on its marks, from the middle out.", {Phrase(item.name)}},
-                   min(4 * places)),
-              layer.material);
+      default: {
+        Step& step = laid(item, StepKind::decal,
+                          {"Lay the %1 on its marks, from the middle out.", {Phrase(item.name)}},
+                          min(4 * places));
+        step.pieces = pieces;
+        press(step, layer.material);
+      }
     }
   }
 

@@ -6,10 +6,10 @@
 #include <map>
 #include <numeric>
 #include <random>
+#include <set>
 #include <tuple>
 #include <utility>
 
-#include "shape/edge_tree.h"
 #include "sheet/lattice.h"
 #include "sheet/room.h"
 
@@ -191,6 +191,9 @@ class Arranger::Work::Run {
       Sheet& sheet = sheets_[laid.sheet];
       work_.takeAt(sheet.room, sheet.film, laid.piece, laid.turn, laid.at);
       made_.laid.push_back(laid);
+      if (pieces_[laid.piece].together != 0) {
+        homes_[pieces_[laid.piece].together].insert(laid.sheet);
+      }
       std::vector<bool>& copies = done[laid.piece];
       copies.resize(static_cast<std::size_t>(std::max(pieces_[laid.piece].copies, laid.copy + 1)));
       copies[static_cast<std::size_t>(laid.copy)] = true;
@@ -206,6 +209,7 @@ class Arranger::Work::Run {
     ways_.resize(pieces_.size());
     std::vector<std::size_t> next(pieces_.size(), 0);
     for (const ArrangeOrder::Group& group : order_.groups) {
+      layTogether(pieces_[group.piece].together, copies);
       std::vector<int>& all = copies[group.piece];
       std::size_t& from = next[group.piece];
       const std::size_t to = std::min(from + static_cast<std::size_t>(group.copies), all.size());
@@ -214,6 +218,7 @@ class Arranger::Work::Run {
       from = to;
     }
     finish();
+    made_.apart = apartOn(pieces_, made_.laid);
     made_.order = order_;
     return std::move(made_);
   }
@@ -249,6 +254,72 @@ class Arranger::Work::Run {
     --left_[film];
     sheets_.push_back({film, work_.emptyRoom(film)});
     return true;
+  }
+
+  /// All that is to lie together, the first time any of it comes, on the first film with room for
+  /// all of it: where the maker laid some of it, there. What is laid is no longer among `copies`.
+  void layTogether(std::size_t together, std::vector<std::vector<int>>& copies) {
+    if (together == 0 || !gathered_.insert(together).second) return;
+    Copies all;
+    std::set<std::size_t> known;
+    for (const ArrangeOrder::Group& group : order_.groups) {
+      const std::size_t index = group.piece;
+      if (pieces_[index].together != together || pieces_[index].shape.empty()) continue;
+      if (copies[index].empty() || !known.insert(index).second) continue;
+      if (ways_[index].empty()) ways_[index] = waysOf(index);
+      // What fits no sheet is told, and is in nobody's way.
+      if (fitsAny(ways_[index])) all.emplace_back(index, copies[index]);
+    }
+    if (!layAll(all, homes_[together])) return;
+    for (const auto& [index, laid] : all) copies[index].clear();
+  }
+
+  using Copies = std::vector<std::pair<std::size_t, std::vector<int>>>;
+
+  bool layAll(const Copies& all, const std::set<std::size_t>& homes) {
+    if (all.empty()) return false;
+    for (std::size_t sheet = 0; sheet < sheets_.size(); ++sheet) {
+      if ((homes.empty() || homes.contains(sheet)) && putAllOn(sheet, all)) return true;
+    }
+    for (std::size_t film = 0; homes.empty() && film < work_.films_.size(); ++film) {
+      if (!open(film)) continue;
+      if (putAllOn(sheets_.size() - 1, all)) return true;
+      // Not even on an empty one.
+      sheets_.pop_back();
+      ++left_[film];
+    }
+    return false;
+  }
+
+  /// All of it on a sheet, or nothing.
+  bool putAllOn(std::size_t at, const Copies& all) {
+    const Room before = sheets_[at].room;
+    const bool isEmpty = before.top() == 0;
+    const std::size_t marked = made_.laid.size();
+    bool fits = true;
+    for (const auto& [index, copies] : all) {
+      std::size_t next =
+          isEmpty && made_.laid.size() == marked ? fill(at, index, copies, 0, ways_[index]) : 0;
+      while (next < copies.size() && putOn(at, index, copies[next], ways_[index])) ++next;
+      fits = next == copies.size();
+      if (!fits) break;
+    }
+    if (fits) return true;
+    sheets_[at].room = before;
+    made_.laid.resize(marked);
+    for (const auto& [index, copies] : all) {
+      for (Turned& way : ways_[index]) {
+        if (at < way.from.size()) way.from[at] = 0;
+      }
+    }
+    return false;
+  }
+
+  bool fitsAny(const std::vector<Turned>& ways) const {
+    for (std::size_t film = 0; film < work_.films_.size(); ++film) {
+      if (fitsOn(film, ways)) return true;
+    }
+    return false;
   }
 
   void lay(std::size_t index, const std::vector<int>& copies) {
@@ -386,6 +457,8 @@ class Arranger::Work::Run {
   std::vector<std::vector<Turned>> ways_;
   std::vector<std::size_t> left_;
   std::vector<Sheet> sheets_;
+  std::set<std::size_t> gathered_;
+  std::map<std::size_t, std::set<std::size_t>> homes_;  ///< sheets some of it was laid on by hand
   Arrangement made_;
 };
 
@@ -484,34 +557,6 @@ Arrangement arrange(const std::vector<Piece>& pieces, const SheetSize& sheet,
   return Arranger(pieces, {{sheet, FilmPiece::many, false, {}}}, rules)();
 }
 
-Area filmTaken(const Arrangement& arrangement, const std::vector<FilmPiece>& films) {
-  double sum = 0;
-  for (const UsedSheet& sheet : arrangement.sheets) {
-    const FilmPiece& film = films[sheet.film];
-    if (!film.outline.empty()) continue;
-    const Length tall =
-        film.roll ? std::min(sheet.reaches + film.size.margin, film.size.tall) : film.size.tall;
-    sum += film.size.wide.mm() * tall.mm();
-  }
-  return Area::mm2(sum);
-}
-
-bool isDenser(const Arrangement& a, const Arrangement& b, const std::vector<FilmPiece>& films) {
-  const auto left = [](const Arrangement& one) {
-    int copies = 0;
-    for (const NotLaid& not_ : one.notLaid) copies += not_.copies;
-    return copies;
-  };
-  if (left(a) != left(b)) return left(a) < left(b);
-  const double hair = 1e-6;
-  const double by = filmTaken(a, films).mm2() - filmTaken(b, films).mm2();
-  if (std::abs(by) > hair) return by < 0;
-  const auto last = [](const Arrangement& one) {
-    return one.sheets.empty() ? 0 : one.sheets.back().reaches.mm();
-  };
-  return last(a) < last(b) - hair;
-}
-
 namespace {
 
 Path turnedBy(const Path& path, const Transform& turn) {
@@ -525,24 +570,6 @@ Path turnedBy(const Path& path, const Transform& turn) {
 }
 
 }  // namespace
-
-Polygon shapeAt(const Piece& piece, const Laid& laid) {
-  return movedBy(mapped(piece.shape, turning(laid.turn)), laid.at);
-}
-
-Length leastBetween(const std::vector<Piece>& pieces, const Arrangement& arrangement) {
-  Length least = Length::mm(1e7);
-  std::vector<std::vector<EdgeTree>> sheets(arrangement.sheets.size());
-  for (const Laid& laid : arrangement.laid) {
-    EdgeTree here(shapeAt(pieces[laid.piece], laid));
-    for (const EdgeTree& other : sheets[laid.sheet]) {
-      const double away = norm(here.centre() - other.centre()) - here.reach() - other.reach();
-      if (away < least.mm()) least = std::min(least, nearest(here, other).apart);
-    }
-    sheets[laid.sheet].push_back(std::move(here));
-  }
-  return least;
-}
 
 Part laidOut(const Part& part, Angle turn, Point at) {
   const Transform way = turning(turn);

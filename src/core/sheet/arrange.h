@@ -5,39 +5,9 @@
 #include <optional>
 #include <vector>
 
-#include "shape/polygon.h"
-#include "sheet/part.h"
+#include "sheet/arrangement.h"
 
 namespace avrelt {
-
-/// A shape to be laid on sheets, so many times. Its openings may hold others.
-struct Piece {
-  Polygon shape;  ///< mm
-  int copies = 1;
-  MayTurn mayTurn = MayTurn::any;
-  Angle turnedFirst{};  ///< the turns that are tried begin here, where it may turn freely
-};
-
-/// Sheets of one size.
-struct SheetSize {
-  Length wide;
-  Length tall;
-  Length margin;  ///< all round, where nothing lies
-
-  friend bool operator==(const SheetSize&, const SheetSize&) = default;
-};
-
-/// Film that pieces may be laid on: sheets alike, a roll, or an offcut.
-struct FilmPiece {
-  static constexpr std::size_t many = 1'000'000;
-
-  SheetSize size;  ///< of an offcut, what it lies in
-  std::size_t count = many;
-  bool roll = false;  ///< it costs only the length that is used
-  Polygon outline;    ///< of an offcut that is no rectangle, its lower left at 0
-  /// Where pieces may lie, where that is not all of it less its margin: what can be printed.
-  Polygon room{};
-};
 
 struct ArrangeRules {
   Length gap = Length::mm(1.5);     ///< the least between any two
@@ -47,57 +17,15 @@ struct ArrangeRules {
   bool lattices = true;  ///< many of one shape are laid in rows where these are denser
 };
 
-/// Where one lies: turned to the left about its origin, then moved, the sheet's lower left at 0.
-struct Laid {
-  std::size_t piece = 0;
-  int copy = 0;  ///< from 0
-  std::size_t sheet = 0;
-  Angle turn;
-  Point at;
-
-  friend bool operator==(const Laid&, const Laid&) = default;
-};
-
-/// One that lies nowhere.
-struct NotLaid {
-  enum class Why { tooLarge, tooMany } why = Why::tooLarge;
-  std::size_t piece = 0;
-  int copies = 1;
-};
-
-/// A sheet that something lies on.
-struct UsedSheet {
-  std::size_t film = 0;  ///< which of the film pieces
-  Length reaches;        ///< up to here, by what lies highest on it
-};
-
-/// How an arrangement was gone about.
-struct ArrangeOrder {
-  struct Group {
-    std::size_t piece = 0;
-    int copies = 0;
-  };
-  std::vector<Group> groups;  ///< laid one after the other
-  Angle turnedBy;             ///< the turns that are tried begin here
-  bool byLowest = false;      ///< as low as it goes, not ending as low as it may
-  std::size_t rows = 0;       ///< which of the lattices is taken
-  bool fine = false;          ///< on a raster half as wide, in three times as many turns
-};
-
-struct Arrangement {
-  std::vector<Laid> laid;
-  std::vector<NotLaid> notLaid;
-  std::vector<UsedSheet> sheets;
-  ArrangeOrder order;
-};
-
 /// Lays pieces on as little film as it finds room on.
 ///
 /// The largest first, each as low and then as far left as it goes, in whichever of its turns that
 /// is lowest, on the first film with room for it; many of one shape in rows, where more of them go
 /// on a sheet so. Room is kept on a raster: a piece drawn out by half the gap takes every cell it
 /// touches, so no two come nearer than the gap, whatever the raster. Further attempts go about it
-/// in another order, a little off that of the best so far. The same pieces, films, attempt and best
+/// in another order, a little off that of the best so far. What is to lie together is laid at once,
+/// on the first film with room for all of it; where none has, as if it might lie anywhere. The same
+/// pieces, films, attempt and best
 /// give the same arrangement.
 class Arranger {
  public:
@@ -128,19 +56,6 @@ class Arranger {
 /// The plain attempt, on as many sheets of one size as it takes.
 Arrangement arrange(const std::vector<Piece>& pieces, const SheetSize& sheet,
                     const ArrangeRules& rules = {});
-
-/// Which is the better: lays more, then takes less film, a roll's by its length, offcuts for
-/// nothing, then ends lower on its last sheet.
-bool isDenser(const Arrangement& a, const Arrangement& b, const std::vector<FilmPiece>& films);
-/// The film an arrangement takes, as `isDenser` counts it.
-Area filmTaken(const Arrangement& arrangement, const std::vector<FilmPiece>& films);
-
-/// A piece's shape where it lies.
-Polygon shapeAt(const Piece& piece, const Laid& laid);
-
-/// The least between any two on one sheet, by their true sides: what a proof before saving asks
-/// for; 10 km where no sheet has two.
-Length leastBetween(const std::vector<Piece>& pieces, const Arrangement& arrangement);
 
 /// A part turned to the left about its origin, then moved: with all that is drawn on it.
 Part laidOut(const Part& part, Angle turn, Point at);

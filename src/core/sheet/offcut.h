@@ -4,7 +4,7 @@
 #include <optional>
 #include <vector>
 
-#include "sheet/arrange.h"
+#include "sheet/arrangement.h"
 
 namespace avrelt {
 

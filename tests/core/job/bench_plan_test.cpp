@@ -174,6 +174,29 @@ TEST_CASE("A step longer than any evening is told, wherever it stands", "[bench]
   }
 }
 
+TEST_CASE("Ninety stars are laid over several evenings", "[bench]") {
+  Cup cup = tapered();
+  cup.name = "Sky";
+  std::vector<Place> places;
+  for (int i = 0; i < 90; ++i) places.push_back(placeAt(4 * i - 180, 40 + i % 5 * 10));
+  cup.sets = {setAt(named("star"), 8, places, {layerOf(LayerKind::decal)})};
+  giveIds(cup);
+  Document document;
+  document.cups = {cup};
+  document.bench.from = at("2026-12-09T18:00");
+  document.bench.hours.days.fill(*parseHours("18:00-22:00"));
+  const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
+  REQUIRE(plan.schedule);
+  CHECK(plan.troubles.empty());
+  std::set<long> evenings;
+  for (const ScheduledTask& task : plan.schedule->tasks) {
+    if (plan.stepOf(task).kind == StepKind::decal) {
+      evenings.insert(static_cast<long>(task.start.minutes()) / (24 * 60));
+    }
+  }
+  CHECK(evenings.size() > 1);
+}
+
 TEST_CASE("Work that takes more than four months of evenings is told", "[bench]") {
   Chance chance(86);
   Document document = orderOf(chance, 40);

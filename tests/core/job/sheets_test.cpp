@@ -300,6 +300,62 @@ TEST_CASE("A part sent to another sheet finds room there, or stays", "[sheets]")
   CHECK(sent > 0);
 }
 
+TEST_CASE("A cup's parts, or a set's, lie on one sheet of their film where that is wanted",
+          "[sheets]") {
+  for (const Together together : {Together::sets, Together::cups}) {
+    SheetChoices choices = usualSheets(Unit::mm);
+    choices.together = together;
+    choices.size = {Length::mm(160), Length::mm(160), Length::mm(5)};
+    Document document = order();
+    document.cups[0].sets[0].layers[0].spares = 12;
+    document.cups.push_back(document.cups[0]);
+    document.cups.back().name = "third";
+    SheetPlan sheets = sheetsFor(document, choices);
+    int kept = 0;
+    for (FilmSheets& film : sheets.films) {
+      // By what a part is for, asked of the cup: layers of its sets, all else with the cup.
+      std::map<std::pair<std::size_t, std::string>, std::set<std::size_t>> on;
+      for (const Laid& laid : film.arrangement.laid) {
+        const SheetPart& part = film.parts[laid.piece];
+        std::string set;
+        for (const DecalSet& one : sheets.plan->cups[part.cup].of->sets) {
+          for (const Layer& layer : one.layers) {
+            if (part.part->of.front() == layer.id) set = one.id;
+          }
+        }
+        if (together == Together::sets && set.empty()) continue;
+        on[{part.cup, together == Together::sets ? set : ""}].insert(laid.sheet);
+      }
+      std::set<std::pair<std::size_t, std::string>> said;
+      for (const LaidApart& one : laidApart(sheets, film)) {
+        said.insert({one.who->cup, one.who->set});
+        CHECK(one.sheets == static_cast<long>(on[{one.who->cup, one.who->set}].size()));
+        CHECK(inWords(one.words, Unit::mm).find(sheets.plan->cups[one.who->cup].name) == 0);
+      }
+      for (const auto& [who, which] : on) {
+        CHECK((which.size() > 1) == said.contains(who));
+        kept += which.size() == 1;
+      }
+      // One of it sent to another sheet is apart, and that is said.
+      if (film.arrangement.sheets.size() < 2 || !said.empty()) continue;
+      for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
+        const Laid one = film.arrangement.laid[i];
+        const std::size_t number = film.pieces()[one.piece].together;
+        const auto others = std::count_if(
+            film.arrangement.laid.begin(), film.arrangement.laid.end(),
+            [&](const Laid& laid) { return film.pieces()[laid.piece].together == number; });
+        if (number == 0 || others < 2 ||
+            !sendTo(film, i, 1 - std::min<std::size_t>(one.sheet, 1))) {
+          continue;
+        }
+        CHECK(film.arrangement.apart == std::vector<std::size_t>{number});
+        break;
+      }
+    }
+    CHECK(kept > 3);
+  }
+}
+
 TEST_CASE("With weeding aids the last on every sheet is a box round all parts", "[sheets]") {
   SheetChoices choices = usualSheets(Unit::mm);
   choices.weeding = true;

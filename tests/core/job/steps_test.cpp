@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <catch2/catch.hpp>
+#include <cmath>
 #include <map>
 #include <set>
 
@@ -422,6 +423,44 @@ TEST_CASE("Stencils that look alike are ringed one by one, others as the maker l
               whereIs(steps, StepKind::ring, one.layers[0].id));
       }
     }
+  }
+}
+
+TEST_CASE("What is laid piece by piece for long is laid in goes, all of it once", "[steps]") {
+  Chance chance(46);
+  for (int i = 0; i < 30; ++i) {
+    const int count = chance.whole(1, 90);
+    Cup cup = tapered();
+    std::vector<Place> places;
+    for (int k = 0; k < count; ++k) {
+      places.push_back(placeAt(chance.between(-180, 180), chance.between(30, 90)));
+    }
+    cup.sets = {setAt(named("star"), 8, places, {layerOf(LayerKind::decal)})};
+    giveIds(cup);
+    Stock stock;
+    const double pace = chance.between(0.5, 2);
+    stock.paces.all[static_cast<std::size_t>(StepKind::decal)] = pace;
+    std::vector<Step> goes;
+    for (const Step& step : stepsOf(planned(cup), {}, stock)) {
+      if (step.kind == StepKind::decal) goes.push_back(step);
+    }
+    // Four minutes a piece, at the pace of work here.
+    const double minutes = 4 * count * pace;
+    INFO(count << " in " << minutes << " min");
+    CHECK(goes.size() == std::min<std::size_t>(static_cast<std::size_t>(count),
+                                               static_cast<std::size_t>(std::ceil(minutes / 90))));
+    CHECK(goes.front().id == "decal-" + cup.sets[0].layers[0].id);
+    long pieces = 0;
+    for (const Step& go : goes) {
+      CHECK(go.handsOn.minutes() == Approx(minutes * double(go.pieces) / count));
+      // Evenly, but for a piece.
+      CHECK(go.handsOn.minutes() <= 90 + 4 * pace);
+      pieces += go.pieces;
+      const std::string words = inWords(go.words, Unit::mm);
+      const std::string told = std::to_string(go.pieces) + " of " + std::to_string(count) + ".";
+      CHECK((words.find(told) != std::string::npos) == (goes.size() > 1));
+    }
+    CHECK(pieces == count);
   }
 }
 

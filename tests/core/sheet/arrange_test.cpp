@@ -8,6 +8,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <map>
+#include <set>
 
 #include "core/decal_cups.h"
 #include "sheet/lattice.h"
@@ -84,6 +85,79 @@ TEST_CASE("No two pieces come nearer than the gap, and none leaves its sheet", "
       RC_ASSERT(again.laid[i].at == made.laid[i].at);
     }
   });
+}
+
+TEST_CASE("What is to lie together lies on one sheet, unless none has room for it", "[arrange]") {
+  int apart = 0;
+  int gathered = 0;
+  rc::prop("", [&] {
+    std::vector<Piece> pieces;
+    const std::vector<std::string> shapes{"star", "comet", "crescent", "frame", "heart", "laurel"};
+    const auto count = *rc::gen::inRange<std::size_t>(2, 12);
+    for (std::size_t i = 0; i < count; ++i) {
+      pieces.push_back({shelfShape(shapes[i % shapes.size()], *rc::gen::inRange(12, 45)),
+                        *rc::gen::inRange(1, 5),
+                        MayTurn::half,
+                        {},
+                        *rc::gen::inRange<std::size_t>(0, 4)});
+    }
+    const SheetSize sheet = sheetOf(*rc::gen::inRange(60, 160), *rc::gen::inRange(60, 160), 3);
+    const std::vector<FilmPiece> films{{sheet, FilmPiece::many, false, {}}};
+    Arranger arranger(pieces, films, {});
+    Arrangement made = arranger();
+    for (long attempt = 0; attempt < 3; ++attempt) {
+      if (attempt > 0) made = arranger(attempt, made.order);
+      RC_ASSERT(leastBetween(pieces, made) >= Length::mm(1.5));
+      RC_ASSERT(made.notLaid.empty());
+      std::map<std::size_t, std::set<std::size_t>> on;
+      std::map<std::size_t, int> laid;
+      for (const Laid& one : made.laid) {
+        on[pieces[one.piece].together].insert(one.sheet);
+        ++laid[one.piece];
+      }
+      for (std::size_t i = 0; i < pieces.size(); ++i) RC_ASSERT(laid[i] == pieces[i].copies);
+      for (std::size_t number = 1; number < 4; ++number) {
+        const bool said = std::count(made.apart.begin(), made.apart.end(), number) > 0;
+        RC_ASSERT(said == (on[number].size() > 1));
+        gathered += on[number].size() == 1;
+        if (!said || attempt > 0) continue;
+        ++apart;
+        // By themselves they take several as well.
+        std::vector<Piece> alone;
+        for (const Piece& piece : pieces) {
+          if (piece.together == number) alone.push_back(piece);
+        }
+        ArrangeRules plain;
+        plain.lattices = false;
+        RC_ASSERT(arrange(alone, sheet, plain).sheets.size() > 1U);
+      }
+    }
+  });
+  CHECK(apart > 3);
+  CHECK(gathered > 40);
+}
+
+TEST_CASE("What is to lie together follows what of it was laid by hand", "[arrange]") {
+  const std::vector<Piece> pieces{{rectangle(60, 30), 2, MayTurn::no, {}, 1},
+                                  {rectangle(20, 20), 4, MayTurn::no, {}, 1},
+                                  {rectangle(70, 70), 1, MayTurn::no, {}, 0}};
+  const std::vector<FilmPiece> films{{sheetOf(110, 110), FilmPiece::many, false, {}}};
+  Arranger arranger(pieces, films, {});
+  const Arrangement plain = arranger();
+  CHECK(plain.apart.empty());
+  Arrangement kept;
+  kept.sheets = {{0, {}}, {0, {}}};
+  kept.laid = {{1, 0, 1, {}, {5, 5}}, {2, 0, 0, {}, {5, 5}}};
+  const Arrangement made = arranger(kept);
+  CHECK(made.apart.empty());
+  for (const Laid& one : made.laid) {
+    CHECK(one.sheet == (pieces[one.piece].together == 1 ? 1U : 0U));
+  }
+  // Two of it on two sheets by hand are apart, and the rest lies with either.
+  kept.laid.push_back({1, 1, 0, {}, {80, 80}});
+  const Arrangement parted = arranger(kept);
+  CHECK(parted.apart == std::vector<std::size_t>{1});
+  CHECK(parted.sheets.size() == 2);
 }
 
 TEST_CASE("Rectangles that tile a sheet without waste are laid on it alone", "[arrange]") {
