@@ -120,7 +120,6 @@ TEST_CASE("a cup's parts are kept together, and that is remembered and told wher
   CHECK(open.bench().words().text().contains(QStringLiteral("Cup 1 lies on 2 sheets")));
   {
     MainWindow another;
-    CHECK(another.cutStation().bench().work().choices().together == Together::nobodys);
     another.goToStation(MainWindow::cut);
     another.cutStation().showSheets(true);
     another.cutStation().bench().work().layNow();

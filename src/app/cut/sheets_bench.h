@@ -59,6 +59,7 @@ class SheetsBench : public QWidget {
   QLabel& words() { return *words_; }
   QLabel& verdict() { return *verdict_; }
   LengthField& wide() { return *wide_; }
+  LengthField& tall() { return *tall_; }
   QPushButton& saveButton() { return *save_; }
   QPushButton& cutButton() { return *cut_; }
   QPushButton& searchButton() { return *search_; }

@@ -38,7 +38,7 @@ void NearCanvas::goNearer(double by, QPointF about) {
   look(times, arm - (arm - by_) * (times / times_));
 }
 
-void NearCanvas::step(bool nearer) {
+void NearCanvas::goOneStep(bool nearer) {
   goNearer(nearer ? oneStep : 1 / oneStep, inHand().value_or(QRectF(rect()).center()));
   follow();
 }
@@ -110,9 +110,9 @@ void NearCanvas::resizeEvent(QResizeEvent* event) {
 void NearCanvas::keyPressEvent(QKeyEvent* event) {
   if (event->matches(QKeySequence::ZoomIn) ||
       (event->key() == Qt::Key_Equal && event->modifiers() == Qt::ControlModifier)) {
-    step(true);
+    goOneStep(true);
   } else if (event->matches(QKeySequence::ZoomOut)) {
-    step(false);
+    goOneStep(false);
   } else if (event->key() == Qt::Key_0 && event->modifiers() == Qt::ControlModifier) {
     showAll();
   } else {

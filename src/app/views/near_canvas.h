@@ -22,7 +22,7 @@ class NearCanvas : public Canvas {
   /// So many times nearer, a place of the screen staying where it is.
   void goNearer(double by, QPointF about);
   /// A step nearer, or farther, about what is in hand.
-  void step(bool nearer);
+  void goOneStep(bool nearer);
   void showAll();
 
  protected:

@@ -361,9 +361,9 @@ void MainWindow::makeViewMenu() {
       if (NearCanvas* canvas = lookedAt()) act(*canvas);
     }));
   };
-  look(tr("&Zoom in"), QKeySequence(tr("Ctrl++")), [](NearCanvas& c) { c.step(true); });
+  look(tr("&Zoom in"), QKeySequence(tr("Ctrl++")), [](NearCanvas& c) { c.goOneStep(true); });
   lookActions_.back()->setShortcuts({QKeySequence(tr("Ctrl++")), QKeySequence(tr("Ctrl+="))});
-  look(tr("Zoom o&ut"), QKeySequence(tr("Ctrl+-")), [](NearCanvas& c) { c.step(false); });
+  look(tr("Zoom o&ut"), QKeySequence(tr("Ctrl+-")), [](NearCanvas& c) { c.goOneStep(false); });
   look(tr("Zoom to fi&t"), QKeySequence(tr("Ctrl+0")), [](NearCanvas& c) { c.showAll(); });
   view->addSeparator();
   add(view, tr("Go to the &warning"), QKeySequence(tr("F7")), [this] { watch_->go(); });

