@@ -78,6 +78,7 @@ class Walk {
   }
 
   int steps() const { return steps_; }
+  const QString& told() const { return told_; }
 
  private:
   int below(int most) { return static_cast<int>(random_() % static_cast<unsigned>(most)); }
@@ -85,7 +86,8 @@ class Walk {
   auto& oneOf(List& list) {
     return list[static_cast<std::size_t>(below(static_cast<int>(std::size(list))))];
   }
-  void tell(const QString& what) const {
+  void tell(const QString& what) {
+    told_ = what;
     std::cerr << steps_ << ' ' << what.toStdString() << std::endl;
   }
 
@@ -258,6 +260,7 @@ class Walk {
   std::mt19937 random_;
   int steps_ = 0;
   int asked_ = 0;
+  QString told_;
 };
 
 }  // namespace
@@ -296,17 +299,25 @@ int main(int argc, char** argv) {
   QElapsedTimer clock;
   clock.start();
   bool well = true;
+  qint64 slowest = 0;
+  QString slow;
   const QString keep = qEnvironmentVariable("AVRELT_WALK_KEEP");
   while (well && clock.elapsed() < seconds * 1000) {
     if (QFile file(keep); !keep.isEmpty() && file.open(QIODevice::WriteOnly)) {
       file.write(QByteArray::fromStdString(writeDocument(window.order().document())));
     }
+    const qint64 begun = clock.elapsed();
     walk.step();
     QCoreApplication::processEvents();
+    if (const qint64 took = clock.elapsed() - begun; took > slowest) {
+      slowest = took;
+      slow = walk.told();
+    }
     if (!window.isVisible()) window.show();
     if (walk.steps() % 50 == 0) well = walk.survives();
   }
   window.order().history()->setClean();
-  std::cout << walk.steps() << " steps with seed " << seed << '\n';
+  std::cout << walk.steps() << " steps with seed " << seed << ", the longest " << slowest
+            << " ms: " << slow.toStdString() << '\n';
   return well ? 0 : 1;
 }
