@@ -88,10 +88,14 @@ bool NearCanvas::event(QEvent* event) {
       held_ = mouse.position() - by_;
       return true;
     }
-    case QEvent::MouseMove:
+    case QEvent::MouseMove: {
+      const auto& mouse = static_cast<QMouseEvent&>(*event);
+      // Where it was let go elsewhere, it is held no more.
+      if (!mouse.buttons().testFlag(Qt::MiddleButton)) held_.reset();
       if (!held_) break;
-      look(times_, static_cast<QMouseEvent&>(*event).position() - *held_);
+      look(times_, mouse.position() - *held_);
       return true;
+    }
     case QEvent::MouseButtonRelease:
       if (!held_ || static_cast<QMouseEvent&>(*event).button() != Qt::MiddleButton) break;
       held_.reset();
