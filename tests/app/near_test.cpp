@@ -49,7 +49,7 @@ TEST_CASE("what lies under the pointer stays there when the flat is seen from ne
     const double times = flat.times();
     turnWheel(flat, at, i % 3 == 2 ? -2 : 2, Qt::ControlModifier);
     CHECK(flat.times() >= 1);
-    CHECK(flat.times() <= NearCanvas::most);
+    CHECK(flat.times() <= NearCanvas::mostTimes);
     // Farther off, what was at the edges may draw it aside.
     if (flat.times() > times) CHECK(apart(flat.placeOfWall(under), at) < 0.01);
     CHECK(apart(flat.placeOfWall(a), flat.placeOfWall(b)) == Approx(whole * flat.times()));
@@ -112,14 +112,14 @@ TEST_CASE("by keys alone the flat is seen from nearer, about what is in hand") {
   open.press(Qt::Key_Right);
   REQUIRE(open.window.order().gaugeLine() == GaugeLine::rimClearance);
   for (int i = 0; i < 9; ++i) QTest::keyClick(&flat, Qt::Key_Plus, Qt::ControlModifier);
-  CHECK(flat.times() == NearCanvas::most);
+  CHECK(flat.times() == NearCanvas::mostTimes);
   CHECK(flat.rect().contains(flat.placeOf(GaugeLine::rimClearance).toPoint()));
   for (int i = 0; i < 5; ++i) {
     open.press(Qt::Key_Right);
     CHECK(flat.rect().contains(flat.placeOf(open.window.order().gaugeLine()).toPoint()));
   }
   QTest::keyClick(&flat, Qt::Key_Minus, Qt::ControlModifier);
-  CHECK(flat.times() == Approx(NearCanvas::most / 1.5));
+  CHECK(flat.times() == Approx(NearCanvas::mostTimes / 1.5));
   QTest::keyClick(&flat, Qt::Key_0, Qt::ControlModifier);
   CHECK(flat.times() == 1);
   // The same from the menu, wherever the keyboard is, and not where nothing is drawn to a scale.

@@ -25,7 +25,7 @@ Fit NearCanvas::seen(const Fit& whole) const {
 
 /// What was at the edges when all was seen goes no farther in than they are.
 void NearCanvas::look(double times, QPointF by) {
-  times_ = std::clamp(times, 1.0, most);
+  times_ = std::clamp(times, 1.0, mostTimes);
   const double right = (times_ - 1) * width() / 2;
   const double down = (times_ - 1) * height() / 2;
   by_ = {std::clamp(by.x(), -right, right), std::clamp(by.y(), -down, down)};
@@ -33,7 +33,7 @@ void NearCanvas::look(double times, QPointF by) {
 }
 
 void NearCanvas::goNearer(double by, QPointF about) {
-  const double times = std::clamp(times_ * by, 1.0, most);
+  const double times = std::clamp(times_ * by, 1.0, mostTimes);
   const QPointF arm = about - QRectF(rect()).center();
   look(times, arm - (arm - by_) * (times / times_));
 }

@@ -16,7 +16,7 @@ class NearCanvas : public Canvas {
  public:
   using Canvas::Canvas;
 
-  static constexpr double most = 16;
+  static constexpr double mostTimes = 16;
   /// How many times as large as when all of it is seen, from 1.
   double times() const { return times_; }
   /// So many times nearer, a place of the screen staying where it is.
