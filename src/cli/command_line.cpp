@@ -117,9 +117,7 @@ int runSheets(const SheetOptions& options) {
   }
   if (const auto fault = take(options.lap, choices.lap)) return complain("--lap: " + *fault);
   choices.weeding = options.weeding;
-  if (!options.together.empty()) {
-    choices.together = options.together == "sets" ? Together::sets : Together::cups;
-  }
+  choices.together = togetherNamed(options.together);
   FilmShelf shelf;
   SheetOutput output{std::filesystem::path(options.plan.file).stem().string(), unit, plan->paper,
                      Cutter()};
@@ -285,7 +283,7 @@ int runCommandLine(int argc, const char* const* argv) {
       ->add_option("--together", sheetOptions.together,
                    "Whose parts lie on one sheet of their film, where one has room for them all:\n"
                    "sets or cups")
-      ->check(CLI::IsMember({"sets", "cups"}));
+      ->check(CLI::IsMember({togetherName(Together::sets), togetherName(Together::cups)}));
   sheets
       ->add_option("--tries", sheetOptions.tries,
                    "How many more ways to lay each film's parts are tried")

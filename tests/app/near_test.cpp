@@ -7,7 +7,10 @@
 #include <random>
 
 #include "app/application.h"
+#include "app/order/place_edits.h"
+#include "app/order/set_edits.h"
 #include "app/trace/trace_dialog.h"
+#include "decal/shapes.h"
 
 using namespace avrelt;
 
@@ -131,6 +134,46 @@ TEST_CASE("by keys alone the flat is seen from nearer, about what is in hand") {
   CHECK(flat.times() == 1);
   open.window.goToStation(MainWindow::bench);
   CHECK_FALSE(actionOf(open.window, QStringLiteral("Zoom in"))->isEnabled());
+}
+
+TEST_CASE(
+    "a place that is moved round the cup stays in sight over the seam, on a taper and a curve") {
+  for (const bool curved : {false, true}) {
+    OpenWindow open;
+    Order& order = open.window.order();
+    order.editCup("x", [&](Cup& cup) {
+      cup.blank.stations[0].girth = WrittenLength::mm(210);
+      cup.blank.stations[1].girth = WrittenLength::mm(260);
+      if (!curved) return;
+      Station middle = cup.blank.stations[0];
+      middle.at = WrittenLength::mm(80);
+      middle.girth = WrittenLength::mm(270);
+      cup.blank.stations.insert(cup.blank.stations.begin() + 1, middle);
+      cup.wrap.seamAt = Angle::degrees(40);
+    });
+    REQUIRE(order.planHolds());
+    open.window.goToStation(MainWindow::dressing);
+    REQUIRE(addArtwork(order, shapeArtwork("star")));
+    FlatView& flat = open.window.flat();
+    flat.setFocus();
+    for (int i = 0; i < 4; ++i) flat.goOneStep(true);
+    int seams = 0;
+    double last = 0;
+    for (int i = 0; i < 40; ++i) {
+      // Fifteen degrees at a time, with a number refused from half way on.
+      if (i == 20) order.setMeasure(GaugeLine::overlap, Length::inches(60));
+      open.press(Qt::Key_Right, Qt::AltModifier | Qt::ShiftModifier);
+      order.settle();
+      const StandingSet standing = placeInHand(order);
+      REQUIRE(standing);
+      const WallPoint at{standing.place->anchor.theta.wrapped(), standing.place->anchor.s};
+      seams += at.theta.degrees() < last - 180;
+      last = at.theta.degrees();
+      CHECK(flat.rect().contains(flat.placeOfWall(at).toPoint()));
+    }
+    CHECK(seams > 0);
+    CHECK_FALSE(flat.grab().isNull());
+  }
 }
 
 TEST_CASE("parts of a sheet come into sight as they are chosen") {

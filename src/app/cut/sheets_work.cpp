@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/cut/sheets_work.h"
 
-#include <algorithm>
 #include <chrono>
 #include <cmath>
 #include <QSettings>
@@ -21,8 +20,6 @@ QString settingOf(const char* key, Unit unit) {
 constexpr const char* keys[] = {"wide", "tall", "margin", "gap"};
 
 constexpr const char* togetherSetting = "sheets/together";
-/// By `Together`.
-constexpr const char* togethers[] = {"nobodys", "sets", "cups"};
 
 double takenBy(const SheetPlan& sheets) {
   double sum = 0;
@@ -103,11 +100,7 @@ void SheetsWork::readChoices() {
   }
   choices_.lap = usual.lap;
   choices_.weeding = QSettings().value(QStringLiteral("sheets/weeding"), false).toBool();
-  const auto known = std::find(std::begin(togethers), std::end(togethers),
-                               QSettings().value(togetherSetting).toString());
-  choices_.together = known == std::end(togethers)
-                          ? Together::nobodys
-                          : static_cast<Together>(known - std::begin(togethers));
+  choices_.together = togetherNamed(QSettings().value(togetherSetting).toString().toStdString());
   choicesFor_ = unit;
 }
 
@@ -302,7 +295,7 @@ bool SheetsWork::change(std::size_t film, std::size_t laid,
 
 void SheetsWork::setTogether(Together together) {
   choices_.together = together;
-  QSettings().setValue(togetherSetting, togethers[static_cast<std::size_t>(together)]);
+  QSettings().setValue(togetherSetting, togetherName(together));
   later();
 }
 

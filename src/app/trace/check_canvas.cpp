@@ -142,6 +142,7 @@ void CheckCanvas::paintEvent(QPaintEvent* /*event*/) {
   }
   painter.setFont(face(12, QFont::DemiBold));
   drawPlate(painter, placeOf(front) + QPointF(0, 18), tr("front"));
+  paintTimes(painter);
   if (hasFocus()) drawFocus(painter);
 }
 

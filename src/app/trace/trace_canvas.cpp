@@ -142,6 +142,7 @@ void TraceCanvas::paintEvent(QPaintEvent* /*event*/) {
   painter.setFont(face(12, QFont::DemiBold));
   drawPlate(painter, (placeOf(0) + placeOf(1)) / 2,
             QString::fromStdString(plainText(trace_.apart, unit_)));
+  paintTimes(painter);
   if (hasFocus()) drawFocus(painter);
 }
 

@@ -3,11 +3,12 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
+#include "app/order/stack_edits.h"
 #include "app/views/flat_view.h"
 #include "app/window/theme.h"
 #include "sheet/round_marks.h"
 
-// The scales round the flat: a tape up its side, directions along its rim.
+// Round the flat: what it is called, a tape up its side, directions along its rim.
 
 namespace avrelt {
 namespace {
@@ -101,6 +102,32 @@ void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const 
       }
     }
   }
+}
+
+/// Which cup this is the wall of, where it could be another than the one measured.
+QString FlatView::stageWords() const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || plan->laidAfter == 0) return {};
+  if (order_.currentCup().buildUp.sizedFor == SizedFor::bare) return tr("; the bare cup");
+  return plan->laidAfter == 1 ? tr("; as it will be after 1 coat")
+                              : tr("; as it will be after %1 coats").arg(plan->laidAfter);
+}
+
+void FlatView::paintHead(QPainter& painter) const {
+  const Theme& t = theme();
+  if (times() > 1) painter.fillRect(QRect(0, 0, width(), 34), t.ground);
+  painter.setFont(face(13, QFont::DemiBold));
+  painter.setPen(t.muted);
+  painter.drawText(QPointF(14, 24), tr("Flat"));
+  const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
+  painter.setFont(face(13));
+  const StackItem* outermost = zonesShown_ ? outermostShown(order_) : nullptr;
+  painter.drawText(QPointF(14 + headed + 10, 24),
+                   outermost != nullptr
+                       ? tr("peeled back to the %1; Shift+F9 puts the next on again")
+                             .arg(say(outermost->name, order_.unit()))
+                       : tr("seen from outside, the seam at both ends") +
+                             (zonesShown_ ? QString() : stageWords()));
 }
 
 }  // namespace avrelt

@@ -6,10 +6,10 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <utility>
 
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
-#include "app/order/stack_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
 #include "app/window/theme.h"
@@ -62,7 +62,8 @@ std::optional<QPointF> FlatView::inHand() const {
   if (plan == nullptr) return std::nullopt;
   if (setsMove_) {
     if (const StandingSet standing = placeInHand(order_)) {
-      return fit_(plan->wall.flat.toFlat(standing.place->anchor));
+      const WallPoint at = standing.place->anchor;
+      return fit_(plan->wall.flat.toFlat({at.theta.wrapped(), at.s}));
     }
   }
   if (!zonesShown_) return placeOf(order_.gaugeLine());
@@ -313,15 +314,6 @@ void FlatView::focusOutEvent(QFocusEvent* event) {
   update();
 }
 
-/// Which cup this is the wall of, where it could be another than the one measured.
-QString FlatView::stageWords() const {
-  const CupPlan* plan = order_.plan();
-  if (plan == nullptr || plan->laidAfter == 0) return {};
-  if (order_.currentCup().buildUp.sizedFor == SizedFor::bare) return tr("; the bare cup");
-  return plan->laidAfter == 1 ? tr("; as it will be after 1 coat")
-                              : tr("; as it will be after %1 coats").arg(plan->laidAfter);
-}
-
 void FlatView::paintEvent(QPaintEvent* /*event*/) {
   const Theme& t = theme();
   QPainter painter(this);
@@ -362,23 +354,6 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   paintHead(painter);
   paintTimes(painter);
   drawFocus(painter);
-}
-
-void FlatView::paintHead(QPainter& painter) const {
-  const Theme& t = theme();
-  if (times() > 1) painter.fillRect(QRect(0, 0, width(), 34), t.ground);
-  painter.setFont(face(13, QFont::DemiBold));
-  painter.setPen(t.muted);
-  painter.drawText(QPointF(14, 24), tr("Flat"));
-  const double headed = QFontMetricsF(painter.font()).horizontalAdvance(tr("Flat"));
-  painter.setFont(face(13));
-  const StackItem* outermost = zonesShown_ ? outermostShown(order_) : nullptr;
-  painter.drawText(QPointF(14 + headed + 10, 24),
-                   outermost != nullptr
-                       ? tr("peeled back to the %1; Shift+F9 puts the next on again")
-                             .arg(say(outermost->name, order_.unit()))
-                       : tr("seen from outside, the seam at both ends") +
-                             (zonesShown_ ? QString() : stageWords()));
 }
 
 void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {

@@ -47,6 +47,25 @@ void check(const SheetChoices& choices, Faults& faults) {
 
 }  // namespace
 
+const char* togetherName(Together together) {
+  switch (together) {
+    case Together::sets:
+      return "sets";
+    case Together::cups:
+      return "cups";
+    case Together::nobodys:
+      break;
+  }
+  return "nobodys";
+}
+
+Together togetherNamed(std::string_view name) {
+  for (const Together one : {Together::sets, Together::cups}) {
+    if (name == togetherName(one)) return one;
+  }
+  return Together::nobodys;
+}
+
 SheetChoices usualSheets(Unit unit) {
   SheetChoices choices;
   const bool inches = unit == Unit::inch;

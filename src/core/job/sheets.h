@@ -6,6 +6,7 @@
 #include <memory>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include "job/film_wanted.h"
@@ -17,6 +18,9 @@ namespace avrelt {
 
 /// Whose parts lie on one sheet of their film, where one has room for them all.
 enum class Together { nobodys, sets, cups };
+/// "nobodys", "sets", "cups": as it is kept and asked for by; nobody's for any other word.
+const char* togetherName(Together together);
+Together togetherNamed(std::string_view name);
 
 /// How parts are laid on sheets.
 struct SheetChoices {
