@@ -33,6 +33,8 @@ endif()
 # The same expression gives the same bits everywhere: no fused multiply-add behind our back.
 target_compile_options(avrelt_flags INTERFACE -ffp-contract=off)
 
+set(AVRELT_ASKED_BY_CALLS job log watch files shop cli sim)
+
 # avrelt_layer(NAME SOURCES … LINKS …): the library avrelt_NAME of the current folder.
 function(avrelt_layer name)
   cmake_parse_arguments(LAYER "" "" "SOURCES;LINKS;PRIVATE_LINKS" ${ARGN})
@@ -43,6 +45,14 @@ function(avrelt_layer name)
   target_include_directories(avrelt_${name} PUBLIC ${window})
   target_link_libraries(avrelt_${name} PUBLIC ${LAYER_LINKS} PRIVATE avrelt_watched
                                               ${LAYER_PRIVATE_LINKS})
+  # Where little is reckoned the address sanitizer asks by calls in place of lines of its own at
+  # every access: that compiles in two thirds of the time, and would take half as long again where
+  # much is.
+  if(AVRELT_SANITIZE AND name IN_LIST AVRELT_ASKED_BY_CALLS)
+    target_compile_options(
+      avrelt_${name} PRIVATE
+      "$<$<CXX_COMPILER_ID:Clang>:SHELL:-mllvm -asan-instrumentation-with-call-threshold=0>")
+  endif()
 endfunction()
 
 # What only says what others are to do need not be polished in a build to test with, and compiles in

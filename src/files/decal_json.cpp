@@ -136,6 +136,29 @@ Polygon resolved(const Polygon& area) {
   return crossMoreOftenThan(0, lines) ? unionOf({area}) : area;
 }
 
+LayerPrint printMembers(ObjectReader object, Unit unit) {
+  LayerPrint print;
+  object.text("picture", print.id);
+  object.truth("tiled", print.tiled);
+  object.length("wide", unit, print.wide);
+  object.offset("right", unit, print.right);
+  object.offset("up", unit, print.up);
+  object.degrees("turn", -360, 360, print.turn);
+  print.kept = object.kept();
+  return print;
+}
+
+Json written(const LayerPrint& print) {
+  Json object = {{"picture", print.id}};
+  if (print.tiled) object["tiled"] = true;
+  object["wide"] = written(print.wide);
+  if (print.right.length != Length()) object["right"] = written(print.right);
+  if (print.up.length != Length()) object["up"] = written(print.up);
+  if (print.turn != Angle()) object["turn"] = number(degreesOf(print.turn));
+  addKept(object, print.kept);
+  return object;
+}
+
 Layer layerMembers(ObjectReader object, Unit unit) {
   Layer layer;
   object.id(layer.id);
@@ -167,6 +190,9 @@ Layer layerMembers(ObjectReader object, Unit unit) {
                  {"double_sided_sheet", PartMaterial::doubleSided},
                  {"paper", PartMaterial::paper}},
                 layer.material);
+  if (const Json* print = object.find("print")) {
+    layer.print = printMembers(object.on(*print, object.pathOf("print")), unit);
+  }
   if (object.find("blade_sees") != nullptr) {
     BladeSees sees = BladeSees::front;
     object.choice("blade_sees", {{"front", BladeSees::front}, {"back", BladeSees::back}}, sees);
@@ -197,6 +223,7 @@ Json written(const Layer& layer) {
   if (!layer.source.empty()) object["source"] = layer.source;
   object["film"] = layer.film;
   object["material"] = materialName(layer.material);
+  if (!(layer.print.id.empty() && layer.print.kept.empty())) object["print"] = written(layer.print);
   if (layer.sees) object["blade_sees"] = *layer.sees == BladeSees::front ? "front" : "back";
   if (layer.mirrored) object["mirrored"] = *layer.mirrored;
   if (layer.spares > 0) object["spares"] = layer.spares;
@@ -339,6 +366,8 @@ DecalSet setMembers(ObjectReader object, Unit unit) {
   object.real("shrinks_percent", 0, 20, set.shrinkPercent);
   object.truth("allow_growth", set.allowGrowth);
   object.truth("flush", set.flush);
+  object.truth("cut_at_lines", set.parted);
+  object.truth("cut_in", set.relief);
   object.length("limit", unit, set.limit);
   object.truth("thicken", set.thicken);
   object.truth("drop_specks", set.drop);
@@ -365,6 +394,8 @@ Json written(const DecalSet& set) {
   if (set.shrinkPercent != 0) object["shrinks_percent"] = number(set.shrinkPercent);
   if (!set.allowGrowth) object["allow_growth"] = false;
   if (set.flush) object["flush"] = true;
+  if (set.parted) object["cut_at_lines"] = true;
+  if (set.relief) object["cut_in"] = true;
   object["limit"] = written(set.limit);
   if (set.thicken) object["thicken"] = true;
   if (set.drop) object["drop_specks"] = true;

@@ -10,6 +10,7 @@
 #include "files/decal_json.h"
 #include "files/divide_json.h"
 #include "files/fill_json.h"
+#include "files/hand_laid_json.h"
 #include "files/json_writing.h"
 #include "files/liquid_json.h"
 #include "files/picture_file.h"
@@ -254,6 +255,14 @@ class DocumentReader {
     });
     object.list("cuts", [&](const Json& item, const std::string& place) {
       cup.cuts.push_back(readCut(on(item, place), cup.buildUp.coats));
+    });
+    object.list("laid_by_hand", [&](const Json& item, const std::string& place) {
+      if (cup.laidByHand.size() < Document::mostLaidByHand) {
+        cup.laidByHand.push_back(handLaidMembers(on(item, place)));
+      } else {
+        object.fault(place, {"A cup takes up to %1 parts laid by hand.",
+                             {static_cast<long>(Document::mostLaidByHand)}});
+      }
     });
     // Until masks and stages of their own there was one note of the kind, on the wrap.
     if (const Json* cut = object.find("cut")) {
@@ -585,6 +594,10 @@ Json written(const Cup& cup) {
   if (!cup.scatters.empty()) {
     object["scatters"] = Json::array();
     for (const Scatter& scatter : cup.scatters) object["scatters"].push_back(written(scatter));
+  }
+  if (!cup.laidByHand.empty()) {
+    object["laid_by_hand"] = Json::array();
+    for (const HandLaid& laid : cup.laidByHand) object["laid_by_hand"].push_back(written(laid));
   }
   if (!cup.cuts.empty()) {
     object["cuts"] = Json::array();

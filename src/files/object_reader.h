@@ -108,21 +108,34 @@ class ObjectReader {
     if (value == nullptr) return std::nullopt;
     return lengthFrom(*value, pathOf(name), unit);
   }
+  /// One that may be below 0.
+  void offset(const char* name, Unit unit, WrittenLength& target) {
+    const Json* value = find(name);
+    if (value == nullptr) return;
+    if (std::optional<WrittenLength> read = lengthFrom(*value, pathOf(name), unit, true)) {
+      target = std::move(*read);
+    }
+  }
 
   /// A length that stands by itself, in a list.
-  std::optional<WrittenLength> lengthFrom(const Json& item, const std::string& path, Unit unit) {
+  std::optional<WrittenLength> lengthFrom(const Json& item, const std::string& path, Unit unit,
+                                          bool belowNought = false) {
     const Json* value = &item;
     if (value->is_string()) {
       std::string typed = value->get<std::string>();
-      const Checked<Length> read = parseSize(typed, unit);
+      const Checked<Length> read = belowNought ? parseLength(typed, unit) : parseSize(typed, unit);
       if (read) return WrittenLength{*read, std::move(typed)};
       fault(path, read.error().sentence);
       return std::nullopt;
     }
     if (value->is_number()) {
       const Length read = Length::mm(value->get<double>());
-      if (read >= Length() && read <= longestLength) return WrittenLength{read, {}};
-      fault(path, {"A length in mm from 0 to 10000 is wanted.", {}});
+      if (abs(read) <= longestLength && (belowNought || read >= Length())) {
+        return WrittenLength{read, {}};
+      }
+      fault(path, {belowNought ? "A length in mm from -10000 to 10000 is wanted."
+                               : "A length in mm from 0 to 10000 is wanted.",
+                   {}});
       return std::nullopt;
     }
     fault(path, {"A length is wanted: a number of mm, or a text such as \"9 3/8 in\".", {}});

@@ -2,7 +2,9 @@
 #include "files/plan_sets_json.h"
 
 #include "decal/peekaboos.h"
+#include "decal/print_cover.h"
 #include "divide/flat_outline.h"
+#include "files/picture_file.h"
 #include "files/plan_figures.h"
 #include "sheet/decal_parts.h"
 
@@ -13,9 +15,7 @@ namespace {
 Json partsOf(const SetPlan& plan, std::size_t layer) {
   Json parts = Json::array();
   for (std::size_t make = 0; make < plan.makes.size(); ++make) {
-    const SetMake& made = plan.makes[make];
-    if (made.places.empty() || made.layers[layer].nothing) continue;
-    parts.push_back(layerPartId(plan.id, made.layers[layer].id, make));
+    for (std::string& id : layerPartIds(plan, layer, make)) parts.push_back(std::move(id));
   }
   return parts;
 }
@@ -157,7 +157,26 @@ Json stackJson(const CupPlan& cup, Unit unit) {
   return stack;
 }
 
-Json setJson(const SetPlan& plan, const DecalSet& set) {
+/// What the picture a layer is printed with leaves bare, at worst among the ways it is cut.
+Json printJson(const SetPlan& plan, std::size_t layer, const LayerPrint& print,
+               PictureDots& pictures) {
+  const PictureSizes* dots = pictures(print.picture);
+  if (dots == nullptr) return nullptr;
+  PrintCover worst;
+  for (const Polygon& shape : printedShapes(plan, layer)) {
+    PrintCover cover = coverOf(shape, print, *dots);
+    if (cover.bare > worst.bare) worst = std::move(cover);
+  }
+  Json spots = Json::array();
+  for (const BareSpot& spot : worst.spots) {
+    spots.push_back({{"mm2", rounded(spot.area.mm2())},
+                     {"at_mm", {rounded(spot.middle.x), rounded(spot.middle.y)}}});
+  }
+  return {
+      {"picture", print.id}, {"bare_mm2", rounded(worst.bare.mm2())}, {"spots", std::move(spots)}};
+}
+
+Json setJson(const SetPlan& plan, const DecalSet& set, PictureDots& pictures) {
   Json json = Json::object();
   json["id"] = plan.id;
   json["artwork"] = plan.artwork;
@@ -175,6 +194,9 @@ Json setJson(const SetPlan& plan, const DecalSet& set) {
                 {"area_mm2", rounded(layer.area.mm2())},
                 {"wider_mm", rounded(layer.wider.mm())},
                 {"agrees", !layer.odd}};
+    if (const LayerPrint* print = chosen.printedWith()) {
+      one["print"] = printJson(plan, i, *print, pictures);
+    }
     json["layers"].push_back(std::move(one));
   }
   const BladeFit& fit = plan.fit();
@@ -206,8 +228,9 @@ Json artworkJson(const Artwork& artwork) {
 
 void addSets(Json& json, const CupPlan& cup, Unit unit) {
   json["sets"] = Json::array();
+  PictureDots pictures;
   for (const SetPlan& set : cup.sets) {
-    json["sets"].push_back(setJson(set, cup.of->sets[static_cast<std::size_t>(set.set)]));
+    json["sets"].push_back(setJson(set, cup.of->sets[static_cast<std::size_t>(set.set)], pictures));
   }
   json["places"] = Json::array();
   for (const SetPlan& set : cup.sets) {

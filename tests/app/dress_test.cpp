@@ -13,6 +13,7 @@
 #include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
 #include "app/order/stack_edits.h"
+#include "app/order/zone_edits.h"
 #include "decal/shapes.h"
 #include "decal/straight_edges.h"
 #include "job/ids.h"
@@ -84,6 +85,33 @@ TEST_CASE("a set has one size for all its layers, typed, and its fields tell wha
   QTest::mouseClick(open.dress().setPage().by().button(1), Qt::LeftButton);
   CHECK(open.set().byHeight);
   CHECK(open.plan().box.width() == Approx(50.8).margin(0.01));
+}
+
+TEST_CASE("a set across a line is cut there by a tick, undone, and drawn so") {
+  DressWindow open;
+  open.window.goToStation(MainWindow::dividing);
+  cutZone(open.order(), CutKind::uprights);
+  open.window.goToStation(MainWindow::dressing);
+  open.shape("star");
+  // Onto the line that stands behind.
+  const Angle line = open.order().plan()->divided.lines.front().stretches.front().front().theta;
+  REQUIRE(editSet(open.order(), QStringLiteral("place"), {}, [&](DecalSet& set) {
+    set.places.front().at = open.order().plan()->wall.onCup(line);
+  }));
+  REQUIRE(open.plan().places.front().room.line);
+  CHECK(open.plan().layers().front().pieces.empty());
+  QTest::mouseClick(&open.dress().setPage().parted(), Qt::LeftButton);
+  CHECK(open.set().parted);
+  CHECK(open.plan().layers().front().pieces.size() == 2);
+  CHECK(open.order().plan()->parts(purpose::layer).size() == 2);
+  open.window.flat().grab();
+  QTest::mouseClick(&open.dress().setPage().relief(), Qt::LeftButton);
+  CHECK(open.set().relief);
+  open.order().history()->undo();
+  open.order().history()->undo();
+  CHECK_FALSE(open.set().parted);
+  CHECK_FALSE(open.dress().setPage().parted().isChecked());
+  CHECK(open.order().plan()->parts(purpose::layer).size() == 1);
 }
 
 TEST_CASE("a layer is made and cut as its fields say, and one mirrored alone is led to") {

@@ -13,8 +13,12 @@
 #include "app/cut/found_dialog.h"
 #include "app/cut/printer_dialog.h"
 #include "app/order/picture_edits.h"
+#include "app/order/set_edits.h"
 #include "app/order/zone_edits.h"
+#include "app/print/cluster_dialog.h"
+#include "app/print/layer_print_dialog.h"
 #include "app/print/print_dialog.h"
+#include "decal/shapes.h"
 #include "files/picture_file.h"
 #include "files/print_files.h"
 
@@ -166,6 +170,132 @@ TEST_CASE("how a picture lies is chosen, typed, dragged and told") {
     told = told || watch.rule == "picture_refused";
   }
   CHECK(told);
+}
+
+TEST_CASE("a layer is printed with a picture, its bare spots are closed, and undone as one") {
+  OpenWindow open;
+  Order& order = open.window.order();
+  const QTemporaryDir folder;
+  open.window.goToStation(MainWindow::dressing);
+  REQUIRE(addArtwork(order, shapeArtwork("heart")));
+  const Layer* layer = layerInHand(order);
+  REQUIRE(layer != nullptr);
+  const std::string id = layer->id;
+  const std::size_t index = layerIndex(order);
+  const auto dialog = [&] {
+    return LayerPrintDialog(order.document(), QStringLiteral("Print"), *layerInHand(order),
+                            printedShapes(*setPlanInHand(order), index));
+  };
+  // A picture with a hole in its middle, where the heart is.
+  QImage image(600, 600, QImage::Format_ARGB32);
+  image.fill(QColor(20, 120, 200));
+  for (int y = 270; y < 330; ++y) {
+    for (int x = 270; x < 330; ++x) image.setPixelColor(x, y, Qt::transparent);
+  }
+  const QString path = folder.filePath(QStringLiteral("sky.png"));
+  REQUIRE(image.save(path));
+  LayerPrintDialog first = dialog();
+  CHECK_FALSE(first.takeButton().isEnabled());
+  CHECK_FALSE(first.moveButton().isEnabled());
+  CHECK_FALSE(first.noneButton().isVisibleTo(&first));
+  CHECK(first.addFrom(folder.filePath(QStringLiteral("none.png"))).has_value());
+  REQUIRE_FALSE(first.addFrom(path));
+  CHECK(first.takeButton().isEnabled());
+  CHECK(first.words().text().contains(QStringLiteral("1 spot of it stays bare")));
+  first.wide().edit()->setFocus();
+  first.wide().edit()->selectAll();
+  QTest::keyClicks(first.wide().edit(), QStringLiteral("9 in"));
+  CHECK(first.words().text().contains(QStringLiteral("1 spot of it stays bare")));
+  // Moved by keys, typed below nought, refused, and closed by the press of a button.
+  QTest::keyClick(&first.canvas(), Qt::Key_Left);
+  CHECK(first.choice().print.right.length.mm() == Approx(-1).margin(0.02));
+  first.right().edit()->setFocus();
+  first.right().edit()->selectAll();
+  QTest::keyClicks(first.right().edit(), QStringLiteral("-1/4 in"));
+  CHECK(first.choice().print.right.length.inches() == Approx(-0.25));
+  first.wide().edit()->selectAll();
+  QTest::keyClicks(first.wide().edit(), QStringLiteral("0"));
+  CHECK_FALSE(first.takeButton().isEnabled());
+  first.wide().edit()->selectAll();
+  QTest::keyClicks(first.wide().edit(), QStringLiteral("9 in"));
+  REQUIRE(first.moveButton().isEnabled());
+  first.moveButton().click();
+  CHECK(first.words().text().contains(QStringLiteral("covers all of it")));
+  CHECK_FALSE(first.moveButton().isEnabled());
+  const int before = order.history()->index();
+  printLayer(order, first.choice());
+  CHECK(order.history()->index() == before + 1);
+  layer = layerInHand(order);
+  REQUIRE(layer != nullptr);
+  CHECK(layer->id == id);
+  REQUIRE(layer->printedWith() != nullptr);
+  CHECK(layer->film == "#1478C8");
+  CHECK(shareOf(open.window.flat(), QColor(20, 120, 200)) > 0.003);
+  // It is on its parts, and no other set's picture may be removed while it shows it.
+  CHECK(order.plan()->parts(purpose::layer).front().print->picture == layer->print.picture);
+  CHECK(showing(order.document(), layer->print.id) == 1);
+  // Taken away again; the picture stays in the order.
+  LayerPrintDialog second = dialog();
+  CHECK(second.noneButton().isVisibleTo(&second));
+  second.noneButton().click();
+  printLayer(order, second.choice());
+  CHECK(layerInHand(order)->printedWith() == nullptr);
+  CHECK(order.document().pictures.size() == 1);
+  order.history()->undo();
+  CHECK(layerInHand(order)->printedWith() != nullptr);
+  order.history()->undo();
+  CHECK(order.document().pictures.empty());
+}
+
+TEST_CASE("a cluster of the order's artworks is made a picture, and what cannot be is said") {
+  OpenWindow open;
+  Order& order = open.window.order();
+  CHECK_FALSE(ClusterDialog(order.unit(), order.document().artworks).takeButton().isEnabled());
+  for (const char* shape : {"heart", "full_moon"}) {
+    REQUIRE(addArtwork(order, shapeArtwork(shape)));
+  }
+  ClusterDialog dialog(order.unit(), order.document().artworks);
+  REQUIRE(dialog.list().count() == 2);
+  REQUIRE(dialog.takeButton().isEnabled());
+  CHECK(dialog.words().text().contains(QStringLiteral("motifs. It meets itself")));
+  const std::size_t both = dialog.plan().items.size();
+  dialog.list().item(0)->setCheckState(Qt::Unchecked);
+  for (const ClusterItem& item : dialog.plan().items) CHECK(item.of == 0);
+  dialog.list().item(1)->setCheckState(Qt::Unchecked);
+  CHECK_FALSE(dialog.takeButton().isEnabled());
+  CHECK(dialog.words().text().contains(QStringLiteral("at least one artwork")));
+  for (int i = 0; i < 2; ++i) dialog.list().item(i)->setCheckState(Qt::Checked);
+  CHECK(dialog.plan().items.size() == both);
+  dialog.motif().edit()->setFocus();
+  dialog.motif().edit()->selectAll();
+  QTest::keyClicks(dialog.motif().edit(), QStringLiteral("40 in"));
+  CHECK_FALSE(dialog.takeButton().isEnabled());
+  dialog.motif().edit()->selectAll();
+  QTest::keyClicks(dialog.motif().edit(), QStringLiteral("1 in"));
+  REQUIRE(dialog.takeButton().isEnabled());
+  dialog.colours().clearSelection();
+  for (const ClusterItem& item : dialog.plan().items) CHECK(item.colour.empty());
+  dialog.colours().item(5)->setSelected(true);
+  dialog.colours().item(7)->setSelected(true);
+  for (const ClusterItem& item : dialog.plan().items) {
+    CHECK((item.colour == "#8C2F39" || item.colour == "#B08A3C"));
+  }
+  const auto first = dialog.picture();
+  REQUIRE(first);
+  CHECK(first->wide == 1200);
+  CHECK(first->tall == 1200);
+  dialog.againButton().click();
+  const auto second = dialog.picture();
+  REQUIRE(second);
+  CHECK(second->bytes != first->bytes);
+  // It is chosen like any other, for a layer or a zone.
+  LayerPrintDialog print(order.document(), QStringLiteral("Print"), *layerInHand(order),
+                         printedShapes(*setPlanInHand(order), layerIndex(order)));
+  print.pictures().add(*first);
+  CHECK(print.takeButton().isEnabled());
+  printLayer(order, print.choice());
+  REQUIRE(order.document().pictures.size() == 1);
+  CHECK(order.document().pictures.front()->name.rfind("Cluster: ", 0) == 0);
 }
 
 TEST_CASE("a printed sheet is printed at its size, and cut where its print came out") {

@@ -8,6 +8,7 @@
 #include "app/application.h"
 #include "app/cut/cutter_dialog.h"
 #include "app/shelf/films_dialog.h"
+#include "files/document_json.h"
 
 using namespace avrelt;
 
@@ -204,6 +205,20 @@ TEST_CASE(
     QTest::keyClick(&canvas, Qt::Key_R);
     CHECK((open.film().arrangement.laid[index].turn != to.turn ||
            said.contains(QStringLiteral("stays"))));
+    // The order keeps it, through a file, and what it was is undone.
+    {
+      const auto again = readDocument(writeDocument(open.window.order().document()));
+      REQUIRE(again);
+      Laid as = open.film().arrangement.laid[index];
+      const auto anew = sheetsOf(std::make_shared<const Plan>(*planDocument(again->document)),
+                                 open.bench().work().films(), open.bench().work().choices());
+      REQUIRE(anew);
+      const std::vector<Laid>& there = anew->films[0].arrangement.laid;
+      as.sheet = 0;
+      CHECK(std::count(there.begin(), there.end(), as) == 1);
+      CHECK(anew->films[0].lost == 0);
+      CHECK(open.bench().freeButton().isEnabled());
+    }
     // A search lays the others round it.
     const Laid kept = open.film().arrangement.laid[index];
     open.bench().searchOrKeep();
@@ -214,6 +229,15 @@ TEST_CASE(
     const std::vector<Laid>& now = open.film().arrangement.laid;
     CHECK(std::count(now.begin(), now.end(), kept) == 1);
     CHECK_FALSE(tooNear(*open.bench().work().sheets()));
+  }
+  if (open.bench().freeButton().isEnabled()) {
+    open.bench().freeButton().click();
+    open.bench().work().layNow();
+    CHECK(open.film().byHand.empty());
+    CHECK_FALSE(open.bench().freeButton().isEnabled());
+    open.window.order().history()->undo();
+    open.bench().work().layNow();
+    CHECK_FALSE(open.film().byHand.empty());
   }
   // From part to part.
   canvas.choose(std::nullopt);

@@ -58,6 +58,8 @@ Document fullOfDecals() {
   set.shrinkPercent = 0.4;
   set.allowGrowth = false;
   set.flush = true;
+  set.parted = true;
+  set.relief = true;
   set.limit = WrittenLength::mm(0.8);
   set.thicken = true;
   set.drop = true;
@@ -76,6 +78,12 @@ Document fullOfDecals() {
     layer.sees = BladeSees::front;
     layer.mirrored = true;
     layer.spares = 2;
+    layer.print.id = "picture-1";
+    layer.print.tiled = kind % 2 == 0;
+    layer.print.wide = {Length::inches(2.25), "2 1/4 in"};
+    layer.print.right = {Length::inches(-0.5), "-1/2 in"};
+    layer.print.up = WrittenLength::mm(3);
+    layer.print.turn = Angle::degrees(-20);
     set.layers.push_back(layer);
   }
   document.cups[0].sets = {set};
@@ -108,6 +116,9 @@ Document fullOfDecals() {
   scatter.offSeam = true;
   scatter.items = {{place, "set-1", 75, true}};
   document.cups[0].scatters = {scatter};
+  document.cups[0].laidByHand = {
+      {"layers", "set-1-layer-2", 0, 3, 12, 1, Angle::degrees(-31.5), {12.25, 0.1}},
+      {"wrap", "wrap", 2, 0, 0, 0, Angle(), {-3, 40}}};
   giveIds(document.cups[0]);
   referToArt(document);
   return document;

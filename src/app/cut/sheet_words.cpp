@@ -82,6 +82,7 @@ QStringList sheetNotes(const SheetPlan& sheets, Unit unit) {
                    .arg(part.pieces)
                    .arg(onTape(sheets.choices.lap, unit).mark);
     }
+    if (const auto lost = lostWords(film)) words << say(*lost, unit);
     for (const LaidApart& one : laidApart(sheets, film)) words << say(one.words, unit);
     for (const NotLaid& one : film.arrangement.notLaid) {
       words << notLaidWords(sheets, film, one, unit);

@@ -154,6 +154,10 @@ QWidget* SheetsBench::partsCard() {
           [this](int index) { work_.setTogether(static_cast<Together>(index)); });
   keeping->addWidget(label);
   keeping->addWidget(together_, 1);
+  free_ = new QPushButton(tr("Free all"));
+  free_->setToolTip(tr("What was laid by hand is laid with all the others again"));
+  connect(free_, &QPushButton::clicked, this, [this] { work_.release(); });
+  keeping->addWidget(free_);
   body->addLayout(keeping);
   auto* row = new QHBoxLayout;
   searchWords_ = new QLabel;
@@ -391,6 +395,7 @@ void SheetsBench::refreshChoices() {
 }
 
 void SheetsBench::refreshSearch() {
+  free_->setEnabled(work_.anyByHand());
   std::size_t sheet = 0;
   const FilmSheets* film = inHand(sheet);
   search_->setText(work_.searching() ? tr("Keep it") : tr("Search for denser"));

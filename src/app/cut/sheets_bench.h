@@ -66,6 +66,7 @@ class SheetsBench : public QWidget {
   QPushButton& bookButton() { return *book_; }
   QCheckBox& weeding() { return *weeding_; }
   QComboBox& together() { return *together_; }
+  QPushButton& freeButton() { return *free_; }
   QPushButton& printButton() { return *print_; }
   QPushButton& foundButton() { return *found_; }
   QComboBox& filmChoice() { return *filmChoice_; }
@@ -129,6 +130,7 @@ class SheetsBench : public QWidget {
   QPushButton* save_ = nullptr;
   QCheckBox* weeding_ = nullptr;
   QComboBox* together_ = nullptr;
+  QPushButton* free_ = nullptr;
   QPushButton* print_ = nullptr;
   QPushButton* found_ = nullptr;
   QPushButton* book_ = nullptr;

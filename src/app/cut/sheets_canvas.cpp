@@ -317,9 +317,17 @@ void SheetsCanvas::mouseReleaseEvent(QMouseEvent* event) {
   update();
 }
 
+/// Whether what is shown is of the order as it is; else says so.
+bool SheetsCanvas::mayMove() {
+  if (work_.holds()) return true;
+  emit said(tr("The order has changed, and its parts are being laid anew. Wait for that."));
+  return false;
+}
+
 void SheetsCanvas::put(const Laid& to) {
   if (film() == nullptr || !chosen_) return;
   const std::size_t laid = *chosen_;
+  if (!mayMove()) return;
   if (!work_.move(film_, laid, to)) {
     emit said(
         tr("There it would lie off the film or nearer to another than the gap. It stays where "
@@ -327,12 +335,14 @@ void SheetsCanvas::put(const Laid& to) {
     return;
   }
   choose(laid);
-  emit said(tr("%1 stays where you laid it; a search lays the others round it.").arg(nameOf(laid)));
+  emit said(
+      tr("%1 stays where you laid it, and the order keeps that. The others are laid round it.")
+          .arg(nameOf(laid)));
 }
 
 void SheetsCanvas::sendTo(std::size_t sheet) {
   const FilmSheets* film = this->film();
-  if (film == nullptr || !chosen_) return;
+  if (film == nullptr || !chosen_ || !mayMove()) return;
   const QString name = nameOf(*chosen_);
   const std::size_t count = film->arrangement.sheets.size();
   if (count < 2) {

@@ -55,6 +55,7 @@ class SheetsCanvas : public NearCanvas {
   Point onSheet(QPointF p) const;
   std::optional<std::size_t> at(QPointF p) const;
   QString nameOf(std::size_t laid) const;
+  bool mayMove();
   void put(const Laid& to);
   void go(int by);
 

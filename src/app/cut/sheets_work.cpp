@@ -70,6 +70,7 @@ void SheetsWork::later() {
 
 /// Another cup in hand, say, changes nothing of it.
 void SheetsWork::orderChanged() {
+  if (own_) return;
   const bool same =
       sheets_ != nullptr && !stale_ && order_.document() == document_ && order_.stock() == stock_;
   if (!same) later();
@@ -175,7 +176,6 @@ void SheetsWork::layNow() {
 void SheetsWork::poll() {
   if (working() && laying_.wait_for(std::chrono::seconds(0)) == std::future_status::ready) {
     Result result = laying_.get();
-    kept_.clear();
     faults_ = result ? Faults() : result.error();
     sheets_ = result ? std::make_shared<const SheetPlan>(std::move(*result)) : nullptr;
     before_ = sheets_ ? takenBy(*sheets_) : 0;
@@ -265,7 +265,7 @@ Arrangement SheetsWork::keptOf(std::size_t film) const {
 }
 
 bool SheetsWork::isKept(std::size_t film, const Laid& laid) const {
-  return kept_.contains({film, laid.piece, laid.copy});
+  return sheets_->films[film].byHand.contains({laid.piece, laid.copy});
 }
 
 bool SheetsWork::move(std::size_t film, std::size_t laid, const Laid& to) {
@@ -283,14 +283,52 @@ bool SheetsWork::send(std::size_t film, std::size_t laid, std::size_t sheet) {
 bool SheetsWork::change(std::size_t film, std::size_t laid,
                         const std::function<bool(FilmSheets&)>& change) {
   stop();
-  if (!sheets_ || film >= sheets_->films.size()) return false;
+  if (!holds() || film >= sheets_->films.size()) return false;
   auto next = std::make_shared<SheetPlan>(*sheets_);
-  if (!change(next->films[film])) return false;
-  const Laid& now = next->films[film].arrangement.laid[laid];
-  kept_.insert({film, now.piece, now.copy});
+  FilmSheets& changed = next->films[film];
+  if (!change(changed)) return false;
+  const Laid& now = changed.arrangement.laid[laid];
+  changed.byHand.insert({now.piece, now.copy});
   sheets_ = std::move(next);
-  emit changed();
+  keep(sheets_->films[film]);
+  emit this->changed();
   return true;
+}
+
+/// Writes into the order where parts of a film lie that were laid by hand, all of them, as sheets
+/// may have come to stand in another order.
+void SheetsWork::keep(const FilmSheets& film) {
+  own_ = true;
+  order_.edit(tr("Lay a part by hand"), [&](Document& document) {
+    for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
+      const Laid& laid = film.arrangement.laid[i];
+      if (!film.byHand.contains({laid.piece, laid.copy})) continue;
+      const HandLaid hand = handLaidOf(film, i);
+      std::vector<HandLaid>& all = document.cups[film.parts[laid.piece].cup].laidByHand;
+      const auto found =
+          std::find_if(all.begin(), all.end(), [&](const HandLaid& one) { return one.isOf(hand); });
+      if (found != all.end()) {
+        *found = hand;
+      } else if (all.size() < Document::mostLaidByHand) {
+        all.push_back(hand);
+      }
+    }
+  });
+  own_ = false;
+  document_ = order_.document();
+}
+
+bool SheetsWork::anyByHand() const {
+  const std::vector<Cup>& cups = order_.document().cups;
+  return std::any_of(cups.begin(), cups.end(),
+                     [](const Cup& cup) { return !cup.laidByHand.empty(); });
+}
+
+void SheetsWork::release() {
+  if (!anyByHand()) return;
+  order_.edit(tr("Lay all parts anew"), [](Document& document) {
+    for (Cup& cup : document.cups) cup.laidByHand.clear();
+  });
 }
 
 void SheetsWork::setTogether(Together together) {

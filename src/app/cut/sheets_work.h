@@ -59,11 +59,15 @@ class SheetsWork : public QObject {
   /// How much less film is taken now than when the search began, as a share.
   double saved() const;
 
-  /// A part laid elsewhere, which it then keeps; whether it may lie there.
+  /// A part laid elsewhere, which the order then keeps; whether it may lie there. Not while what is
+  /// laid is of an order that has changed since.
   bool move(std::size_t film, std::size_t laid, const Laid& to);
   bool isKept(std::size_t film, const Laid& laid) const;
   /// A part laid on another sheet of its film, where it finds room; whether it does.
   bool send(std::size_t film, std::size_t laid, std::size_t sheet);
+  /// Whether anything was laid by hand; and lays that with all others again.
+  bool anyByHand() const;
+  void release();
   bool weeding() const { return choices_.weeding; }
   void setWeeding(bool on);
   void setTogether(Together together);
@@ -84,6 +88,7 @@ class SheetsWork : public QObject {
   void poll();
   void takeFound();
   Arrangement keptOf(std::size_t film) const;
+  void keep(const FilmSheets& film);
   bool change(std::size_t film, std::size_t laid, const std::function<bool(FilmSheets&)>& change);
 
   Order& order_;
@@ -107,8 +112,7 @@ class SheetsWork : public QObject {
   /// The one before, which may still be ending an attempt.
   std::shared_ptr<Search> ending_;
   double before_ = 0;
-  /// By film, piece and copy.
-  std::set<std::tuple<std::size_t, std::size_t, int>> kept_;
+  bool own_ = false;  ///< the order is changed by what is laid here already
 };
 
 }  // namespace avrelt

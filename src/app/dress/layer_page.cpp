@@ -10,7 +10,10 @@
 #include "app/fields/labelled.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
+#include "app/order/picture_edits.h"
 #include "app/order/set_edits.h"
+#include "app/print/layer_print_dialog.h"
+#include "sheet/decal_parts.h"
 
 namespace avrelt {
 namespace {
@@ -59,6 +62,12 @@ LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
   pages_ =
       new Pages(tr("The layer in hand"), {tr("Made"), tr("Film")}, {makeHow(fields), makeFilm()});
   pages_->head()->addStretch();
+  print_ = new QPushButton(tr("Print…"));
+  print_->setAccessibleName(tr("Print the layer with a picture"));
+  print_->setToolTip(
+      tr("Prints the layer with a picture, or a cluster of artworks, before it is cut"));
+  pages_->head()->addWidget(print_);
+  connect(print_, &QPushButton::clicked, this, &LayerPage::askForPicture);
   auto* right = new QVBoxLayout;
   right->setSpacing(6);
   right->addWidget(pages_, 1);
@@ -212,6 +221,19 @@ LengthField* LayerPage::field(FieldSet& fields, const QString& label, const char
   return made;
 }
 
+void LayerPage::askForPicture() {
+  const DecalSet* set = setInHand(order_);
+  const Layer* layer = layerInHand(order_);
+  const SetPlan* plan = setPlanInHand(order_);
+  const std::size_t index = layerIndex(order_);
+  if (layer == nullptr || plan == nullptr || index >= plan->layers().size()) return;
+  LayerPrintDialog dialog(
+      order_.document(),
+      tr("Print %1 of %2").arg(say(layerWordsWithin(*set, index), order_.unit()), nameOf(*set)),
+      *layer, printedShapes(*plan, index), this);
+  if (dialog.exec() == QDialog::Accepted) printLayer(order_, dialog.choice());
+}
+
 void LayerPage::change(const QString& text, const QString& key,
                        const std::function<void(Layer&)>& change) {
   if (const Layer* layer = layerInHand(order_)) {
@@ -282,10 +304,17 @@ void LayerPage::refresh() {
   const QString heat = layer->material == PartMaterial::heatApplied
                            ? tr(" Hot iron or press: heat and time by the film maker's data sheet.")
                            : QString();
+  print_->setEnabled(!made->nothing);
+  const LayerPrint& print = layer->print;
+  const bool printed = layer->material == PartMaterial::printable && !print.id.empty();
+  const QString shows =
+      !printed         ? QString()
+      : !print.picture ? tr("Its picture is gone: its colour is printed. ")
+                       : tr("Printed with “%1”. ").arg(QString::fromStdString(print.picture->name));
   const QString fits = made->odd        ? tr("Laid, it does not match the others.")
                        : made->mirrored ? tr("Cut mirrored; laid, it matches the others.")
                                         : tr("Laid, it matches the others.");
-  filmWords_->setText(fits + heat);
+  filmWords_->setText(shows + fits + heat);
 }
 
 }  // namespace avrelt

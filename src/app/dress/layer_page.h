@@ -31,6 +31,7 @@ class LayerPage : public QWidget {
   QComboBox& mirrored() { return *mirrored_; }
   Segments& corners() { return *corners_; }
   QSpinBox& spares() { return *spares_; }
+  QPushButton& printButton() { return *print_; }
   LengthField& offset() { return *offset_; }
   enum ShownPages { howMade, ofFilm };
   Pages& pages() { return *pages_; }
@@ -41,6 +42,7 @@ class LayerPage : public QWidget {
   LengthField* field(FieldSet& fields, const QString& label, const char* member,
                      WrittenLength Layer::*length);
   void change(const QString& text, const QString& key, const std::function<void(Layer&)>& change);
+  void askForPicture();
   void refresh();
 
   Order& order_;
@@ -60,6 +62,7 @@ class LayerPage : public QWidget {
   QWidget* cornersBox_ = nullptr;
   QWidget* openingsBox_ = nullptr;
   Swatches* swatches_ = nullptr;
+  QPushButton* print_ = nullptr;
   QComboBox* material_ = nullptr;
   QComboBox* sees_ = nullptr;
   QComboBox* mirrored_ = nullptr;

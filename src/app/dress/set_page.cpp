@@ -82,16 +82,25 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   for (int i = 0; i < 6; ++i) grid->addWidget(fieldsInTurn[i], i / 2, i % 2);
   for (int i = 0; i < 2; ++i) grid->setColumnStretch(i, 1);
   column->addLayout(grid);
-  auto* checks = new QHBoxLayout;
-  checks->setSpacing(8);
+  auto* checks = new QGridLayout;
+  checks->setHorizontalSpacing(8);
+  checks->setVerticalSpacing(2);
   flipped_ = new QCheckBox(tr("Flipped"));
   growth_ = new QCheckBox(tr("For coats"));
   growth_->setToolTip(
       tr("Layers laid at later coats are cut as much wider as the cup has grown by then"));
   flush_ = new QCheckBox(tr("Cut off"));
   flush_->setToolTip(tr("What reaches over rim or base is cut off there once it is laid"));
-  for (QCheckBox* box : {flipped_, growth_, flush_}) checks->addWidget(box);
-  checks->addStretch();
+  parted_ = new QCheckBox(tr("Cut at lines"));
+  parted_->setToolTip(
+      tr("What lies across a line between zones is cut there: a part of its own for each zone"));
+  relief_ = new QCheckBox(tr("Cut in"));
+  relief_->setToolTip(
+      tr("Where the wall curves both ways, what lies wider than its film bears is cut in from its "
+         "edges, where the artwork is not"));
+  QCheckBox* const boxes[] = {flipped_, growth_, relief_, flush_, parted_};
+  for (int i = 0; i < 5; ++i) checks->addWidget(boxes[i], i / 3, i % 3);
+  checks->setColumnStretch(2, 1);
   column->addLayout(checks);
   words_ = new QLabel;
   words_->setProperty("role", "label");
@@ -145,6 +154,14 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   connect(flush_, &QCheckBox::clicked, this, [this](bool on) {
     editSet(order_, tr("Cut a set off at rim and base"), {},
             [on](DecalSet& set) { set.flush = on; });
+  });
+  connect(parted_, &QCheckBox::clicked, this, [this](bool on) {
+    editSet(order_, tr("Cut a set at lines between zones"), {},
+            [on](DecalSet& set) { set.parted = on; });
+  });
+  connect(relief_, &QCheckBox::clicked, this, [this](bool on) {
+    editSet(order_, tr("Cut a set in where it strains its film"), {},
+            [on](DecalSet& set) { set.relief = on; });
   });
   connect(shrinks_, &QDoubleSpinBox::valueChanged, this, [this](double percent) {
     editSet(order_, tr("Set how much the film shrinks"), QStringLiteral("shrinks"),
@@ -281,6 +298,8 @@ void SetPage::refresh() {
   pick_->setEnabled(plan != nullptr && !plan->gone && !plan->places.empty());
   growth_->setChecked(set->allowGrowth);
   flush_->setChecked(set->flush);
+  parted_->setChecked(set->parted);
+  relief_->setChecked(set->relief);
   {
     const QSignalBlocker quiet(shrinks_);
     shrinks_->setValue(set->shrinkPercent);

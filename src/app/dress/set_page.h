@@ -24,6 +24,8 @@ class SetPage : public QWidget {
   LengthField& size() { return *size_; }
   Segments& by() { return *by_; }
   QCheckBox& flipped() { return *flipped_; }
+  QCheckBox& parted() { return *parted_; }
+  QCheckBox& relief() { return *relief_; }
   QComboBox& anchor() { return *anchor_; }
   QDoubleSpinBox& across() { return *across_; }
   QDoubleSpinBox& up() { return *up_; }
@@ -57,6 +59,8 @@ class SetPage : public QWidget {
   QPushButton* pick_ = nullptr;
   QCheckBox* growth_ = nullptr;
   QCheckBox* flush_ = nullptr;
+  QCheckBox* parted_ = nullptr;
+  QCheckBox* relief_ = nullptr;
   QDoubleSpinBox* shrinks_ = nullptr;
   QLabel* words_ = nullptr;
 };

@@ -68,7 +68,7 @@ void LengthField::put(const QString& text) {
 void LengthField::read(const QString& text) {
   edited_ = true;
   std::optional<Sentence> fault;
-  if (kind_ != Kind::length) {
+  if (kind_ == Kind::degrees || kind_ == Kind::degreesOfWidth) {
     QString number = text.trimmed();
     if (number.endsWith(QStringLiteral("°"))) number.chop(1);
     number.replace(QChar(0x2212), QLatin1Char('-'));
@@ -87,7 +87,9 @@ void LengthField::read(const QString& text) {
                        {}};
     }
   } else {
-    const Checked<WrittenLength> length = writtenSize(text.toStdString(), unit_);
+    const std::string written = text.toStdString();
+    const Checked<WrittenLength> length =
+        kind_ == Kind::offset ? writtenOffset(written, unit_) : writtenSize(written, unit_);
     if (length) {
       echo_ = say(length->length, unit_);
       unreadable_.reset();

@@ -23,6 +23,7 @@ class LengthField : public QWidget {
  public:
   enum class Kind {
     length,
+    offset,          ///< a length that may be below 0
     degrees,         ///< a place round the cup
     degreesOfWidth,  ///< from one side of something to the other
   };

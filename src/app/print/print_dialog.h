@@ -4,12 +4,11 @@
 #include <QCheckBox>
 #include <QDialog>
 #include <QLabel>
-#include <QListWidget>
 #include <QPushButton>
 
 #include "app/fields/length_field.h"
 #include "app/fields/segments.h"
-#include "app/order/picture_edits.h"
+#include "app/print/picture_list.h"
 #include "app/print/print_canvas.h"
 
 namespace avrelt {
@@ -24,40 +23,27 @@ class PrintDialog : public QDialog {
               QWidget* parent = nullptr);
 
   /// Takes a picture file; why not, in words.
-  std::optional<QString> addFrom(const QString& path);
+  std::optional<QString> addFrom(const QString& path) { return pictures_->addFrom(path); }
   PictureChoice choice() const;
 
-  QListWidget& list() { return *list_; }
+  QListWidget& list() { return pictures_->list(); }
   Segments& repeat() { return *repeat_; }
   QCheckBox& bent() { return *bent_; }
   LengthField& wide() { return *wide_; }
   PrintCanvas& canvas() { return *canvas_; }
   QLabel& words() { return *words_; }
   QPushButton& takeButton() { return *take_; }
-  QPushButton& removeButton() { return *remove_; }
+  QPushButton& removeButton() { return pictures_->removeButton(); }
 
  private:
-  void askForPicture();
-  void removePicture();
-  void fillList(const std::string& chosen);
   void refresh();
   std::optional<PictureLie> lie() const;
 
   Unit unit_;
   Wall wall_;
   Zone zone_;
-  /// The order's and those that were added, with how many other films show each.
-  struct Known {
-    SharedPicture picture;
-    bool isNew = false;
-    int elsewhere = 0;
-  };
-  std::vector<Known> known_;
-  std::vector<std::string> removed_;
-  int added_ = 0;
   ZonePicture picture_;
-  QListWidget* list_ = nullptr;
-  QPushButton* remove_ = nullptr;
+  PictureList* pictures_ = nullptr;
   PrintCanvas* canvas_ = nullptr;
   Segments* repeat_ = nullptr;
   QCheckBox* bent_ = nullptr;

@@ -9,6 +9,7 @@
 #include "app/views/flat_view.h"
 #include "app/window/theme.h"
 #include "cup/hand_fronts.h"
+#include "decal/laid_print.h"
 #include "watch/place_rules.h"
 
 // Sets on the flat: how they are painted, taken and moved.
@@ -80,8 +81,46 @@ void FlatView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIte
       painter.setBrush(QColor(QString::fromStdString(chosen.film)));
     }
     painter.drawPath(shape);
+    if (const LayerPrint* print = lines ? nullptr : chosen.printedWith()) {
+      const auto inFlat = [&](WallPoint p) { return plan.wall.flat.toFlat(p); };
+      for (const PictureMesh& mesh :
+           laidPrint(*print, place, i, plan.wall, -Angle::halfTurn(), Angle::halfTurn(), inFlat)) {
+        prints_.draw(painter, shape, print->picture, mesh, transformOf(fit_));
+      }
+      painter.setBrush(Qt::NoBrush);
+      painter.drawPath(shape);
+    }
+    const LayerPlan& made = set.makes[place.make].layers[i];
+    if (!made.pieces.empty()) paintCuts(painter, plan, shape);
+    if (!made.relief.empty()) {
+      painter.save();
+      painter.setClipPath(shape, Qt::IntersectClip);
+      painter.setPen(QPen(t.stop, 1.4));
+      const Transform way = place.onFlat * inverseOf(made.fromSet);
+      for (const int turns : {-1, 0, 1}) {
+        const Transform there = plan.wall.flat.turning(Angle::turn() * turns) * way;
+        for (const ReliefCut& cut : made.relief) {
+          painter.drawLine(fit_(there(cut.from)), fit_(there(cut.to)));
+        }
+      }
+      painter.restore();
+    }
   }
   painter.setBrush(Qt::NoBrush);
+}
+
+/// Where something laid is cut along lines between zones.
+void FlatView::paintCuts(QPainter& painter, const CupPlan& plan, const QPainterPath& laid) const {
+  painter.save();
+  painter.setClipPath(laid, Qt::IntersectClip);
+  painter.setBrush(Qt::NoBrush);
+  for (const QColor& colour : {theme().panel, theme().ink}) {
+    painter.setPen(QPen(colour, colour == theme().panel ? 2.4 : 0.8));
+    for (const DivideLine& line : plan.divided.lines) {
+      for (const WallLine& stretch : line.stretches) painter.drawPath(pathOf(stretch, false));
+    }
+  }
+  painter.restore();
 }
 
 /// What is told about sets, over them.

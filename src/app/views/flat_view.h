@@ -87,6 +87,7 @@ class FlatView : public NearCanvas {
   void paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const;
   void paintSnap(QPainter& painter, const CupPlan& plan) const;
   void paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item) const;
+  void paintCuts(QPainter& painter, const CupPlan& plan, const QPainterPath& laid) const;
   void paintNumbers(QPainter& painter, const CupPlan& plan) const;
   void paintSeen(QPainter& painter, const CupPlan& plan) const;
   void paintPlace(QPainter& painter, const CupPlan& plan, const PlacePlan& place) const;

@@ -11,6 +11,7 @@
 #include "app/views/round_view.h"
 #include "app/views/zone_paint.h"
 #include "app/window/theme.h"
+#include "decal/laid_print.h"
 #include "divide/picture_lie.h"
 #include "divide/sight.h"
 
@@ -213,6 +214,11 @@ void RoundView::paintPrint(QPainter& painter, const CupPlan& plan, const Zone& z
        lie->overZone(zone.region, sight.middle - sight.half, sight.middle + sight.half, appears)) {
     prints_.draw(painter, shape, lie->picture(), mesh, Transform());
   }
+  shadeLike(painter, body, shape);
+}
+
+/// Darkens a printed shape as the wall is lit.
+void RoundView::shadeLike(QPainter& painter, const Body& body, const QPainterPath& shape) const {
   const double radius = body.widestRadius().mm() * scale_;
   QLinearGradient shade(middle_.x() - radius, 0, middle_.x() + radius, 0);
   constexpr int stops = 12;
@@ -354,7 +360,8 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
   const SetPlan& set = plan.sets[static_cast<std::size_t>(item.set)];
   const auto i = static_cast<std::size_t>(item.layer);
   const Layer& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set)).layers.at(i);
-  if (chosen.kind == LayerKind::peekaboo || chosen.kind == LayerKind::knockOut) {
+  const bool lines = chosen.kind == LayerKind::peekaboo || chosen.kind == LayerKind::knockOut;
+  if (lines) {
     painter.setPen(QPen(t.panel, 1.2, Qt::DashLine));
     painter.setBrush(Qt::NoBrush);
   } else {
@@ -368,7 +375,22 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
       return std::all_of(outline.begin(), outline.end(), faces);
     });
     const std::vector<WallLine> seen = near ? whole : seenOf(region, sight);
-    if (!seen.empty()) painter.drawPath(pathOf(plan, seen, 5));
+    if (seen.empty()) continue;
+    const QPainterPath shape = pathOf(plan, seen, 5);
+    painter.drawPath(shape);
+    const LayerPrint* print = lines ? nullptr : chosen.printedWith();
+    if (print == nullptr) continue;
+    const auto appears = [&](WallPoint p) {
+      const QPointF at = project(plan.wall.body, plan.wall.onCup(p.theta), p.s);
+      return Point{at.x(), at.y()};
+    };
+    for (const PictureMesh& mesh : laidPrint(*print, place, i, plan.wall, sight.middle - sight.half,
+                                             sight.middle + sight.half, appears)) {
+      prints_.draw(painter, shape, print->picture, mesh, Transform());
+    }
+    painter.save();
+    shadeLike(painter, plan.wall.body, shape);
+    painter.restore();
   }
   painter.setBrush(Qt::NoBrush);
 }

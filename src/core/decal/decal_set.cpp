@@ -47,6 +47,11 @@ BladeSees Layer::bladeSees() const {
   return sees.value_or(material == PartMaterial::heatApplied ? BladeSees::back : BladeSees::front);
 }
 
+const LayerPrint* Layer::printedWith() const {
+  const bool can = material == PartMaterial::printable && print.picture && faultsOf(print).empty();
+  return can ? &print : nullptr;
+}
+
 Faults setFaults(const DecalSet& set) {
   Faults faults;
   const auto fault = [&](const std::string& field, Sentence sentence) {

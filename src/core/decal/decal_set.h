@@ -7,6 +7,7 @@
 
 #include "cup/part_material.h"
 #include "decal/artwork.h"
+#include "decal/layer_print.h"
 #include "measure/angle.h"
 
 namespace avrelt {
@@ -48,6 +49,7 @@ struct Layer {
   WrittenLength lap{};
   std::string source{};          ///< of a colour: which, #RRGGBB as the artwork has it
   std::string film = "#22262A";  ///< the colour of what it is cut from
+  LayerPrint print{};            ///< on printable film alone; else kept for when it is so again
   PartMaterial material = PartMaterial::permanent;
   std::optional<BladeSees> sees{};  ///< left out, what is usual for the material
   std::optional<bool> mirrored{};   ///< how it is cut; left out, as the blade sees it
@@ -55,6 +57,8 @@ struct Layer {
   std::string kept{};
 
   BladeSees bladeSees() const;
+  /// The picture it is printed with; nothing where its film takes none, or it is gone or refused.
+  const LayerPrint* printedWith() const;
   bool cutMirrored() const { return mirrored.value_or(bladeSees() == BladeSees::back); }
 
   friend bool operator==(const Layer&, const Layer&) = default;
@@ -100,6 +104,13 @@ struct DecalSet {
   /// between.
   bool allowGrowth = true;
   bool flush = false;  ///< what reaches over rim or base is cut off there once it is laid
+  /// Where it lies across lines between zones it is cut along them, so that what lies in each zone
+  /// is a part of its own. Stencils and what knocks out, which come off again, and rings round
+  /// stencils stay whole.
+  bool parted = false;
+  /// Where the wall curves both ways, what of it lies wider than its film bears is cut in, where
+  /// the artwork is not.
+  bool relief = false;
   WrittenLength limit{Length::mm(1), "1 mm"};  ///< what is thinner tears
   bool thicken = false;                        ///< thin strokes are drawn up to the limit
   bool drop = false;                           ///< specks under the limit square are left out

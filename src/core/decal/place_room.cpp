@@ -33,7 +33,7 @@ const Apart* PlaceRoom::nearest() const {
 WallLandmarks::WallLandmarks(const Wall& wall, const Divided& divided,
                              const std::vector<Feature>& features)
     : wall_(wall) {
-  for (const Zone& zone : divided.zones) zones_.emplace_back(zone.id, zone.region);
+  for (const Zone& zone : divided.zones) zones_.push_back({zone.id, zone.letter, zone.region});
   std::vector<Polyline> lines;
   for (const DivideLine& line : divided.lines) {
     for (const WallLine& stretch : line.stretches) {
@@ -122,8 +122,8 @@ std::string WallLandmarks::zoneAt(WallPoint place) const {
                             {(place.theta - round).wrapped(), s - aside},
                             {(place.theta + round).wrapped(), s - aside}};
   for (const WallPoint& p : near) {
-    for (const auto& [id, region] : zones_) {
-      if (region.contains(p)) return id;
+    for (const ZoneOnWall& zone : zones_) {
+      if (zone.region.contains(p)) return zone.id;
     }
   }
   return {};

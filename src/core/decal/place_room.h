@@ -58,13 +58,20 @@ class WallLandmarks {
   std::string zoneAt(WallPoint place) const;
 
   const Wall& wall() const { return wall_; }
+  /// The zones, as they divide it.
+  struct ZoneOnWall {
+    std::string id;
+    std::string letter;
+    Region region;
+  };
+  const std::vector<ZoneOnWall>& zones() const { return zones_; }
 
  private:
   std::optional<Apart> nearestOf(const EdgeTree& outline, WallPoint anchor, const EdgeTree& marks,
                                  const std::vector<std::string>& ids) const;
 
   Wall wall_;
-  std::vector<std::pair<std::string, Region>> zones_;
+  std::vector<ZoneOnWall> zones_;
   EdgeTree lines_;
   std::vector<std::string> lineIds_;
   EdgeTree features_;

@@ -4,10 +4,10 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
-#include <random>
 
 #include "decal/set_shape.h"
 #include "decal/standing.h"
+#include "measure/dice.h"
 
 namespace avrelt {
 namespace {
@@ -22,20 +22,6 @@ constexpr double sparsest = 0.15;
 constexpr Length mostRoom = Length::mm(200);
 /// Touching is not clear.
 constexpr Length clear = Length::mm(0.01);
-
-/// The same on every machine, which the library's distributions are not.
-class Chance {
- public:
-  explicit Chance(std::uint64_t seed) : engine_(seed) {}
-  double share() { return static_cast<double>(engine_() >> 11U) * 0x1.0p-53; }
-  double between(double low, double high) { return low + (high - low) * share(); }
-  std::size_t one(std::size_t of) {
-    return std::min(static_cast<std::size_t>(share() * static_cast<double>(of)), of - 1);
-  }
-
- private:
-  std::mt19937_64 engine_;
-};
 
 class Thrower {
  public:
@@ -253,7 +239,7 @@ class Thrower {
   const Scatter& scatter_;
   const ScatterGround& ground_;
   const Wall& wall_;
-  Chance chance_;
+  Dice chance_;
   std::vector<const DecalSet*> sets_;
   std::map<std::pair<std::string, double>, SetShape> shapes_;
   std::vector<Standing> standing_;

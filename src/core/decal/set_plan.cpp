@@ -8,6 +8,8 @@
 #include <set>
 #include <tuple>
 
+#include "cup/film_strain.h"
+
 namespace avrelt {
 namespace {
 
@@ -27,10 +29,13 @@ DecalSet shapedBy(DecalSet set) {
     layer.sees.reset();
     layer.mirrored.reset();
     layer.material = {};
+    layer.print = {};
   }
   set.anchor = {};
   set.allowGrowth = true;
   set.flush = false;
+  set.parted = false;
+  set.relief = false;
   set.shrinkPercent = 0;
   return set;
 }
@@ -246,13 +251,25 @@ class SetPlanner::Work {
     const SetShape* made = nullptr;
     Angle turn;
     std::vector<double> across;
+    /// Of a place that is parted or cut in, which no other shares a cut with.
+    const KeptPlace* own = nullptr;
   };
+
+  /// Brings the set's plane to one that a shape was turned and sized in.
+  Transform fromSet(std::size_t i, const SetShape* made) const {
+    for (const KeptShape& one : planner_.sets_.at(sets_[i].id).shapes) {
+      if (one.made.get() != made) continue;
+      const double size = one.percent / 100;
+      return turned(Angle::radians(one.turn)) * Transform{size, 0, 0, size, 0, 0};
+    }
+    return {};
+  }
 
   /// The cut that a place shares with others, or its own.
   std::size_t makeOf(std::size_t i, const std::shared_ptr<const SetShape>& made, Length s,
-                     Angle turn) {
+                     Angle turn, const KeptPlace* own = nullptr) {
     SetPlan& plan = dressed_.sets[i];
-    MakeKey key{made.get(), {}, growth(sets_[i], s)};
+    MakeKey key{made.get(), {}, growth(sets_[i], s), own};
     const double half = std::max(made->box.width(), made->box.height()) / 2;
     const bool grows = std::any_of(key.across.begin(), key.across.end(), [&](double across) {
       return std::abs(across - 1) * half > alikeEnough;
@@ -263,18 +280,19 @@ class SetPlanner::Work {
     for (std::size_t k = 0; k < keys.size(); ++k) {
       const MakeKey& other = keys[k];
       const bool alike =
-          other.made == key.made && other.turn == key.turn &&
+          other.made == key.made && other.turn == key.turn && other.own == key.own &&
           std::equal(key.across.begin(), key.across.end(), other.across.begin(),
                      [&](double a, double b) { return std::abs(a - b) * half < alikeEnough; });
       if (alike) return k;
     }
-    plan.makes.push_back({made, layersOf(sets_[i], *made, key), {}});
+    const Transform plane = fromSet(i, made.get());
+    plan.makes.push_back({made, plane, layersOf(sets_[i], *made, key, plane), {}});
     keys.push_back(std::move(key));
     return plan.makes.size() - 1;
   }
 
   static std::vector<LayerPlan> layersOf(const DecalSet& set, const SetShape& made,
-                                         const MakeKey& key) {
+                                         const MakeKey& key, const Transform& plane) {
     std::vector<LayerPlan> layers;
     for (std::size_t k = 0; k < made.layers.size(); ++k) {
       const Layer& layer = set.layers[k];
@@ -289,7 +307,20 @@ class SetPlanner::Work {
       const Transform map =
           mirror * turned(-key.turn) * Transform{key.across[k], 0, 0, 1, 0, 0} * turned(key.turn);
       one.cut = mapped(shape.shape, map);
+      one.fromSet = map * plane;
       for (const Polygon& mark : shape.marks) one.marks.push_back(mapped(mark, map));
+      if (key.own != nullptr && !key.own->reliefs.empty()) {
+        const Relief& relief = key.own->reliefs[k];
+        for (const ReliefCut& cut : relief.cuts) {
+          one.relief.push_back({map(cut.from), map(cut.to)});
+        }
+        if (relief.tongue > Length()) one.tongue = relief.tongue;
+      }
+      if (key.own != nullptr && !key.own->shares.empty() && key.own->shares[k].size() > 1) {
+        for (const ZoneShare& share : key.own->shares[k]) {
+          one.pieces.push_back({share.zone, share.letter, mapped(share.shape, map)});
+        }
+      }
       one.wider = Length::mm(boundsOf(one.cut).width() - boundsOf(shape.shape).width());
       one.area = Area::mm2(signedArea(one.cut));
       one.odd = !one.nothing && isOdd(shape.shape, layer, key.across[k], set.shrinkPercent);
@@ -314,9 +345,6 @@ class SetPlanner::Work {
     Stand laid = stand;
     // What follows no curve is turned as it is laid.
     laid.follows = curveOf(stand, plan.anchor) != 0;
-    place.make = makeOf(i, made, std::clamp(stand.anchor.s, Length(), top()),
-                        laid.follows ? Angle() : stand.turn);
-    plan.makes[place.make].places.push_back(place.id);
     // A bent shape's box is not the artwork's.
     const Point anchor =
         laid.follows ? plan.anchor * (stand.percent / 100) : anchorOf(sets_[i], *made);
@@ -325,17 +353,105 @@ class SetPlanner::Work {
                       kept.turn == stand.turn && kept.follows == laid.follows &&
                       kept.wallIs == wall_.wallIs && kept.off == anchor;
     if (!same) {
-      kept = {made, stand.anchor, stand.turn, laid.follows, wall_.wallIs, {}, anchor, {}, -1};
+      kept = {made, stand.anchor, stand.turn, laid.follows, wall_.wallIs, {}, anchor, {}, {}, {}, 0,
+              -1};
       kept.laid = std::make_shared<const LaidSet>(laidSet(*made, laid, anchor, wall_.wall));
     }
     if (kept.landmarksAre != wall_.landmarksAre) {
       kept.room = wall_.landmarks.roomOf(kept.laid->outline, stand.anchor, kept.laid->reach);
       kept.landmarksAre = wall_.landmarksAre;
+      kept.shares.clear();
     }
+    const bool parted = part(sets_[i], laid, anchor, kept);
+    const bool relieved = relieve(sets_[i], laid, anchor, kept);
+    place.make = makeOf(i, made, std::clamp(stand.anchor.s, Length(), top()),
+                        laid.follows ? Angle() : stand.turn, parted || relieved ? &kept : nullptr);
+    plan.makes[place.make].places.push_back(place.id);
+    place.onFlat = wall_.wall.flat.turning(stand.anchor.theta) *
+                   standing(laid, anchor, wall_.wall) * plan.makes[place.make].fromSet;
     place.laid = kept.laid;
     place.room = kept.room;
     standing_.insert(place.id);
     plan.places.push_back(std::move(place));
+  }
+
+  const std::vector<ZoneField>& fields() {
+    if (planner_.fieldsAre_ != wall_.landmarksAre) {
+      planner_.fields_ = zoneFields(wall_.landmarks);
+      planner_.fieldsAre_ = wall_.landmarksAre;
+    }
+    return planner_.fields_;
+  }
+
+  /// Parts a place that lies across lines between zones, where its set asks for it; whether it does
+  /// and more than one zone has a share of it.
+  bool part(const DecalSet& set, const Stand& laid, Point anchor, KeptPlace& kept) {
+    const std::optional<Apart>& line = kept.room.line;
+    if (!set.parted || !line || line->apart > Length::mm(1e-3)) return false;
+    if (kept.shares.empty()) {
+      const Transform way = standing(laid, anchor, wall_.wall);
+      const bool buried = std::any_of(set.layers.begin(), set.layers.end(), [](const Layer& layer) {
+        return layer.kind == LayerKind::peekaboo;
+      });
+      for (std::size_t k = 0; k < set.layers.size(); ++k) {
+        const LayerKind kind = set.layers[k].kind;
+        const bool whole = kind == LayerKind::peekaboo || kind == LayerKind::knockOut ||
+                           (buried && kind == LayerKind::ring);
+        kept.shares.push_back(whole ? std::vector<ZoneShare>{}
+                                    : sharesOf(kept.made->layers[k].shape, way, laid.anchor.theta,
+                                               fields(), wall_.wall.flat));
+      }
+    }
+    return std::any_of(kept.shares.begin(), kept.shares.end(),
+                       [](const std::vector<ZoneShare>& shares) { return shares.size() > 1; });
+  }
+
+  /// Cuts a place in where its film would be strained by more than it bears, and its set asks for
+  /// that; whether it is.
+  bool relieve(const DecalSet& set, const Stand& laid, Point anchor, KeptPlace& kept) const {
+    const Body& body = wall_.wall.body;
+    if (!set.relief || body.isCone()) {
+      kept.reliefs.clear();
+      return false;
+    }
+    if (kept.reliefs.empty() || kept.bears != wall_.bears) {
+      kept.reliefs.clear();
+      kept.bears = wall_.bears;
+      const WallReach& reach = kept.laid->reach;
+      const double radius = body.radius(std::clamp(laid.anchor.s, Length(), top())).mm();
+      const Length wide = Length::mm(radius * (reach.to - reach.from).radians());
+      kept.reliefs.resize(kept.made->layers.size());
+      if (strainOf(body, (reach.low + reach.high) / 2, wide, reach.high - reach.low) <=
+          wall_.bears) {
+        return false;
+      }
+      kept.reliefs.clear();
+      const Length widest = widestBorne(body, reach.low, reach.high, wall_.bears);
+      const Transform way = standing(laid, anchor, wall_.wall);
+      // As on the wall: round it to the right, up it upwards.
+      const auto onWall = [&](const Polygon& shape) {
+        Polygon there = mapped(shape, way);
+        for (std::vector<Point>& outline : there) {
+          for (Point& p : outline) {
+            const WallPoint at = wall_.wall.flat.toWall(p);
+            p = {at.theta.radians() * radius, at.s.mm()};
+          }
+        }
+        return there;
+      };
+      const Transform back = inverseOf(way);
+      const auto asMade = [&](Point p) {
+        return back(wall_.wall.flat.toFlat({Angle::radians(p.x / radius), Length::mm(p.y)}));
+      };
+      const Polygon artwork = onWall(kept.made->artwork);
+      for (const LayerShape& layer : kept.made->layers) {
+        Relief relief = reliefOf(onWall(layer.shape), artwork, widest);
+        for (ReliefCut& cut : relief.cuts) cut = {asMade(cut.from), asMade(cut.to)};
+        kept.reliefs.push_back(std::move(relief));
+      }
+    }
+    return std::any_of(kept.reliefs.begin(), kept.reliefs.end(),
+                       [](const Relief& relief) { return !relief.cuts.empty(); });
   }
 
   /// The sets of a row that there is something of, by their index.

@@ -11,11 +11,20 @@
 #include "cup/wall.h"
 #include "decal/laid_set.h"
 #include "decal/place_room.h"
+#include "decal/relief.h"
 #include "decal/row.h"
 #include "decal/scatter.h"
 #include "decal/set_shape.h"
+#include "decal/zone_field.h"
 
 namespace avrelt {
+
+/// What of a layer lies in one zone, where it is cut along the lines between zones.
+struct LayerPiece {
+  std::string zone;    ///< id
+  std::string letter;  ///< for people
+  Polygon cut;         ///< as it is cut
+};
 
 /// A layer of a set as it is made for places alike.
 struct LayerPlan {
@@ -24,9 +33,16 @@ struct LayerPlan {
   Polygon shape;               ///< as it looks on the cup, about the set's middle
   Polygon cut;                 ///< as it is cut
   std::vector<Polygon> marks;  ///< cut with it
-  bool mirrored = false;       ///< whether it is cut mirrored
-  bool nothing = false;        ///< its offset leaves nothing of it
-  bool odd = false;            ///< laid as it is cut, it does not match the others
+  /// Cuts into it, as it is cut, where it would strain its film; and the widest tongue between
+  /// them, as it looks.
+  std::vector<ReliefCut> relief;
+  std::optional<Length> tongue;
+  /// That make it up, where it lies across lines between zones and is cut along them; at least two.
+  std::vector<LayerPiece> pieces;
+  bool mirrored = false;  ///< whether it is cut mirrored
+  Transform fromSet;      ///< brings the set's plane, which prints lie in, to the cut's
+  bool nothing = false;   ///< its offset leaves nothing of it
+  bool odd = false;       ///< laid as it is cut, it does not match the others
   /// How much wider it is cut than it looks, for what coats add between it and the set's first
   /// layer, and for what the film shrinks; below 0 narrower.
   Length wider;
@@ -34,9 +50,10 @@ struct LayerPlan {
 };
 
 /// A set as it is cut for places where it comes out the same: those that follow rings of one
-/// curve, or none.
+/// curve, or none; one that is parted at lines between zones, or cut in, is for one place alone.
 struct SetMake {
   std::shared_ptr<const SetShape> made;
+  Transform fromSet;                ///< turns and sizes what lies in the set's plane as it is made
   std::vector<LayerPlan> layers;    ///< the topmost first
   std::vector<std::string> places;  ///< ids of those it is for
 };
@@ -55,6 +72,7 @@ struct PlacePlan {
   Angle turn;
   bool follows = false;
   std::size_t make = 0;  ///< among the set's
+  Transform onFlat;      ///< brings the set's plane, which prints lie in, to the flat
   std::shared_ptr<const LaidSet> laid;
   WallMark mark;  ///< of its anchor
   PlaceRoom room;
@@ -113,6 +131,7 @@ struct DressedWall {
   long wallIs = 0;  ///< names all walls
   const WallLandmarks& landmarks;
   long landmarksAre = 0;  ///< names them
+  double bears = 1;       ///< the share that film of sets may be strained by
 };
 
 /// Works sets out again and again; what does not depend on where a set stands is kept while it
@@ -143,6 +162,11 @@ class SetPlanner {
     std::shared_ptr<const LaidSet> laid;
     Point off;         ///< its anchor's
     PlaceRoom room{};  ///< but for other places
+    /// What of each layer lies in which zone; none where it is not parted.
+    std::vector<std::vector<ZoneShare>> shares{};
+    /// How each layer is cut in, in the plane it is made in; none where it need not be.
+    std::vector<Relief> reliefs{};
+    double bears = 0;  ///< that they are for
     long landmarksAre = -1;
   };
   struct KeptRow {
@@ -158,6 +182,8 @@ class SetPlanner {
   std::map<std::string, KeptSet> sets_;
   std::map<std::string, KeptPlace> places_;
   std::map<std::string, KeptRow> rows_;
+  std::vector<ZoneField> fields_;  ///< made when one is first parted
+  long fieldsAre_ = -1;
 };
 
 /// The greatest share of their size at which as many as a row wants fit at its gap; offsets and

@@ -107,6 +107,9 @@ Document alone(const Document& order, std::size_t cup) {
   for (const Fill& fill : kept.fills) {
     for (const CellColour& colour : fill.colours) pictures.insert(colour.finish.picture.id);
   }
+  for (const DecalSet& set : kept.sets) {
+    for (const Layer& layer : set.layers) pictures.insert(layer.print.id);
+  }
   std::erase_if(single.pictures,
                 [&](const SharedPicture& picture) { return !pictures.contains(picture->id); });
   return single;
@@ -121,6 +124,7 @@ Document likeOf(const Document& order) {
   for (Cup& cup : made.cups) {
     cup.id.clear();
     cup.cuts.clear();
+    cup.laidByHand.clear();
     cup.bench.done.clear();
     // It was asked then, of whoever it was for.
     cup.price.reset();

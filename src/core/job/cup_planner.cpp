@@ -178,8 +178,9 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
         return std::make_shared<const WallLandmarks>(wall, divided ? *divided : undivided,
                                                      cup.blank.features);
       });
-  CheckedAll<Dressed> dressed = sets_(cup.sets, cup.rows, cup.scatters,
-                                      {wall, wallFor, wallIs, *landmarks, landmarks_.times()});
+  CheckedAll<Dressed> dressed =
+      sets_(cup.sets, cup.rows, cup.scatters,
+            {wall, wallFor, wallIs, *landmarks, landmarks_.times(), bearsOf(cup.film)});
   if (!dressed) take(dressed.error());
   for (const Fault& fault : maskFaults(cup.division.masks)) {
     faults.push_back({"divide." + fault.field, fault.sentence});

@@ -72,8 +72,9 @@ void referToArt(Document& document) {
 
 namespace {
 
-void referOf(Finish& finish, const std::vector<SharedPicture>& pictures) {
-  ZonePicture& picture = finish.picture;
+/// What shows a picture gets the one its id names.
+template <typename Shown>
+void referTo(Shown& picture, const std::vector<SharedPicture>& pictures) {
   if (picture.id.empty()) {
     picture.picture = SharedPicture();
     return;
@@ -85,7 +86,7 @@ void referOf(Finish& finish, const std::vector<SharedPicture>& pictures) {
 
 // NOLINTNEXTLINE(misc-no-recursion): as deep as zones are cut, which reading limits.
 void referOf(ZoneNode& node, const std::vector<SharedPicture>& pictures) {
-  referOf(node.finish, pictures);
+  referTo(node.finish.picture, pictures);
   for (ZoneNode& part : node.parts) referOf(part, pictures);
 }
 
@@ -95,7 +96,10 @@ void referToPictures(Document& document) {
   for (Cup& cup : document.cups) {
     referOf(cup.division.body, document.pictures);
     for (Fill& fill : cup.fills) {
-      for (CellColour& colour : fill.colours) referOf(colour.finish, document.pictures);
+      for (CellColour& colour : fill.colours) referTo(colour.finish.picture, document.pictures);
+    }
+    for (DecalSet& set : cup.sets) {
+      for (Layer& layer : set.layers) referTo(layer.print, document.pictures);
     }
   }
 }

@@ -17,6 +17,7 @@
 #include "decal/row.h"
 #include "decal/scatter.h"
 #include "divide/division.h"
+#include "job/hand_laid.h"
 #include "measure/money.h"
 #include "pattern/fill.h"
 #include "sheet/marking_strip.h"
@@ -61,6 +62,7 @@ struct Cup {
   std::vector<Scatter> scatters;
   MarkingStrip strip;
   std::vector<CutRecord> cuts;
+  std::vector<HandLaid> laidByHand;  ///< of its parts, on sheets
   CupBench bench;
   std::optional<Money> price;  ///< asked for it in a quote; by the shop's rule, where none
   std::string kept;
@@ -85,6 +87,7 @@ struct Document {
   static constexpr std::size_t mostRows = 100;
   static constexpr std::size_t mostScatters = 20;
   static constexpr std::size_t mostStepChanges = 500;
+  static constexpr std::size_t mostLaidByHand = 2000;  ///< of a cup
 
   /// Lasting, and no other order's: the shop's log knows it by this. Empty until it is worked at.
   std::string id;
@@ -94,7 +97,7 @@ struct Document {
   std::vector<Cup> cups;
   /// Used on any of the cups.
   std::vector<SharedArt> artworks;
-  /// That films of zones and cells are printed with.
+  /// That films of zones, cells and layers are printed with.
   std::vector<SharedPicture> pictures;
   BenchChoices bench;
   /// How many ids were made for artworks and pictures.
@@ -118,7 +121,7 @@ std::size_t artPointsOf(const Document& document);
 
 /// Gives every set of the order the artwork its id names, as it is now.
 void referToArt(Document& document);
-/// Gives every finish of the order the picture its id names, as it is now.
+/// Gives every finish and layer of the order the picture its id names, as it is now.
 void referToPictures(Document& document);
 /// The same for all that is kept in the order and used on cups.
 void referToAll(Document& document);

@@ -5,8 +5,10 @@
 #include <map>
 #include <memory>
 #include <optional>
+#include <set>
 #include <string>
 #include <string_view>
+#include <utility>
 #include <vector>
 
 #include "job/film_wanted.h"
@@ -69,6 +71,10 @@ struct FilmSheets {
   bool weeding = false;
   std::vector<KeptTogether> together;  ///< by the number its pieces have, from 1
   Length gap;                          ///< the least between any two of its parts
+  /// By piece and copy, what lies where it was put by hand.
+  std::set<std::pair<std::size_t, int>> byHand;
+  /// How many that were put by hand do not find their sheet, or room on it, any more.
+  long lost = 0;
   std::shared_ptr<Arranger> arranger;  ///< holds the pieces, of each part
   long attempts = 0;
   Arrangement arrangement;
@@ -101,8 +107,9 @@ using SheetsGoing = std::function<bool(std::size_t done, std::size_t all)>;
 /// copies and spares. What the shelf has of a film is used, its offcuts first, the smallest first,
 /// then sheets, then rolls; what it has none of, or not enough, goes on plain sheets. What is
 /// printed first goes on sheets that the printer takes, within what it can print, so far apart that
-/// no bleed meets another. Film, stencils and strips longer than any sheet are parted. Faults name
-/// the choice: "sheet.wide", "sheet.gap", "printer.left".
+/// no bleed meets another. What was laid by hand lies there again, as far as its sheet is there and
+/// it may lie so, and the rest round it. Film, stencils and strips longer than any sheet are
+/// parted. Faults name the choice: "sheet.wide", "sheet.gap", "printer.left".
 CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
                                const SheetChoices& choices, const SheetsGoing& going = {});
 
@@ -152,6 +159,11 @@ bool moveTo(FilmSheets& film, std::size_t laid, const Laid& to);
 
 /// Lays one of a film's parts on another of its sheets, where it finds room there; whether it does.
 bool sendTo(FilmSheets& film, std::size_t laid, std::size_t sheet);
+
+/// Where one of a film's parts lies, as its cup keeps it once it was put there by hand.
+HandLaid handLaidOf(const FilmSheets& film, std::size_t laid);
+/// That parts laid by hand lie elsewhere now, in words; nothing where there are none.
+std::optional<Sentence> lostWords(const FilmSheets& film);
 
 /// Why two parts that are laid come too near, in words, before anything is saved or sent.
 std::optional<Sentence> tooNear(const SheetPlan& sheets);

@@ -367,10 +367,20 @@ class Steps {
       case LayerKind::knockOut:
         return;  // paper, to cut what lies below by
       default: {
-        Step& step = laid(item, StepKind::decal,
-                          {"Lay the %1 on its marks, from the middle out.", {Phrase(item.name)}},
-                          min(4 * places));
-        step.pieces = pieces;
+        long all = 0;
+        for (const SetMake& make : plan.makes) {
+          const std::size_t parts = std::max<std::size_t>(
+              make.layers[static_cast<std::size_t>(item.layer)].pieces.size(), 1);
+          all += static_cast<long>(make.places.size() * parts);
+        }
+        const char* pattern =
+            all > pieces
+                ? "Lay the %1 on its marks, what is for each zone by itself, edge to edge on "
+                  "the line, from the middle out."
+                : "Lay the %1 on its marks, from the middle out.";
+        Step& step = laid(item, StepKind::decal, {pattern, {Phrase(item.name)}},
+                          min(4 * static_cast<double>(all)));
+        step.pieces = all;
         press(step, layer.material);
       }
     }

@@ -207,7 +207,13 @@ WrittenLength written(Length length, Unit unit) {
 }
 
 Checked<WrittenLength> writtenSize(std::string_view text, Unit unit) {
-  const Checked<Length> length = parseSize(text, unit);
+  const Checked<Length> size = parseSize(text, unit);
+  if (!size) return tl::unexpected(size.error());
+  return writtenOffset(text, unit);
+}
+
+Checked<WrittenLength> writtenOffset(std::string_view text, Unit unit) {
+  const Checked<Length> length = parseLength(text, unit);
   if (!length) return tl::unexpected(length.error());
   std::string kept(text.substr(text.find_first_not_of(' ')));
   kept.erase(kept.find_last_not_of(' ') + 1);

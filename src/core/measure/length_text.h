@@ -46,5 +46,7 @@ WrittenLength written(Length length, Unit unit);
 /// What was typed, with its unit put behind it where the maker left it out: a document must mean
 /// the same after its unit is switched.
 Checked<WrittenLength> writtenSize(std::string_view text, Unit unit);
+/// The same where it may be below 0.
+Checked<WrittenLength> writtenOffset(std::string_view text, Unit unit);
 
 }  // namespace avrelt

@@ -33,6 +33,16 @@ struct Transform {
   friend constexpr bool operator==(const Transform&, const Transform&) = default;
 };
 
+/// The way back. The map must not flatten the plane.
+constexpr Transform inverseOf(const Transform& map) {
+  const double by = 1 / map.determinant();
+  const double a = map.d * by;
+  const double b = -map.b * by;
+  const double c = -map.c * by;
+  const double d = map.a * by;
+  return {a, b, c, d, -(a * map.e + c * map.f), -(b * map.e + d * map.f)};
+}
+
 /// A turn to the left about the origin.
 inline Transform turning(Angle by) {
   const double c = std::cos(by.radians());

@@ -14,6 +14,7 @@ constexpr double crossAway = 1.5;
 constexpr double crossLong = 4;
 constexpr Length numbersTall = Length::mm(2.4);
 constexpr double lettersBelow = 8;
+constexpr double shortestSlit = 0.5;
 
 PartKind kindOf(LayerKind kind) {
   switch (kind) {
@@ -68,6 +69,17 @@ std::string layerPartId(const std::string& set, const std::string& layer, std::s
   return set + "-" + layer + (make == 0 ? "" : "-" + std::to_string(make + 1));
 }
 
+std::vector<std::string> layerPartIds(const SetPlan& plan, std::size_t layer, std::size_t make) {
+  const SetMake& made = plan.makes[make];
+  const LayerPlan& one = made.layers[layer];
+  if (made.places.empty() || one.nothing) return {};
+  const std::string id = layerPartId(plan.id, one.id, make);
+  if (one.pieces.empty()) return {id};
+  std::vector<std::string> ids;
+  for (const LayerPiece& piece : one.pieces) ids.push_back(id + "-" + piece.zone);
+  return ids;
+}
+
 namespace {
 
 /// The numbers of the places a cut is for: "1, 4, 5"; nothing for those that have none.
@@ -82,6 +94,80 @@ std::string numbersOf(const SetPlan& plan, std::size_t make) {
   return words;
 }
 
+/// What a part of a layer is called.
+struct PartWords {
+  Sentence layer;
+  std::string set;
+  std::string cup;
+  std::string numbers;  ///< of the places it is for
+};
+
+/// What of a cut lies in a shape.
+void addSlits(Part& part, const Polygon& shape, const ReliefCut& cut) {
+  const Point along = cut.to - cut.from;
+  const double length = norm(along);
+  if (length <= 0) return;
+  const Point way = along * (1 / length);
+  // Along the x axis from the origin.
+  const Transform flat{way.x,
+                       -way.y,
+                       way.y,
+                       way.x,
+                       -(way.x * cut.from.x + way.y * cut.from.y),
+                       way.y * cut.from.x - way.x * cut.from.y};
+  const std::vector<double> cuts = cutsAt(mapped(shape, flat), 0);
+  for (std::size_t i = 0; i + 1 < cuts.size(); i += 2) {
+    const double from = std::max(cuts[i], 0.0);
+    const double to = std::min(cuts[i + 1], length);
+    if (to - from < shortestSlit) continue;
+    part.slits.push_back({cut.from + way * from, {{cut.from + way * to, 0}}});
+  }
+}
+
+/// Puts a layer, or what of it lies in a zone, on a part, and says what it is.
+void draw(Part& part, const Polygon& cut, const LayerPlan& layer, const PartWords& words,
+          const std::string& zone) {
+  part.name = zone.empty() ? Sentence{"%1, %2", {Phrase(words.layer), words.set}}
+                           : Sentence{"%1, %2, zone %3", {Phrase(words.layer), words.set, zone}};
+  addShape(part, cut);
+  for (const Polygon& mark : layer.marks) addShape(part, mark);
+  for (const ReliefCut& one : layer.relief) addSlits(part, cut, one);
+  const Box box = part.bounds();
+  const double up = box.high.y + crossAway;
+  const double down = box.low.y - crossAway;
+  part.guides.push_back({GuideKind::front, {{0, up}, {{{0, up + crossLong}, 0}}}});
+  part.guides.push_back({GuideKind::front, {{0, down}, {{{0, down - crossLong}, 0}}}});
+  // Right below it, also where it lies to one side.
+  double below = down - lettersBelow;
+  const double x = zone.empty() ? 0 : (box.low.x + box.high.x) / 2;
+  const auto write = [&](Sentence sentence) {
+    part.letterings.push_back({{x, below}, numbersTall, Angle(), std::move(sentence)});
+    below -= 1.6 * numbersTall.mm();
+  };
+  write(part.mirrored
+            ? Sentence{"%1, %2: %3, cut mirrored", {words.cup, words.set, Phrase(words.layer)}}
+            : Sentence{"%1, %2: %3", {words.cup, words.set, Phrase(words.layer)}});
+  if (!words.numbers.empty()) {
+    write(part.copies == 1 ? Sentence{"place %1", {words.numbers}}
+                           : Sentence{"places %1", {words.numbers}});
+  }
+  if (!zone.empty()) write({"zone %1", {zone}});
+}
+
+/// What goes on a layer's film before it is cut: its picture, or else its colour.
+PartPrint printOf(const Layer& chosen, const LayerPlan& layer) {
+  const LayerPrint* print = chosen.printedWith();
+  if (print == nullptr) return {{}, {}, chosen.film};
+  const Transform back = inverseOf(layer.fromSet);
+  Box over;
+  const Box cut = boundsOf(layer.cut).grownBy(printedBeyond.mm());
+  for (const Point& corner :
+       {cut.low, Point{cut.high.x, cut.low.y}, cut.high, Point{cut.low.x, cut.high.y}}) {
+    over.add(back(corner));
+  }
+  return {print->picture, meshOf(*print, over, layer.fromSet), {}};
+}
+
 void addMake(std::vector<Part>& parts, const SetPlan& plan, std::size_t make, const DecalSet& set,
              const std::string& cupName) {
   const SetMake& made = plan.makes[make];
@@ -92,39 +178,31 @@ void addMake(std::vector<Part>& parts, const SetPlan& plan, std::size_t make, co
     if (layer.nothing) continue;
     const Layer& chosen = set.layers[i];
     Part part;
-    part.id = layerPartId(plan.id, chosen.id, make);
     part.copies = static_cast<int>(made.places.size());
-    part.name = {"%1, %2", {Phrase(layerWords(set, i)), plan.name}};
     part.kind = kindOf(chosen.kind);
     part.material = chosen.material;
     part.film = chosen.film;
-    if (chosen.material == PartMaterial::printable) part.print = PartPrint{{}, {}, chosen.film};
+    if (chosen.material == PartMaterial::printable) part.print = printOf(chosen, layer);
     part.of = {chosen.id};
     part.spares = chosen.spares;
     part.mayTurn = chosen.material == PartMaterial::printed ? MayTurn::no : MayTurn::any;
     part.mirrored = layer.mirrored;
-    addShape(part, layer.cut);
-    for (const Polygon& mark : layer.marks) addShape(part, mark);
-    const Box box = part.bounds();
-    const double up = box.high.y + crossAway;
-    const double down = box.low.y - crossAway;
-    part.guides.push_back({GuideKind::front, {{0, up}, {{{0, up + crossLong}, 0}}}});
-    part.guides.push_back({GuideKind::front, {{0, down}, {{{0, down - crossLong}, 0}}}});
-    const Sentence name = layerWords(set, i);
-    part.letterings.push_back(
-        {{0, down - lettersBelow},
-         numbersTall,
-         Angle(),
-         layer.mirrored ? Sentence{"%1, %2: %3, cut mirrored", {cupName, plan.name, Phrase(name)}}
-                        : Sentence{"%1, %2: %3", {cupName, plan.name, Phrase(name)}}});
-    if (!numbers.empty()) {
-      part.letterings.push_back({{0, down - lettersBelow - 1.6 * numbersTall.mm()},
-                                 numbersTall,
-                                 Angle(),
-                                 made.places.size() == 1 ? Sentence{"place %1", {numbers}}
-                                                         : Sentence{"places %1", {numbers}}});
+    const std::vector<std::string> ids = layerPartIds(plan, i, make);
+    const PartWords words{layerWords(set, i), plan.name, cupName, numbers};
+    if (layer.pieces.empty()) {
+      part.id = ids.front();
+      draw(part, layer.cut, layer, words, {});
+      parts.push_back(std::move(part));
+      continue;
     }
-    parts.push_back(std::move(part));
+    for (std::size_t k = 0; k < ids.size(); ++k) {
+      const LayerPiece& piece = layer.pieces[k];
+      Part one = part;
+      one.id = ids[k];
+      one.zones = {piece.letter};
+      draw(one, piece.cut, layer, words, piece.letter);
+      parts.push_back(std::move(one));
+    }
   }
 }
 

@@ -19,6 +19,9 @@ void addShape(Part& part, const Polygon& shape);
 
 /// What the part of a layer is called, as it is cut for the set's first places, or for others.
 std::string layerPartId(const std::string& set, const std::string& layer, std::size_t make = 0);
+/// The ids of all parts of a layer, by its index, as it is cut for some of the set's places; none
+/// where there is nothing of it.
+std::vector<std::string> layerPartIds(const SetPlan& plan, std::size_t layer, std::size_t make);
 
 /// "Backing", "Backing 2", "Colour #A8741A": what a layer is called within its set, the first of a
 /// kind by the kind alone.

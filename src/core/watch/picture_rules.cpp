@@ -9,7 +9,6 @@
 namespace avrelt {
 namespace {
 
-constexpr double coarseUnder = 150;
 constexpr double drawnOver = 0.05;
 constexpr double bareOver = 0.002;
 

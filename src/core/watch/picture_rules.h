@@ -7,6 +7,10 @@
 
 namespace avrelt {
 
+/// Under so many dots to the inch they are seen a hand's breadth away: common practice, no
+/// published source.
+inline constexpr double coarseUnder = 150;
+
 /// What to watch where film is printed with a picture:
 /// - `picture_gone`: the order does not have it any more; nothing is printed.
 /// - `picture_refused`: a width or height it cannot have; nothing is printed.

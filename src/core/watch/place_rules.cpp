@@ -5,22 +5,13 @@
 #include <cmath>
 #include <functional>
 
-#include "cup/ring_fit.h"
+#include "cup/film_strain.h"
 
 namespace avrelt {
 namespace {
 
 /// Less is the rounding of outlines.
 constexpr Length tiny = Length::mm(0.01);
-
-/// The largest of |K| between two heights.
-double sharpestBend(const Body& body, Length low, Length high) {
-  double bend = 0;
-  for (const WallSample& sample : body.samples(low, high, 24)) {
-    bend = std::max(bend, std::abs(sample.bend / sample.r));
-  }
-  return bend;
-}
 
 class PlaceRules {
  public:
@@ -151,11 +142,15 @@ class PlaceRules {
          "it away.",
          "“%1” lies where a handle, a spout or a place to stay clear is at %3 places, and is lost "
          "there. Turn them away.");
-    tell("set_over_line", WatchLevel::note, plan,
-         told(plan, [&](const PlacePlan& place) { return on(place.room.line); }), "up",
-         "“%1” lies across a line between zones. Lay it when both are done, or move it into one.",
-         "“%1” lies across lines between zones at %3 places. Lay them when both are done, or move "
-         "them into one.");
+    // What is cut apart along the line is laid as the maker wants it.
+    if (placed_.sets[static_cast<std::size_t>(plan.set)].parted) return;
+    tell(
+        "set_over_line", WatchLevel::note, plan,
+        told(plan, [&](const PlacePlan& place) { return on(place.room.line); }), "up",
+        "“%1” lies across a line between zones. Lay it when both are done, have it cut there, or "
+        "move it into one.",
+        "“%1” lies across lines between zones at %3 places. Lay them when both are done, have them "
+        "cut there, or move them into one.");
   }
 
   /// Only peekaboos must not touch: what is painted over one would hide the other.
@@ -194,6 +189,16 @@ class PlaceRules {
          {plan.name, beyond, seenAtOnce(body, widest->anchor.s)}});
   }
 
+  /// How wide what hangs together of a set lies: all of it, or the widest tongue where it is cut
+  /// in.
+  Length lyingWide(const SetPlan& plan, const PlacePlan& place) const {
+    std::optional<Length> widest;
+    for (const LayerPlan& layer : plan.makes[place.make].layers) {
+      if (layer.tongue) widest = std::max(widest.value_or(Length()), *layer.tongue);
+    }
+    return widest.value_or(wideOn(placed_.wall.body, place));
+  }
+
   void strain(const SetPlan& plan) {
     const Body& body = placed_.wall.body;
     if (body.isCone()) return;
@@ -202,11 +207,11 @@ class PlaceRules {
     const double bent = sharpestBend(body, Length(), body.wall());
     for (const PlacePlan& place : plan.places) {
       const WallReach& reach = place.laid->reach;
+      const Length wide = lyingWide(plan, place);
       // What is narrow enough anywhere is not looked at here.
-      const double wide = wideOn(body, place).mm();
-      if (bent * wide * wide / 16 <= most) continue;
+      if (bent * wide.mm() * wide.mm() / 16 <= most) continue;
       const double here =
-          strainOf(body, (reach.low + reach.high) / 2, wideOn(body, place), reach.high - reach.low);
+          strainOf(body, (reach.low + reach.high) / 2, wide, reach.high - reach.low);
       if (here <= most) continue;
       most = here;
       worst = &place;
@@ -220,12 +225,16 @@ class PlaceRules {
       apart = std::max(apart, strainOf(body, worst->anchor.s, Length::mm(box.width()),
                                        Length::mm(box.height())));
     }
+    const bool cutIn = placed_.sets[static_cast<std::size_t>(plan.set)].relief;
     const char* pattern =
         parts.size() > 1 && apart <= bearsOf(placed_.film)
             ? "Where the wall curves both ways, the film of “%1” would have to give %2 %, and "
               "bears %3 %. Cut apart between its parts, each bears it."
-            : "Where the wall curves both ways, the film of “%1” would have to give %2 %, and "
-              "bears %3 %. Make it smaller, cut it in from its edges, or take a film that gives.";
+        : cutIn ? "Where the wall curves both ways, the film of “%1” would have to give %2 %, and "
+                  "bears %3 %, though it is cut in: its artwork is not. Make it smaller, or take a "
+                  "film that gives."
+                : "Where the wall curves both ways, the film of “%1” would have to give %2 %, and "
+                  "bears %3 %. Make it smaller, have it cut in, or take a film that gives.";
     put("set_strained", WatchLevel::warn, field(plan, "size"),
         {pattern,
          {plan.name, numberText(most * 100, 1), numberText(bearsOf(placed_.film) * 100, 1)}});
@@ -275,16 +284,6 @@ Length seenAtOnce(const Body& body, Length s) {
 Length looksAcross(const Body& body, Length s, Length wide) {
   const Length radius = body.radius(std::clamp(s, Length(), body.wall()));
   return radius * (2 * std::sin(std::min(wide / radius, Angle::halfTurn().radians()) / 2));
-}
-
-double strainOf(const Body& body, Length middle, Length wide, Length tall) {
-  if (body.isCone() || tall <= Length()) return 0;
-  const Length low = std::max(middle - tall / 2, Length());
-  const Length high = std::min(middle + tall / 2, body.wall());
-  if (high - low < Length::mm(0.1)) return 0;
-  const std::vector<WallSample> samples = body.samples(low, high, 24);
-  const double sector = fitRing(samples, 0, samples.size() - 1).largest();
-  return std::min(sector, sharpestBend(body, low, high) * wide.mm() * wide.mm() / 16);
 }
 
 Length wideOn(const Body& body, const PlacePlan& place) {

@@ -36,13 +36,6 @@ Length wideOn(const Body& body, const PlacePlan& place);
 /// half the angle. 0 on a straight cup, and of one that follows the wall.
 Length runsOff(const Wall& wall, const PlacePlan& place);
 
-/// How much a film is strained that is laid so wide and so tall about a place of a wall curved both
-/// ways: by what the best ring sector leaves over its height, or, of what is narrower than tall, by
-/// |K| w² / 16, which is the same the other way about; K = −r″ / r is Gauss's curvature of a
-/// surface of revolution (do Carmo, "Differential Geometry of Curves and Surfaces"; from memory). 0
-/// on a cone.
-double strainOf(const Body& body, Length middle, Length wide, Length tall);
-
 /// What to watch about where sets stand. Rules, common practice with no published source where
 /// nothing else is said; each is told once a set or row, with how many places it is about:
 ///

@@ -2,8 +2,11 @@
 #include "watch/set_rules.h"
 
 #include <algorithm>
+#include <cmath>
 
+#include "decal/print_cover.h"
 #include "sheet/decal_parts.h"
+#include "watch/picture_rules.h"
 
 namespace avrelt {
 namespace {
@@ -58,6 +61,7 @@ class SetRules {
                    "match the others. Cut it as the blade sees it.",
              {Phrase(name), plan_.name}});
       }
+      print(i);
       if (!layer.nothing) continue;
       if (layer.kind == LayerKind::colour) {
         put("set_colour_gone", WatchLevel::warn, place + "source",
@@ -69,6 +73,51 @@ class SetRules {
              {Phrase(name), plan_.name, set_.layers[i].offset.length}});
       }
     }
+  }
+
+  /// The picture a layer is printed with.
+  void print(std::size_t i) {
+    const Layer& layer = set_.layers[i];
+    const LayerPrint& print = layer.print;
+    if (layer.material != PartMaterial::printable || print.id.empty()) return;
+    const std::string member = "layers[" + std::to_string(i) + "].print";
+    const Phrase name(layerWords(set_, i));
+    if (!print.picture) {
+      return put("layer_picture_gone", WatchLevel::warn, member,
+                 {"The picture on a layer of “%2” (%1) is not in the order any more, so its colour "
+                  "is printed. Choose another.",
+                  {name, plan_.name}});
+    }
+    const Faults faults = faultsOf(print);
+    for (const Fault& fault : faults) {
+      put("layer_picture_refused", WatchLevel::warn, member + "." + fault.field, fault.sentence);
+    }
+    if (!faults.empty()) return;
+    const double wide = print.wide.length.mm();
+    const double dots = print.picture->wide / print.wide.length.inches();
+    if (dots < coarseUnder) {
+      put("layer_picture_coarse", WatchLevel::note, member,
+          {"At %3 wide the picture on a layer of “%2” (%1) has %4 dots to the inch, and they will "
+           "be seen. Take a larger picture, or make it smaller.",
+           {name, plan_.name, print.wide.length, std::lround(dots)}});
+    }
+    if (print.tiled) return;
+    const double tall = wide / print.picture->proportion();
+    const Transform lies = turning(print.turn);
+    std::vector<Point> corners;
+    for (const Point& corner : {Point{-wide, -tall}, {wide, -tall}, {wide, tall}, {-wide, tall}}) {
+      corners.push_back(lies(corner * 0.5) + Point{print.right.length.mm(), print.up.length.mm()});
+    }
+    double share = 0;
+    for (const Polygon& shape : printedShapes(plan_, i)) {
+      share =
+          std::max(share, signedArea(shape - Polygon{corners}) / std::max(signedArea(shape), 1e-9));
+    }
+    if (share < 0.001) return;
+    put("layer_picture_short", WatchLevel::warn, member,
+        {"The picture on a layer of “%2” (%1) does not reach over all of it: %3 % stays bare. Move "
+         "or enlarge it, or take it side by side.",
+         {name, plan_.name, numberText(std::max(0.1, share * 100), 1)}});
   }
 
   void blade() {

@@ -19,6 +19,10 @@ namespace avrelt {
 /// - `set_many_parts`: more loose parts and openings than anyone weeds gladly.
 /// - `set_colour_gone`: a layer of a colour that the artwork does not have.
 /// - `set_specks`: specks were left out, as asked for.
+/// - `layer_picture_gone`, `layer_picture_refused`: the picture a layer is printed with is not in
+///   the order any more, or cannot lie so; its colour is printed.
+/// - `layer_picture_coarse`: so few dots to the inch that they are seen.
+/// - `layer_picture_short`: it ends on the layer.
 std::vector<Watch> watchSets(const std::vector<DecalSet>& sets, const std::vector<SetPlan>& plans);
 
 /// A layer that is cut already, and how large its set was then.

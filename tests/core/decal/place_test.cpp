@@ -8,6 +8,7 @@
 
 #include "core/cups.h"
 #include "core/decal_cups.h"
+#include "cup/film_strain.h"
 #include "decal/anchoring.h"
 #include "decal/shapes.h"
 #include "job/ids.h"

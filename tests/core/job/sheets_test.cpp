@@ -8,6 +8,7 @@
 #include <set>
 
 #include "core/decal_cups.h"
+#include "core/random_cups.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -298,6 +299,100 @@ TEST_CASE("A part sent to another sheet finds room there, or stays", "[sheets]")
     CHECK_FALSE(sendTo(film, 0, count));
   }
   CHECK(sent > 0);
+}
+
+TEST_CASE("What is laid by hand lies there again, the rest round it; what cannot is counted",
+          "[sheets]") {
+  cups::Chance chance(3);
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.size = {Length::mm(200), Length::mm(200), Length::mm(5)};
+  Document document = order();
+  document.cups[0].sets[0].layers[0].spares = 25;
+  document.cups.push_back(document.cups[0]);
+  document.cups.back().name = "third";
+  int moved = 0;
+  for (int round = 0; round < 6; ++round) {
+    SheetPlan sheets = sheetsFor(document, choices);
+    const auto all = [&](const FilmSheets& film) {
+      return film.arrangement.laid.size() + film.arrangement.notLaid.size();
+    };
+    for (FilmSheets& film : sheets.films) {
+      CHECK(film.lost == 0);
+      // Whatever was laid by hand before lies where it was put, on one sheet with the same.
+      for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
+        const HandLaid now = handLaidOf(film, i);
+        const std::vector<HandLaid>& kept =
+            document.cups[film.parts[film.arrangement.laid[i].piece].cup].laidByHand;
+        for (const HandLaid& hand : kept) {
+          if (!hand.isOf(now)) continue;
+          CHECK(film.byHand.contains(
+              {film.arrangement.laid[i].piece, film.arrangement.laid[i].copy}));
+          CHECK(hand.at == now.at);
+          CHECK(hand.turn == now.turn);
+        }
+      }
+      CHECK(leastBetween(film.pieces(), film.arrangement) >= film.gap);
+      const std::size_t before = all(film);
+      // A few are put elsewhere: onto the other sheet, or shifted and turned.
+      for (int k = 0; k < 6; ++k) {
+        const auto i = static_cast<std::size_t>(
+            chance.whole(0, static_cast<int>(film.arrangement.laid.size()) - 1));
+        Laid to = film.arrangement.laid[i];
+        to.at = to.at + Point{chance.between(-30, 30), chance.between(-30, 30)};
+        if (film.pieces()[to.piece].mayTurn == MayTurn::any) {
+          to.turn = Angle::degrees(chance.between(-180, 180));
+        }
+        const std::size_t count = film.arrangement.sheets.size();
+        const bool put = chance.one(2) && count > 1 ? sendTo(film, i, (to.sheet + 1) % count)
+                                                    : moveTo(film, i, to);
+        if (!put) continue;
+        ++moved;
+        film.byHand.insert({to.piece, to.copy});
+      }
+      CHECK(all(film) == before);
+      for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
+        const Laid& laid = film.arrangement.laid[i];
+        if (!film.byHand.contains({laid.piece, laid.copy})) continue;
+        const HandLaid hand = handLaidOf(film, i);
+        std::vector<HandLaid>& kept = document.cups[film.parts[laid.piece].cup].laidByHand;
+        std::erase_if(kept, [&](const HandLaid& one) { return one.isOf(hand); });
+        kept.push_back(hand);
+      }
+    }
+  }
+  CHECK(moved > 10);
+  // On smaller sheets some do not find room: each is laid all the same, and counted.
+  std::size_t hands = 0;
+  for (const Cup& cup : document.cups) hands += cup.laidByHand.size();
+  choices.size = {Length::mm(120), Length::mm(120), Length::mm(5)};
+  const SheetPlan small = sheetsFor(document, choices);
+  std::size_t found = 0;
+  std::size_t lost = 0;
+  for (const FilmSheets& film : small.films) {
+    found += film.byHand.size();
+    lost += static_cast<std::size_t>(film.lost);
+    CHECK(lostWords(film).has_value() == (film.lost > 0));
+    CHECK(leastBetween(film.pieces(), film.arrangement) >= film.gap);
+  }
+  CHECK(lost > 0);
+  CHECK(found + lost == hands);
+  // Told twice by a file it is laid once; of a sheet of stock that is gone, nowhere of its own.
+  HandLaid hand = document.cups[0].laidByHand.front();
+  document.cups[0].laidByHand = {hand, hand};
+  choices.size = {Length::mm(200), Length::mm(200), Length::mm(5)};
+  for (const long long stock : {0LL, 77LL}) {
+    for (HandLaid& one : document.cups[0].laidByHand) one.stock = stock;
+    document.cups.back().laidByHand.clear();
+    long counted = 0;
+    for (const FilmSheets& film : sheetsFor(document, choices).films) {
+      counted += film.lost;
+      std::set<std::pair<std::size_t, int>> seen;
+      for (const Laid& laid : film.arrangement.laid) {
+        CHECK(seen.insert({laid.piece, laid.copy}).second);
+      }
+    }
+    CHECK(counted == (stock == 0 ? 1 : 2));
+  }
 }
 
 TEST_CASE("A cup's parts, or a set's, lie on one sheet of their film where that is wanted",
