@@ -99,7 +99,7 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
       tr("Where the wall curves both ways, what lies wider than its film bears is cut in from its "
          "edges, where the artwork is not"));
   QCheckBox* const boxes[] = {flipped_, growth_, relief_, flush_, parted_};
-  for (int i = 0; i < 5; ++i) checks->addWidget(boxes[i], i / 3, i % 3);
+  for (int i = 0; i < 5; ++i) checks->addWidget(boxes[i], i / 3, i % 3, Qt::AlignLeft);
   checks->setColumnStretch(2, 1);
   column->addLayout(checks);
   words_ = new QLabel;

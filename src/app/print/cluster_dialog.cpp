@@ -23,10 +23,31 @@ namespace {
 constexpr double printedDots = 300;
 constexpr double shownDots = 110;
 constexpr QSize iconSize(64, 46);
-constexpr int pot = 20;
+constexpr int pot = 24;
 constexpr double hardlyAny = 5e-5;
 /// Which of the pots motifs take at first: shapes are mostly in ink, and would not be told apart.
 constexpr int first[] = {1, 2, 5, 7, 10, 15};
+
+/// A colour, framed where it is chosen.
+QIcon potOf(const QColor& colour) {
+  QPixmap plain(pot, pot);
+  plain.fill(Qt::transparent);
+  QPixmap chosen = plain;
+  for (QPixmap* one : {&plain, &chosen}) {
+    QPainter painter(one);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(one == &chosen ? QPen(theme().ink, 2) : QPen(theme().muted, 0.8));
+    painter.setBrush(Qt::NoBrush);
+    if (one == &chosen) painter.drawRoundedRect(QRectF(1, 1, pot - 2, pot - 2), 4, 4);
+    painter.setBrush(colour);
+    const double in = one == &chosen ? 4 : 3;
+    if (one == &chosen) painter.setPen(Qt::NoPen);
+    painter.drawRoundedRect(QRectF(in, in, pot - 2 * in, pot - 2 * in), 3, 3);
+  }
+  QIcon icon(plain);
+  icon.addPixmap(chosen, QIcon::Selected);
+  return icon;
+}
 
 /// The share of dots that nothing is printed on.
 double clearShare(const Picture& picture) {
@@ -130,9 +151,7 @@ ClusterDialog::ClusterDialog(Unit unit, std::vector<SharedArt> artworks, QWidget
   colours_->setFixedHeight(pot + 16);
   colours_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   for (const QString& colour : Swatches::colours()) {
-    QPixmap one(pot, pot);
-    one.fill(QColor(colour));
-    auto* item = new QListWidgetItem(QIcon(one), QString());
+    auto* item = new QListWidgetItem(potOf(QColor(colour)), QString());
     item->setData(Qt::UserRole, colour);
     const QString name = QString::fromStdString(colourInWords(colour.toUpper().toStdString()));
     item->setData(Qt::AccessibleTextRole, name);

@@ -8,6 +8,7 @@
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QHBoxLayout>
+#include <QLayout>
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QMimeData>
@@ -38,8 +39,13 @@ MainWindow::MainWindow(QWidget* parent)
   resize(1280, 800);
   // Half of a usual screen, as it is where everything is drawn twice as large.
   setMinimumSize(620, 380);
-  makeActions();
-  makeBench();
+  {
+    const WithoutSheet bare;
+    makeActions();
+    makeBench();
+  }
+  // What was measured meanwhile was of other letters.
+  for (QLayout* layout : findChildren<QLayout*>()) layout->invalidate();
   connect(&order_, &Order::changed, this, &MainWindow::refresh);
   connect(order_.history(), &QUndoStack::cleanChanged, this, &MainWindow::refresh);
   connect(file_.get(), &OrderFile::changed, this, &MainWindow::refresh);

@@ -197,4 +197,14 @@ void useTheme(const Theme& chosen) {
   qApp->setStyleSheet(styleSheet(chosen));
 }
 
+WithoutSheet::WithoutSheet() {
+  if (!QApplication::topLevelWindows().isEmpty()) return;
+  sheet_ = qApp->styleSheet();
+  if (!sheet_.isEmpty()) qApp->setStyleSheet({});
+}
+
+WithoutSheet::~WithoutSheet() {
+  if (!sheet_.isEmpty()) qApp->setStyleSheet(sheet_);
+}
+
 }  // namespace avrelt
