@@ -150,6 +150,7 @@ int runSheets(const SheetOptions& options) {
   tellSheets(*sheets, output.cutter, unit);
   for (const FilmSheets& film : sheets->films) {
     if (const auto lost = lostWords(film)) std::cout << inWords(*lost, unit) << '\n';
+    if (const auto more = togetherWords(film)) std::cout << inWords(*more, unit) << '\n';
     for (const LaidApart& one : laidApart(*sheets, film)) {
       std::cout << inWords(one.words, unit) << '\n';
     }

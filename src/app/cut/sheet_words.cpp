@@ -83,6 +83,7 @@ QStringList sheetNotes(const SheetPlan& sheets, Unit unit) {
                    .arg(onTape(sheets.choices.lap, unit).mark);
     }
     if (const auto lost = lostWords(film)) words << say(*lost, unit);
+    if (const auto more = togetherWords(film)) words << say(*more, unit);
     for (const LaidApart& one : laidApart(sheets, film)) words << say(one.words, unit);
     for (const NotLaid& one : film.arrangement.notLaid) {
       words << notLaidWords(sheets, film, one, unit);

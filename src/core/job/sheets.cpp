@@ -450,6 +450,11 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
     }
     film.attempts = 1;
     measure(film);
+    if (!film.together.empty()) {
+      std::vector<Piece> loose = film.pieces();
+      for (Piece& piece : loose) piece.together = 0;
+      film.looseTakes = filmTaken(Arranger(std::move(loose), film.from, rules)(hand), film.from);
+    }
     done += film.parts.size();
   }
   return sheets;
@@ -477,6 +482,15 @@ std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film
     all.push_back(std::move(one));
   }
   return all;
+}
+
+std::optional<Sentence> togetherWords(const FilmSheets& film) {
+  constexpr double hardlyAny = 0.01;
+  if (film.looseTakes <= Area()) return std::nullopt;
+  const double more = filmTaken(film.arrangement, film.from).mm2() / film.looseTakes.mm2() - 1;
+  if (more < hardlyAny) return std::nullopt;
+  return Sentence{"Kept together, these parts take %1 % more film than they would lying anywhere.",
+                  {numberText(more * 100, more < 0.1 ? 1 : 0)}};
 }
 
 bool improve(FilmSheets& film, const Arrangement& kept) {

@@ -70,7 +70,9 @@ struct FilmSheets {
   std::vector<std::shared_ptr<const Part>> split;  ///< pieces of parts that fit no sheet whole
   bool weeding = false;
   std::vector<KeptTogether> together;  ///< by the number its pieces have, from 1
-  Length gap;                          ///< the least between any two of its parts
+  /// What the same parts would take at once if nothing were kept together; 0 where nothing is.
+  Area looseTakes;
+  Length gap;  ///< the least between any two of its parts
   /// By piece and copy, what lies where it was put by hand.
   std::set<std::pair<std::size_t, int>> byHand;
   /// How many that were put by hand do not find their sheet, or room on it, any more.
@@ -133,6 +135,9 @@ struct LaidApart {
   Sentence words;  ///< what to do about it
 };
 std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film);
+/// How much more film is taken because parts are kept together, in words; nothing where it is
+/// hardly any.
+std::optional<Sentence> togetherWords(const FilmSheets& film);
 /// What a sheet comes to: all of it, and the parts that lie on it.
 struct SheetArea {
   Area whole;

@@ -423,6 +423,16 @@ TEST_CASE("A cup's parts, or a set's, lie on one sheet of their film where that 
         if (together == Together::sets && set.empty()) continue;
         on[{part.cup, together == Together::sets ? set : ""}].insert(laid.sheet);
       }
+      // What it takes more, by a run in which nothing is kept together.
+      SheetChoices anywhere = choices;
+      anywhere.together = Together::nobodys;
+      for (const FilmSheets& loose : sheetsFor(document, anywhere).films) {
+        if (loose.wanted != film.wanted || film.together.empty()) continue;
+        const double least = filmTaken(loose.arrangement, loose.from).mm2();
+        CHECK(film.looseTakes.mm2() == Approx(least));
+        const double taken = filmTaken(film.arrangement, film.from).mm2();
+        CHECK(togetherWords(film).has_value() == (taken > 1.01 * least));
+      }
       std::set<std::pair<std::size_t, std::string>> said;
       for (const LaidApart& one : laidApart(sheets, film)) {
         said.insert({one.who->cup, one.who->set});
