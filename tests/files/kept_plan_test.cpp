@@ -33,7 +33,7 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
   };
   Fill* fill = cup.fills.empty() ? nullptr : &cup.fills.front();
   DecalSet* set = cup.sets.empty() ? nullptr : &cup.sets.front();
-  switch (chance.whole(0, 27)) {
+  switch (chance.whole(0, 29)) {
     case 0:
       cup.wrap.rimClearance = length(0, 12);
       break;
@@ -163,6 +163,26 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
       row.start = static_cast<RowStart>(chance.whole(0, 3));
       row.lines = chance.whole(1, 2);
       row.apart = length(20, 50);
+      break;
+    }
+    case 27:
+      // Cut at lines, and in where it strains its film, on and off.
+      if (set != nullptr) set->parted = chance.one(2);
+      if (set != nullptr) set->relief = chance.one(2);
+      break;
+    case 28: {
+      if (set == nullptr) break;
+      Layer& layer = set->layers[static_cast<std::size_t>(chance.whole(0, 1))];
+      layer.material = PartMaterial::printable;
+      KeptPicture picture;
+      picture.id = "sky";
+      picture.wide = 64;
+      picture.tall = 48;
+      layer.print.id = picture.id;
+      layer.print.picture = SharedPicture(picture);
+      layer.print.wide = length(chance.one(5) ? 0 : 20, 90);
+      layer.print.right = length(-20, 20);
+      layer.print.tiled = chance.one(2);
       break;
     }
     case 25:

@@ -387,7 +387,10 @@ class SetPlanner::Work {
   /// and more than one zone has a share of it.
   bool part(const DecalSet& set, const Stand& laid, Point anchor, KeptPlace& kept) {
     const std::optional<Apart>& line = kept.room.line;
-    if (!set.parted || !line || line->apart > Length::mm(1e-3)) return false;
+    if (!set.parted || !line || line->apart > Length::mm(1e-3)) {
+      kept.shares.clear();
+      return false;
+    }
     if (kept.shares.empty()) {
       const Transform way = standing(laid, anchor, wall_.wall);
       const bool buried = std::any_of(set.layers.begin(), set.layers.end(), [](const Layer& layer) {
