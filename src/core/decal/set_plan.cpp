@@ -8,10 +8,20 @@
 #include <set>
 #include <tuple>
 
-#include "cup/film_strain.h"
+#include "decal/layers_as_cut.h"
+#include "decal/place_relief.h"
 
 namespace avrelt {
 namespace {
+
+/// Whether a layer is not cut apart at lines: what comes off again, and rings round it.
+bool staysWhole(const DecalSet& set, std::size_t layer) {
+  const LayerKind kind = set.layers[layer].kind;
+  if (kind == LayerKind::peekaboo || kind == LayerKind::knockOut) return true;
+  return kind == LayerKind::ring &&
+         std::any_of(set.layers.begin(), set.layers.end(),
+                     [](const Layer& other) { return other.kind == LayerKind::peekaboo; });
+}
 
 /// How much wider or narrower parts may be cut than a place would have them, for places to share
 /// one cut.
@@ -50,32 +60,6 @@ std::size_t firstOf(const std::vector<Layer>& layers) {
   return layers.empty() ? 0 : layers.size() - 1;
 }
 
-/// Cut wider by `across`, larger by what the film shrinks.
-Transform cutting(const Layer& layer, double across, double shrinkPercent) {
-  const double larger = 1 / (1 - shrinkPercent / 100);
-  return {(layer.cutMirrored() ? -1 : 1) * across * larger, 0, 0, larger, 0, 0};
-}
-
-Transform laying(const Layer& layer, double across, double shrinkPercent) {
-  const double smaller = 1 - shrinkPercent / 100;
-  return {(layer.bladeSees() == BladeSees::back ? -1 : 1) / across * smaller, 0, 0, smaller, 0, 0};
-}
-
-/// Whether two shapes are one to within the tolerance: each lies in the other drawn out by it.
-bool agree(const Polygon& a, const Polygon& b) {
-  const Length by = layersAgree;
-  return (a - offsetBy(b, by, Corners::sharp)).empty() &&
-         (b - offsetBy(a, by, Corners::sharp)).empty();
-}
-
-/// Whether what is cut does not come back to the shape. Cut as the blade sees it, it always does;
-/// else where it is a mirror image of itself.
-bool isOdd(const Polygon& shape, const Layer& layer, double across, double shrinkPercent) {
-  if (layer.cutMirrored() == (layer.bladeSees() == BladeSees::back)) return false;
-  const Polygon cut = mapped(shape, cutting(layer, across, shrinkPercent));
-  return !agree(asLaid(cut, layer, across, shrinkPercent), shape);
-}
-
 Stand inRow(const Row& row, Length up) {
   return {{}, row.id, {}, 0, {Angle(), up}, row.turn, row.follows, 100};
 }
@@ -103,10 +87,6 @@ RowItems itemsAt(const Row& row, Length up, const std::vector<const DecalSet*>& 
 }
 
 }  // namespace
-
-Polygon asLaid(const Polygon& cut, const Layer& layer, double across, double shrinkPercent) {
-  return mapped(cut, laying(layer, across, shrinkPercent));
-}
 
 const PlacePlan* SetPlan::placeCalled(const std::string& wanted) const {
   const auto found = std::find_if(places.begin(), places.end(),
@@ -286,47 +266,12 @@ class SetPlanner::Work {
       if (alike) return k;
     }
     const Transform plane = fromSet(i, made.get());
-    plan.makes.push_back({made, plane, layersOf(sets_[i], *made, key, plane), {}});
+    CutAs as{plane, key.turn, key.across, {}, {}};
+    if (own != nullptr) as.shares = own->shares;
+    if (own != nullptr) as.reliefs = own->reliefs;
+    plan.makes.push_back({made, plane, layersAsCut(sets_[i], *made, as), {}});
     keys.push_back(std::move(key));
     return plan.makes.size() - 1;
-  }
-
-  static std::vector<LayerPlan> layersOf(const DecalSet& set, const SetShape& made,
-                                         const MakeKey& key, const Transform& plane) {
-    std::vector<LayerPlan> layers;
-    for (std::size_t k = 0; k < made.layers.size(); ++k) {
-      const Layer& layer = set.layers[k];
-      const LayerShape& shape = made.layers[k];
-      LayerPlan one;
-      one.id = layer.id;
-      one.kind = layer.kind;
-      one.shape = shape.shape;
-      one.mirrored = layer.cutMirrored();
-      one.nothing = shape.nothing;
-      const Transform mirror = cutting(layer, 1, set.shrinkPercent);
-      const Transform map =
-          mirror * turned(-key.turn) * Transform{key.across[k], 0, 0, 1, 0, 0} * turned(key.turn);
-      one.cut = mapped(shape.shape, map);
-      one.fromSet = map * plane;
-      for (const Polygon& mark : shape.marks) one.marks.push_back(mapped(mark, map));
-      if (key.own != nullptr && !key.own->reliefs.empty()) {
-        const Relief& relief = key.own->reliefs[k];
-        for (const ReliefCut& cut : relief.cuts) {
-          one.relief.push_back({map(cut.from), map(cut.to)});
-        }
-        if (relief.tongue > Length()) one.tongue = relief.tongue;
-      }
-      if (key.own != nullptr && !key.own->shares.empty() && key.own->shares[k].size() > 1) {
-        for (const ZoneShare& share : key.own->shares[k]) {
-          one.pieces.push_back({share.zone, share.letter, mapped(share.shape, map)});
-        }
-      }
-      one.wider = Length::mm(boundsOf(one.cut).width() - boundsOf(shape.shape).width());
-      one.area = Area::mm2(signedArea(one.cut));
-      one.odd = !one.nothing && isOdd(shape.shape, layer, key.across[k], set.shrinkPercent);
-      layers.push_back(std::move(one));
-    }
-    return layers;
   }
 
   void stand(std::size_t i, const Stand& stand) {
@@ -393,16 +338,11 @@ class SetPlanner::Work {
     }
     if (kept.shares.empty()) {
       const Transform way = standing(laid, anchor, wall_.wall);
-      const bool buried = std::any_of(set.layers.begin(), set.layers.end(), [](const Layer& layer) {
-        return layer.kind == LayerKind::peekaboo;
-      });
       for (std::size_t k = 0; k < set.layers.size(); ++k) {
-        const LayerKind kind = set.layers[k].kind;
-        const bool whole = kind == LayerKind::peekaboo || kind == LayerKind::knockOut ||
-                           (buried && kind == LayerKind::ring);
-        kept.shares.push_back(whole ? std::vector<ZoneShare>{}
-                                    : sharesOf(kept.made->layers[k].shape, way, laid.anchor.theta,
-                                               fields(), wall_.wall.flat));
+        kept.shares.push_back(staysWhole(set, k)
+                                  ? std::vector<ZoneShare>{}
+                                  : sharesOf(kept.made->layers[k].shape, way, laid.anchor.theta,
+                                             fields(), wall_.wall.flat));
       }
     }
     return std::any_of(kept.shares.begin(), kept.shares.end(),
@@ -412,46 +352,13 @@ class SetPlanner::Work {
   /// Cuts a place in where its film would be strained by more than it bears, and its set asks for
   /// that; whether it is.
   bool relieve(const DecalSet& set, const Stand& laid, Point anchor, KeptPlace& kept) const {
-    const Body& body = wall_.wall.body;
-    if (!set.relief || body.isCone()) {
+    if (!set.relief || wall_.wall.body.isCone()) {
       kept.reliefs.clear();
       return false;
     }
     if (kept.reliefs.empty() || kept.bears != wall_.bears) {
-      kept.reliefs.clear();
       kept.bears = wall_.bears;
-      const WallReach& reach = kept.laid->reach;
-      const double radius = body.radius(std::clamp(laid.anchor.s, Length(), top())).mm();
-      const Length wide = Length::mm(radius * (reach.to - reach.from).radians());
-      kept.reliefs.resize(kept.made->layers.size());
-      if (strainOf(body, (reach.low + reach.high) / 2, wide, reach.high - reach.low) <=
-          wall_.bears) {
-        return false;
-      }
-      kept.reliefs.clear();
-      const Length widest = widestBorne(body, reach.low, reach.high, wall_.bears);
-      const Transform way = standing(laid, anchor, wall_.wall);
-      // As on the wall: round it to the right, up it upwards.
-      const auto onWall = [&](const Polygon& shape) {
-        Polygon there = mapped(shape, way);
-        for (std::vector<Point>& outline : there) {
-          for (Point& p : outline) {
-            const WallPoint at = wall_.wall.flat.toWall(p);
-            p = {at.theta.radians() * radius, at.s.mm()};
-          }
-        }
-        return there;
-      };
-      const Transform back = inverseOf(way);
-      const auto asMade = [&](Point p) {
-        return back(wall_.wall.flat.toFlat({Angle::radians(p.x / radius), Length::mm(p.y)}));
-      };
-      const Polygon artwork = onWall(kept.made->artwork);
-      for (const LayerShape& layer : kept.made->layers) {
-        Relief relief = reliefOf(onWall(layer.shape), artwork, widest);
-        for (ReliefCut& cut : relief.cuts) cut = {asMade(cut.from), asMade(cut.to)};
-        kept.reliefs.push_back(std::move(relief));
-      }
+      kept.reliefs = reliefsOf(*kept.made, *kept.laid, laid, anchor, wall_.wall, wall_.bears);
     }
     return std::any_of(kept.reliefs.begin(), kept.reliefs.end(),
                        [](const Relief& relief) { return !relief.cuts.empty(); });

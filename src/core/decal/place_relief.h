@@ -1,0 +1,17 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include <vector>
+
+#include "decal/laid_set.h"
+#include "decal/relief.h"
+
+namespace avrelt {
+
+/// How each layer of a set is cut in where it stands, in the plane it is made in, so that no film
+/// is strained by more than `bears`: up the wall, between two angles round the cup no wider apart
+/// than it bears. Each without cuts or tongue where all of it is borne as it is.
+std::vector<Relief> reliefsOf(const SetShape& made, const LaidSet& laid, const Stand& stand,
+                              Point anchor, const Wall& wall, double bears);
+
+}  // namespace avrelt
