@@ -66,8 +66,9 @@ class Field {
     }
     const std::size_t one = found[dice.one(found.size())];
     const auto wide = static_cast<std::size_t>(wide_);
-    return {(static_cast<double>(one % wide) + 0.5) / across_,
-            (static_cast<double>(one / wide) + 0.5) / up_};
+    const std::size_t column = one % wide;
+    const std::size_t row = one / wide;
+    return {(static_cast<double>(column) + 0.5) / across_, (static_cast<double>(row) + 0.5) / up_};
   }
 
  private:

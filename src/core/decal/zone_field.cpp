@@ -88,6 +88,7 @@ std::vector<ZoneShare> sharesOf(const Polygon& shape, const Transform& way, Angl
   if (shares.empty()) return shares;
   // Of what is left for nobody, what is beside a share goes to it; a large one first.
   std::vector<ZoneShare*> order;
+  order.reserve(shares.size());
   for (ZoneShare& share : shares) order.push_back(&share);
   std::stable_sort(order.begin(), order.end(), [](const ZoneShare* a, const ZoneShare* b) {
     return signedArea(a->shape) > signedArea(b->shape);
