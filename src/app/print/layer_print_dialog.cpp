@@ -161,8 +161,8 @@ void LayerPrintDialog::close(Close how) {
   if (!found) return say(found.error());
   if (!*found) {
     return say(how == Close::move
-                   ? tr("No move leaves less bare. Enlarge it, or take it side by side.")
-                   : tr("Not even three times as large it covers all. Move it first."));
+                   ? tr("No place leaves less bare. Enlarge it, or take it side by side.")
+                   : tr("Even three times as large it does not cover all. Move it first."));
   }
   const LayerPrint& better = (*found)->print;
   print_.right = written(better.right.length, unit_);

@@ -110,7 +110,7 @@ TEST_CASE("what is cut at lines makes up the set, each piece as large as what li
   CHECK(overSeam > 5);
 }
 
-TEST_CASE("a half of a star on a straight cup is cut as geometry has it") {
+TEST_CASE("a bar across a ring of a straight cup is cut as geometry has it") {
   // A bar of 60 by 20 mm, its middle 5 mm above a ring: 15 mm of it lie above, 5 below.
   Artwork bar;
   bar.id = bar.name = "bar";
