@@ -8,6 +8,8 @@
 #include <cmath>
 #include <random>
 
+#include "core/decal_cups.h"
+#include "core/random_cups.h"
 #include "decal/shapes.h"
 #include "files/face_finder.h"
 #include "shape/clearance.h"
@@ -66,7 +68,22 @@ class Geos {
     return area;
   }
 
+  /// What two have in common, and what only one of two has.
+  double common(const Polygon& a, const Polygon& b) const { return by(GEOSIntersection_r, a, b); }
+  double odd(const Polygon& a, const Polygon& b) const { return by(GEOSSymDifference_r, a, b); }
+
  private:
+  template <typename Make>
+  double by(const Make& make, const Polygon& a, const Polygon& b) const {
+    GEOSGeometry* one = of(a);
+    GEOSGeometry* other = of(b);
+    GEOSGeometry* made = make(context_, one, other);
+    const double area = made == nullptr ? -1 : areaOf(made);
+    for (GEOSGeometry* each : {one, other, made}) {
+      if (each != nullptr) GEOSGeom_destroy_r(context_, each);
+    }
+    return area;
+  }
   double areaOf(const GEOSGeometry* geometry) const {
     double area = 0;
     GEOSArea_r(context_, geometry, &area);
@@ -132,6 +149,39 @@ TEST_CASE("offsets of every shape of the shelf agree with GEOS buffers, out and 
       CHECK(geos.apart(ours, art, by) < tolerance);
     }
   }
+}
+
+TEST_CASE("what is cut at lines lies apart and makes up the set, as GEOS has it") {
+  const Geos geos;
+  cups::Chance chance(5);
+  int parted = 0;
+  for (int trial = 0; trial < 20; ++trial) {
+    Cup cup = trial % 2 == 0 ? cups::straight() : cups::tapered();
+    cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+    cup.division.body.cut = WaveCut{.repeat = 4, .low = WrittenLength::mm(90), .fromRim = false};
+    Place place = cups::placeAt(chance.between(-180, 180), chance.between(80, 100));
+    place.turn = Angle::degrees(chance.between(-180, 180));
+    cup.sets = {cups::setAt(cups::named("laurel"), chance.between(40, 80), {place})};
+    cup.sets[0].parted = true;
+    const CupPlan plan = cups::planned(cup);
+    const LayerPlan& layer = plan.sets[0].makes.front().layers.front();
+    if (layer.pieces.empty()) continue;
+    ++parted;
+    INFO("trial " << trial);
+    std::vector<Polygon> all;
+    double sum = 0;
+    for (const LayerPiece& piece : layer.pieces) {
+      all.push_back(piece.cut);
+      sum += geos.areaOfBuffer(piece.cut, 0);
+      for (const LayerPiece& other : layer.pieces) {
+        if (&other != &piece) CHECK(geos.common(piece.cut, other.cut) < 0.05);
+      }
+    }
+    CHECK(sum == Approx(geos.areaOfBuffer(layer.cut, 0)).margin(0.1));
+    // Along a line lies a seam as wide as outlines are rounded to.
+    CHECK(geos.odd(unionOf(all), layer.cut) < 0.1);
+  }
+  CHECK(parted > 15);
 }
 
 TEST_CASE("the thinnest stroke is where GEOS first parts a shape drawn in, or loses a part of it") {
