@@ -107,7 +107,7 @@ QWidget* LayerPage::makeHow(FieldSet& fields) {
   lap_ = field(fields, tr("Lap"), "lap", &Layer::lap);
   opening_ = field(fields, tr("Smallest kept"), "smallestOpening", &Layer::smallestOpening);
   corners_ = new Segments(tr("Corners"), {tr("Round"), tr("Sharp")});
-  corners_->setMinimumWidth(corners_->sizeHint().width());
+  corners_->setSizePolicy(QSizePolicy::Minimum, corners_->sizePolicy().verticalPolicy());
   for (LengthField* one : {offset_, lap_, opening_}) one->edit()->setMinimumWidth(84);
   cornersBox_ = labelled(tr("Corners"), corners_);
   openings_ = new QComboBox;
