@@ -12,7 +12,6 @@ using std::numbers::pi;
 
 constexpr Length leastWide = Length::mm(2);
 constexpr Length mostWide = Length::mm(2000);
-constexpr double nodesApart = 4;
 
 /// A place of the picture, in mm from its middle, as widths and heights from its lower left.
 Point shareOf(Point mm, double wide, double tall) {
@@ -108,10 +107,6 @@ PictureMesh PictureLie::emptyMesh() const {
   }
   mesh.everyTall = everyTall_;
   return mesh;
-}
-
-std::size_t PictureLie::steps(double mm) {
-  return std::max<std::size_t>(1, static_cast<std::size_t>(std::ceil(mm / nodesApart)));
 }
 
 double PictureLie::bareOf(const Region& region) const {

@@ -8,6 +8,7 @@
 #include "cup/wall.h"
 #include "divide/cut.h"
 #include "divide/region.h"
+#include "divide/wall_mesh.h"
 #include "measure/fault.h"
 #include "shape/picture_mesh.h"
 
@@ -35,18 +36,7 @@ class PictureLie {
   template <typename At>
   PictureMesh over(Angle from, Angle to, Length low, Length high, const At& at) const {
     PictureMesh mesh = emptyMesh();
-    const std::size_t across = steps(radius_ * (to - from).radians());
-    const std::size_t up = steps((high - low).mm());
-    mesh.across = across + 1;
-    mesh.nodes.reserve(mesh.across * (up + 1));
-    for (std::size_t row = 0; row <= up; ++row) {
-      for (std::size_t column = 0; column <= across; ++column) {
-        const WallPoint p{
-            from + (to - from) * (static_cast<double>(column) / static_cast<double>(across)),
-            low + (high - low) * (static_cast<double>(row) / static_cast<double>(up))};
-        mesh.nodes.push_back({at(p), (*this)(p)});
-      }
-    }
+    addNodes(mesh, from, to, low, high, Length::mm(radius_), at, *this);
     return mesh;
   }
 
@@ -88,7 +78,6 @@ class PictureLie {
 
  private:
   PictureMesh emptyMesh() const;
-  static std::size_t steps(double mm);
 
   SharedPicture picture_;
   Wall wall_;
