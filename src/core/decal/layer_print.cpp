@@ -1,9 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "decal/layer_print.h"
 
-#include <algorithm>
-#include <cmath>
-
 namespace avrelt {
 
 Faults faultsOf(const LayerPrint& print) {
@@ -24,29 +21,40 @@ Faults faultsOf(const LayerPrint& print) {
   return faults;
 }
 
-Point onPicture(const LayerPrint& print, Point p) {
-  const double wide = print.wide.length.mm();
-  const double tall = wide / print.picture->proportion();
-  const Point off = turning(-print.turn)(p - Point{print.right.length.mm(), print.up.length.mm()});
-  return {off.x / wide + 0.5, off.y / tall + 0.5};
+Length tallOf(const LayerPrint& print) {
+  return print.wide.length / print.picture->proportion();
 }
 
-PictureMesh meshOf(const LayerPrint& print, const Box& over, const Transform& way, Length apart) {
-  const auto steps = [&](double mm) {
-    return std::max<std::size_t>(1, static_cast<std::size_t>(std::ceil(mm / apart.mm())));
-  };
-  const std::size_t across = steps(over.width());
-  const std::size_t up = steps(over.height());
+double dotsPerInch(const LayerPrint& print) {
+  return print.picture->wide / print.wide.length.inches();
+}
+
+Polygon fieldOf(const LayerPrint& print) {
+  const double x = print.wide.length.mm() / 2;
+  const double y = tallOf(print).mm() / 2;
+  const Transform lies =
+      Transform{1, 0, 0, 1, print.right.length.mm(), print.up.length.mm()} * turning(print.turn);
+  return mapped({{{-x, -y}, {x, -y}, {x, y}, {-x, y}}}, lies);
+}
+
+Point onPicture(const LayerPrint& print, Point p) {
+  const Point off = turning(-print.turn)(p - Point{print.right.length.mm(), print.up.length.mm()});
+  return {off.x / print.wide.length.mm() + 0.5, off.y / tallOf(print).mm() + 0.5};
+}
+
+PictureMesh emptyMesh(const LayerPrint& print) {
   PictureMesh mesh;
-  mesh.across = across + 1;
   if (print.tiled) mesh.everyWide = mesh.everyTall = 1;
-  for (std::size_t row = 0; row <= up; ++row) {
-    for (std::size_t column = 0; column <= across; ++column) {
-      const Point p{
-          over.low.x + over.width() * static_cast<double>(column) / static_cast<double>(across),
-          over.low.y + over.height() * static_cast<double>(row) / static_cast<double>(up)};
-      mesh.nodes.push_back({way(p), onPicture(print, p)});
-    }
+  return mesh;
+}
+
+PictureMesh meshOf(const LayerPrint& print, const Box& over, const Transform& way) {
+  PictureMesh mesh = emptyMesh(print);
+  mesh.across = 2;
+  // Both ways are straight: four corners say all.
+  for (const Point& p :
+       {over.low, Point{over.high.x, over.low.y}, Point{over.low.x, over.high.y}, over.high}) {
+    mesh.nodes.push_back({way(p), onPicture(print, p)});
   }
   return mesh;
 }

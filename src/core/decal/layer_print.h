@@ -8,6 +8,7 @@
 #include "measure/length_text.h"
 #include "shape/box.h"
 #include "shape/picture_mesh.h"
+#include "shape/polygon.h"
 
 namespace avrelt {
 
@@ -32,11 +33,16 @@ inline constexpr Length widestPrint = Length::mm(2000);
 /// What of a print cannot be, by member: "wide", "right".
 Faults faultsOf(const LayerPrint& print);
 
-/// Which place of its picture lies at a place of the set's plane. Wants the picture to be there.
+/// How tall one is, how many of its dots go on an inch, and where the one in the middle lies. All
+/// want the picture to be there.
+Length tallOf(const LayerPrint& print);
+double dotsPerInch(const LayerPrint& print);
+Polygon fieldOf(const LayerPrint& print);
+/// Which place of its picture lies at a place of the set's plane.
 Point onPicture(const LayerPrint& print, Point p);
-/// The picture over a box of the set's plane; `way` brings that plane to the mesh's. Nodes at most
-/// `apart` from each other; a straight way is true with the four corners alone.
-PictureMesh meshOf(const LayerPrint& print, const Box& over, const Transform& way,
-                   Length apart = widestPrint * 10);
+/// The picture over a box of the set's plane; `way` brings that plane to the mesh's.
+PictureMesh meshOf(const LayerPrint& print, const Box& over, const Transform& way);
+/// A mesh without nodes that repeats as the print does.
+PictureMesh emptyMesh(const LayerPrint& print);
 
 }  // namespace avrelt

@@ -3,7 +3,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 #include <tuple>
 #include <utility>
 
@@ -195,7 +194,7 @@ std::optional<CoverOffer> movedToCover(const Polygon& shape, const LayerPrint& p
   const std::vector<Point> coarse = middlesOf(shape, mostSearched);
   const std::vector<Point> fine = middlesOf(shape, 12 * mostSearched);
   const double wide = print.wide.length.mm();
-  const double tall = wide / print.picture->proportion();
+  const double tall = tallOf(print).mm();
   struct Try {
     std::size_t bare = 0;
     double away = 0;

@@ -93,8 +93,7 @@ class SetRules {
       put("layer_picture_refused", WatchLevel::warn, member + "." + fault.field, fault.sentence);
     }
     if (!faults.empty()) return;
-    const double wide = print.wide.length.mm();
-    const double dots = print.picture->wide / print.wide.length.inches();
+    const double dots = dotsPerInch(print);
     if (dots < coarseUnder) {
       put("layer_picture_coarse", WatchLevel::note, member,
           {"At %3 wide the picture on a layer of “%2” (%1) has %4 dots to the inch, and they will "
@@ -102,16 +101,10 @@ class SetRules {
            {name, plan_.name, print.wide.length, std::lround(dots)}});
     }
     if (print.tiled) return;
-    const double tall = wide / print.picture->proportion();
-    const Transform lies = turning(print.turn);
-    std::vector<Point> corners;
-    for (const Point& corner : {Point{-wide, -tall}, {wide, -tall}, {wide, tall}, {-wide, tall}}) {
-      corners.push_back(lies(corner * 0.5) + Point{print.right.length.mm(), print.up.length.mm()});
-    }
+    const Polygon field = fieldOf(print);
     double share = 0;
     for (const Polygon& shape : printedShapes(plan_, i)) {
-      share =
-          std::max(share, signedArea(shape - Polygon{corners}) / std::max(signedArea(shape), 1e-9));
+      share = std::max(share, signedArea(shape - field) / std::max(signedArea(shape), 1e-9));
     }
     if (share < 0.001) return;
     put("layer_picture_short", WatchLevel::warn, member,
