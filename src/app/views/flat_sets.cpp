@@ -10,6 +10,7 @@
 #include "app/window/theme.h"
 #include "cup/hand_fronts.h"
 #include "decal/laid_print.h"
+#include "decal/place_relief.h"
 #include "watch/place_rules.h"
 
 // Sets on the flat: how they are painted, taken and moved.
@@ -96,12 +97,9 @@ void FlatView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIte
       painter.save();
       painter.setClipPath(shape, Qt::IntersectClip);
       painter.setPen(QPen(t.stop, 1.4));
-      const Transform way = place.onFlat * inverseOf(made.fromSet);
-      for (const int turns : {-1, 0, 1}) {
-        const Transform there = plan.wall.flat.turning(Angle::turn() * turns) * way;
-        for (const ReliefCut& cut : made.relief) {
-          painter.drawLine(fit_(there(cut.from)), fit_(there(cut.to)));
-        }
+      // What is past the seam is clipped off.
+      for (const ReliefCut& cut : reliefOnFlat(place, made, plan.wall.flat)) {
+        painter.drawLine(fit_(cut.from), fit_(cut.to));
       }
       painter.restore();
     }

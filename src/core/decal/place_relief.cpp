@@ -58,4 +58,15 @@ std::vector<Relief> reliefsOf(const SetShape& made, const LaidSet& laid, const S
   return reliefs;
 }
 
+std::vector<ReliefCut> reliefOnFlat(const PlacePlan& place, const LayerPlan& layer,
+                                    const Development& flat) {
+  const Transform way = place.onFlat * inverseOf(layer.fromSet);
+  std::vector<ReliefCut> cuts;
+  for (const int turns : {-1, 0, 1}) {
+    const Transform there = flat.turning(Angle::turn() * turns) * way;
+    for (const ReliefCut& cut : layer.relief) cuts.push_back({there(cut.from), there(cut.to)});
+  }
+  return cuts;
+}
+
 }  // namespace avrelt

@@ -3,8 +3,7 @@
 
 #include <vector>
 
-#include "decal/laid_set.h"
-#include "decal/relief.h"
+#include "decal/set_plan.h"
 
 namespace avrelt {
 
@@ -13,5 +12,10 @@ namespace avrelt {
 /// than it bears. Each without cuts or tongue where all of it is borne as it is.
 std::vector<Relief> reliefsOf(const SetShape& made, const LaidSet& laid, const Stand& stand,
                               Point anchor, const Wall& wall, double bears);
+
+/// How a layer of a place is cut in, in the flat: on either side of the seam where it lies across
+/// that.
+std::vector<ReliefCut> reliefOnFlat(const PlacePlan& place, const LayerPlan& layer,
+                                    const Development& flat);
 
 }  // namespace avrelt
