@@ -88,7 +88,7 @@ class SheetsWork : public QObject {
   void poll();
   void takeFound();
   Arrangement keptOf(std::size_t film) const;
-  void keep(const FilmSheets& film);
+  void keep(const FilmSheets& film, const QString& key);
   bool change(std::size_t film, std::size_t laid, const std::function<bool(FilmSheets&)>& change);
 
   Order& order_;
