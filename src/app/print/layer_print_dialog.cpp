@@ -131,6 +131,8 @@ LayerPrintDialog::LayerPrintDialog(const Document& document, const QString& titl
     taken_ = false;
     accept();
   });
+  others_.setInterval(0);
+  connect(&others_, &QTimer::timeout, this, &LayerPrintDialog::lookOn);
   refresh();
   resize(960, 600);
 }
@@ -191,27 +193,41 @@ void LayerPrintDialog::refresh() {
   QString words;
   if (dots != nullptr && faults.empty()) {
     shown = coverOf(shapes_.front(), print, *dots);
-    const Length tall = print.wide.length / print.picture->proportion();
     words = tr("%1 tall, %2 dots to the inch. ")
-                .arg(avrelt::say(tall, unit_))
-                .arg(std::lround(print.picture->wide / print.wide.length.inches())) +
+                .arg(avrelt::say(tallOf(print), unit_))
+                .arg(std::lround(dotsPerInch(print))) +
             bareWords(shown);
-    // Those that are bent otherwise, along rings of another height.
-    PrintCover worst;
-    for (std::size_t i = 1; i < shapes_.size(); ++i) {
-      PrintCover cover = coverOf(shapes_[i], print, *dots);
-      if (cover.bare > worst.bare) worst = std::move(cover);
-    }
-    if (worst.bare > shown.bare) {
-      words += QLatin1Char(' ') + tr("As it is bent at other places: %1").arg(bareWords(worst));
-    }
   } else if (any && dots == nullptr) {
     words = tr("This picture cannot be read. Take another.");
   }
   move_->setEnabled(!shown.spots.empty());
   grow_->setEnabled(!shown.spots.empty());
+  // Those that are bent otherwise come one by one while nobody moves it: there may be hundreds.
+  next_ = 1;
+  worst_ = {};
+  shownBare_ = shown.bare;
+  if (dots != nullptr && faults.empty() && shapes_.size() > 1) {
+    others_.start();
+  } else {
+    others_.stop();
+  }
   canvas_->show(print, std::move(shown));
   words_->setText(words);
+}
+
+/// The next of the shapes that are not shown; once all are looked at, what the worst leaves bare.
+void LayerPrintDialog::lookOn() {
+  const LayerPrint print = lies();
+  const PictureSizes* dots = print.picture ? dotsFor(print.picture) : nullptr;
+  if (dots != nullptr && next_ < shapes_.size()) {
+    PrintCover cover = coverOf(shapes_[next_++], print, *dots);
+    if (cover.bare > worst_.bare) worst_ = std::move(cover);
+    return;
+  }
+  others_.stop();
+  if (worst_.bare <= shownBare_) return;
+  words_->setText(words_->text() + QLatin1Char(' ') +
+                  tr("As it is bent at other places: %1").arg(bareWords(worst_)));
 }
 
 LayerPrintChoice LayerPrintDialog::choice() const {

@@ -4,6 +4,7 @@
 #include <QDialog>
 #include <QLabel>
 #include <QPushButton>
+#include <QTimer>
 
 #include "app/fields/length_field.h"
 #include "app/fields/segments.h"
@@ -43,6 +44,7 @@ class LayerPrintDialog : public QDialog {
   enum class Close { move, grow };
   void close(Close how);
   void refresh();
+  void lookOn();
   LayerPrint lies() const;
   void say(const QString& words);
 
@@ -50,6 +52,10 @@ class LayerPrintDialog : public QDialog {
   std::vector<Polygon> shapes_;
   LayerPrint print_;
   bool taken_ = true;  ///< else the layer shall have no picture
+  QTimer others_;
+  std::size_t next_ = 1;
+  PrintCover worst_;  ///< of those that were looked at
+  Area shownBare_;
   PictureList* pictures_ = nullptr;
   LayerPrintCanvas* canvas_ = nullptr;
   Segments* repeat_ = nullptr;
