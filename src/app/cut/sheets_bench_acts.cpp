@@ -181,7 +181,7 @@ std::optional<std::pair<std::size_t, std::size_t>> SheetsBench::printedInHand() 
   if (film == nullptr || !film->prints()) {
     emit said(
         tr("This sheet is not printed. Take one of printable film: give a zone film to print in "
-           "Divide."));
+           "Divide, or a layer a picture in Dress."));
     return std::nullopt;
   }
   return std::pair(rows_[static_cast<std::size_t>(list_->currentRow())].film, sheet);

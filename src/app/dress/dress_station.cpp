@@ -222,6 +222,10 @@ bool DressStation::goTo(const QString& field) {
     layers_->mirrored().setFocus(Qt::OtherFocusReason);
     return true;
   }
+  if (field.contains(QStringLiteral("].print"))) {
+    layers_->printButton().setFocus(Qt::OtherFocusReason);
+    return true;
+  }
   const bool blade =
       field.endsWith(QStringLiteral("].limit")) || field.endsWith(QStringLiteral("].drop"));
   const bool place = field.contains(QStringLiteral("].places"));

@@ -57,7 +57,7 @@ double clearShare(const Picture& picture) {
 }
 
 /// To the inch, so many that no more dots come of it than are kept.
-double dotsFor(const Cluster& cluster, double wanted) {
+double dotsToInch(const Cluster& cluster, double wanted) {
   const double square = cluster.wide.length.inches() * cluster.tall.length.inches();
   return std::min(wanted, std::sqrt(0.98 * mostKeptDots / std::max(square, 1e-6)));
 }
@@ -259,7 +259,7 @@ void ClusterDialog::refresh() {
     return words_->setText(words);
   }
   plan_ = clusterOf(cluster_);
-  const Picture picture = pictureOf(cluster_, plan_, dotsFor(cluster_, shownDots));
+  const Picture picture = pictureOf(cluster_, plan_, dotsToInch(cluster_, shownDots));
   view_->show(imageOf(picture));
   const double share = clearShare(picture);
   const QString count =
@@ -276,7 +276,7 @@ void ClusterDialog::refresh() {
 }
 
 tl::expected<KeptPicture, Sentence> ClusterDialog::picture() const {
-  const double dots = dotsFor(cluster_, printedDots);
+  const double dots = dotsToInch(cluster_, printedDots);
   std::string name;
   for (const SharedArt& artwork : cluster_.of) {
     constexpr std::size_t most = 3;
