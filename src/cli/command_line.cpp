@@ -50,6 +50,8 @@ struct SheetOptions {
   std::string margin;
   std::string lap;
   bool weeding = false;
+  bool stack = false;
+  bool alike = false;
   std::string together;
   int tries = 0;
 };
@@ -117,6 +119,8 @@ int runSheets(const SheetOptions& options) {
   }
   if (const auto fault = take(options.lap, choices.lap)) return complain("--lap: " + *fault);
   choices.weeding = options.weeding;
+  choices.stack = options.stack;
+  choices.alike = options.alike;
   choices.together = togetherNamed(options.together);
   FilmShelf shelf;
   SheetOutput output{std::filesystem::path(options.plan.file).stem().string(), unit, plan->paper,
@@ -139,8 +143,8 @@ int runSheets(const SheetOptions& options) {
     for (const Fault& fault : sheets.error()) complain(inWords(fault.sentence, unit));
     return refused;
   }
-  for (FilmSheets& film : sheets->films) {
-    for (int i = 0; i < options.tries; ++i) improve(film);
+  for (std::size_t i = 0; i < sheets->films.size(); ++i) {
+    for (int n = 0; n < options.tries; ++n) improve(*sheets, i);
   }
   const auto saved = saveSheets(options.plan.folder, *sheets, output);
   if (!saved) return complain(inWords(saved.error(), unit));
@@ -148,14 +152,20 @@ int runSheets(const SheetOptions& options) {
     std::cout << (std::filesystem::path(options.plan.folder) / name).string() << '\n';
   }
   tellSheets(*sheets, output.cutter, unit);
+  const auto tell = [&](const std::optional<Sentence>& words) {
+    if (words) std::cout << inWords(*words, unit) << '\n';
+  };
+  tell(forgottenWords(*sheets));
   for (const FilmSheets& film : sheets->films) {
-    if (const auto lost = lostWords(film)) std::cout << inWords(*lost, unit) << '\n';
-    if (const auto more = togetherWords(film)) std::cout << inWords(*more, unit) << '\n';
+    for (const auto& words : {notFedWords(film), lostWords(film), togetherWords(film),
+                              stackWords(film), alikeWords(film)}) {
+      tell(words);
+    }
     for (const LaidApart& one : laidApart(*sheets, film)) {
       std::cout << inWords(one.words, unit) << '\n';
     }
-    for (const NotLaid& one : film.arrangement.notLaid) {
-      const SheetPart& part = film.parts[one.piece];
+    for (const PartsNotLaid& one : notLaidOf(film)) {
+      const SheetPart& part = *one.part;
       const Box box = part.part->bounds();
       std::cout << plan->cups[part.cup].name << ": "
                 << inWords(one.why == NotLaid::Why::tooLarge
@@ -281,6 +291,11 @@ int runCommandLine(int argc, const char* const* argv) {
                      "How far pieces of a part lap that is longer than any sheet");
   sheets->add_flag("--weeding", sheetOptions.weeding,
                    "A box round the parts of each sheet, cuts across its large waste");
+  sheets->add_flag(
+      "--stack", sheetOptions.stack,
+      "Strips of one length edge to edge, sharing cuts, where that takes no more film");
+  sheets->add_flag("--alike", sheetOptions.alike,
+                   "Backings lie on their sheets as their prints do on theirs");
   sheets
       ->add_option("--together", sheetOptions.together,
                    "Whose parts lie on one sheet of their film, where one has room for them all:\n"

@@ -17,6 +17,7 @@ HandLaid handLaidMembers(ObjectReader object) {
   object.text("part", laid.part);
   object.wholeNumber("piece", mostCopies, laid.piece);
   object.wholeNumber("copy", mostCopies, laid.copy);
+  object.wholeNumber("strips", mostCopies, laid.strips);
   double stock = 0;
   object.real("stock", 0, 1e15, stock);
   laid.stock = static_cast<long long>(stock);
@@ -32,6 +33,7 @@ Json written(const HandLaid& laid) {
   Json object = {{"purpose", laid.purpose}, {"part", laid.part}};
   if (laid.piece > 0) object["piece"] = laid.piece;
   if (laid.copy > 0) object["copy"] = laid.copy;
+  if (laid.strips > 0) object["strips"] = laid.strips;
   if (laid.stock != 0) object["stock"] = laid.stock;
   if (laid.sheet > 0) object["sheet"] = laid.sheet;
   if (laid.turn != Angle()) object["turn"] = number(degreesOf(laid.turn));

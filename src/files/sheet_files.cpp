@@ -23,8 +23,8 @@ namespace {
 /// Endings of what is written here.
 constexpr std::array<std::string_view, 6> kinds{".svg", ".dxf", ".plt", ".pdf", ".csv", ".png"};
 
-Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& laid) {
-  const SheetPart& one = film.parts[laid.piece];
+Json placementJson(const SheetPlan& sheets, const PartOnSheet& laid) {
+  const SheetPart& one = *laid.part;
   return {{"part", one.whole->id},
           {"piece", one.piece},
           {"pieces", one.pieces},
@@ -33,7 +33,37 @@ Json placementJson(const SheetPlan& sheets, const FilmSheets& film, const Laid& 
           {"copy", laid.copy + 1},
           {"at_mm", {rounded(laid.at.x), rounded(laid.at.y)}},
           {"turn_deg", rounded(laid.turn.degrees())},
-          {"outline_mm", pointsOf(shapeAt(film.pieces()[laid.piece], laid).front())}};
+          {"outline_mm", pointsOf(outlineOf(laid))}};
+}
+
+/// What lies on a film's sheets, sheet by sheet; of a stack every strip, with the stack's id.
+std::vector<Json> placementsOn(const SheetPlan& sheets, const FilmSheets& film) {
+  std::vector<Json> placements(film.arrangement.sheets.size(), Json::array());
+  for (const Laid& laid : film.arrangement.laid) {
+    const SheetPart& part = film.parts[laid.piece];
+    for (const PartOnSheet& one : partsAt(film, laid)) {
+      placements[laid.sheet].push_back(placementJson(sheets, one));
+      if (part.stack) placements[laid.sheet].back()["stack"] = part.part->id;
+    }
+  }
+  return placements;
+}
+
+/// What each sheet's files are called, film by film: two films of one name would write over each
+/// other.
+std::vector<std::vector<std::string>> namesOf(const SheetPlan& sheets, const std::string& order) {
+  std::set<std::string> taken;
+  std::vector<std::vector<std::string>> names;
+  for (const FilmSheets& film : sheets.films) {
+    std::vector<std::string>& its = names.emplace_back();
+    for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
+      const std::string first = sheetName(film, i, order);
+      std::string name = first;
+      for (int n = 2; !taken.insert(name).second; ++n) name = first + "-" + std::to_string(n);
+      its.push_back(std::move(name));
+    }
+  }
+  return names;
 }
 
 /// As tables are written (RFC 4180).
@@ -49,12 +79,19 @@ std::string listOf(const SheetPlan& sheets, const SheetOutput& output) {
   std::string list = "sheet,cup,part,for,copies,width_mm,height_mm,done\r\n";
   for (const FilmSheets& film : sheets.films) {
     for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
-      std::map<std::size_t, int> copies;
+      // In the order of the film's parts; strips of stacks by what they are of.
+      std::map<std::pair<std::size_t, const Part*>, std::pair<const SheetPart*, int>> copies;
       for (const Laid& laid : film.arrangement.laid) {
-        if (laid.sheet == i) ++copies[laid.piece];
+        if (laid.sheet != i) continue;
+        for (const PartOnSheet& one : partsAt(film, laid)) {
+          auto& [part, count] = copies[{laid.piece, one.part->part}];
+          part = one.part;
+          ++count;
+        }
       }
-      for (const auto& [piece, count] : copies) {
-        const SheetPart& part = film.parts[piece];
+      for (const auto& [which, listed] : copies) {
+        const auto& [of, count] = listed;
+        const SheetPart& part = *of;
         const Box box = part.part->bounds();
         const std::string name =
             part.part->name.pattern.empty() ? part.part->id : inWords(part.part->name, output.unit);
@@ -128,20 +165,14 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
   root["sheets"] = Json::array();
   root["unplaced"] = Json::array();
   root["apart"] = Json::array();
-  std::set<std::string> names;
+  const std::vector<std::vector<std::string>> names = namesOf(sheets, output.order);
   PictureDots dots;
-  for (const FilmSheets& film : sheets.films) {
-    std::vector<Json> placements(film.arrangement.sheets.size(), Json::array());
-    for (const Laid& laid : film.arrangement.laid) {
-      placements[laid.sheet].push_back(placementJson(sheets, film, laid));
-    }
+  for (std::size_t at = 0; at < sheets.films.size(); ++at) {
+    const FilmSheets& film = sheets.films[at];
+    std::vector<Json> placements = placementsOn(sheets, film);
     const Cutter cutter = cutterFor(output.cutter, film);
     for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
-      std::string id = sheetName(film, i, output.order);
-      // Two films of one name would write over each other.
-      for (int n = 2; !names.insert(id).second; ++n) {
-        id = sheetName(film, i, output.order) + "-" + std::to_string(n);
-      }
+      const std::string& id = names[at][i];
       const SheetSize size = film.sizeOf(i);
       const Box page{{0, 0}, {size.wide.mm(), size.tall.mm()}};
       const PartSet set = onSheet(film, i);
@@ -193,6 +224,10 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
            {"pieces", job.shapes().size()},
            {"placements", placements[i]}});
       if (!print.is_null()) root["sheets"].back()["print"] = std::move(print);
+      if (i < film.likeSheets.size()) {
+        const auto& [prints, sheet] = film.likeSheets[i];
+        root["sheets"].back()["laid_as"] = names[prints][sheet];
+      }
     }
     for (const LaidApart& one : laidApart(sheets, film)) {
       root["apart"].push_back({{"cup", sheets.plan->cups[one.who->cup].slug},
@@ -200,8 +235,8 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
                                {"material", materialName(film.wanted.kind)},
                                {"sheets", one.sheets}});
     }
-    for (const NotLaid& one : film.arrangement.notLaid) {
-      const SheetPart& part = film.parts[one.piece];
+    for (const PartsNotLaid& one : notLaidOf(film)) {
+      const SheetPart& part = *one.part;
       root["unplaced"].push_back(
           {{"part", part.part->id},
            {"cup", sheets.plan->cups[part.cup].slug},

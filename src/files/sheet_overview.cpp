@@ -143,9 +143,9 @@ class Overview {
   void unplaced() {
     bool first = true;
     for (const FilmSheets& film : sheets_.films) {
-      for (const NotLaid& one : film.arrangement.notLaid) {
+      for (const PartsNotLaid& one : notLaidOf(film)) {
         if (std::exchange(first, false)) flow_.title(words({"On no sheet", {}}));
-        const Sentence name = nameOf(sheets_, film.parts[one.piece]);
+        const Sentence name = nameOf(sheets_, *one.part);
         const Sentence why = one.why == NotLaid::Why::tooLarge
                                  ? Sentence{"larger than any sheet", {}}
                                  : Sentence{"there is no film left for it", {}};

@@ -295,7 +295,9 @@ constexpr std::array printerFigures{
     Figure<Printer>{"bleed_mm", 0, 5, [](const Printer& p) { return p.bleed.mm(); },
                     [](Printer& p, double v) { p.bleed = Length::mm(v); }},
     Figure<Printer>{"marks", 0, 1, [](const Printer& p) { return p.marks ? 1.0 : 0.0; },
-                    [](Printer& p, double v) { p.marks = v > 0.5; }}};
+                    [](Printer& p, double v) { p.marks = v > 0.5; }},
+    Figure<Printer>{"rolls", 0, 1, [](const Printer& p) { return p.rolls ? 1.0 : 0.0; },
+                    [](Printer& p, double v) { p.rolls = v > 0.5; }}};
 
 /// A machine by what is kept of it, the usual figures for the rest; nothing where none is.
 template <typename Machine, std::size_t count>

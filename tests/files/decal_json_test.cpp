@@ -117,8 +117,8 @@ Document fullOfDecals() {
   scatter.items = {{place, "set-1", 75, true}};
   document.cups[0].scatters = {scatter};
   document.cups[0].laidByHand = {
-      {"layers", "set-1-layer-2", 0, 3, 12, 1, Angle::degrees(-31.5), {12.25, 0.1}},
-      {"wrap", "wrap", 2, 0, 0, 0, Angle(), {-3, 40}}};
+      {"layers", "set-1-layer-2", 0, 3, 4, 12, 1, Angle::degrees(-31.5), {12.25, 0.1}},
+      {"wrap", "wrap", 2, 0, 0, 0, 0, Angle(), {-3, 40}}};
   giveIds(document.cups[0]);
   referToArt(document);
   return document;

@@ -55,6 +55,10 @@ PrinterDialog::PrinterDialog(const Printer& printer, Unit unit, QWidget* parent)
     refresh();
   });
   column->addWidget(marks);
+  auto* rolls = new QCheckBox(tr("It takes rolls no wider, and prints as long as a sheet on them"));
+  rolls->setChecked(printer_.rolls);
+  connect(rolls, &QCheckBox::toggled, this, [this](bool on) { printer_.rolls = on; });
+  column->addWidget(rolls);
   words_ = new QLabel;
   words_->setWordWrap(true);
   words_->setProperty("role", "label");

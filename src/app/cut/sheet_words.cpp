@@ -29,9 +29,8 @@ QString longWay(Length length, Unit unit) {
              : SheetWords::tr("%1 m").arg(QLocale().toString(length.mm() / mmInMetre, 'f', 1));
 }
 
-QString notLaidWords(const SheetPlan& sheets, const FilmSheets& film, const NotLaid& one,
-                     Unit unit) {
-  const SheetPart& part = film.parts[one.piece];
+QString notLaidWords(const SheetPlan& sheets, const PartsNotLaid& one, Unit unit) {
+  const SheetPart& part = *one.part;
   const QString id = say(nameOf(sheets, part), unit);
   if (one.why == NotLaid::Why::tooMany) {
     return SheetWords::tr("%1 has no room on so many sheets.").arg(id);
@@ -68,6 +67,7 @@ QString sheetLine(const FilmSheets& film, std::size_t sheet, Unit unit) {
 QStringList sheetNotes(const SheetPlan& sheets, Unit unit) {
   QStringList words;
   bool plain = false;
+  if (const auto forgotten = forgottenWords(sheets)) words << say(*forgotten, unit);
   for (const FilmSheets& film : sheets.films) {
     for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
       plain = plain || film.isPlain(i);
@@ -82,11 +82,13 @@ QStringList sheetNotes(const SheetPlan& sheets, Unit unit) {
                    .arg(part.pieces)
                    .arg(onTape(sheets.choices.lap, unit).mark);
     }
-    if (const auto lost = lostWords(film)) words << say(*lost, unit);
-    if (const auto more = togetherWords(film)) words << say(*more, unit);
+    for (const auto& one : {notFedWords(film), lostWords(film), togetherWords(film),
+                            stackWords(film), alikeWords(film)}) {
+      if (one) words << say(*one, unit);
+    }
     for (const LaidApart& one : laidApart(sheets, film)) words << say(one.words, unit);
-    for (const NotLaid& one : film.arrangement.notLaid) {
-      words << notLaidWords(sheets, film, one, unit);
+    for (const PartsNotLaid& one : notLaidOf(film)) {
+      words << notLaidWords(sheets, one, unit);
     }
   }
   if (plain) words << SheetWords::tr("Plain sheets are taken where the shelf has no film.");

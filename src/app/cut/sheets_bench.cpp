@@ -141,6 +141,15 @@ QWidget* SheetsBench::partsCard() {
   weeding_ = new QCheckBox(tr("Weeding box, and cuts across large waste"));
   connect(weeding_, &QCheckBox::clicked, this, [this](bool on) { work_.setWeeding(on); });
   body->addWidget(weeding_);
+  stack_ = new QCheckBox(tr("Strips of one length edge to edge"));
+  stack_->setToolTip(tr("They share cuts, where that takes no more film"));
+  connect(stack_, &QCheckBox::clicked, this, [this](bool on) { work_.setStacking(on); });
+  body->addWidget(stack_);
+  alike_ = new QCheckBox(tr("Backings lie as their prints do"));
+  alike_->setToolTip(
+      tr("On sheets of the same layout, so that all of one is laid on the other at once"));
+  connect(alike_, &QCheckBox::clicked, this, [this](bool on) { work_.setLikening(on); });
+  body->addWidget(alike_);
   auto* keeping = new QHBoxLayout;
   together_ = new QComboBox;
   together_->addItems({tr("Nothing"), tr("Each set’s parts"), tr("Each cup’s parts")});
@@ -325,6 +334,8 @@ void SheetsBench::refresh() {
                         inWords(ReadFault{0, fault}, tr("This order").toStdString(), unit)));
   }
   weeding_->setChecked(work_.weeding());
+  stack_->setChecked(work_.stacking());
+  alike_->setChecked(work_.likening());
   together_->setCurrentIndex(static_cast<int>(work_.choices().together));
   words_->setText(words.join(QLatin1Char(' ')));
   const int row = std::max(0, list_->currentRow());

@@ -65,6 +65,8 @@ class SheetsBench : public QWidget {
   QPushButton& searchButton() { return *search_; }
   QPushButton& bookButton() { return *book_; }
   QCheckBox& weeding() { return *weeding_; }
+  QCheckBox& stacking() { return *stack_; }
+  QCheckBox& likening() { return *alike_; }
   QComboBox& together() { return *together_; }
   QPushButton& freeButton() { return *free_; }
   QPushButton& printButton() { return *print_; }
@@ -129,6 +131,8 @@ class SheetsBench : public QWidget {
   QPushButton* pause_ = nullptr;
   QPushButton* save_ = nullptr;
   QCheckBox* weeding_ = nullptr;
+  QCheckBox* stack_ = nullptr;
+  QCheckBox* alike_ = nullptr;
   QComboBox* together_ = nullptr;
   QPushButton* free_ = nullptr;
   QPushButton* print_ = nullptr;

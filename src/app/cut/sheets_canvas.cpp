@@ -324,10 +324,24 @@ bool SheetsCanvas::mayMove() {
   return false;
 }
 
+/// Whether a part cannot be laid by hand wherever it would go; says so.
+bool SheetsCanvas::isHeld(std::size_t laid) {
+  const Laid& one = film()->arrangement.laid[laid];
+  if (work_.isAlike(film_, one)) {
+    emit said(tr("%1 lies as its print does. Move the print on its own sheet.").arg(nameOf(laid)));
+    return true;
+  }
+  if (!work_.isFull(film_, one)) return false;
+  emit said(tr("This cup keeps %1 parts laid by hand, and no more. Free all lets go of them.")
+                .arg(Document::mostLaidByHand));
+  return true;
+}
+
 void SheetsCanvas::put(const Laid& to) {
   if (film() == nullptr || !chosen_) return;
   const std::size_t laid = *chosen_;
   if (!mayMove()) return;
+  if (isHeld(laid)) return;
   if (!work_.move(film_, laid, to)) {
     emit said(
         tr("There it would lie off the film or nearer to another than the gap. It stays where "
@@ -342,7 +356,7 @@ void SheetsCanvas::put(const Laid& to) {
 
 void SheetsCanvas::sendTo(std::size_t sheet) {
   const FilmSheets* film = this->film();
-  if (film == nullptr || !chosen_ || !mayMove()) return;
+  if (film == nullptr || !chosen_ || !mayMove() || isHeld(*chosen_)) return;
   const QString name = nameOf(*chosen_);
   const std::size_t count = film->arrangement.sheets.size();
   if (count < 2) {

@@ -56,6 +56,7 @@ class SheetsCanvas : public NearCanvas {
   std::optional<std::size_t> at(QPointF p) const;
   QString nameOf(std::size_t laid) const;
   bool mayMove();
+  bool isHeld(std::size_t laid);
   void put(const Laid& to);
   void go(int by);
 

@@ -20,6 +20,9 @@ QString settingOf(const char* key, Unit unit) {
 constexpr const char* keys[] = {"wide", "tall", "margin", "gap"};
 
 constexpr const char* togetherSetting = "sheets/together";
+constexpr const char* weedingSetting = "sheets/weeding";
+constexpr const char* stackSetting = "sheets/stack";
+constexpr const char* alikeSetting = "sheets/alike";
 
 double takenBy(const SheetPlan& sheets) {
   double sum = 0;
@@ -35,8 +38,8 @@ struct SheetsWork::Search {
   std::atomic<bool> over{false};
   std::atomic<long> tries{0};
   std::mutex guard;
-  std::vector<FilmSheets> found;  ///< the best so far
-  bool better = false;            ///< than what was taken last
+  SheetPlan found;      ///< the best so far
+  bool better = false;  ///< than what was taken last
 };
 
 SheetsWork::SheetsWork(Order& order, Shelf& shelf, QObject* parent)
@@ -100,7 +103,9 @@ void SheetsWork::readChoices() {
     if (std::isfinite(kept) && kept >= 0 && kept <= 3000) length = Length::mm(kept);
   }
   choices_.lap = usual.lap;
-  choices_.weeding = QSettings().value(QStringLiteral("sheets/weeding"), false).toBool();
+  choices_.weeding = QSettings().value(weedingSetting, false).toBool();
+  choices_.stack = QSettings().value(stackSetting, false).toBool();
+  choices_.alike = QSettings().value(alikeSetting, false).toBool();
   choices_.together = togetherNamed(QSettings().value(togetherSetting).toString().toStdString());
   choicesFor_ = unit;
 }
@@ -192,31 +197,29 @@ void SheetsWork::poll() {
 void SheetsWork::search() {
   if (!sheets_ || working() || search_) return;
   search_ = std::make_shared<Search>();
-  search_->found = sheets_->films;
+  search_->found = *sheets_;
   before_ = takenBy(*sheets_);
-  std::vector<Arrangement> kept;
-  for (std::size_t i = 0; i < sheets_->films.size(); ++i) kept.push_back(keptOf(i));
-  QThreadPool::globalInstance()->start([search = search_, before = ending_, films = sheets_->films,
-                                        kept = std::move(kept)]() mutable {
-    // Arrangers are one thread's at a time.
-    while (before && !before->over) std::this_thread::sleep_for(std::chrono::milliseconds(5));
-    try {
-      for (long round = 0; round < mostTries && !search->stopped; ++round) {
-        for (std::size_t i = 0; i < films.size() && !search->stopped; ++i) {
-          if (improve(films[i], kept[i])) {
-            const std::lock_guard<std::mutex> lock(search->guard);
-            search->found[i] = films[i];
-            search->better = true;
+  QThreadPool::globalInstance()->start(
+      [search = search_, before = ending_, sheets = *sheets_]() mutable {
+        // Arrangers are one thread's at a time.
+        while (before && !before->over) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+        try {
+          for (long round = 0; round < mostTries && !search->stopped; ++round) {
+            for (std::size_t i = 0; i < sheets.films.size() && !search->stopped; ++i) {
+              if (improve(sheets, i)) {
+                const std::lock_guard<std::mutex> lock(search->guard);
+                search->found = sheets;
+                search->better = true;
+              }
+            }
+            search->tries = round + 1;
           }
+        } catch (const std::exception&) {
+          // Memory ran out: the best so far stands.
+          search->stopped = true;
         }
-        search->tries = round + 1;
-      }
-    } catch (const std::exception&) {
-      // Memory ran out: the best so far stands.
-      search->stopped = true;
-    }
-    search->over = true;
-  });
+        search->over = true;
+      });
   poll_.start();
   emit progressed();
 }
@@ -228,9 +231,7 @@ void SheetsWork::takeFound() {
     const std::lock_guard<std::mutex> lock(search_->guard);
     better = std::exchange(search_->better, false);
     if (better) {
-      auto next = std::make_shared<SheetPlan>(*sheets_);
-      next->films = search_->found;
-      sheets_ = std::move(next);
+      sheets_ = std::make_shared<const SheetPlan>(search_->found);
     }
   }
   if (over) search_.reset();
@@ -254,18 +255,18 @@ double SheetsWork::saved() const {
   return sheets_ && before_ > 0 ? 1 - takenBy(*sheets_) / before_ : 0;
 }
 
-Arrangement SheetsWork::keptOf(std::size_t film) const {
-  Arrangement kept;
-  const Arrangement& all = sheets_->films[film].arrangement;
-  for (const Laid& laid : all.laid) {
-    if (isKept(film, laid)) kept.laid.push_back(laid);
-  }
-  if (!kept.laid.empty()) kept.sheets = all.sheets;
-  return kept;
-}
-
 bool SheetsWork::isKept(std::size_t film, const Laid& laid) const {
   return sheets_->films[film].byHand.contains({laid.piece, laid.copy});
+}
+
+bool SheetsWork::isAlike(std::size_t film, const Laid& laid) const {
+  return sheets_->films[film].alike.contains({laid.piece, laid.copy});
+}
+
+bool SheetsWork::isFull(std::size_t film, const Laid& laid) const {
+  const FilmSheets& all = sheets_->films[film];
+  const Cup& cup = document_.cups[all.parts[laid.piece].cup];
+  return !isKept(film, laid) && cup.laidByHand.size() >= Document::mostLaidByHand;
 }
 
 bool SheetsWork::move(std::size_t film, std::size_t laid, const Laid& to) {
@@ -274,23 +275,34 @@ bool SheetsWork::move(std::size_t film, std::size_t laid, const Laid& to) {
 
 bool SheetsWork::send(std::size_t film, std::size_t laid, std::size_t sheet) {
   return change(film, laid, [&](FilmSheets& films) {
-    // An arranger is one thread's at a time.
-    while (ending_ && !ending_->over) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    awaitEnding();
     return sendTo(films, laid, sheet);
   });
+}
+
+/// An arranger is one thread's at a time.
+void SheetsWork::awaitEnding() const {
+  while (ending_ && !ending_->over) std::this_thread::sleep_for(std::chrono::milliseconds(5));
 }
 
 bool SheetsWork::change(std::size_t film, std::size_t laid,
                         const std::function<bool(FilmSheets&)>& change) {
   stop();
   if (!holds() || film >= sheets_->films.size()) return false;
+  const Laid before = sheets_->films[film].arrangement.laid[laid];
+  if (isAlike(film, before) || isFull(film, before)) return false;
   auto next = std::make_shared<SheetPlan>(*sheets_);
   FilmSheets& changed = next->films[film];
   if (!change(changed)) return false;
   const Laid& now = changed.arrangement.laid[laid];
   changed.byHand.insert({now.piece, now.copy});
+  if (changed.prints()) {
+    awaitEnding();
+    followPrints(*next);
+  }
+  const auto forgotten = std::exchange(next->forgotten, {});
   sheets_ = std::move(next);
-  keep(sheets_->films[film],
+  keep(sheets_->films[film], forgotten,
        QStringLiteral("by hand %1 %2 %3").arg(film).arg(now.piece).arg(now.copy));
   emit this->changed();
   return true;
@@ -298,11 +310,15 @@ bool SheetsWork::change(std::size_t film, std::size_t laid,
 
 /// Writes into the order where parts of a film lie that were laid by hand, all of them, as sheets
 /// may have come to stand in another order.
-void SheetsWork::keep(const FilmSheets& film, const QString& key) {
+void SheetsWork::keep(const FilmSheets& film, const Forgotten& forgotten, const QString& key) {
   own_ = true;
   order_.edit(
       tr("Lay a part by hand"),
       [&](Document& document) {
+        for (const auto& gone : forgotten) {
+          std::erase_if(document.cups[gone.first].laidByHand,
+                        [&](const HandLaid& one) { return one.isOf(gone.second); });
+        }
         for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
           const Laid& laid = film.arrangement.laid[i];
           if (!film.byHand.contains({laid.piece, laid.copy})) continue;
@@ -341,10 +357,22 @@ void SheetsWork::setTogether(Together together) {
   later();
 }
 
-void SheetsWork::setWeeding(bool on) {
-  choices_.weeding = on;
-  QSettings().setValue(QStringLiteral("sheets/weeding"), on);
+void SheetsWork::turn(bool SheetChoices::*choice, const char* setting, bool on) {
+  choices_.*choice = on;
+  QSettings().setValue(QString::fromLatin1(setting), on);
   later();
+}
+
+void SheetsWork::setWeeding(bool on) {
+  turn(&SheetChoices::weeding, weedingSetting, on);
+}
+
+void SheetsWork::setStacking(bool on) {
+  turn(&SheetChoices::stack, stackSetting, on);
+}
+
+void SheetsWork::setLikening(bool on) {
+  turn(&SheetChoices::alike, alikeSetting, on);
 }
 
 }  // namespace avrelt

@@ -63,6 +63,10 @@ class SheetsWork : public QObject {
   /// laid is of an order that has changed since.
   bool move(std::size_t film, std::size_t laid, const Laid& to);
   bool isKept(std::size_t film, const Laid& laid) const;
+  /// Whether it lies as its print does, and is not moved by itself.
+  bool isAlike(std::size_t film, const Laid& laid) const;
+  /// Whether a part's cup keeps no more parts as laid by hand.
+  bool isFull(std::size_t film, const Laid& laid) const;
   /// A part laid on another sheet of its film, where it finds room; whether it does.
   bool send(std::size_t film, std::size_t laid, std::size_t sheet);
   /// Whether anything was laid by hand; and lays that with all others again.
@@ -70,6 +74,10 @@ class SheetsWork : public QObject {
   void release();
   bool weeding() const { return choices_.weeding; }
   void setWeeding(bool on);
+  bool stacking() const { return choices_.stack; }
+  void setStacking(bool on);
+  bool likening() const { return choices_.alike; }
+  void setLikening(bool on);
   void setTogether(Together together);
 
  signals:
@@ -87,8 +95,10 @@ class SheetsWork : public QObject {
   void start();
   void poll();
   void takeFound();
-  Arrangement keptOf(std::size_t film) const;
-  void keep(const FilmSheets& film, const QString& key);
+  using Forgotten = std::vector<std::pair<std::size_t, HandLaid>>;
+  void keep(const FilmSheets& film, const Forgotten& forgotten, const QString& key);
+  void awaitEnding() const;
+  void turn(bool SheetChoices::*choice, const char* setting, bool on);
   bool change(std::size_t film, std::size_t laid, const std::function<bool(FilmSheets&)>& change);
 
   Order& order_;

@@ -14,6 +14,7 @@ struct HandLaid {
   std::string part;     ///< its id
   int piece = 0;        ///< of one that is longer than any sheet, from 1; else 0
   int copy = 0;         ///< from 0
+  int strips = 0;       ///< of a stack of strips how many, the rest is of its first; else 0
   long long stock = 0;  ///< the shelf's key of what it lies on; 0 for plain sheets
   int sheet = 0;        ///< what has the same lies on the same sheet of that
   Angle turn{};         ///< to the left, about the part's origin, then moved
@@ -23,7 +24,7 @@ struct HandLaid {
   /// Whether they are of the same copy of the same part.
   bool isOf(const HandLaid& other) const {
     return purpose == other.purpose && part == other.part && piece == other.piece &&
-           copy == other.copy;
+           copy == other.copy && strips == other.strips;
   }
 
   friend bool operator==(const HandLaid&, const HandLaid&) = default;

@@ -7,25 +7,13 @@
 #include <set>
 #include <utility>
 
+#include "job/sheets_alike.h"
 #include "job/sheets_by_hand.h"
-#include "sheet/offcut.h"
-#include "sheet/split_part.h"
-#include "sheet/weeding.h"
+#include "job/sheets_making.h"
+#include "job/sheets_stacked.h"
 
 namespace avrelt {
 namespace {
-
-/// Curves are followed so closely that what they stand out beyond their chords is less than
-/// `arrange` keeps to spare.
-constexpr Length outlineTolerance = Length::mm(0.005);
-
-Polygon shapeOf(const Part& part) {
-  Polygon shape{flattened(part.outline, outlineTolerance)};
-  for (const std::vector<Path>* paths : {&part.more, &part.holes}) {
-    for (const Path& path : *paths) shape.push_back(flattened(path, outlineTolerance));
-  }
-  return shape;
-}
 
 void check(const SheetChoices& choices, Faults& faults) {
   const auto refuseIf = [&](bool wrong, const char* field, const char* words) {
@@ -78,11 +66,15 @@ SheetChoices usualSheets(Unit unit) {
   return choices;
 }
 
+std::size_t SheetPart::strips() const {
+  return stack ? stack->size() : 0;
+}
+
 SheetSize FilmSheets::sizeOf(std::size_t sheet) const {
   const UsedSheet& taken = arrangement.sheets[sheet];
   const FilmPiece& piece = from[taken.film];
   SheetSize size = piece.size;
-  if (piece.roll) size.tall = std::min(taken.reaches + size.margin, size.tall);
+  if (piece.roll) size.tall = std::min(taken.reaches + size.margin + piece.above, size.tall);
   return size;
 }
 
@@ -106,90 +98,6 @@ std::size_t SheetPlan::sheets() const {
 
 namespace {
 
-/// What there is of a film, in the order it is used up.
-void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& choices) {
-  struct Ranked {
-    int rank;
-    double area;
-    FilmPiece piece;
-    long long key;
-  };
-  std::vector<Ranked> all;
-  for (const FilmStock& stock : shelf.stock) {
-    if (!film.film || stock.film != film.film->key || stock.count < 1 || !faultsOf(stock).empty()) {
-      continue;
-    }
-    FilmPiece piece;
-    piece.size = {stock.wide, stock.tall, choices.size.margin};
-    piece.count = static_cast<std::size_t>(stock.shape == StockShape::sheet ? stock.count : 1);
-    piece.roll = stock.shape == StockShape::roll;
-    if (stock.shape == StockShape::offcut) {
-      const double wide = stock.wide.mm();
-      const double tall = stock.tall.mm();
-      piece.outline = stock.outline;
-      if (piece.outline.empty()) {
-        piece.outline = {{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
-      }
-    }
-    if (film.prints()) {
-      // Neither rolls nor offcuts are fed to a printer.
-      const Printer& printer = choices.printer;
-      if (stock.shape != StockShape::sheet || stock.wide > printer.wide ||
-          stock.tall > printer.tall) {
-        continue;
-      }
-      piece.size.margin = {};
-      piece.room = printRoom(printer, stock.wide, stock.tall);
-      if (piece.room.empty()) continue;
-    }
-    const int rank = stock.shape == StockShape::offcut  ? 0
-                     : stock.shape == StockShape::sheet ? 1
-                                                        : 2;
-    all.push_back({rank, stock.wide.mm() * stock.tall.mm(), std::move(piece), stock.key});
-  }
-  std::stable_sort(all.begin(), all.end(), [](const Ranked& a, const Ranked& b) {
-    return std::pair(a.rank, a.area) < std::pair(b.rank, b.area);
-  });
-  for (Ranked& one : all) {
-    film.from.push_back(std::move(one.piece));
-    film.stock.push_back(one.key);
-  }
-  if (film.prints()) {
-    const Printer& printer = choices.printer;
-    film.from.push_back({{printer.wide, printer.tall, {}},
-                         FilmPiece::many,
-                         false,
-                         {},
-                         printRoom(printer, printer.wide, printer.tall)});
-  } else {
-    film.from.push_back({choices.size, FilmPiece::many, false, {}});
-  }
-  film.stock.push_back(0);
-}
-
-/// What of a sheet parts may take, its sides.
-Box roomOf(const FilmPiece& piece) {
-  if (!piece.room.empty()) return boundsOf(piece.room);
-  const double margin = piece.size.margin.mm();
-  return {{margin, margin}, {piece.size.wide.mm() - margin, piece.size.tall.mm() - margin}};
-}
-
-/// A part in pieces that fit one of a film's sheets, as few as may be; none where that cannot be.
-std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap) {
-  std::vector<Part> best;
-  if (part.kind != PartKind::film && part.kind != PartKind::stencil &&
-      part.kind != PartKind::strip) {
-    return best;
-  }
-  for (const FilmPiece& from : film.from) {
-    const Box room = roomOf(from);
-    std::vector<Part> parted =
-        splitToFit(part, Length::mm(room.width()), Length::mm(room.height()), lap);
-    if (!parted.empty() && (best.empty() || parted.size() < best.size())) best = std::move(parted);
-  }
-  return best;
-}
-
 /// The number of whose parts one lies together with, 0 for nobody's.
 std::size_t togetherOf(FilmSheets& film, const Plan& plan, const SheetPart& part,
                        Together together) {
@@ -211,49 +119,14 @@ std::size_t togetherOf(FilmSheets& film, const Plan& plan, const SheetPart& part
   return number;
 }
 
-/// Parts what lies nowhere because no sheet is long enough; whether there was any such.
-bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap) {
-  bool any = false;
-  for (const NotLaid& one : film.arrangement.notLaid) {
-    if (one.why != NotLaid::Why::tooLarge) continue;
-    const SheetPart whole = film.parts[one.piece];
-    const Piece old = pieces[one.piece];
-    Part like = *whole.part;
-    like.mayTurn = old.mayTurn;
-    std::vector<Part> parted = partedFor(film, like, lap);
-    for (std::size_t i = 0; i < parted.size(); ++i) {
-      any = true;
-      film.split.push_back(std::make_shared<const Part>(std::move(parted[i])));
-      SheetPart part = whole;
-      part.part = film.split.back().get();
-      part.piece = static_cast<long>(i) + 1;
-      part.pieces = static_cast<long>(parted.size());
-      Piece piece{shapeOf(*part.part), old.copies, old.mayTurn, {}, old.together};
-      for (const FilmPiece& from : film.from) {
-        const Box room = roomOf(from);
-        const auto turn = turnToFit(piece.shape, Length::mm(room.width()),
-                                    Length::mm(room.height()), old.mayTurn == MayTurn::any);
-        if (turn) piece.turnedFirst = *turn;
-      }
-      // The first takes the whole one's place.
-      if (i == 0) {
-        film.parts[one.piece] = part;
-        pieces[one.piece] = piece;
-      } else {
-        film.parts.push_back(part);
-        pieces.push_back(piece);
-      }
-    }
-  }
-  return any;
-}
-
 Area wholeOf(const FilmSheets& film, std::size_t sheet) {
   const SheetSize size = film.sizeOf(sheet);
   const FilmPiece& piece = film.from[film.arrangement.sheets[sheet].film];
   return Area::mm2(piece.outline.empty() ? size.wide.mm() * size.tall.mm()
                                          : signedArea(piece.outline));
 }
+
+}  // namespace
 
 void measure(FilmSheets& film) {
   film.used.assign(film.arrangement.sheets.size(), 0);
@@ -263,258 +136,191 @@ void measure(FilmSheets& film) {
   }
 }
 
-}  // namespace
-
 SheetArea areaOf(const FilmSheets& film, std::size_t sheet) {
   const Area whole = wholeOf(film, sheet);
   return {whole, Area::mm2(whole.mm2() * film.used[sheet])};
 }
+
+namespace {
+
+/// Sheets in the making.
+class SheetMaker {
+ public:
+  SheetMaker(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
+             const SheetChoices& choices)
+      : shelf_(shelf), choices_(choices), sheets_{plan, choices, {}, {}, {}} {}
+
+  /// Every part that is cut, with its film's others.
+  void gather() {
+    const Plan& plan = *sheets_.plan;
+    for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+      const CupPlan& cup = plan.cups[i];
+      for (const Purpose& purpose : purposes()) {
+        for (const PartEntry& entry : entriesOf(cup, purpose.id)) {
+          if (isCut(*cup.of, entry)) continue;
+          for (const Part* part : entry.parts) {
+            if (part->material == PartMaterial::paper) continue;
+            add({i, purpose.id, part, part, entry.parts.size() > 1});
+          }
+        }
+      }
+    }
+    if (choices_.alike) sheets_.alike = alikeOf(plan);
+  }
+
+  bool prints() const {
+    return std::any_of(sheets_.films.begin(), sheets_.films.end(),
+                       [](const FilmSheets& film) { return film.prints(); });
+  }
+
+  /// Prints first: what lies under them follows.
+  void lay(const SheetsGoing& going) {
+    std::size_t all = 0;
+    for (const FilmSheets& film : sheets_.films) all += film.parts.size();
+    std::size_t done = 0;
+    for (const bool printing : {true, false}) {
+      for (std::size_t i = 0; i < sheets_.films.size(); ++i) {
+        FilmSheets& film = sheets_.films[i];
+        if (film.prints() != printing) continue;
+        const std::size_t parts = film.parts.size();
+        lay(film, pieces_[i], !going || going(done, all));
+        done += parts;
+      }
+    }
+  }
+
+  SheetPlan take() {
+    noteForgotten();
+    return std::move(sheets_);
+  }
+
+ private:
+  void add(SheetPart part) {
+    const CupPlan& cup = sheets_.plan->cups[part.cup];
+    const FilmWanted wanted = wantedFor(cup, part.purpose, *part.whole);
+    const auto [found, isNew] = known_.try_emplace(wanted, sheets_.films.size());
+    const ShelfFilm* of = isNew ? chosenFor(wanted) : nullptr;
+    if (of != nullptr) {
+      found->second = ofShelf_.try_emplace(of->key, sheets_.films.size()).first->second;
+    }
+    if (isNew && found->second < sheets_.films.size()) {
+      sheets_.films[found->second].wantedToo.push_back(wanted);
+    } else if (isNew) {
+      FilmSheets& film = sheets_.films.emplace_back();
+      film.wanted = wanted;
+      if (of != nullptr) film.film = *of;
+      pieces_.emplace_back();
+    }
+    FilmSheets& film = sheets_.films[found->second];
+    const Part& whole = *part.whole;
+    film.parts.push_back(std::move(part));
+    pieces_[found->second].push_back(
+        {pieceShape(whole),
+         whole.copies + whole.spares,
+         whole.mayTurn,
+         {},
+         togetherOf(film, *sheets_.plan, film.parts.back(), choices_.together)});
+  }
+
+  const ShelfFilm* chosenFor(const FilmWanted& wanted) const {
+    const auto chosen = choices_.films.find(wanted);
+    return chosen != choices_.films.end() ? shelf_.filmOf(chosen->second)
+                                          : shelf_.likeliest(wanted.kind, wanted.colour);
+  }
+
+  void lay(FilmSheets& film, std::vector<Piece>& pieces, bool goOn) {
+    if (film.film && film.film->keepsDirection) {
+      for (Piece& piece : pieces) piece.mayTurn = MayTurn::no;
+    }
+    takeStock(film, shelf_, choices_);
+    ArrangeRules rules = choices_.rules;
+    if (film.prints()) rules.gap = std::max(rules.gap, choices_.printer.bleed * 2);
+    film.gap = rules.gap;
+    film.weeding = choices_.weeding;
+    keepClear(film, pieces, sheets_.alike);
+    const auto layAll = [&] {
+      film.arranger = std::make_shared<Arranger>(pieces, film.from, rules);
+      film.arrangement = (*film.arranger)();
+    };
+    if (!goOn) {
+      film.arranger = std::make_shared<Arranger>(pieces, film.from, rules);
+      return;
+    }
+    layAll();
+    if (dropClear(film, pieces)) layAll();
+    if (partLongOnes(film, pieces, choices_.lap)) layAll();
+    if (choices_.stack) {
+      std::set<std::size_t> leave = laidSinglyByHand(film, *sheets_.plan);
+      leave.merge(laidAlike(film, sheets_.alike));
+      stackStrips(film, rules, leave);
+    }
+    Arrangement kept = likePrints(film, sheets_);
+    addByHand(film, *sheets_.plan, kept);
+    if (!kept.laid.empty()) film.arrangement = (*film.arranger)(kept);
+    film.attempts = 1;
+    measure(film);
+    if (film.together.empty()) return;
+    std::vector<Piece> loose = film.pieces();
+    for (Piece& piece : loose) piece.together = 0;
+    film.looseTakes = filmTaken(Arranger(std::move(loose), film.from, rules)(kept), film.from);
+  }
+
+  /// What is kept as laid by hand and was looked for in vain: of parts that are gone, or not cut so
+  /// any more. Those that are ticked as cut come again once they are not.
+  void noteForgotten() {
+    const Plan& plan = *sheets_.plan;
+    for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+      const CupPlan& cup = plan.cups[i];
+      for (const HandLaid& hand : cup.of->laidByHand) {
+        const bool found = std::any_of(sheets_.films.begin(), sheets_.films.end(),
+                                       [&](const FilmSheets& film) { return isOf(film, i, hand); });
+        if (found) continue;
+        const std::vector<PartEntry> entries = entriesOf(cup, hand.purpose);
+        const bool ticked =
+            std::any_of(entries.begin(), entries.end(), [&](const PartEntry& entry) {
+              return isCut(*cup.of, entry) &&
+                     std::any_of(entry.parts.begin(), entry.parts.end(),
+                                 [&](const Part* part) { return part->id == hand.part; });
+            });
+        if (!ticked) sheets_.forgotten.emplace_back(i, hand);
+      }
+    }
+  }
+
+  const FilmShelf& shelf_;
+  const SheetChoices& choices_;
+  SheetPlan sheets_;
+  std::vector<std::vector<Piece>> pieces_;
+  std::map<FilmWanted, std::size_t> known_;
+  std::map<long long, std::size_t> ofShelf_;
+};
+
+}  // namespace
 
 CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
                                const SheetChoices& choices, const SheetsGoing& going) {
   Faults faults;
   check(choices, faults);
   if (!faults.empty()) return tl::unexpected(std::move(faults));
-  SheetPlan sheets{plan, choices, {}};
-  const auto chosenFor = [&](const FilmWanted& wanted) -> const ShelfFilm* {
-    const auto chosen = choices.films.find(wanted);
-    return chosen != choices.films.end() ? shelf.filmOf(chosen->second)
-                                         : shelf.likeliest(wanted.kind, wanted.colour);
-  };
-  std::map<FilmWanted, std::size_t> known;
-  std::map<long long, std::size_t> ofShelf;
-  std::vector<std::vector<Piece>> pieces;
-  std::size_t all = 0;
-  for (std::size_t i = 0; i < plan->cups.size(); ++i) {
-    const CupPlan& cup = plan->cups[i];
-    for (const Purpose& purpose : purposes()) {
-      for (const PartEntry& entry : entriesOf(cup, purpose.id)) {
-        if (isCut(*cup.of, entry)) continue;
-        for (const Part* part : entry.parts) {
-          if (part->material == PartMaterial::paper) continue;
-          const FilmWanted wanted = wantedFor(cup, purpose.id, *part);
-          const auto [found, isNew] = known.try_emplace(wanted, sheets.films.size());
-          const ShelfFilm* of = isNew ? chosenFor(wanted) : nullptr;
-          if (of != nullptr) {
-            found->second = ofShelf.try_emplace(of->key, sheets.films.size()).first->second;
-          }
-          if (isNew && found->second < sheets.films.size()) {
-            sheets.films[found->second].wantedToo.push_back(wanted);
-          } else if (isNew) {
-            FilmSheets& film = sheets.films.emplace_back();
-            film.wanted = wanted;
-            if (of != nullptr) film.film = *of;
-            pieces.emplace_back();
-          }
-          sheets.films[found->second].parts.push_back(
-              {i, purpose.id, part, part, entry.parts.size() > 1});
-          FilmSheets& film = sheets.films[found->second];
-          pieces[found->second].push_back(
-              {shapeOf(*part),
-               part->copies + part->spares,
-               part->mayTurn,
-               {},
-               togetherOf(film, *plan, film.parts.back(), choices.together)});
-          ++all;
-        }
-      }
-    }
-  }
-  const bool prints = std::any_of(sheets.films.begin(), sheets.films.end(),
-                                  [](const FilmSheets& film) { return film.prints(); });
-  if (prints) {
+  SheetMaker maker(plan, shelf, choices);
+  maker.gather();
+  if (maker.prints()) {
     if (Faults wrong = faultsOf(choices.printer); !wrong.empty()) {
       return tl::unexpected(std::move(wrong));
     }
   }
-  std::size_t done = 0;
-  for (std::size_t i = 0; i < sheets.films.size(); ++i) {
-    FilmSheets& film = sheets.films[i];
-    if (film.film && film.film->keepsDirection) {
-      for (Piece& piece : pieces[i]) piece.mayTurn = MayTurn::no;
-    }
-    takeStock(film, shelf, choices);
-    ArrangeRules rules = choices.rules;
-    if (film.prints()) rules.gap = std::max(rules.gap, choices.printer.bleed * 2);
-    film.gap = rules.gap;
-    film.weeding = choices.weeding;
-    film.arranger = std::make_shared<Arranger>(pieces[i], film.from, rules);
-    if (going && !going(done, all)) continue;
-    film.arrangement = (*film.arranger)();
-    if (partLongOnes(film, pieces[i], choices.lap)) {
-      film.arranger = std::make_shared<Arranger>(std::move(pieces[i]), film.from, rules);
-      film.arrangement = (*film.arranger)();
-    }
-    const Arrangement hand = byHand(film, *plan);
-    if (!hand.laid.empty()) {
-      film.arrangement = (*film.arranger)(hand);
-      for (const Laid& laid : hand.laid) film.byHand.insert({laid.piece, laid.copy});
-    }
-    film.attempts = 1;
-    measure(film);
-    if (!film.together.empty()) {
-      std::vector<Piece> loose = film.pieces();
-      for (Piece& piece : loose) piece.together = 0;
-      film.looseTakes = filmTaken(Arranger(std::move(loose), film.from, rules)(hand), film.from);
-    }
-    done += film.parts.size();
-  }
-  return sheets;
+  maker.lay(going);
+  return maker.take();
 }
 
-std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film) {
-  std::vector<LaidApart> all;
-  for (const std::size_t number : film.arrangement.apart) {
-    LaidApart one;
-    one.who = &film.together[number - 1];
-    std::set<std::size_t> on;
-    for (const Laid& laid : film.arrangement.laid) {
-      if (film.pieces()[laid.piece].together == number) on.insert(laid.sheet);
-    }
-    one.sheets = static_cast<long>(on.size());
-    const CupPlan& cup = sheets.plan->cups[one.who->cup];
-    Sentence name{"%1", {cup.name}};
-    for (const SetPlan& set : cup.sets) {
-      if (set.id == one.who->set) name = {"%1, %2", {cup.name, set.name}};
-    }
-    one.words = {
-        "%1 lies on %2 sheets of a film, not on one. Take larger sheets, or lay its parts by "
-        "hand.",
-        {Phrase(name), one.sheets}};
-    all.push_back(std::move(one));
-  }
-  return all;
-}
-
-std::optional<Sentence> togetherWords(const FilmSheets& film) {
-  constexpr double hardlyAny = 0.01;
-  if (film.looseTakes <= Area()) return std::nullopt;
-  const double more = filmTaken(film.arrangement, film.from).mm2() / film.looseTakes.mm2() - 1;
-  if (more < hardlyAny) return std::nullopt;
-  return Sentence{"Kept together, these parts take %1 % more film than they would lying anywhere.",
-                  {numberText(more * 100, more < 0.1 ? 1 : 0)}};
-}
-
-bool improve(FilmSheets& film, const Arrangement& kept) {
-  Arrangement tried = (*film.arranger)(film.attempts++, film.arrangement.order, kept);
+bool improve(SheetPlan& sheets, std::size_t at) {
+  FilmSheets& film = sheets.films[at];
+  Arrangement tried = (*film.arranger)(film.attempts++, film.arrangement.order, keptOf(film));
   if (!isDenser(tried, film.arrangement, film.from)) return false;
   film.arrangement = std::move(tried);
   measure(film);
+  if (film.prints()) followPrints(sheets);
   return true;
-}
-
-std::optional<Part> weedingOn(const FilmSheets& film, std::size_t sheet) {
-  if (!film.weeding) return std::nullopt;
-  std::vector<Polygon> shapes;
-  for (const Laid& laid : film.arrangement.laid) {
-    if (laid.sheet == sheet) shapes.push_back(shapeAt(film.pieces()[laid.piece], laid));
-  }
-  const SheetSize size = film.sizeOf(sheet);
-  return weedingOf(shapes, size.wide, size.tall, film.gap);
-}
-
-PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
-  PartSet set;
-  for (const Laid& laid : film.arrangement.laid) {
-    if (laid.sheet != sheet) continue;
-    const SheetPart& one = film.parts[laid.piece];
-    Part part = laidOut(*one.part, laid.turn, laid.at);
-    // Two cups may have parts of one name.
-    part.id = "cup-" + std::to_string(one.cup + 1) + "-" + part.id;
-    if (laid.copy > 0) part.id += "-copy-" + std::to_string(laid.copy + 1);
-    set.parts.push_back(std::move(part));
-  }
-  if (std::optional<Part> weeding = weedingOn(film, sheet)) {
-    set.parts.push_back(std::move(*weeding));
-  }
-  return set;
-}
-
-SheetEntries entriesOn(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet) {
-  // Of each part of the plan, how many pieces and copies of it are wanted, and lie on the sheet.
-  struct Count {
-    int wanted = 0;
-    int here = 0;
-  };
-  std::map<const Part*, Count> counts;
-  std::set<std::pair<std::size_t, std::string>> touched;
-  for (const FilmSheets& one : sheets.films) {
-    for (std::size_t i = 0; i < one.parts.size(); ++i) {
-      counts[one.parts[i].whole].wanted += one.pieces()[i].copies;
-    }
-    if (&one != &film) continue;
-    for (const Laid& laid : one.arrangement.laid) {
-      if (laid.sheet != sheet) continue;
-      const SheetPart& part = one.parts[laid.piece];
-      ++counts[part.whole].here;
-      touched.emplace(part.cup, part.purpose);
-    }
-  }
-  SheetEntries entries;
-  for (const auto& [cup, purpose] : touched) {
-    for (PartEntry& entry : entriesOf(sheets.plan->cups[cup], purpose)) {
-      bool any = false;
-      bool all = true;
-      for (const Part* part : entry.parts) {
-        // What is ticked already, or on paper, is on no sheet.
-        const auto count = counts.find(part);
-        if (count == counts.end()) continue;
-        any = any || count->second.here > 0;
-        all = all && count->second.here == count->second.wanted;
-      }
-      if (any) (all ? entries.whole : entries.partly).push_back({cup, std::move(entry)});
-    }
-  }
-  return entries;
-}
-
-Sentence nameOf(const SheetPlan& sheets, const SheetPart& part) {
-  if (part.pieces > 0) {
-    SheetPart whole = part;
-    whole.part = part.whole;
-    whole.piece = whole.pieces = 0;
-    return {"%1, piece %2 of %3", {Phrase(nameOf(sheets, whole)), part.piece, part.pieces}};
-  }
-  const std::string& cup = sheets.plan->cups[part.cup].name;
-  if (!part.part->name.pattern.empty()) return {"%1: %2", {cup, Phrase(part.part->name)}};
-  const Sentence title = titleOf(PartEntry{part.purpose, part.part->of, {part.part}});
-  if (!part.several) return {"%1: %2", {cup, Phrase(title)}};
-  return {"%1: %2 (%3)", {cup, Phrase(title), part.part->id}};
-}
-
-PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet) {
-  PartSet set = onSheet(film, sheet);
-  std::size_t next = 0;
-  for (const Laid& laid : film.arrangement.laid) {
-    if (laid.sheet != sheet) continue;
-    Part& part = set.parts[next++];
-    const Polygon shape = shapeAt(film.pieces()[laid.piece], laid);
-    const Box box = boundsOf(shape);
-    const Sentence name = nameOf(sheets, film.parts[laid.piece]);
-    const auto letters = static_cast<double>(inWords(name, Unit::mm).size());
-    // As large as goes across it, and can be read.
-    constexpr double letterWidth = 0.6;
-    const double height = std::clamp(box.width() / letters / letterWidth, 1.2, 3.5);
-    part.letterings.push_back({centroidOf(shape), Length::mm(height), {}, name});
-  }
-  const SheetSize size = film.sizeOf(sheet);
-  const double wide = size.wide.mm();
-  const double tall = size.tall.mm();
-  Part edge;
-  edge.id = "sheet";
-  const Path frame{{0, 0}, {{{wide, 0}, 0}, {{wide, tall}, 0}, {{0, tall}, 0}, {{0, 0}, 0}}};
-  edge.outline = frame;
-  set.parts.push_back(std::move(edge));
-  return set;
-}
-
-std::optional<Box> offcutOf(const FilmSheets& film, std::size_t sheet) {
-  std::vector<Polygon> shapes;
-  for (const Laid& laid : film.arrangement.laid) {
-    if (laid.sheet == sheet) shapes.push_back(shapeAt(film.pieces()[laid.piece], laid));
-  }
-  const UsedSheet& used = film.arrangement.sheets[sheet];
-  return largestOffcut(shapes, film.from[used.film], used.reaches, film.gap, Length::mm(50));
 }
 
 bool mayLie(const FilmSheets& film, const Laid& laid, const Laid& to) {
@@ -572,19 +378,6 @@ bool sendTo(FilmSheets& film, std::size_t laid, std::size_t sheet) {
   const Laid one = film.arrangement.laid[laid];
   const std::optional<Laid> found = film.arranger->roomOn(film.arrangement, one, sheet);
   return found && moveTo(film, laid, *found);
-}
-
-std::optional<Sentence> tooNear(const SheetPlan& sheets) {
-  for (const FilmSheets& film : sheets.films) {
-    const Length least = leastBetween(film.pieces(), film.arrangement);
-    if (least < film.gap) {
-      return Sentence{
-          "Two parts would lie %1 apart, nearer than %2. Nothing was written; arrange the "
-          "sheets again with a wider gap.",
-          {least, film.gap}};
-    }
-  }
-  return std::nullopt;
 }
 
 }  // namespace avrelt

@@ -33,11 +33,15 @@ struct SheetChoices {
   Printer printer{};           ///< of film that is printed first
   Length lap = Length::mm(6);  ///< of pieces of parts that are longer than any sheet
   bool weeding = false;        ///< boxes round the parts, cuts across their waste
+  bool alike = false;          ///< backings lie on their sheets as their prints do on theirs
+  bool stack = false;          ///< strips of one length edge to edge, where that takes no more film
   Together together = Together::nobodys;
 };
 /// Sheets of 12 by 24 in, or 300 by 600 mm, a quarter of an inch or 6 mm of margin, 1/16 in or
 /// 1.5 mm from part to part: what plain sheets are cut to, common practice.
 SheetChoices usualSheets(Unit unit);
+
+struct StackedPart;
 
 /// A part to be laid, of one of the cups.
 struct SheetPart {
@@ -49,6 +53,27 @@ struct SheetPart {
   /// Which of how many pieces of a part that is longer than any sheet; 0 of one that is whole.
   long piece = 0;
   long pieces = 0;
+  /// Of several that are cut edge to edge all of them, from below; the rest is of the first.
+  std::shared_ptr<const std::vector<StackedPart>> stack{};
+
+  /// Of how many strips it is a stack; 0 of what is none.
+  std::size_t strips() const;
+};
+
+/// One of several parts that are cut edge to edge, and where it lies among them.
+struct StackedPart {
+  SheetPart part;
+  int copy = 0;  ///< from 0
+  Angle turn;    ///< to the left about its origin, then moved
+  Point at;
+};
+
+/// What cutting strips edge to edge comes to.
+struct StripStacks {
+  long strips = 0;
+  long stacks = 0;
+  Length saved;           ///< so much less is cut
+  bool tookMore = false;  ///< there could be some, but they would take more film
 };
 
 /// Whose parts are kept together: a cup's, or one of its sets'.
@@ -67,12 +92,20 @@ struct FilmSheets {
   std::vector<SheetPart> parts;
   std::vector<FilmPiece> from;   ///< what there is to lay them on, offcuts first
   std::vector<long long> stock;  ///< the shelf's keys of these; 0 for the plain sheets assumed
-  std::vector<std::shared_ptr<const Part>> split;  ///< pieces of parts that fit no sheet whole
+  std::vector<std::shared_ptr<const Part>> made;  ///< pieces of long parts, stacks of strips
   bool weeding = false;
+  StripStacks stacks{};
   std::vector<KeptTogether> together;  ///< by the number its pieces have, from 1
   /// What the same parts would take at once if nothing were kept together; 0 where nothing is.
   Area looseTakes;
   Length gap;  ///< the least between any two of its parts
+  /// Of printable film how much of the shelf's the printer does not take.
+  long notFed = 0;
+  /// By piece and copy, what lies as its print does.
+  std::set<std::pair<std::size_t, int>> alike;
+  /// Its first sheets are like these, by their films and their numbers there.
+  std::vector<std::pair<std::size_t, std::size_t>> likeSheets;
+  long notAlike = 0;  ///< backings that may not lie as their prints do
   /// By piece and copy, what lies where it was put by hand.
   std::set<std::pair<std::size_t, int>> byHand;
   /// How many that were put by hand do not find their sheet, or room on it, any more.
@@ -93,11 +126,20 @@ struct FilmSheets {
   std::optional<double> price() const;
 };
 
+/// A backing that lies on its sheet as its print does on its own.
+struct LaidAlike {
+  const Part* part = nullptr;   ///< of the plan
+  const Part* print = nullptr;  ///< of the plan
+};
+
 /// Every part of an order on sheets, film by film.
 struct SheetPlan {
   std::shared_ptr<const Plan> plan;
   SheetChoices choices;
   std::vector<FilmSheets> films;
+  std::vector<LaidAlike> alike;
+  /// What cups keep as laid by hand of parts that are not cut so any more, by cup.
+  std::vector<std::pair<std::size_t, HandLaid>> forgotten;
 
   std::size_t sheets() const;
 };
@@ -111,13 +153,37 @@ using SheetsGoing = std::function<bool(std::size_t done, std::size_t all)>;
 /// printed first goes on sheets that the printer takes, within what it can print, so far apart that
 /// no bleed meets another. What was laid by hand lies there again, as far as its sheet is there and
 /// it may lie so, and the rest round it. Film, stencils and strips longer than any sheet are
-/// parted. Faults name the choice: "sheet.wide", "sheet.gap", "printer.left".
+/// parted; strips of one length are stacked where that is wanted. Faults name the choice:
+/// "sheet.wide", "sheet.gap", "printer.left".
 CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const FilmShelf& shelf,
                                const SheetChoices& choices, const SheetsGoing& going = {});
 
-/// Tries once more, each film in turn; whether that found something denser. What lies in `kept`
-/// stays where it lies.
-bool improve(FilmSheets& film, const Arrangement& kept = {});
+/// Tries a film once more; whether that found something denser. What was laid by hand stays where
+/// it lies, and backings follow their prints.
+bool improve(SheetPlan& sheets, std::size_t film);
+/// Lays backings anew after their prints were moved, and what else is on their films round them.
+void followPrints(SheetPlan& sheets);
+/// What of a film stays where it lies whatever is tried.
+Arrangement keptOf(const FilmSheets& film);
+
+/// A part of a cup where it lies on a sheet: turned to the left about its origin, then moved.
+struct PartOnSheet {
+  const SheetPart* part = nullptr;
+  int copy = 0;
+  Angle turn;
+  Point at;
+};
+/// What lies where a piece does: itself, or each strip of a stack.
+std::vector<PartOnSheet> partsAt(const FilmSheets& film, const Laid& laid);
+/// The outline of one where it lies, mm.
+std::vector<Point> outlineOf(const PartOnSheet& one);
+/// What of a film's parts is on no sheet, strip by strip, with how many of each.
+struct PartsNotLaid {
+  const SheetPart* part = nullptr;
+  long copies = 1;
+  NotLaid::Why why = NotLaid::Why::tooLarge;
+};
+std::vector<PartsNotLaid> notLaidOf(const FilmSheets& film);
 
 /// What lies on one sheet, each part where it lies, the sheet's lower left at 0; last what helps to
 /// weed it, where that is wanted.
@@ -138,6 +204,9 @@ std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film
 /// How much more film is taken because parts are kept together, in words; nothing where it is
 /// hardly any.
 std::optional<Sentence> togetherWords(const FilmSheets& film);
+/// What cutting strips edge to edge comes to, in words; nothing where that is not asked for, or
+/// there are none.
+std::optional<Sentence> stackWords(const FilmSheets& film);
 /// What a sheet comes to: all of it, and the parts that lie on it.
 struct SheetArea {
   Area whole;
@@ -167,6 +236,13 @@ bool sendTo(FilmSheets& film, std::size_t laid, std::size_t sheet);
 
 /// Where one of a film's parts lies, as its cup keeps it once it was put there by hand.
 HandLaid handLaidOf(const FilmSheets& film, std::size_t laid);
+/// That some of what is kept as laid by hand is of no part any more, in words; nothing where none
+/// is.
+std::optional<Sentence> forgottenWords(const SheetPlan& sheets);
+/// That backings lie as their prints do, or cannot, in words; nothing where that is not asked for.
+std::optional<Sentence> alikeWords(const FilmSheets& film);
+/// That the printer does not take some of a film, in words; nothing where it takes all.
+std::optional<Sentence> notFedWords(const FilmSheets& film);
 /// That parts laid by hand lie elsewhere now, in words; nothing where there are none.
 std::optional<Sentence> lostWords(const FilmSheets& film);
 

@@ -4,7 +4,9 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <optional>
 #include <utility>
+#include <vector>
 
 namespace avrelt {
 namespace {
@@ -29,15 +31,70 @@ std::optional<Laid> laidOf(const FilmSheets& film, std::size_t cup, const HandLa
     const SheetPart& part = film.parts[i];
     const bool its = part.cup == cup && part.purpose == hand.purpose &&
                      part.whole->id == hand.part && part.piece == hand.piece &&
-                     hand.copy < film.pieces()[i].copies;
-    if (its) return Laid{i, hand.copy, 0, hand.turn, hand.at};
+                     part.strips() == static_cast<std::size_t>(hand.strips);
+    if (!its) continue;
+    if (part.stack && part.stack->front().copy == hand.copy) {
+      return Laid{i, 0, 0, hand.turn, hand.at};
+    }
+    if (!part.stack && hand.copy < film.pieces()[i].copies) {
+      return Laid{i, hand.copy, 0, hand.turn, hand.at};
+    }
   }
   return std::nullopt;
 }
 
 }  // namespace
 
-Arrangement byHand(FilmSheets& film, const Plan& plan) {
+namespace {
+
+/// What was laid by hand on one sheet: of which of the film's stock, and where it is known which
+/// of those that are laid already.
+struct HandSheet {
+  std::optional<std::size_t> stock;
+  std::optional<std::size_t> at;
+  std::vector<Laid> laid;
+};
+
+/// Lays on what is kept, sheet by sheet; how many do not find their sheet or room on it.
+long layOn(FilmSheets& film, std::vector<HandSheet>& sheets, Arrangement& kept) {
+  const Arrangement before = std::exchange(film.arrangement, std::move(kept));
+  Arrangement& all = film.arrangement;
+  long lost = 0;
+  for (HandSheet& sheet : sheets) {
+    const auto taken = std::count_if(all.sheets.begin(), all.sheets.end(), [&](const auto& used) {
+      return sheet.stock && used.film == *sheet.stock;
+    });
+    const bool there = sheet.at || (sheet.stock && static_cast<std::size_t>(taken) <
+                                                       film.from[*sheet.stock].count);
+    const std::size_t number = sheet.at.value_or(all.sheets.size());
+    if (there && !sheet.at) all.sheets.push_back({*sheet.stock, {}});
+    std::size_t found = 0;
+    for (Laid& laid : sheet.laid) {
+      laid.sheet = number;
+      // A backing that lies as its print does is there already.
+      if (film.alike.contains({laid.piece, laid.copy})) continue;
+      const bool may = there && !twice(all, laid) &&
+                       mayTurnBy(film.pieces()[laid.piece], laid.turn) && mayLie(film, laid, laid);
+      if (!may) {
+        ++lost;
+        continue;
+      }
+      ++found;
+      Length& reaches = all.sheets[number].reaches;
+      const double top = boundsOf(shapeAt(film.pieces()[laid.piece], laid)).high.y;
+      reaches = std::max(reaches, Length::mm(top));
+      all.laid.push_back(laid);
+      film.byHand.insert({laid.piece, laid.copy});
+    }
+    if (there && !sheet.at && found == 0) all.sheets.pop_back();
+  }
+  kept = std::exchange(film.arrangement, before);
+  return lost;
+}
+
+}  // namespace
+
+void addByHand(FilmSheets& film, const Plan& plan, Arrangement& kept) {
   // On the film's stock, sheet by sheet as they were told apart.
   std::map<std::pair<long long, int>, std::vector<Laid>> sheets;
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
@@ -47,36 +104,67 @@ Arrangement byHand(FilmSheets& film, const Plan& plan) {
       }
     }
   }
-  const Arrangement before = std::exchange(film.arrangement, {});
-  std::map<std::size_t, std::size_t> taken;
-  for (auto& [sheet, all] : sheets) {
-    const auto from = std::find(film.stock.begin(), film.stock.end(), sheet.first);
-    const auto which = static_cast<std::size_t>(from - film.stock.begin());
-    const bool there = from != film.stock.end() && taken[which] < film.from[which].count;
-    std::size_t found = 0;
-    const std::size_t number = film.arrangement.sheets.size();
-    if (there) film.arrangement.sheets.push_back({which, {}});
-    for (Laid& laid : all) {
-      laid.sheet = number;
-      const bool may = there && !twice(film.arrangement, laid) &&
-                       mayTurnBy(film.pieces()[laid.piece], laid.turn) && mayLie(film, laid, laid);
-      if (!may) {
-        ++film.lost;
-        continue;
-      }
-      ++found;
-      Length& reaches = film.arrangement.sheets[number].reaches;
-      const double top = boundsOf(shapeAt(film.pieces()[laid.piece], laid)).high.y;
-      reaches = std::max(reaches, Length::mm(top));
-      film.arrangement.laid.push_back(laid);
+  std::vector<HandSheet> hands;
+  for (auto& [sheet, laid] : sheets) {
+    HandSheet hand{{}, {}, std::move(laid)};
+    const auto stock = std::find(film.stock.begin(), film.stock.end(), sheet.first);
+    if (stock != film.stock.end()) {
+      hand.stock = static_cast<std::size_t>(stock - film.stock.begin());
+      const auto number = static_cast<std::size_t>(sheet.second);
+      const bool known = number < film.likeSheets.size() && number < kept.sheets.size() &&
+                         kept.sheets[number].film == *hand.stock;
+      if (known) hand.at = number;
     }
-    if (found > 0) {
-      ++taken[which];
-    } else if (there) {
-      film.arrangement.sheets.pop_back();
+    hands.push_back(std::move(hand));
+  }
+  film.byHand.clear();
+  film.lost = layOn(film, hands, kept);
+}
+
+void addMoved(FilmSheets& film, const std::vector<std::pair<std::size_t, std::size_t>>& likeSheets,
+              Arrangement& kept) {
+  std::map<std::size_t, std::vector<Laid>> sheets;
+  for (const Laid& laid : film.arrangement.laid) {
+    if (film.byHand.contains({laid.piece, laid.copy})) sheets[laid.sheet].push_back(laid);
+  }
+  std::vector<HandSheet> hands;
+  for (auto& [sheet, laid] : sheets) {
+    HandSheet hand{film.arrangement.sheets[sheet].film, {}, std::move(laid)};
+    if (sheet < likeSheets.size()) {
+      const auto now = std::find(film.likeSheets.begin(), film.likeSheets.end(), likeSheets[sheet]);
+      if (now != film.likeSheets.end()) {
+        hand.at = static_cast<std::size_t>(now - film.likeSheets.begin());
+      }
+    }
+    hands.push_back(std::move(hand));
+  }
+  film.byHand.clear();
+  film.lost += layOn(film, hands, kept);
+}
+
+bool isOf(const FilmSheets& film, std::size_t cup, const HandLaid& hand) {
+  return laidOf(film, cup, hand).has_value();
+}
+
+Arrangement keptOf(const FilmSheets& film) {
+  Arrangement kept;
+  for (const Laid& laid : film.arrangement.laid) {
+    const std::pair<std::size_t, int> which{laid.piece, laid.copy};
+    if (film.byHand.contains(which) || film.alike.contains(which)) kept.laid.push_back(laid);
+  }
+  if (!kept.laid.empty()) kept.sheets = film.arrangement.sheets;
+  return kept;
+}
+
+std::set<std::size_t> laidSinglyByHand(const FilmSheets& film, const Plan& plan) {
+  std::set<std::size_t> pieces;
+  for (std::size_t i = 0; i < plan.cups.size(); ++i) {
+    for (const HandLaid& hand : plan.cups[i].of->laidByHand) {
+      if (hand.strips > 0) continue;
+      if (const auto laid = laidOf(film, i, hand)) pieces.insert(laid->piece);
     }
   }
-  return std::exchange(film.arrangement, before);
+  return pieces;
 }
 
 HandLaid handLaidOf(const FilmSheets& film, std::size_t laid) {
@@ -86,12 +174,23 @@ HandLaid handLaidOf(const FilmSheets& film, std::size_t laid) {
   hand.purpose = part.purpose;
   hand.part = part.whole->id;
   hand.piece = static_cast<int>(part.piece);
-  hand.copy = one.copy;
+  hand.copy = !part.stack ? one.copy : part.stack->front().copy;
+  hand.strips = static_cast<int>(part.strips());
   hand.stock = film.stock[film.arrangement.sheets[one.sheet].film];
   hand.sheet = static_cast<int>(one.sheet);
   hand.turn = one.turn;
   hand.at = one.at;
   return hand;
+}
+
+std::optional<Sentence> forgottenWords(const SheetPlan& sheets) {
+  const auto count = static_cast<long>(sheets.forgotten.size());
+  if (count == 0) return std::nullopt;
+  return Sentence{count == 1 ? "1 place by hand is of a part that is not cut so any more; it is "
+                               "forgotten with the next part laid by hand."
+                             : "%1 places by hand are of parts that are not cut so any more; they "
+                               "are forgotten with the next part laid by hand.",
+                  {count}};
 }
 
 std::optional<Sentence> lostWords(const FilmSheets& film) {

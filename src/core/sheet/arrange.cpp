@@ -50,7 +50,9 @@ class Arranger::Work {
   Work(std::vector<Piece> pieces, std::vector<FilmPiece> films, const ArrangeRules& rules)
       : pieces_(std::move(pieces)), films_(std::move(films)), rules_(rules) {
     for (const Piece& piece : pieces_) {
-      grown_.push_back(offsetBy(piece.shape, rules_.gap / 2 + tolerance, Corners::round));
+      grown_.push_back(
+          offsetBy(piece.clear.empty() ? piece.shape : unionOf({piece.shape, piece.clear}),
+                   rules_.gap / 2 + tolerance, Corners::round));
       // With its openings, which what is smaller may lie in; a long thin one finds its room first.
       double area = 0;
       for (const std::vector<Point>& outline : piece.shape) {
@@ -555,6 +557,15 @@ const std::vector<FilmPiece>& Arranger::films() const {
 Arrangement arrange(const std::vector<Piece>& pieces, const SheetSize& sheet,
                     const ArrangeRules& rules) {
   return Arranger(pieces, {{sheet, FilmPiece::many, false, {}}}, rules)();
+}
+
+Polygon pieceShape(const Part& part) {
+  constexpr Length closely = Length::mm(0.005);
+  Polygon shape{flattened(part.outline, closely)};
+  for (const std::vector<Path>* paths : {&part.more, &part.holes}) {
+    for (const Path& path : *paths) shape.push_back(flattened(path, closely));
+  }
+  return shape;
 }
 
 namespace {

@@ -10,6 +10,12 @@
 
 namespace avrelt {
 
+Box roomOf(const FilmPiece& piece) {
+  if (!piece.room.empty()) return boundsOf(piece.room);
+  const double margin = piece.size.margin.mm();
+  return {{margin, margin}, {piece.size.wide.mm() - margin, piece.size.tall.mm() - margin}};
+}
+
 std::vector<std::size_t> apartOn(const std::vector<Piece>& pieces, const std::vector<Laid>& laid) {
   std::map<std::size_t, std::set<std::size_t>> sheets;
   for (const Laid& one : laid) {
@@ -28,7 +34,8 @@ Area filmTaken(const Arrangement& arrangement, const std::vector<FilmPiece>& fil
     const FilmPiece& film = films[sheet.film];
     if (!film.outline.empty()) continue;
     const Length tall =
-        film.roll ? std::min(sheet.reaches + film.size.margin, film.size.tall) : film.size.tall;
+        film.roll ? std::min(sheet.reaches + film.size.margin + film.above, film.size.tall)
+                  : film.size.tall;
     sum += film.size.wide.mm() * tall.mm();
   }
   return Area::mm2(sum);

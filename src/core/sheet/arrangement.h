@@ -17,6 +17,7 @@ struct Piece {
   /// Pieces of one number lie on one sheet, where one has room for them all; 0 of what may lie
   /// anywhere.
   std::size_t together = 0;
+  Polygon clear{};  ///< mm, what nothing else of its film lies in besides: where another's is to be
 };
 
 /// Sheets of one size.
@@ -38,7 +39,11 @@ struct FilmPiece {
   Polygon outline;    ///< of an offcut that is no rectangle, its lower left at 0
   /// Where pieces may lie, where that is not all of it less its margin: what can be printed.
   Polygon room{};
+  Length above{};  ///< of a roll, what is cut off beyond what lies highest, besides the margin
 };
+
+/// What of it parts may take, by its sides.
+Box roomOf(const FilmPiece& piece);
 
 /// Where one lies: turned to the left about its origin, then moved, the sheet's lower left at 0.
 struct Laid {

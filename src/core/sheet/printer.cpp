@@ -65,19 +65,40 @@ Polygon markShape() {
   return shape;
 }
 
-Polygon printRoom(const Printer& printer, Length wide, Length tall) {
+namespace {
+
+/// What can be printed, less its bleed and the corners of these marks.
+template <typename Marks>
+Polygon roomWithin(const Printer& printer, Length wide, Length top, const Marks& marks) {
   const double bleed = printer.bleed.mm();
   const Point low{printer.left.mm() + bleed, printer.bottom.mm() + bleed};
-  const Point high{(wide - printer.right).mm() - bleed, (tall - printer.top).mm() - bleed};
+  const Point high{(wide - printer.right).mm() - bleed, top.mm()};
   if (low.x >= high.x || low.y >= high.y) return {};
   Polygon room{{low, {high.x, low.y}, high, {low.x, high.y}}};
   if (!printer.marks) return room;
   const double away = (markRadius + markClear + printer.bleed).mm();
-  for (const Point at : markPlaces(printer, wide, tall)) {
+  for (const Point at : marks) {
     room = room - Polygon{{at + Point{-away, -away}, at + Point{away, -away},
                            at + Point{away, away}, at + Point{-away, away}}};
   }
   return room;
+}
+
+}  // namespace
+
+Polygon printRoom(const Printer& printer, Length wide, Length tall) {
+  return roomWithin(printer, wide, tall - printer.top - printer.bleed,
+                    markPlaces(printer, wide, tall));
+}
+
+Polygon printRoomOfRoll(const Printer& printer, Length wide, Length tall) {
+  const MarkPlaces marks = markPlaces(printer, wide, tall);
+  return roomWithin(printer, wide, tall - abovePrint(printer), std::array{marks[0], marks[1]});
+}
+
+Length abovePrint(const Printer& printer) {
+  const Length print = printer.top + printer.bleed;
+  return printer.marks ? print + markRadius * 2 + markClear : print;
 }
 
 }  // namespace avrelt

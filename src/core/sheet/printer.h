@@ -21,6 +21,7 @@ struct Printer {
   double dotsPerInch = 300;
   Length bleed = Length::mm(1.5);  ///< print goes so far beyond what is cut
   bool marks = true;               ///< registration marks at three corners
+  bool rolls = false;  ///< it takes rolls no wider than a sheet, and prints as long as one on them
 
   friend bool operator==(const Printer&, const Printer&) = default;
 };
@@ -46,5 +47,11 @@ Polygon markShape();
 /// Where parts may lie on a sheet that is printed first: within what can be printed, so that their
 /// bleed is too, clear of the marks; nothing where that leaves no room.
 Polygon printRoom(const Printer& printer, Length wide, Length tall);
+
+/// The same of a roll, which is cut off beyond what lies highest, with no marks at its end yet.
+Polygon printRoomOfRoll(const Printer& printer, Length wide, Length tall);
+/// What a print on a roll takes beyond what lies highest: its bleed, the marks at its end, and what
+/// cannot be printed on.
+Length abovePrint(const Printer& printer);
 
 }  // namespace avrelt

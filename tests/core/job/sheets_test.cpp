@@ -9,6 +9,7 @@
 
 #include "core/decal_cups.h"
 #include "core/random_cups.h"
+#include "core/sheet_orders.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -41,15 +42,6 @@ Document order() {
   }
   document.units = Unit::mm;
   return document;
-}
-
-SheetPlan sheetsFor(const Document& document, const SheetChoices& choices) {
-  CheckedAll<Plan> plan = planDocument(document);
-  REQUIRE(plan);
-  CheckedAll<SheetPlan> sheets =
-      sheetsOf(std::make_shared<const Plan>(std::move(*plan)), FilmShelf(), choices);
-  REQUIRE(sheets);
-  return std::move(*sheets);
 }
 
 }  // namespace

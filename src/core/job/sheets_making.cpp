@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/sheets_making.h"
+
+#include <algorithm>
+#include <cmath>
+#include <utility>
+
+#include "sheet/split_part.h"
+
+namespace avrelt {
+namespace {
+
+/// Whether film goes through a printer, and where parts may lie on it then. A roll is printed on
+/// piece by piece, each as long as a sheet at most.
+bool mayPrintOn(FilmPiece& piece, const Printer& printer) {
+  if (piece.size.wide > printer.wide) return false;
+  const double wide = piece.size.wide.mm();
+  const double tall = piece.size.tall.mm();
+  piece.size.margin = {};
+  if (piece.roll) {
+    if (!printer.rolls) return false;
+    piece.size.tall = std::min(piece.size.tall, printer.tall);
+    piece.count = static_cast<std::size_t>(tall / piece.size.tall.mm() + 1e-9);
+    piece.above = abovePrint(printer);
+    piece.room = printRoomOfRoll(printer, piece.size.wide, piece.size.tall);
+    return !piece.room.empty();
+  }
+  // Of offcuts what has four square corners.
+  const bool square = piece.outline.empty() || signedArea(piece.outline) > wide * tall * (1 - 1e-6);
+  if (!square || piece.size.tall > printer.tall) return false;
+  piece.room = printRoom(printer, piece.size.wide, piece.size.tall);
+  return !piece.room.empty();
+}
+
+}  // namespace
+
+void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& choices) {
+  struct Ranked {
+    int rank;
+    double area;
+    FilmPiece piece;
+    long long key;
+  };
+  std::vector<Ranked> all;
+  for (const FilmStock& stock : shelf.stock) {
+    if (!film.film || stock.film != film.film->key || stock.count < 1 || !faultsOf(stock).empty()) {
+      continue;
+    }
+    FilmPiece piece;
+    piece.size = {stock.wide, stock.tall, choices.size.margin};
+    piece.count = static_cast<std::size_t>(stock.shape == StockShape::sheet ? stock.count : 1);
+    piece.roll = stock.shape == StockShape::roll;
+    if (stock.shape == StockShape::offcut) {
+      const double wide = stock.wide.mm();
+      const double tall = stock.tall.mm();
+      piece.outline = stock.outline;
+      if (piece.outline.empty()) {
+        piece.outline = {{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
+      }
+    }
+    if (film.prints() && !mayPrintOn(piece, choices.printer)) {
+      ++film.notFed;
+      continue;
+    }
+    const int rank = stock.shape == StockShape::offcut  ? 0
+                     : stock.shape == StockShape::sheet ? 1
+                                                        : 2;
+    all.push_back({rank, stock.wide.mm() * stock.tall.mm(), std::move(piece), stock.key});
+  }
+  std::stable_sort(all.begin(), all.end(), [](const Ranked& a, const Ranked& b) {
+    return std::pair(a.rank, a.area) < std::pair(b.rank, b.area);
+  });
+  for (Ranked& one : all) {
+    film.from.push_back(std::move(one.piece));
+    film.stock.push_back(one.key);
+  }
+  if (film.prints()) {
+    const Printer& printer = choices.printer;
+    film.from.push_back({{printer.wide, printer.tall, {}},
+                         FilmPiece::many,
+                         false,
+                         {},
+                         printRoom(printer, printer.wide, printer.tall)});
+  } else {
+    film.from.push_back({choices.size, FilmPiece::many, false, {}});
+  }
+  film.stock.push_back(0);
+}
+
+namespace {
+
+/// A part in pieces that fit one of a film's sheets, as few as may be; none where that cannot be.
+std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap) {
+  std::vector<Part> best;
+  if (part.kind != PartKind::film && part.kind != PartKind::stencil &&
+      part.kind != PartKind::strip) {
+    return best;
+  }
+  for (const FilmPiece& from : film.from) {
+    const Box room = roomOf(from);
+    std::vector<Part> parted =
+        splitToFit(part, Length::mm(room.width()), Length::mm(room.height()), lap);
+    if (!parted.empty() && (best.empty() || parted.size() < best.size())) best = std::move(parted);
+  }
+  return best;
+}
+
+}  // namespace
+
+bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap) {
+  bool any = false;
+  for (const NotLaid& one : film.arrangement.notLaid) {
+    if (one.why != NotLaid::Why::tooLarge) continue;
+    const SheetPart whole = film.parts[one.piece];
+    const Piece old = pieces[one.piece];
+    Part like = *whole.part;
+    like.mayTurn = old.mayTurn;
+    std::vector<Part> parted = partedFor(film, like, lap);
+    for (std::size_t i = 0; i < parted.size(); ++i) {
+      any = true;
+      film.made.push_back(std::make_shared<const Part>(std::move(parted[i])));
+      SheetPart part = whole;
+      part.part = film.made.back().get();
+      part.piece = static_cast<long>(i) + 1;
+      part.pieces = static_cast<long>(parted.size());
+      Piece piece{pieceShape(*part.part), old.copies, old.mayTurn, {}, old.together};
+      for (const FilmPiece& from : film.from) {
+        const Box room = roomOf(from);
+        const auto turn = turnToFit(piece.shape, Length::mm(room.width()),
+                                    Length::mm(room.height()), old.mayTurn == MayTurn::any);
+        if (turn) piece.turnedFirst = *turn;
+      }
+      // The first takes the whole one's place.
+      if (i == 0) {
+        film.parts[one.piece] = part;
+        pieces[one.piece] = piece;
+      } else {
+        film.parts.push_back(part);
+        pieces.push_back(piece);
+      }
+    }
+  }
+  return any;
+}
+
+}  // namespace avrelt
