@@ -16,6 +16,7 @@
 #include "files/sheet_files.h"
 #include "files/svg_drawing.h"
 #include "job/ids.h"
+#include "job/sheet_notes.h"
 #include "shop/shop.h"
 #include "version/version.h"
 
@@ -152,18 +153,8 @@ int runSheets(const SheetOptions& options) {
     std::cout << (std::filesystem::path(options.plan.folder) / name).string() << '\n';
   }
   tellSheets(*sheets, output.cutter, unit);
-  const auto tell = [&](const std::optional<Sentence>& words) {
-    if (words) std::cout << inWords(*words, unit) << '\n';
-  };
-  tell(forgottenWords(*sheets));
+  for (const Sentence& note : notesOn(*sheets)) std::cout << inWords(note, unit) << '\n';
   for (const FilmSheets& film : sheets->films) {
-    for (const auto& words : {notFedWords(film), lostWords(film), togetherWords(film),
-                              stackWords(film), alikeWords(film)}) {
-      tell(words);
-    }
-    for (const LaidApart& one : laidApart(*sheets, film)) {
-      std::cout << inWords(one.words, unit) << '\n';
-    }
     for (const PartsNotLaid& one : notLaidOf(film)) {
       const SheetPart& part = *one.part;
       const Box box = part.part->bounds();

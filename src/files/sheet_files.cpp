@@ -221,7 +221,7 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
            {"mirrored", cutter.mirrored},
            {"cut_mm", rounded(figures.cut.mm())},
            {"minutes", rounded(figures.takes.minutes())},
-           {"pieces", job.shapes().size()},
+           {"pieces", static_cast<long>(job.shapes().size()) + stripsFreed(film, i)},
            {"placements", placements[i]}});
       if (!print.is_null()) root["sheets"].back()["print"] = std::move(print);
       if (i < film.likeSheets.size()) {

@@ -8,7 +8,9 @@
 #include "app/application.h"
 #include "app/cut/cutter_dialog.h"
 #include "app/shelf/films_dialog.h"
+#include "decal/shapes.h"
 #include "files/document_json.h"
+#include "job/ids.h"
 
 using namespace avrelt;
 
@@ -130,6 +132,99 @@ TEST_CASE("a cup's parts are kept together, and that is remembered and told wher
   open.bench().work().layNow();
   CHECK(open.film().together.empty());
   CHECK_FALSE(open.bench().words().text().contains(QStringLiteral("lies on")));
+}
+
+TEST_CASE("strips lie edge to edge and backings like their prints, which hold them") {
+  SheetsWindow open;
+  open.window.order().edit(QStringLiteral("bands and stars"), [](Document& document) {
+    Cup& cup = document.cups[0];
+    for (Station& station : cup.blank.stations) station.girth = WrittenLength::mm(240);
+    RingCut ring;
+    ring.by = CutBy::places;
+    ring.places = {WrittenLength::mm(30), WrittenLength::mm(60)};
+    cup.division.body.cut = ring;
+    cup.division.body.parts.assign(3, ZoneNode());
+    for (ZoneNode& part : cup.division.body.parts) part.finish.kind = FinishKind::film;
+    Artwork star = shapeArtwork("star");
+    star.id = "star";
+    document.artworks.emplace_back(star);
+    DecalSet set;
+    set.artwork = star.id;
+    set.art = SharedArt(star);
+    set.size = WrittenLength::mm(25);
+    set.places.assign(3, Place());
+    for (std::size_t i = 0; i < 3; ++i) {
+      set.places[i].at = Angle::degrees(100.0 * static_cast<double>(i));
+      set.places[i].up = WrittenLength::mm(50);
+    }
+    set.layers.assign(2, Layer());
+    set.layers[0].material = PartMaterial::printable;
+    set.layers[0].film = "#2244AA";
+    set.layers[1].kind = LayerKind::backing;
+    set.layers[1].offset = WrittenLength::mm(1.2);
+    set.layers[1].film = "#FFFFFF";
+    cup.sets = {set};
+    giveIds(cup);
+    referToArt(document);
+  });
+  SheetsWork& work = open.bench().work();
+  const auto lay = [&](QCheckBox& box) {
+    box.setFocus();
+    QTest::keyClick(&box, Qt::Key_Space);
+    work.layNow();
+  };
+  lay(open.bench().stacking());
+  CHECK(open.bench().words().text().contains(QStringLiteral("3 strips lie edge to edge")));
+  lay(open.bench().likening());
+  CHECK(open.bench().words().text().contains(QStringLiteral("as their prints do")));
+  const auto row = [&](const QString& words) {
+    QListWidget& list = open.bench().list();
+    for (int i = 0; i < list.count(); ++i) {
+      if (list.item(i)->text().contains(words)) list.setCurrentRow(i);
+    }
+    return list.currentItem() != nullptr ? list.currentItem()->text() : QString();
+  };
+  // The backing says whose it is, and is not moved by itself.
+  CHECK(row(QStringLiteral("like its print")).contains(QStringLiteral("white")));
+  QString said;
+  QObject::connect(&open.bench(), &SheetsBench::said, [&](const QString& words) { said = words; });
+  SheetsCanvas& canvas = open.bench().canvas();
+  canvas.setFocus();
+  QTest::keyClick(&canvas, Qt::Key_PageDown);
+  QTest::keyClick(&canvas, Qt::Key_Up, Qt::ShiftModifier);
+  CHECK(said.contains(QStringLiteral("lies as its print does")));
+  CHECK_FALSE(work.anyByHand());
+  // The print takes it along.
+  row(QStringLiteral("print on"));
+  for (const auto key : {Qt::Key_Up, Qt::Key_Right, Qt::Key_Down, Qt::Key_Left}) {
+    canvas.setFocus();
+    QTest::keyClick(&canvas, Qt::Key_PageUp);
+    QTest::keyClick(&canvas, key);
+  }
+  CHECK(work.anyByHand());
+  const FilmSheets* prints = nullptr;
+  const FilmSheets* backings = nullptr;
+  for (const FilmSheets& film : work.sheets()->films) {
+    if (film.prints()) prints = &film;
+    if (film.wanted.colour == "#FFFFFF") backings = &film;
+  }
+  REQUIRE(prints != nullptr);
+  REQUIRE(backings != nullptr);
+  for (const Laid& print : prints->arrangement.laid) {
+    const auto its = std::find_if(backings->arrangement.laid.begin(),
+                                  backings->arrangement.laid.end(), [&](const Laid& laid) {
+                                    return laid.copy == print.copy && laid.at == print.at &&
+                                           laid.turn == print.turn;
+                                  });
+    const bool follows = its != backings->arrangement.laid.end();
+    CHECK((follows || backings->notAlike > 0));
+  }
+  // Both are remembered.
+  MainWindow another;
+  another.goToStation(MainWindow::cut);
+  another.cutStation().showSheets(true);
+  CHECK(another.cutStation().bench().work().choices().stack);
+  CHECK(another.cutStation().bench().work().choices().alike);
 }
 
 TEST_CASE("the parts of a sheet are ticked as cut at once, and taken back at once") {

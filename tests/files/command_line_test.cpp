@@ -80,6 +80,93 @@ TEST_CASE("plan writes the plan and the files and says so") {
   }
 }
 
+TEST_CASE("sheets lays strips edge to edge and backings like their prints on request") {
+  const Bench bench;
+  std::string parts;
+  for (int i = 0; i < 5; ++i)
+    parts += std::string(i > 0 ? ", " : "") + R"({"finish": {"kind": "film"}})";
+  REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",
+                          R"({"avrelt": 2, "units": "mm", "artworks": [{"id": "a", "areas":
+[{"colour": "#102030", "outlines": "M0 0 10 0 10 10 0 10Z"}]}], "cups": [{"name": "A", "blank":
+{"stations": [{"at": 0, "around": 240}, {"at": 150, "around": 240}]},
+"divide": {"body": {"cut": {"kind": "rings", "by": "places", "places": [20, 45, 60, 100]},
+"parts": [)" + parts + R"(]}},
+"sets": [{"artwork": "a", "size": 30, "places": [{"at": 0, "up": 80}, {"at": 90, "up": 80}],
+"layers": [{"kind": "decal", "material": "printable_film", "film": "#2244AA"},
+{"kind": "backing", "offset": 1.27, "film": "#FFFFFF"}]}]}]})")
+                    .has_value());
+  const auto sheetsBy = [&](std::vector<const char*> words) {
+    const std::string file = bench.file();
+    const std::string out = bench.out();
+    words.insert(words.begin(), {"sheets", file.c_str(), "--out", out.c_str()});
+    const Run done = run(words);
+    INFO(done.errors);
+    REQUIRE(done.code == 0);
+    return std::pair(Json::parse(*readFile(bench.folder / "out" / "sheets.json")), done.out);
+  };
+  const auto [loose, saidOfLoose] = sheetsBy({});
+  const auto [json, said] = sheetsBy({"--stack", "--alike"});
+  CHECK(saidOfLoose.find("edge to edge") == std::string::npos);
+  CHECK(said.find("5 strips lie edge to edge in 1 stack") != std::string::npos);
+  CHECK(said.find("Backings lie as their prints do") != std::string::npos);
+  // Every part and copy that lies one by one lies in a stack or by itself, once.
+  const auto copiesIn = [](const Json& sheets) {
+    std::multiset<std::string> copies;
+    for (const Json& sheet : sheets["sheets"]) {
+      for (const Json& one : sheet["placements"]) {
+        copies.insert(one["part"].get<std::string>() + one["for"].get<std::string>() +
+                      std::to_string(one["copy"].get<int>()));
+      }
+    }
+    return copies;
+  };
+  CHECK(copiesIn(json) == copiesIn(loose));
+  int strips = 0;
+  std::map<std::string, Json> prints;
+  std::map<std::string, Json> backings;
+  std::string printed;
+  std::string laidAs;
+  double longest = 0;
+  for (const Json& sheet : json["sheets"]) {
+    for (const Json& one : sheet["placements"]) {
+      if (one.contains("stack")) {
+        ++strips;
+        // 18 mm wide or more, and once round.
+        Box box;
+        for (const Json& p : one["outline_mm"])
+          box.add(Point{p[0].get<double>(), p[1].get<double>()});
+        CHECK(std::min(box.width(), box.height()) < 60);
+        longest = std::max({longest, box.width(), box.height()});
+      }
+      const auto copy = std::to_string(one["copy"].get<int>());
+      if (sheet["material"] == "printable_film") {
+        prints[copy] = one;
+        printed = sheet["id"];
+      }
+      if (sheet["film"] == "#FFFFFF") {
+        backings[copy] = one;
+        laidAs = sheet.value("laid_as", "");
+      }
+    }
+  }
+  CHECK(strips == 5);
+  CHECK(longest > 240);
+  CHECK(laidAs == printed);
+  REQUIRE(prints.size() == 2);
+  REQUIRE(backings.size() == 2);
+  for (const auto& [copy, print] : prints) {
+    CHECK(print["at_mm"] == backings[copy]["at_mm"]);
+    CHECK(print["turn_deg"] == backings[copy]["turn_deg"]);
+  }
+  // Four cuts less of once round.
+  const auto cutIn = [](const Json& sheets) {
+    double sum = 0;
+    for (const Json& sheet : sheets["sheets"]) sum += sheet["cut_mm"].get<double>();
+    return sum;
+  };
+  CHECK(cutIn(loose) - cutIn(json) == Approx(4 * longest).margin(12));
+}
+
 TEST_CASE("sheets keeps a cup's parts together where a sheet has room, else says so") {
   const Bench bench;
   REQUIRE_FALSE(writeFile(bench.folder / "order.avrelt",

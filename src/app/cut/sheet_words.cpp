@@ -8,6 +8,7 @@
 
 #include "app/order/phrases.h"
 #include "files/sheet_files.h"
+#include "job/sheet_notes.h"
 #include "measure/colour.h"
 #include "sheet/cut_job.h"
 
@@ -59,15 +60,17 @@ QString sheetLine(const FilmSheets& film, std::size_t sheet, Unit unit) {
       : !piece.outline.empty() ? SheetWords::tr("an offcut")
       : count == 1             ? SheetWords::tr("1 sheet")
                                : SheetWords::tr("sheet %1 of %2").arg(sheet + 1).arg(count);
+  const QString like =
+      sheet < film.likeSheets.size() ? SheetWords::tr("%1, like its print").arg(what) : what;
   return SheetWords::tr("%1: %2, %3 % used")
-      .arg(filmTitle(film, unit), what)
+      .arg(filmTitle(film, unit), like)
       .arg(std::max(1L, std::lround(film.used[sheet] * 100)));
 }
 
 QStringList sheetNotes(const SheetPlan& sheets, Unit unit) {
   QStringList words;
   bool plain = false;
-  if (const auto forgotten = forgottenWords(sheets)) words << say(*forgotten, unit);
+  for (const Sentence& note : notesOn(sheets)) words << say(note, unit);
   for (const FilmSheets& film : sheets.films) {
     for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
       plain = plain || film.isPlain(i);
@@ -82,11 +85,6 @@ QStringList sheetNotes(const SheetPlan& sheets, Unit unit) {
                    .arg(part.pieces)
                    .arg(onTape(sheets.choices.lap, unit).mark);
     }
-    for (const auto& one : {notFedWords(film), lostWords(film), togetherWords(film),
-                            stackWords(film), alikeWords(film)}) {
-      if (one) words << say(*one, unit);
-    }
-    for (const LaidApart& one : laidApart(sheets, film)) words << say(one.words, unit);
     for (const PartsNotLaid& one : notLaidOf(film)) {
       words << notLaidWords(sheets, one, unit);
     }
@@ -99,7 +97,7 @@ QStringList sheetNotes(const SheetPlan& sheets, Unit unit) {
 QString sheetFigures(const FilmSheets& film, std::size_t sheet, const Cutter& cutter, Unit unit) {
   const CutJob job = jobOf(film, sheet, {});
   const CutFigures figures = figuresOf(machinePath(job, cutter), cutter);
-  const auto pieces = static_cast<int>(job.shapes().size());
+  const auto pieces = static_cast<long>(job.shapes().size()) + stripsFreed(film, sheet);
   QString words = SheetWords::tr("%1 of cutting, about %2 min, %3.")
                       .arg(longWay(figures.cut, unit))
                       .arg(std::max(1L, std::lround(figures.takes.minutes())))

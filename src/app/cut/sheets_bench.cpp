@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <map>
 #include <QAbstractItemView>
+#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
@@ -138,36 +139,46 @@ QWidget* SheetsBench::partsCard() {
   gap_ = field(tr("Gap"), "gap");
   for (LengthField* one : {wide_, tall_, margin_, gap_}) fields->addWidget(one);
   body->addLayout(fields);
-  weeding_ = new QCheckBox(tr("Weeding box, and cuts across large waste"));
-  connect(weeding_, &QCheckBox::clicked, this, [this](bool on) { work_.setWeeding(on); });
-  body->addWidget(weeding_);
-  stack_ = new QCheckBox(tr("Strips of one length edge to edge"));
-  stack_->setToolTip(tr("They share cuts, where that takes no more film"));
-  connect(stack_, &QCheckBox::clicked, this, [this](bool on) { work_.setStacking(on); });
-  body->addWidget(stack_);
-  alike_ = new QCheckBox(tr("Backings lie as their prints do"));
-  alike_->setToolTip(
-      tr("On sheets of the same layout, so that all of one is laid on the other at once"));
-  connect(alike_, &QCheckBox::clicked, this, [this](bool on) { work_.setLikening(on); });
-  body->addWidget(alike_);
+  auto* how = new QGridLayout;
+  how->setHorizontalSpacing(12);
+  how->setVerticalSpacing(6);
+  const auto addSwitch = [&](const QString& words, const QString& tip, int row, int column,
+                             void (SheetsWork::*turn)(bool)) {
+    auto* box = new QCheckBox(words);
+    box->setToolTip(tip);
+    connect(box, &QCheckBox::clicked, this, [this, turn](bool on) { (work_.*turn)(on); });
+    how->addWidget(box, row, column);
+    return box;
+  };
+  weeding_ = addSwitch(tr("Weeding cuts"), tr("A box round the parts, and cuts across large waste"),
+                       0, 0, &SheetsWork::setWeeding);
+  stack_ = addSwitch(tr("Strips edge to edge"),
+                     tr("Strips of one length share cuts, where that takes no more film"), 0, 1,
+                     &SheetsWork::setStacking);
+  alike_ = addSwitch(tr("Backings like their prints"),
+                     tr("Backings lie on sheets of the same layout as their prints, so that one "
+                        "sheet is laid on the other"),
+                     1, 0, &SheetsWork::setLikening);
   auto* keeping = new QHBoxLayout;
+  keeping->setSpacing(6);
   together_ = new QComboBox;
-  together_->addItems({tr("Nothing"), tr("Each set’s parts"), tr("Each cup’s parts")});
+  together_->addItems({tr("Keep nothing together"), tr("Keep each set’s parts together"),
+                       tr("Keep each cup’s parts together")});
+  together_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  together_->setMinimumContentsLength(10);
   together_->setToolTip(tr("On one sheet of their film, where one has room for them all"));
-  auto* label = new QLabel(tr("&Keep together"));
-  label->setProperty("role", "label");
-  label->setBuddy(together_);
   together_->setAccessibleName(tr("Keep together on a sheet"));
   together_->view()->setAccessibleName(together_->accessibleName());
   connect(together_, &QComboBox::activated, this,
           [this](int index) { work_.setTogether(static_cast<Together>(index)); });
-  keeping->addWidget(label);
   keeping->addWidget(together_, 1);
   free_ = new QPushButton(tr("Free all"));
   free_->setToolTip(tr("What was laid by hand is laid with all the others again"));
   connect(free_, &QPushButton::clicked, this, [this] { work_.release(); });
   keeping->addWidget(free_);
-  body->addLayout(keeping);
+  how->addLayout(keeping, 1, 1);
+  how->setColumnStretch(1, 1);
+  body->addLayout(how);
   auto* row = new QHBoxLayout;
   searchWords_ = new QLabel;
   searchWords_->setProperty("role", "label");

@@ -31,6 +31,15 @@ std::vector<PartOnSheet> partsAt(const FilmSheets& film, const Laid& laid) {
   return all;
 }
 
+long stripsFreed(const FilmSheets& film, std::size_t sheet) {
+  long freed = 0;
+  for (const Laid& laid : film.arrangement.laid) {
+    const auto strips = static_cast<long>(film.parts[laid.piece].strips());
+    if (laid.sheet == sheet && strips > 0) freed += strips - 1;
+  }
+  return freed;
+}
+
 std::vector<Point> outlineOf(const PartOnSheet& one) {
   const Piece piece{{pieceShape(*one.part->part).front()}};
   return shapeAt(piece, {0, 0, 0, one.turn, one.at}).front();
@@ -44,45 +53,6 @@ std::vector<PartsNotLaid> notLaidOf(const FilmSheets& film) {
     }
   }
   return all;
-}
-
-std::optional<Sentence> alikeWords(const FilmSheets& film) {
-  if (film.notAlike > 0) {
-    return Sentence{film.notAlike == 1
-                        ? "1 backing does not lie as its print does: there is no sheet so large, "
-                          "or too little room. Take sheets as large as the printer's."
-                        : "%1 backings do not lie as their prints do: there is no sheet so large, "
-                          "or too little room. Take sheets as large as the printer's.",
-                    {film.notAlike}};
-  }
-  if (film.alike.empty()) return std::nullopt;
-  return Sentence{
-      "Backings lie as their prints do: lay the sheets on each other at their lower "
-      "left corners.",
-      {}};
-}
-
-std::optional<Sentence> notFedWords(const FilmSheets& film) {
-  if (film.notFed == 0) return std::nullopt;
-  return Sentence{
-      film.notFed == 1
-          ? "1 piece of printable film on the shelf is left out: the printer does not take "
-            "it."
-          : "%1 pieces of printable film on the shelf are left out: the printer does "
-            "not take them.",
-      {film.notFed}};
-}
-
-std::optional<Sentence> stackWords(const FilmSheets& film) {
-  const StripStacks& stacks = film.stacks;
-  if (stacks.tookMore) {
-    return Sentence{"Strips of one length lie apart: edge to edge they would take more film.", {}};
-  }
-  if (stacks.stacks == 0) return std::nullopt;
-  return Sentence{stacks.stacks == 1
-                      ? "%1 strips lie edge to edge in 1 stack, which saves %3 of cutting."
-                      : "%1 strips lie edge to edge in %2 stacks, which saves %3 of cutting.",
-                  {stacks.strips, stacks.stacks, stacks.saved}};
 }
 
 PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
@@ -220,15 +190,6 @@ std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film
     all.push_back(std::move(one));
   }
   return all;
-}
-
-std::optional<Sentence> togetherWords(const FilmSheets& film) {
-  constexpr double hardlyAny = 0.01;
-  if (film.looseTakes <= Area()) return std::nullopt;
-  const double more = filmTaken(film.arrangement, film.from).mm2() / film.looseTakes.mm2() - 1;
-  if (more < hardlyAny) return std::nullopt;
-  return Sentence{"Kept together, these parts take %1 % more film than they would lying anywhere.",
-                  {numberText(more * 100, more < 0.1 ? 1 : 0)}};
 }
 
 std::optional<Sentence> tooNear(const SheetPlan& sheets) {

@@ -175,6 +175,8 @@ struct PartOnSheet {
 };
 /// What lies where a piece does: itself, or each strip of a stack.
 std::vector<PartOnSheet> partsAt(const FilmSheets& film, const Laid& laid);
+/// How many strips come off a sheet's stacks besides the stacks themselves: a cut frees each.
+long stripsFreed(const FilmSheets& film, std::size_t sheet);
 /// The outline of one where it lies, mm.
 std::vector<Point> outlineOf(const PartOnSheet& one);
 /// What of a film's parts is on no sheet, strip by strip, with how many of each.
@@ -201,12 +203,6 @@ struct LaidApart {
   Sentence words;  ///< what to do about it
 };
 std::vector<LaidApart> laidApart(const SheetPlan& sheets, const FilmSheets& film);
-/// How much more film is taken because parts are kept together, in words; nothing where it is
-/// hardly any.
-std::optional<Sentence> togetherWords(const FilmSheets& film);
-/// What cutting strips edge to edge comes to, in words; nothing where that is not asked for, or
-/// there are none.
-std::optional<Sentence> stackWords(const FilmSheets& film);
 /// What a sheet comes to: all of it, and the parts that lie on it.
 struct SheetArea {
   Area whole;
@@ -236,16 +232,6 @@ bool sendTo(FilmSheets& film, std::size_t laid, std::size_t sheet);
 
 /// Where one of a film's parts lies, as its cup keeps it once it was put there by hand.
 HandLaid handLaidOf(const FilmSheets& film, std::size_t laid);
-/// That some of what is kept as laid by hand is of no part any more, in words; nothing where none
-/// is.
-std::optional<Sentence> forgottenWords(const SheetPlan& sheets);
-/// That backings lie as their prints do, or cannot, in words; nothing where that is not asked for.
-std::optional<Sentence> alikeWords(const FilmSheets& film);
-/// That the printer does not take some of a film, in words; nothing where it takes all.
-std::optional<Sentence> notFedWords(const FilmSheets& film);
-/// That parts laid by hand lie elsewhere now, in words; nothing where there are none.
-std::optional<Sentence> lostWords(const FilmSheets& film);
-
 /// Why two parts that are laid come too near, in words, before anything is saved or sent.
 std::optional<Sentence> tooNear(const SheetPlan& sheets);
 

@@ -47,6 +47,8 @@ void addSet(std::vector<LaidAlike>& all, const SetPlan& plan, const DecalSet& se
     if (layer.kind != LayerKind::backing || layer.material == PartMaterial::printable) continue;
     for (std::size_t make = 0; make < plan.makes.size(); ++make) {
       const std::vector<LayerPlan>& made = plan.makes[make].layers;
+      // A set whose artwork is gone has no layers to cut.
+      if (std::max(i, print) >= made.size()) continue;
       if (made[i].mirrored != made[print].mirrored || !sameMiddle(made[print], made[i])) continue;
       for (const std::string& under : layerPartIds(plan, i, make)) {
         for (const std::string& over : layerPartIds(plan, print, make)) {

@@ -183,24 +183,4 @@ HandLaid handLaidOf(const FilmSheets& film, std::size_t laid) {
   return hand;
 }
 
-std::optional<Sentence> forgottenWords(const SheetPlan& sheets) {
-  const auto count = static_cast<long>(sheets.forgotten.size());
-  if (count == 0) return std::nullopt;
-  return Sentence{count == 1 ? "1 place by hand is of a part that is not cut so any more; it is "
-                               "forgotten with the next part laid by hand."
-                             : "%1 places by hand are of parts that are not cut so any more; they "
-                               "are forgotten with the next part laid by hand.",
-                  {count}};
-}
-
-std::optional<Sentence> lostWords(const FilmSheets& film) {
-  if (film.lost == 0) return std::nullopt;
-  return Sentence{film.lost == 1
-                      ? "1 part that was laid by hand does not find its sheet, or room there, any "
-                        "more. It was laid anew."
-                      : "%1 parts that were laid by hand do not find their sheet, or room there, "
-                        "any more. They were laid anew.",
-                  {film.lost}};
-}
-
 }  // namespace avrelt

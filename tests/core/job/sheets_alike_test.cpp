@@ -5,6 +5,7 @@
 
 #include "core/decal_cups.h"
 #include "core/sheet_orders.h"
+#include "job/sheet_notes.h"
 #include "job/sheets.h"
 #include "measure/dice.h"
 
@@ -165,7 +166,7 @@ TEST_CASE("Backings with no sheet so large are said, and lie as others do", "[al
   FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
   CHECK(backings.alike.empty());
   CHECK(backings.notAlike == static_cast<long>(backings.arrangement.laid.size()));
-  CHECK(alikeWords(backings));
+  CHECK(notesOn(sheets).size() == 1);
 }
 
 TEST_CASE("Prints go on rolls that the printer takes, clear of marks at both ends", "[alike]") {
@@ -246,5 +247,5 @@ TEST_CASE("A square offcut is printed on before sheets; one of another shape is 
   REQUIRE_FALSE(film.arrangement.sheets.empty());
   CHECK(film.stock[film.arrangement.sheets.front().film] == 1);
   for (const UsedSheet& used : film.arrangement.sheets) CHECK(film.stock[used.film] != 2);
-  CHECK(notFedWords(film));
+  CHECK(notesOn(sheets).size() == 1);
 }

@@ -8,6 +8,7 @@
 
 #include "core/decal_cups.h"
 #include "core/sheet_orders.h"
+#include "job/sheet_notes.h"
 #include "job/sheets.h"
 #include "measure/dice.h"
 #include "sheet/cut_job.h"
@@ -195,7 +196,7 @@ TEST_CASE("A stack laid by hand lies there again, and is forgotten once it is no
   const SheetPlan loose = sheetsFor(document, choices);
   REQUIRE(loose.forgotten.size() == 1);
   CHECK(loose.forgotten.front().second.isOf(hand));
-  CHECK(forgottenWords(loose));
+  CHECK(notesOn(loose).size() == 1);
   // Ticked as cut it may come again.
   for (const CupEntry& entry : entriesOn(sheets, film, to.sheet).whole) {
     document.cups[0].cuts.push_back({entry.entry.purpose, entry.entry.of, 0, {}, {}, {}, {}});

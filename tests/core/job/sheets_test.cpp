@@ -10,6 +10,7 @@
 #include "core/decal_cups.h"
 #include "core/random_cups.h"
 #include "core/sheet_orders.h"
+#include "job/sheet_notes.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -363,7 +364,7 @@ TEST_CASE("What is laid by hand lies there again, the rest round it; what cannot
   for (const FilmSheets& film : small.films) {
     found += film.byHand.size();
     lost += static_cast<std::size_t>(film.lost);
-    CHECK(lostWords(film).has_value() == (film.lost > 0));
+    CHECK(lostWords(film.lost).has_value() == (film.lost > 0));
     CHECK(leastBetween(film.pieces(), film.arrangement) >= film.gap);
   }
   CHECK(lost > 0);

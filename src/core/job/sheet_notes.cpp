@@ -1,0 +1,107 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "job/sheet_notes.h"
+
+#include <utility>
+
+namespace avrelt {
+namespace {
+
+/// One way to say it of one, another of several, which have the number as their first part.
+std::optional<Sentence> counted(long count, const char* one, const char* several) {
+  if (count == 0) return std::nullopt;
+  return Sentence{count == 1 ? one : several, {count}};
+}
+
+std::optional<Sentence> forgottenWords(long count) {
+  return counted(count,
+                 "1 place by hand is of a part that is not cut so any more; it is forgotten with "
+                 "the next part laid by hand.",
+                 "%1 places by hand are of parts that are not cut so any more; they are forgotten "
+                 "with the next part laid by hand.");
+}
+
+std::optional<Sentence> notFedWords(long count) {
+  return counted(count,
+                 "1 piece of printable film on the shelf is left out: the printer does not take "
+                 "it.",
+                 "%1 pieces of printable film on the shelf are left out: the printer does not take "
+                 "them.");
+}
+
+std::optional<Sentence> notAlikeWords(long count) {
+  return counted(count,
+                 "1 backing does not lie as its print does: there is no sheet so large, or too "
+                 "little room. Take sheets as large as the printer's.",
+                 "%1 backings do not lie as their prints do: there is no sheet so large, or too "
+                 "little room. Take sheets as large as the printer's.");
+}
+
+std::optional<Sentence> stackWords(const StripStacks& stacks) {
+  if (stacks.stacks == 0) return std::nullopt;
+  return Sentence{stacks.stacks == 1
+                      ? "%1 strips lie edge to edge in 1 stack, which saves %3 of cutting."
+                      : "%1 strips lie edge to edge in %2 stacks, which saves %3 of cutting.",
+                  {stacks.strips, stacks.stacks, stacks.saved}};
+}
+
+}  // namespace
+
+std::vector<Sentence> notesOn(const SheetPlan& sheets) {
+  std::vector<Sentence> notes;
+  const auto say = [&notes](std::optional<Sentence> words) {
+    if (words) notes.push_back(std::move(*words));
+  };
+  long notFed = 0;
+  long lost = 0;
+  long notAlike = 0;
+  bool alike = false;
+  StripStacks stacks;
+  for (const FilmSheets& film : sheets.films) {
+    notFed += film.notFed;
+    lost += film.lost;
+    notAlike += film.notAlike;
+    alike = alike || !film.alike.empty();
+    stacks.strips += film.stacks.strips;
+    stacks.stacks += film.stacks.stacks;
+    stacks.saved = stacks.saved + film.stacks.saved;
+    stacks.tookMore = stacks.tookMore || film.stacks.tookMore;
+  }
+  say(notFedWords(notFed));
+  say(forgottenWords(static_cast<long>(sheets.forgotten.size())));
+  say(lostWords(lost));
+  for (const FilmSheets& film : sheets.films) {
+    say(togetherWords(film));
+    for (LaidApart& one : laidApart(sheets, film)) notes.push_back(std::move(one.words));
+  }
+  say(stackWords(stacks));
+  if (stacks.tookMore) {
+    notes.push_back({"Some strips lie apart: edge to edge they would take more film.", {}});
+  }
+  say(notAlikeWords(notAlike));
+  if (alike) {
+    notes.push_back(
+        {"Backings lie as their prints do: lay the sheets on each other at their lower "
+         "left corners.",
+         {}});
+  }
+  return notes;
+}
+
+std::optional<Sentence> lostWords(long lost) {
+  return counted(lost,
+                 "1 part that was laid by hand does not find its sheet, or room there, any more. "
+                 "It was laid anew.",
+                 "%1 parts that were laid by hand do not find their sheet, or room there, any "
+                 "more. They were laid anew.");
+}
+
+std::optional<Sentence> togetherWords(const FilmSheets& film) {
+  constexpr double hardlyAny = 0.01;
+  if (film.looseTakes <= Area()) return std::nullopt;
+  const double more = filmTaken(film.arrangement, film.from).mm2() / film.looseTakes.mm2() - 1;
+  if (more < hardlyAny) return std::nullopt;
+  return Sentence{"Kept together, these parts take %1 % more film than they would lying anywhere.",
+                  {numberText(more * 100, more < 0.1 ? 1 : 0)}};
+}
+
+}  // namespace avrelt
