@@ -100,7 +100,7 @@ std::size_t partsOn(const SheetPlan& sheets) {
 
 TEST_CASE("Backings lie where their prints do, on sheets as large", "[alike]") {
   Dice dice(61);
-  for (int round = 0; round < 8; ++round) {
+  for (int round = 0; round < 4; ++round) {
     const Document document = order(dice);
     SheetChoices choices = usualSheets(Unit::mm);
     const std::size_t all = partsOn(sheetsFor(document, choices));
@@ -112,7 +112,7 @@ TEST_CASE("Backings lie where their prints do, on sheets as large", "[alike]") {
     CHECK(backings.alike.size() == backings.arrangement.laid.size());
     checkAlike(sheets);
     // Denser prints take their backings along.
-    for (int i = 0; i < 6; ++i) {
+    for (int i = 0; i < 3; ++i) {
       for (std::size_t film = 0; film < sheets.films.size(); ++film) improve(sheets, film);
     }
     CHECK(partsOn(sheets) == all);

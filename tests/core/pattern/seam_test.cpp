@@ -73,7 +73,25 @@ std::vector<EdgePlace> edgePlaces(const Patch& patch, const Body& body, double s
   return places;
 }
 
-/// Whether a place of the room lies on one of a patch's sides, taken as fine chords in the room.
+/// A box round chords, and half a millimetre more.
+struct Around {
+  explicit Around(const std::vector<SpacePoint>& chords) {
+    for (const SpacePoint& p : chords) {
+      low = {std::min(low.x, p.x - 0.5), std::min(low.y, p.y - 0.5), std::min(low.z, p.z - 0.5)};
+      high = {std::max(high.x, p.x + 0.5), std::max(high.y, p.y + 0.5),
+              std::max(high.z, p.z + 0.5)};
+    }
+  }
+  bool holds(const SpacePoint& p) const {
+    return p.x >= low.x && p.x <= high.x && p.y >= low.y && p.y <= high.y && p.z >= low.z &&
+           p.z <= high.z;
+  }
+  SpacePoint low{HUGE_VAL, HUGE_VAL, HUGE_VAL};
+  SpacePoint high{-HUGE_VAL, -HUGE_VAL, -HUGE_VAL};
+};
+
+/// How far a place of the room is from a patch's sides, taken as fine chords in the room; those
+/// farther than half a millimetre are left out.
 double nearest(const SpacePoint& p, const std::vector<SpacePoint>& chords) {
   double least = HUGE_VAL;
   for (std::size_t i = 0; i + 1 < chords.size(); i += 2) {
@@ -82,6 +100,10 @@ double nearest(const SpacePoint& p, const std::vector<SpacePoint>& chords) {
     const double x = b.x - a.x;
     const double y = b.y - a.y;
     const double z = b.z - a.z;
+    const double reach = std::abs(x) + std::abs(y) + std::abs(z) + 0.5;
+    if (std::abs(p.x - a.x) > reach || std::abs(p.y - a.y) > reach || std::abs(p.z - a.z) > reach) {
+      continue;
+    }
     const double square = x * x + y * y + z * z;
     const double share =
         square > 0
@@ -177,9 +199,11 @@ TEST_CASE("neighbours are those a plain search by distance finds") {
     const Body& body = sample.wall.body;
     std::vector<std::vector<EdgePlace>> places;
     std::vector<std::vector<SpacePoint>> chords;
+    std::vector<Around> boxes;
     for (const Cell& cell : plan.cells) {
       places.push_back(edgePlaces(cell.whole, body, 0.2));
       chords.push_back(chordsOf(cell.whole, body));
+      boxes.emplace_back(chords.back());
     }
     const std::set<std::pair<std::size_t, std::size_t>> found(plan.neighbours.begin(),
                                                               plan.neighbours.end());
@@ -187,6 +211,7 @@ TEST_CASE("neighbours are those a plain search by distance finds") {
       for (std::size_t j = i + 1; j < plan.cells.size(); ++j) {
         double shared = 0;
         for (const EdgePlace& place : places[i]) {
+          if (!boxes[j].holds(place.at)) continue;
           if (nearest(place.at, chords[j]) < 0.01) shared += place.length;
         }
         const bool listed = found.count({i, j}) != 0;

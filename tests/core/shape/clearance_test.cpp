@@ -113,14 +113,21 @@ TEST_CASE("Necks of wavy bars are as wide as trying every place finds") {
     for (int i = 200; i >= 0; --i) {
       outline.push_back({i * 0.2, deep * std::sin(i * 0.04 * M_PI) + 2});
     }
+    const Polygon bar{outline};
+    // No disc reaches farther than this.
+    constexpr double reach = 5;
     // Over columns the widest disc whose middle stands there; of these the least well inside.
     double least = 1e9;
     for (double x = 4; x <= 36; x += 0.1) {
       double widest = 0;
-      for (double y = -2; y <= 2; y += 0.02) {
+      std::vector<std::size_t> near;
+      for (std::size_t i = 0; i < outline.size(); ++i) {
+        if (std::abs(outline[i].x - x) <= reach) near.push_back(i);
+      }
+      for (double y = -1.5; y <= 1.5; y += 0.02) {
         double nearest = 1e9;
-        if (!contains({outline}, {x, y})) continue;
-        for (std::size_t i = 0; i < outline.size(); ++i) {
+        if (!contains(bar, {x, y})) continue;
+        for (const std::size_t i : near) {
           nearest = std::min(nearest,
                              squareDistance({x, y}, outline[i], outline[(i + 1) % outline.size()]));
         }
