@@ -315,7 +315,12 @@ CheckedAll<SheetPlan> sheetsOf(const std::shared_ptr<const Plan>& plan, const Fi
 
 bool improve(SheetPlan& sheets, std::size_t at) {
   FilmSheets& film = sheets.films[at];
-  Arrangement tried = (*film.arranger)(film.attempts++, film.arrangement.order, keptOf(film));
+  const Arrangement kept = keptOf(film);
+  // First what is there, pushed together.
+  const long attempt = film.attempts++;
+  Arrangement tried =
+      attempt == 1 ? film.arrangement : (*film.arranger)(attempt - 1, film.arrangement.order, kept);
+  tried = film.arranger->pushed(std::move(tried), kept);
   if (!isDenser(tried, film.arrangement, film.from)) return false;
   film.arrangement = std::move(tried);
   measure(film);

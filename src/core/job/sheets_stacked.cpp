@@ -77,7 +77,7 @@ std::vector<StripFamily> stripFamilies(const FilmSheets& film, const std::set<st
     }
     alike[key].insert(alike[key].end(), static_cast<std::size_t>(piece.copies), {i, *strip});
   }
-  std::vector<StripFamily> families;
+  std::vector<StripFamily> stackable;
   for (auto& [key, strips] : alike) {
     std::stable_sort(strips.begin(), strips.end(), [](const Candidate& a, const Candidate& b) {
       return a.strip.length > b.strip.length;
@@ -89,14 +89,14 @@ std::vector<StripFamily> stripFamilies(const FilmSheets& film, const std::set<st
         family.strips.push_back(strips[i++]);
       }
       family.most = mostTall(film, longest, key.mayTurn, family.strips.front().strip.along);
-      if (family.strips.size() > 1 && family.most > Length()) families.push_back(std::move(family));
+      if (family.strips.size() > 1 && family.most > Length()) stackable.push_back(std::move(family));
     }
   }
-  return families;
+  return stackable;
 }
 
-/// The families in stacks no taller than a share of what there is room for.
-Stacked stacksOf(const FilmSheets& film, const std::vector<StripFamily>& families, double share) {
+/// The stackable in stacks no taller than a share of what there is room for.
+Stacked stacksOf(const FilmSheets& film, const std::vector<StripFamily>& stackable, double share) {
   struct Made {
     std::vector<std::size_t> pieces;
     const StripFamily* family = nullptr;
@@ -104,7 +104,7 @@ Stacked stacksOf(const FilmSheets& film, const std::vector<StripFamily>& familie
   std::vector<Made> stacks;
   std::vector<int> loose;
   for (const Piece& piece : film.pieces()) loose.push_back(piece.copies);
-  for (const StripFamily& family : families) {
+  for (const StripFamily& family : stackable) {
     std::vector<Length> widths;
     for (const Candidate& one : family.strips) widths.push_back(one.strip.width);
     for (const std::vector<std::size_t>& stack : stacksFor(widths, family.most * share)) {
@@ -162,14 +162,14 @@ long notLaidIn(const FilmSheets& film) {
 }  // namespace
 
 void stackStrips(FilmSheets& film, const ArrangeRules& rules, const std::set<std::size_t>& leave) {
-  const std::vector<StripFamily> families = stripFamilies(film, leave);
-  if (families.empty()) return;
+  const std::vector<StripFamily> stackable = stripFamilies(film, leave);
+  if (stackable.empty()) return;
   constexpr double hardlyAny = 1.0 + 1e-9;
   std::optional<FilmSheets> best;
   const long left = notLaidIn(film);
   const double taken = filmTaken(film.arrangement, film.from).mm2();
   for (const double share : {1.0, 0.5, 0.25}) {
-    Stacked stacked = stacksOf(film, families, share);
+    Stacked stacked = stacksOf(film, stackable, share);
     if (stacked.figures.stacks == 0) break;
     FilmSheets tried = film;
     tried.parts = std::move(stacked.parts);

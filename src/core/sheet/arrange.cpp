@@ -11,6 +11,7 @@
 #include <utility>
 
 #include "sheet/lattice.h"
+#include "sheet/push.h"
 #include "sheet/room.h"
 
 namespace avrelt {
@@ -67,6 +68,7 @@ class Arranger::Work {
   ArrangeOrder plainOrder() const;
   Arrangement run(const ArrangeOrder& order, const Arrangement& kept);
   std::optional<Laid> roomOn(const Arrangement& arrangement, const Laid& laid, std::size_t sheet);
+  void push(Arrangement& arrangement, const Arrangement& kept) const;
 
   const std::vector<Piece>& pieces() const { return pieces_; }
   const std::vector<FilmPiece>& films() const { return films_; }
@@ -464,6 +466,34 @@ class Arranger::Work::Run {
   Arrangement made_;
 };
 
+void Arranger::Work::push(Arrangement& arrangement, const Arrangement& kept) const {
+  for (std::size_t sheet = 0; sheet < arrangement.sheets.size(); ++sheet) {
+    UsedSheet& used = arrangement.sheets[sheet];
+    if (!films_[used.film].outline.empty() || !films_[used.film].room.empty()) continue;
+    std::vector<Pushed> shapes;
+    std::vector<std::size_t> which;
+    for (std::size_t i = 0; i < arrangement.laid.size(); ++i) {
+      const Laid& laid = arrangement.laid[i];
+      if (laid.sheet != sheet) continue;
+      const bool stays = std::find(kept.laid.begin(), kept.laid.end(), laid) != kept.laid.end();
+      Polygon shape;
+      for (const std::vector<Point>& outline : grown_[laid.piece]) {
+        shape.push_back(simplified(outline, tolerance / 2));
+      }
+      shapes.push_back({movedBy(mapped(shape, turning(laid.turn)), laid.at), stays});
+      which.push_back(i);
+    }
+    pushTogether(shapes, {inset(used.film), inset(used.film)});
+    used.reaches = {};
+    for (std::size_t i = 0; i < which.size(); ++i) {
+      Laid& laid = arrangement.laid[which[i]];
+      laid.at = laid.at + shapes[i].by;
+      used.reaches =
+          std::max(used.reaches, Length::mm(boundsOf(shapeAt(pieces_[laid.piece], laid)).high.y));
+    }
+  }
+}
+
 /// The largest first.
 ArrangeOrder Arranger::Work::plainOrder() const {
   std::vector<std::size_t> sorted(pieces_.size());
@@ -533,6 +563,11 @@ Arranger::Arranger(std::vector<Piece> pieces, std::vector<FilmPiece> films,
 Arranger::Arranger(Arranger&&) noexcept = default;
 Arranger& Arranger::operator=(Arranger&&) noexcept = default;
 Arranger::~Arranger() = default;
+
+Arrangement Arranger::pushed(Arrangement arrangement, const Arrangement& kept) const {
+  work_->push(arrangement, kept);
+  return arrangement;
+}
 
 Arrangement Arranger::operator()(const Arrangement& kept) {
   return work_->run(work_->plainOrder(), kept);

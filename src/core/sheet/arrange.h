@@ -41,6 +41,10 @@ class Arranger {
   /// Another, from the order of the best so far; attempts are numbered from 1.
   Arrangement operator()(long attempt, const ArrangeOrder& best, const Arrangement& kept = {});
 
+  /// The same, pushed together down and to the left where raster and rows left a little between;
+  /// what lies in `kept` stays. Offcuts, and sheets that are printed first, are left as they are.
+  Arrangement pushed(Arrangement arrangement, const Arrangement& kept = {}) const;
+
   /// Where one that is laid finds room on another sheet, as low as it goes; nothing where it finds
   /// none.
   std::optional<Laid> roomOn(const Arrangement& arrangement, const Laid& laid, std::size_t sheet);
