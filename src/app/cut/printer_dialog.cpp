@@ -55,7 +55,7 @@ PrinterDialog::PrinterDialog(const Printer& printer, Unit unit, QWidget* parent)
     refresh();
   });
   column->addWidget(marks);
-  auto* rolls = new QCheckBox(tr("It takes rolls no wider, and prints as long as a sheet on them"));
+  auto* rolls = new QCheckBox(tr("It prints on rolls too, no wider, a sheet’s length at a time"));
   rolls->setChecked(printer_.rolls);
   connect(rolls, &QCheckBox::toggled, this, [this](bool on) { printer_.rolls = on; });
   column->addWidget(rolls);

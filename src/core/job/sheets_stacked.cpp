@@ -89,7 +89,8 @@ std::vector<StripFamily> stripFamilies(const FilmSheets& film, const std::set<st
         family.strips.push_back(strips[i++]);
       }
       family.most = mostTall(film, longest, key.mayTurn, family.strips.front().strip.along);
-      if (family.strips.size() > 1 && family.most > Length()) stackable.push_back(std::move(family));
+      if (family.strips.size() > 1 && family.most > Length())
+        stackable.push_back(std::move(family));
     }
   }
   return stackable;

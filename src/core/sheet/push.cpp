@@ -14,29 +14,50 @@ constexpr double between = 1e-4;
 /// What lies on another by so little, by rounding or by hand, is taken to touch it.
 constexpr double overlap = 0.05;
 constexpr double hardlyAny = 0.02;
-constexpr int mostRounds = 6;
+constexpr int mostRounds = 4;
 
 constexpr double never = std::numeric_limits<double>::infinity();
 
-/// The least that corners of one lie above sides of the other; `sign` -1 asks how far its sides lie
-/// above those corners.
-double leastAbove(const Polygon& corners, const Polygon& sides, const Box& within, double sign) {
-  double least = never;
-  for (const std::vector<Point>& outline : corners) {
-    for (const Point p : outline) {
-      if (p.x < within.low.x || p.x > within.high.x) continue;
-      for (const std::vector<Point>& other : sides) {
-        for (std::size_t i = 0; i < other.size(); ++i) {
-          const Point a = other[i];
-          const Point b = other[i + 1 == other.size() ? 0 : i + 1];
-          if (std::min(a.x, b.x) > p.x || std::max(a.x, b.x) < p.x) continue;
-          // Of an upright side the end that is met first.
-          double y = sign > 0 ? std::max(a.y, b.y) : std::min(a.y, b.y);
-          if (a.x != b.x) y = a.y + (b.y - a.y) * (p.x - a.x) / (b.x - a.x);
-          const double above = sign * (p.y - y);
-          if (above >= -overlap) least = std::min(least, std::max(above, 0.0));
+struct Edge {
+  Point from;
+  Point to;
+};
+
+/// What of a shape lies in a range across: corners, and sides.
+struct Within {
+  std::vector<Point> corners;
+  std::vector<Edge> sides;
+
+  Within(const Polygon& shape, double low, double high) {
+    for (const std::vector<Point>& outline : shape) {
+      for (std::size_t i = 0; i < outline.size(); ++i) {
+        const Point from = outline[i];
+        const Point to = outline[i + 1 == outline.size() ? 0 : i + 1];
+        if (from.x >= low && from.x <= high) corners.push_back(from);
+        if (std::min(from.x, to.x) <= high && std::max(from.x, to.x) >= low) {
+          sides.push_back({from, to});
         }
       }
+    }
+  }
+};
+
+/// The least that corners of one lie above sides of the other; `sign` -1 asks how far its sides lie
+/// above those corners.
+double leastAbove(const std::vector<Point>& corners, const std::vector<Edge>& sides, double sign) {
+  double least = never;
+  for (const Edge& side : sides) {
+    const Point a = side.from;
+    const Point b = side.to;
+    const double left = std::min(a.x, b.x);
+    const double right = std::max(a.x, b.x);
+    const double slope = a.x == b.x ? 0 : (b.y - a.y) / (b.x - a.x);
+    // Of an upright side the end that is met first.
+    const double foot = a.x != b.x ? a.y : sign > 0 ? std::max(a.y, b.y) : std::min(a.y, b.y);
+    for (const Point p : corners) {
+      if (p.x < left || p.x > right) continue;
+      const double above = sign * (p.y - foot - slope * (p.x - a.x));
+      if (above >= -overlap) least = std::min(least, std::max(above, 0.0));
     }
   }
   return least;
@@ -94,11 +115,14 @@ void transpose(std::vector<Pushed>& shapes) {
 std::optional<double> wayDownTo(const Polygon& moving, const Polygon& fixed) {
   const Box one = boundsOf(moving);
   const Box other = boundsOf(fixed);
-  const Box within{{std::max(one.low.x, other.low.x), 0}, {std::min(one.high.x, other.high.x), 0}};
+  const double low = std::max(one.low.x, other.low.x);
+  const double high = std::min(one.high.x, other.high.x);
   // What only touches from the side slides along.
-  if (within.high.x - within.low.x <= between) return std::nullopt;
-  const double way =
-      std::min(leastAbove(moving, fixed, within, 1), leastAbove(fixed, moving, within, -1));
+  if (high - low <= between) return std::nullopt;
+  const Within above(moving, low, high);
+  const Within below(fixed, low, high);
+  const double way = std::min(leastAbove(above.corners, below.sides, 1),
+                              leastAbove(below.corners, above.sides, -1));
   return way == never ? std::nullopt : std::optional(way);
 }
 
