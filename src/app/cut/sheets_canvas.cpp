@@ -11,6 +11,7 @@
 #include "app/views/art_paint.h"
 #include "app/window/theme.h"
 #include "measure/colour.h"
+#include "sheet/laid_out.h"
 
 namespace avrelt {
 

@@ -5,6 +5,7 @@
 
 #include "job/sheets.h"
 #include "shape/transform.h"
+#include "sheet/laid_out.h"
 #include "sheet/offcut.h"
 #include "sheet/weeding.h"
 

@@ -11,6 +11,7 @@
 #include "job/sheets_by_hand.h"
 #include "job/sheets_making.h"
 #include "job/sheets_stacked.h"
+#include "sheet/laid_out.h"
 
 namespace avrelt {
 namespace {

@@ -9,6 +9,7 @@
 #include "job/sheets_by_hand.h"
 #include "job/sheets_making.h"
 #include "sheet/decal_parts.h"
+#include "sheet/laid_out.h"
 
 namespace avrelt {
 namespace {

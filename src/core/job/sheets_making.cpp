@@ -5,6 +5,7 @@
 #include <cmath>
 #include <utility>
 
+#include "sheet/laid_out.h"
 #include "sheet/split_part.h"
 
 namespace avrelt {

@@ -8,6 +8,7 @@
 #include <numeric>
 #include <tuple>
 
+#include "sheet/laid_out.h"
 #include "sheet/strip_stack.h"
 
 namespace avrelt {

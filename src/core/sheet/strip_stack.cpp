@@ -5,7 +5,7 @@
 #include <cmath>
 #include <numeric>
 
-#include "sheet/arrange.h"
+#include "sheet/laid_out.h"
 
 namespace avrelt {
 namespace {

@@ -11,6 +11,7 @@
 #include <set>
 
 #include "core/decal_cups.h"
+#include "sheet/laid_out.h"
 #include "sheet/lattice.h"
 #include "sheet/offcut.h"
 

@@ -8,6 +8,7 @@
 
 #include "measure/dice.h"
 #include "sheet/arrange.h"
+#include "sheet/laid_out.h"
 
 using namespace avrelt;
 
