@@ -140,14 +140,19 @@ PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet
   for (const Laid& laid : film.arrangement.laid) {
     if (laid.sheet != sheet) continue;
     Part& part = set.parts[next++];
-    const Polygon shape = shapeAt(film.pieces()[laid.piece], laid);
-    const Box box = boundsOf(shape);
-    const Sentence name = nameOf(sheets, film.parts[laid.piece]);
-    const auto letters = static_cast<double>(inWords(name, Unit::mm).size());
-    // As large as goes across it, and can be read.
-    constexpr double letterWidth = 0.6;
-    const double height = std::clamp(box.width() / letters / letterWidth, 1.2, 3.5);
-    part.letterings.push_back({centroidOf(shape), Length::mm(height), {}, name});
+    const auto write = [&](const Polygon& shape, const SheetPart& one) {
+      const Box box = boundsOf(shape);
+      const Sentence name = nameOf(sheets, one);
+      const auto letters = static_cast<double>(inWords(name, Unit::mm).size());
+      // As large as goes across it, and can be read.
+      constexpr double letterWidth = 0.6;
+      const double height = std::clamp(box.width() / letters / letterWidth, 1.2, 3.5);
+      part.letterings.push_back({centroidOf(shape), Length::mm(height), {}, name});
+    };
+    const SheetPart& one = film.parts[laid.piece];
+    if (!one.stack) write(shapeAt(film.pieces()[laid.piece], laid), one);
+    if (!one.stack) continue;
+    for (const PartOnSheet& strip : partsAt(film, laid)) write({outlineOf(strip)}, *strip.part);
   }
   const SheetSize size = film.sizeOf(sheet);
   const double wide = size.wide.mm();

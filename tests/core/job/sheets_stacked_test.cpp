@@ -183,6 +183,16 @@ TEST_CASE("A stack laid by hand lies there again, and is forgotten once it is no
   Laid to = film.arrangement.laid[at];
   to.at = to.at + Point{0, 40};
   REQUIRE(moveTo(film, at, to));
+  // On the map every strip has its name.
+  std::set<std::string> names;
+  for (const Part& part : mapOf(sheets, film, to.sheet).parts) {
+    for (const Lettering& words : part.letterings) names.insert(inWords(words.words, Unit::mm));
+  }
+  for (const char* zone : {"zone A", "zone B", "zone C", "zone D", "zone E"}) {
+    CHECK(std::any_of(names.begin(), names.end(), [&](const std::string& name) {
+      return name.find(zone) != std::string::npos;
+    }));
+  }
   const HandLaid hand = handLaidOf(film, at);
   CHECK(hand.strips > 1);
   document.cups[0].laidByHand = {hand};
