@@ -73,6 +73,7 @@ Polygon transposed(Polygon shape) {
 /// Lets all fall once; by how much they fell together.
 double fall(std::vector<Pushed>& shapes, double floor) {
   std::vector<Box> boxes;
+  boxes.reserve(shapes.size());
   for (const Pushed& one : shapes) boxes.push_back(boundsOf(one.shape));
   std::vector<std::size_t> order(shapes.size());
   std::iota(order.begin(), order.end(), std::size_t{0});
