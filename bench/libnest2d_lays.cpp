@@ -9,7 +9,7 @@
 long layByLibnest2d(const std::vector<std::pair<double, double>>& outline, int copies, double wide,
                     double tall, double gap) {
   using namespace libnest2d;
-  constexpr double inMm = 1e4;
+  constexpr double inMm = 1e6;
   PolygonImpl polygon;
   // Clockwise, and closed.
   for (auto p = outline.rbegin(); p != outline.rend(); ++p) {
