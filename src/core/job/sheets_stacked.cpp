@@ -5,8 +5,7 @@
 #include <cmath>
 #include <map>
 #include <memory>
-#include <numeric>
-#include <tuple>
+#include <optional>
 
 #include "sheet/laid_out.h"
 #include "sheet/strip_stack.h"
@@ -97,7 +96,7 @@ std::vector<StripFamily> stripFamilies(const FilmSheets& film, const std::set<st
   return stackable;
 }
 
-/// The stackable in stacks no taller than a share of what there is room for.
+/// The families in stacks no taller than a share of what there is room for.
 Stacked stacksOf(const FilmSheets& film, const std::vector<StripFamily>& stackable, double share) {
   struct Made {
     std::vector<std::size_t> pieces;
@@ -180,15 +179,13 @@ void stackStrips(FilmSheets& film, const ArrangeRules& rules, const std::set<std
     tried.arranger = std::make_shared<Arranger>(std::move(stacked.pieces), tried.from, rules);
     tried.arrangement = (*tried.arranger)();
     const double takes = filmTaken(tried.arrangement, tried.from).mm2();
+    film.stacks.tookMore = true;
+    if (tried.arrangement.apart.size() > film.arrangement.apart.size()) continue;
     if (notLaidIn(tried) > left || takes > taken * hardlyAny) continue;
     if (best && takes * hardlyAny >= filmTaken(best->arrangement, best->from).mm2()) continue;
     best = std::move(tried);
   }
-  if (best) {
-    film = std::move(*best);
-  } else {
-    film.stacks.tookMore = true;
-  }
+  if (best) film = std::move(*best);
 }
 
 }  // namespace avrelt

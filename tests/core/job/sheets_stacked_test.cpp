@@ -22,6 +22,7 @@ namespace {
 Cup ringed(const std::string& name, const std::vector<double>& places, bool two) {
   Cup cup = straight();
   cup.name = name;
+  cup.wrap.seamAt = Angle::degrees(places.front() * 7);
   RingCut ring;
   ring.by = CutBy::places;
   for (const double at : places) ring.places.push_back(WrittenLength::mm(at));
@@ -166,6 +167,48 @@ TEST_CASE("Strips of tapered cups are none, and others of several lengths lie ap
       for (const StackedPart& one : *part.stack) cups.insert(one.part.cup);
       CHECK(cups.size() <= 1);
       CHECK_FALSE(cups.contains(2));
+    }
+  }
+}
+
+TEST_CASE("Strips too wide for one stack are not said to take more film in one", "[stacks]") {
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.size.tall = Length::mm(280);
+  choices.size.wide = Length::mm(120);
+  choices.stack = true;
+  const SheetPlan sheets = sheetsFor(orderOf({ringed("one", {80}, false)}), choices);
+  for (const FilmSheets& film : sheets.films) {
+    CHECK(film.stacks.stacks == 0);
+    CHECK_FALSE(film.stacks.tookMore);
+  }
+}
+
+TEST_CASE("Stacks keep together what lies together", "[stacks]") {
+  Dice dice(52);
+  for (int round = 0; round < 5; ++round) {
+    std::vector<Cup> cups;
+    for (int i = 0; i < 2; ++i) {
+      const double at = dice.between(20, 60);
+      cups.push_back(ringed("cup " + std::to_string(i), {at, at + 30, at + 55}, false));
+    }
+    const Document document = orderOf(std::move(cups));
+    SheetChoices choices = usualSheets(Unit::mm);
+    choices.together = Together::cups;
+    choices.size.tall = Length::mm(dice.between(280, 500));
+    const auto apartIn = [](const SheetPlan& sheets) {
+      std::size_t sum = 0;
+      for (const FilmSheets& film : sheets.films) sum += film.arrangement.apart.size();
+      return sum;
+    };
+    const SheetPlan loose = sheetsFor(document, choices);
+    choices.stack = true;
+    const SheetPlan sheets = sheetsFor(document, choices);
+    CHECK(apartIn(sheets) <= apartIn(loose));
+    for (const FilmSheets& film : sheets.films) {
+      for (const SheetPart& part : film.parts) {
+        if (!part.stack) continue;
+        for (const StackedPart& one : *part.stack) CHECK(one.part.cup == part.cup);
+      }
     }
   }
 }
