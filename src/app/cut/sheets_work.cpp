@@ -302,15 +302,14 @@ bool SheetsWork::change(std::size_t film, std::size_t laid,
   }
   const auto forgotten = std::exchange(next->forgotten, {});
   sheets_ = std::move(next);
-  keep(sheets_->films[film], forgotten,
-       QStringLiteral("by hand %1 %2 %3").arg(film).arg(now.piece).arg(now.copy));
+  keep(forgotten, QStringLiteral("by hand %1 %2 %3").arg(film).arg(now.piece).arg(now.copy));
   emit this->changed();
   return true;
 }
 
-/// Writes into the order where parts of a film lie that were laid by hand, all of them, as sheets
-/// may have come to stand in another order.
-void SheetsWork::keep(const FilmSheets& film, const Forgotten& forgotten, const QString& key) {
+/// Writes into the order where parts lie that were laid by hand, all of them, as sheets may have
+/// come to stand in another order.
+void SheetsWork::keep(const Forgotten& forgotten, const QString& key) {
   own_ = true;
   order_.edit(
       tr("Lay a part by hand"),
@@ -319,17 +318,19 @@ void SheetsWork::keep(const FilmSheets& film, const Forgotten& forgotten, const 
           std::erase_if(document.cups[gone.first].laidByHand,
                         [&](const HandLaid& one) { return one.isOf(gone.second); });
         }
-        for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
-          const Laid& laid = film.arrangement.laid[i];
-          if (!film.byHand.contains({laid.piece, laid.copy})) continue;
-          const HandLaid hand = handLaidOf(film, i);
-          std::vector<HandLaid>& all = document.cups[film.parts[laid.piece].cup].laidByHand;
-          const auto found = std::find_if(all.begin(), all.end(),
-                                          [&](const HandLaid& one) { return one.isOf(hand); });
-          if (found != all.end()) {
-            *found = hand;
-          } else if (all.size() < Document::mostLaidByHand) {
-            all.push_back(hand);
+        for (const FilmSheets& film : sheets_->films) {
+          for (std::size_t i = 0; i < film.arrangement.laid.size(); ++i) {
+            const Laid& laid = film.arrangement.laid[i];
+            if (!film.byHand.contains({laid.piece, laid.copy})) continue;
+            const HandLaid hand = handLaidOf(film, i);
+            std::vector<HandLaid>& all = document.cups[film.parts[laid.piece].cup].laidByHand;
+            const auto found = std::find_if(all.begin(), all.end(),
+                                            [&](const HandLaid& one) { return one.isOf(hand); });
+            if (found != all.end()) {
+              *found = hand;
+            } else if (all.size() < Document::mostLaidByHand) {
+              all.push_back(hand);
+            }
           }
         }
       },

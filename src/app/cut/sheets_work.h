@@ -96,7 +96,7 @@ class SheetsWork : public QObject {
   void poll();
   void takeFound();
   using Forgotten = std::vector<std::pair<std::size_t, HandLaid>>;
-  void keep(const FilmSheets& film, const Forgotten& forgotten, const QString& key);
+  void keep(const Forgotten& forgotten, const QString& key);
   void awaitEnding() const;
   void turn(bool SheetChoices::*choice, const char* setting, bool on);
   bool change(std::size_t film, std::size_t laid, const std::function<bool(FilmSheets&)>& change);
