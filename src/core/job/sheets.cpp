@@ -166,7 +166,7 @@ class SheetMaker {
         }
       }
     }
-    if (choices_.alike) sheets_.alike = alikeOf(plan);
+    if (choices_.alike) pairBackings();
   }
 
   bool prints() const {
@@ -196,6 +196,18 @@ class SheetMaker {
   }
 
  private:
+  /// Those whose print is laid too: what is ticked as cut has no layout any more.
+  void pairBackings() {
+    sheets_.alike = alikeOf(*sheets_.plan);
+    std::set<const Part*> laid;
+    for (const FilmSheets& film : sheets_.films) {
+      for (const SheetPart& part : film.parts) laid.insert(part.whole);
+    }
+    std::erase_if(sheets_.alike, [&](const LaidAlike& one) {
+      return !laid.contains(one.part) || !laid.contains(one.print);
+    });
+  }
+
   void add(SheetPart part) {
     const CupPlan& cup = sheets_.plan->cups[part.cup];
     const FilmWanted wanted = wantedFor(cup, part.purpose, *part.whole);

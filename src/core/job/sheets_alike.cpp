@@ -152,15 +152,11 @@ Arrangement likePrints(FilmSheets& film, const SheetPlan& sheets) {
       if (!stock) return false;
       film.arrangement.sheets.push_back({*stock, {}});
     }
-    if (!mayLie(film, laid, laid)) {
+    if (!layOne(film, laid)) {
       if (isNew) film.arrangement.sheets.pop_back();
       return false;
     }
     if (isNew) film.likeSheets.push_back(like);
-    Length& reaches = film.arrangement.sheets[laid.sheet].reaches;
-    reaches =
-        std::max(reaches, Length::mm(boundsOf(shapeAt(film.pieces()[laid.piece], laid)).high.y));
-    film.arrangement.laid.push_back(laid);
     film.alike.insert({laid.piece, laid.copy});
     return true;
   };

@@ -2,22 +2,15 @@
 #include "job/sheets_by_hand.h"
 
 #include <algorithm>
-#include <cmath>
 #include <map>
 #include <optional>
 #include <utility>
 #include <vector>
 
+#include "job/sheets_making.h"
+
 namespace avrelt {
 namespace {
-
-/// Whether a piece may be turned so.
-bool mayTurnBy(const Piece& piece, Angle turn) {
-  constexpr double exact = 1e-6;
-  if (piece.mayTurn == MayTurn::any) return true;
-  const double off = std::abs(turn.wrapped().degrees());
-  return off < exact || (piece.mayTurn == MayTurn::half && std::abs(off - 180) < exact);
-}
 
 bool twice(const Arrangement& all, const Laid& laid) {
   return std::any_of(all.laid.begin(), all.laid.end(), [&](const Laid& one) {
@@ -42,10 +35,6 @@ std::optional<Laid> laidOf(const FilmSheets& film, std::size_t cup, const HandLa
   }
   return std::nullopt;
 }
-
-}  // namespace
-
-namespace {
 
 /// What was laid by hand on one sheet: of which of the film's stock, and where it is known which
 /// of those that are laid already.
@@ -73,17 +62,11 @@ long layOn(FilmSheets& film, std::vector<HandSheet>& sheets, Arrangement& kept) 
       laid.sheet = number;
       // A backing that lies as its print does is there already.
       if (film.alike.contains({laid.piece, laid.copy})) continue;
-      const bool may = there && !twice(all, laid) &&
-                       mayTurnBy(film.pieces()[laid.piece], laid.turn) && mayLie(film, laid, laid);
-      if (!may) {
+      if (!there || twice(all, laid) || !layOne(film, laid)) {
         ++lost;
         continue;
       }
       ++found;
-      Length& reaches = all.sheets[number].reaches;
-      const double top = boundsOf(shapeAt(film.pieces()[laid.piece], laid)).high.y;
-      reaches = std::max(reaches, Length::mm(top));
-      all.laid.push_back(laid);
       film.byHand.insert({laid.piece, laid.copy});
     }
     if (there && !sheet.at && found == 0) all.sheets.pop_back();

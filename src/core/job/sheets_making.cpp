@@ -90,6 +90,14 @@ void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& cho
 
 namespace {
 
+/// Whether a piece may be turned so.
+bool mayTurnBy(const Piece& piece, Angle turn) {
+  constexpr double exact = 1e-6;
+  if (piece.mayTurn == MayTurn::any) return true;
+  const double off = std::abs(turn.wrapped().degrees());
+  return off < exact || (piece.mayTurn == MayTurn::half && std::abs(off - 180) < exact);
+}
+
 /// A part in pieces that fit one of a film's sheets, as few as may be; none where that cannot be.
 std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap) {
   std::vector<Part> best;
@@ -107,6 +115,15 @@ std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap
 }
 
 }  // namespace
+
+bool layOne(FilmSheets& film, const Laid& laid) {
+  const Piece& piece = film.pieces()[laid.piece];
+  if (!mayTurnBy(piece, laid.turn) || !mayLie(film, laid, laid)) return false;
+  Length& reaches = film.arrangement.sheets[laid.sheet].reaches;
+  reaches = std::max(reaches, Length::mm(boundsOf(shapeAt(piece, laid)).high.y));
+  film.arrangement.laid.push_back(laid);
+  return true;
+}
 
 bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap) {
   bool any = false;

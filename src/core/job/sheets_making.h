@@ -14,6 +14,10 @@ void takeStock(FilmSheets& film, const FilmShelf& shelf, const SheetChoices& cho
 /// Parts what lies nowhere because no sheet is long enough; whether there was any such.
 bool partLongOnes(FilmSheets& film, std::vector<Piece>& pieces, Length lap);
 
+/// Lays one of a film's parts besides those that lie, where it may lie and be turned so; whether it
+/// may.
+bool layOne(FilmSheets& film, const Laid& laid);
+
 /// Finds out again how much of each sheet its parts cover.
 void measure(FilmSheets& film);
 

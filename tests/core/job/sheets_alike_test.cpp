@@ -43,10 +43,14 @@ Document order(Dice& dice) {
   return document;
 }
 
+/// The prints', or the one the white backings are cut from.
 FilmSheets& filmOf(SheetPlan& sheets, PartMaterial kind) {
   for (FilmSheets& film : sheets.films) {
     // Undivided cups are wrapped as well.
-    const bool its = kind == PartMaterial::printable || film.wanted.colour == "#FFFFFF";
+    const bool its = kind == PartMaterial::printable ||
+                     std::any_of(film.parts.begin(), film.parts.end(), [](const SheetPart& part) {
+                       return part.whole->film == "#FFFFFF";
+                     });
     if (film.wanted.kind == kind && its) return film;
   }
   FAIL("no such film");
@@ -117,6 +121,99 @@ TEST_CASE("Backings lie where their prints do, on sheets as large", "[alike]") {
     }
     CHECK(partsOn(sheets) == all);
     checkAlike(sheets);
+  }
+}
+
+TEST_CASE("Backings follow their prints on tapers, over the seam, bent and parted at lines",
+          "[alike]") {
+  Dice dice(66);
+  int alike = 0;
+  std::size_t parted = 0;
+  for (int round = 0; round < 6; ++round) {
+    Document document = order(dice);
+    for (Cup& cup : document.cups) {
+      cup.blank.stations.back().girth = WrittenLength::mm(dice.between(200, 300));
+      if (round % 2 == 1) {
+        Station belly;
+        belly.at = WrittenLength::mm(70);
+        belly.girth = WrittenLength::mm(dice.between(240, 290));
+        cup.blank.stations.insert(cup.blank.stations.begin() + 1, belly);
+      }
+      cup.wrap.seamAt = Angle::degrees(dice.between(-180, 180));
+      RingCut ring;
+      ring.by = CutBy::places;
+      ring.places = {WrittenLength::mm(dice.between(60, 110))};
+      cup.division.body.cut = ring;
+      cup.division.body.parts.assign(2, ZoneNode());
+      for (DecalSet& set : cup.sets) {
+        for (Place& place : set.places) place.follows = dice.one(2) == 1;
+        set.parted = dice.one(2) == 1;
+        // Over the seam, wherever that stands.
+        set.places.front().at = cup.wrap.seamAt + Angle::degrees(dice.between(-8, 8));
+      }
+      giveIds(cup);
+    }
+    SheetChoices choices = usualSheets(Unit::mm);
+    choices.alike = true;
+    SheetPlan sheets = sheetsFor(document, choices);
+    FilmSheets& prints = filmOf(sheets, PartMaterial::printable);
+    FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
+    CHECK(backings.notAlike == 0);
+    CHECK(leastBetween(prints.pieces(), prints.arrangement) >= prints.gap);
+    CHECK(leastBetween(backings.pieces(), backings.arrangement) >= backings.gap);
+    for (const Laid& laid : backings.arrangement.laid) {
+      if (!backings.alike.contains({laid.piece, laid.copy})) continue;
+      ++alike;
+      const Part& part = *backings.parts[laid.piece].whole;
+      parted += part.zones.size();
+      // Some print lies on it, nowhere beyond its edge.
+      const Polygon below = shapeAt(backings.pieces()[laid.piece], laid);
+      const bool found = std::any_of(
+          prints.arrangement.laid.begin(), prints.arrangement.laid.end(), [&](const Laid& print) {
+            const Polygon above = shapeAt(prints.pieces()[print.piece], print);
+            return print.sheet == backings.likeSheets[laid.sheet].second &&
+                   signedArea(above - below) < 1e-2 && signedArea(above) < signedArea(below);
+          });
+      CHECK(found);
+    }
+  }
+  CHECK(alike > 40);
+  CHECK(parted > 0);
+}
+
+TEST_CASE("A backing whose film keeps its direction is not turned after its print", "[alike]") {
+  Dice dice(67);
+  FilmShelf shelf;
+  shelf.films = {{7, "Grain", PartMaterial::permanent, "#FFFFFF", true, false, 0, {}}};
+  int apart = 0;
+  for (int round = 0; round < 4; ++round) {
+    SheetChoices choices = usualSheets(Unit::mm);
+    choices.alike = true;
+    SheetPlan sheets = sheetsFor(order(dice), choices, shelf);
+    const FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
+    for (const Laid& laid : backings.arrangement.laid) {
+      CHECK(std::abs(std::remainder(laid.turn.degrees(), 360)) < 1e-6);
+    }
+    apart += static_cast<int>(backings.notAlike);
+  }
+  CHECK(apart > 0);
+}
+
+TEST_CASE("What is ticked as cut holds no layout: its partner lies as others do", "[alike]") {
+  Dice dice(68);
+  Document document = order(dice);
+  Cup& cup = document.cups[0];
+  for (const DecalSet& set : cup.sets) {
+    cup.cuts.push_back({purpose::layer, {set.layers[0].id}, 0, {}, {}, {}, {}});
+  }
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.alike = true;
+  SheetPlan sheets = sheetsFor(document, choices);
+  const FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
+  CHECK(backings.notAlike == 0);
+  for (const Laid& laid : backings.arrangement.laid) {
+    CHECK(backings.alike.contains({laid.piece, laid.copy}) ==
+          (backings.parts[laid.piece].cup == 1));
   }
 }
 
