@@ -9,24 +9,19 @@
 
 namespace avrelt {
 
-struct ArrangeRules {
-  Length gap = Length::mm(1.5);     ///< the least between any two
-  Length raster = Length::mm(0.5);  ///< places are tried so finely
-  int turns = 8;                    ///< of those that may turn freely
-  std::size_t mostSheets = 200;
-  bool lattices = true;  ///< many of one shape are laid in rows where these are denser
-};
+class Arranging;
 
 /// Lays pieces on as little film as it finds room on.
 ///
 /// The largest first, each as low and then as far left as it goes, in whichever of its turns that
 /// is lowest, on the first film with room for it; many of one shape in rows, where more of them go
 /// on a sheet so. Room is kept on a raster: a piece drawn out by half the gap takes every cell it
-/// touches, so no two come nearer than the gap, whatever the raster. Further attempts go about it
-/// in another order, a little off that of the best so far. What is to lie together is laid at once,
-/// on the first film with room for all of it; where none has, as if it might lie anywhere. The same
-/// pieces, films, attempt and best
-/// give the same arrangement.
+/// touches, so no two come nearer than the gap, whatever the raster. Where there are rectangles, an
+/// attempt may lay these first, edge to edge and without a raster, and the others round them; the
+/// denser of the two ways is taken. Further attempts go about it in another order, a little off
+/// that of the best so far. What is to lie together is laid at once, on the first film with room
+/// for all of it; where none has, as if it might lie anywhere. The same pieces, films, attempt and
+/// best give the same arrangement.
 class Arranger {
  public:
   /// `films` are used in their order.
@@ -53,8 +48,7 @@ class Arranger {
   const std::vector<FilmPiece>& films() const;
 
  private:
-  class Work;
-  std::unique_ptr<Work> work_;
+  std::unique_ptr<Arranging> work_;
 };
 
 /// The plain attempt, on as many sheets of one size as it takes.

@@ -45,6 +45,14 @@ struct FilmPiece {
 /// What of it parts may take, by its sides.
 Box roomOf(const FilmPiece& piece);
 
+struct ArrangeRules {
+  Length gap = Length::mm(1.5);     ///< the least between any two
+  Length raster = Length::mm(0.5);  ///< places are tried so finely
+  int turns = 8;                    ///< of those that may turn freely
+  std::size_t mostSheets = 200;
+  bool lattices = true;  ///< many of one shape are laid in rows where these are denser
+};
+
 /// Where one lies: turned to the left about its origin, then moved, the sheet's lower left at 0.
 struct Laid {
   std::size_t piece = 0;
@@ -80,6 +88,8 @@ struct ArrangeOrder {
   bool byLowest = false;      ///< as low as it goes, not ending as low as it may
   std::size_t rows = 0;       ///< which of the lattices is taken
   bool fine = false;          ///< on a raster half as wide, in three times as many turns
+  bool rectangles = false;    ///< these are laid first, edge to edge
+  long attempt = 0;
 };
 
 struct Arrangement {

@@ -9,6 +9,7 @@
 #include "measure/dice.h"
 #include "sheet/arrange.h"
 #include "sheet/laid_out.h"
+#include "sheet/template_sheet.h"
 
 using namespace avrelt;
 

@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "sheet/arranging.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numeric>
+#include <utility>
+
+#include "sheet/push.h"
+
+namespace avrelt {
+namespace {
+
+/// What drawing out rounds.
+constexpr Length tolerance = Length::mm(0.01);
+constexpr std::size_t latticesTried = 24;
+constexpr std::size_t rowsKept = 64;
+/// What fills so much of its box is laid as a rectangle.
+constexpr double leastOfBox = 0.95;
+
+/// Such a piece's rectangle; nothing of one that fills its box too little, or whose place others
+/// depend on.
+std::optional<Squared> squaredOf(const Piece& piece, Length gap) {
+  if (piece.shape.empty() || !piece.clear.empty() || piece.together != 0) return std::nullopt;
+  Squared made;
+  if (piece.mayTurn == MayTurn::any) {
+    Point side{};
+    for (const std::vector<Point>& outline : piece.shape) {
+      for (std::size_t i = 0; i < outline.size(); ++i) {
+        const Point edge = outline[i + 1 == outline.size() ? 0 : i + 1] - outline[i];
+        if (norm(edge) > norm(side)) side = edge;
+      }
+    }
+    // Not upside down: a side has no direction.
+    if (side.x < 0 || (side.x == 0 && side.y < 0)) side = side * -1;
+    made.turn = Angle::radians(-std::atan2(side.y, side.x));
+  }
+  const Polygon lying = mapped(piece.shape, turning(made.turn));
+  // Openings that what is smaller might lie in count as room.
+  double area = 0;
+  for (const std::vector<Point>& outline : lying) area += signedArea(outline);
+  const Box box = boundsOf(lying);
+  if (area < leastOfBox * box.width() * box.height()) return std::nullopt;
+  made.size = {box.width() + gap.mm(), box.height() + gap.mm(), piece.mayTurn == MayTurn::any};
+  return made;
+}
+
+}  // namespace
+
+Arranging::Arranging(std::vector<Piece> pieces, std::vector<FilmPiece> films,
+                     const ArrangeRules& rules)
+    : pieces_(std::move(pieces)), films_(std::move(films)), rules_(rules) {
+  for (const Piece& piece : pieces_) {
+    grown_.push_back(
+        offsetBy(piece.clear.empty() ? piece.shape : unionOf({piece.shape, piece.clear}),
+                 rules_.gap / 2 + tolerance, Corners::round));
+    // With its openings, which what is smaller may lie in; a long thin one finds its room first.
+    double area = 0;
+    for (const std::vector<Point>& outline : piece.shape) {
+      area += std::max(0.0, signedArea(outline));
+    }
+    const Box box = boundsOf(piece.shape);
+    areas_.push_back(std::max(area, std::max(box.width(), box.height()) * 10));
+    squared_.push_back(squaredOf(piece, rules_.gap));
+  }
+  lattices_.resize(pieces_.size());
+}
+
+ArrangeOrder Arranging::plainOrder() const {
+  std::vector<std::size_t> sorted(pieces_.size());
+  std::iota(sorted.begin(), sorted.end(), std::size_t{0});
+  std::stable_sort(sorted.begin(), sorted.end(),
+                   [&](std::size_t a, std::size_t b) { return areas_[a] > areas_[b]; });
+  ArrangeOrder order;
+  for (const std::size_t i : sorted) order.groups.push_back({i, pieces_[i].copies});
+  return order;
+}
+
+Rectangles Arranging::rectangles() const {
+  int copies = 0;
+  bool all = true;
+  for (std::size_t i = 0; i < pieces_.size(); ++i) {
+    copies += squared_[i] ? pieces_[i].copies : 0;
+    all = all && squared_[i];
+  }
+  return copies < 2 ? Rectangles::none : all ? Rectangles::all : Rectangles::some;
+}
+void Arranging::beginFor(const ArrangeOrder& order) {
+  cell_ = rules_.raster.mm() / (order.fine ? 2 : 1);
+  turns_ = rules_.turns * (order.fine ? 3 : 1);
+}
+
+int Arranging::cells(std::size_t film, Length side) const {
+  return std::max(0, static_cast<int>(std::floor(free(film, side) / cell() + 1e-9)));
+}
+
+Room Arranging::emptyRoom(std::size_t film) const {
+  const FilmPiece& piece = films_[film];
+  Room room(cells(film, piece.size.wide), cells(film, piece.size.tall));
+  if (piece.outline.empty() && piece.room.empty()) return room;
+  // What is not film, or its margin, is taken.
+  const double wide = piece.size.wide.mm();
+  const double tall = piece.size.tall.mm();
+  const Polygon all{{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}};
+  const Length in = piece.size.margin - rules_.gap / 2;
+  Polygon usable =
+      piece.outline.empty() ? all : offsetBy(piece.outline, in * -1 - tolerance, Corners::round);
+  if (!piece.room.empty()) {
+    usable = usable & offsetBy(piece.room, rules_.gap / 2 - tolerance, Corners::sharp);
+  }
+  const double low = inset(film);
+  const Polygon outside =
+      movedBy(mapped(all, {1.2, 0, 0, 1.2, -0.1 * wide, -0.1 * tall}) - usable, Point{-low, -low});
+  const Point origin{std::floor(boundsOf(outside).low.x / cell()) * cell(),
+                     std::floor(boundsOf(outside).low.y / cell()) * cell()};
+  room.take(rasterOf(outside, cell(), origin), static_cast<int>(std::lround(origin.y / cell())),
+            static_cast<int>(std::lround(origin.x / cell())));
+  return room;
+}
+
+void Arranging::takeAt(Room& room, std::size_t film, std::size_t piece, Angle turn,
+                       Point at) const {
+  const Point corner{inset(film), inset(film)};
+  const Polygon shape = movedBy(mapped(grown_[piece], turning(turn)), at - corner);
+  const Point low = boundsOf(shape).low;
+  const auto column = static_cast<int>(std::floor(low.x / cell()));
+  const auto row = static_cast<int>(std::floor(low.y / cell()));
+  room.take(rasterOf(shape, cell(), {column * cell(), row * cell()}), row, column);
+}
+
+/// The edge of a piece drawn out, without its openings.
+const std::vector<Point>& Arranging::outerOf(std::size_t piece) const {
+  return *std::max_element(
+      grown_[piece].begin(), grown_[piece].end(),
+      [](const auto& a, const auto& b) { return signedArea(a) < signedArea(b); });
+}
+
+const std::vector<Lattice>& Arranging::latticesOf(std::size_t piece) {
+  std::unique_ptr<std::vector<Lattice>>& made = lattices_[piece];
+  if (!made) {
+    made = std::make_unique<std::vector<Lattice>>();
+    // One outline round all of it; several that keep their places are no rows' work.
+    const auto outlines = std::count_if(grown_[piece].begin(), grown_[piece].end(),
+                                        [](const auto& one) { return signedArea(one) > 0; });
+    if (outlines == 1) {
+      *made = denseLattices(simplified(outerOf(piece), tolerance / 2), latticesTried);
+    }
+  }
+  return *made;
+}
+
+const std::vector<std::vector<LatticePlace>>& Arranging::rowsOn(std::size_t piece, std::size_t film,
+                                                                std::size_t wanted) {
+  const auto [found, isNew] = rows_.try_emplace({piece, film, wanted});
+  if (isNew && !latticesOf(piece).empty()) {
+    const SheetSize& size = films_[film].size;
+    found->second = latticesOn(outerOf(piece), latticesOf(piece), free(film, size.wide),
+                               free(film, size.tall), pieces_[piece].mayTurn, wanted, rowsKept);
+    for (std::vector<LatticePlace>& places : found->second) {
+      for (LatticePlace& place : places) place.at = place.at + Point{inset(film), inset(film)};
+    }
+  }
+  return found->second;
+}
+
+void Arranging::push(Arrangement& arrangement, const Arrangement& kept) const {
+  for (std::size_t sheet = 0; sheet < arrangement.sheets.size(); ++sheet) {
+    UsedSheet& used = arrangement.sheets[sheet];
+    if (!films_[used.film].outline.empty() || !films_[used.film].room.empty()) continue;
+    std::vector<Pushed> shapes;
+    std::vector<std::size_t> which;
+    for (std::size_t i = 0; i < arrangement.laid.size(); ++i) {
+      const Laid& laid = arrangement.laid[i];
+      if (laid.sheet != sheet) continue;
+      const bool stays = std::find(kept.laid.begin(), kept.laid.end(), laid) != kept.laid.end();
+      Polygon shape;
+      for (const std::vector<Point>& outline : grown_[laid.piece]) {
+        shape.push_back(simplified(outline, tolerance / 2));
+      }
+      shapes.push_back({movedBy(mapped(shape, turning(laid.turn)), laid.at), stays});
+      which.push_back(i);
+    }
+    pushTogether(shapes, {inset(used.film), inset(used.film)});
+    used.reaches = {};
+    for (std::size_t i = 0; i < which.size(); ++i) {
+      Laid& laid = arrangement.laid[which[i]];
+      laid.at = laid.at + shapes[i].by;
+      used.reaches =
+          std::max(used.reaches, Length::mm(boundsOf(shapeAt(pieces_[laid.piece], laid)).high.y));
+    }
+  }
+}
+
+}  // namespace avrelt
