@@ -21,9 +21,13 @@ class Chance {
   std::mt19937 engine_;
 };
 
-/// A few groups elsewhere, some of them parted; now and then all turned otherwise, or more finely.
+/// Sheets full of one shape squeezed, or a few groups elsewhere, some of them parted; now and then
+/// all turned otherwise, or more finely.
 ArrangeOrder changed(ArrangeOrder order, long attempt, Rectangles rectangles) {
   order.attempt = attempt;
+  // The same again, and only one more on full sheets.
+  order.squeeze = order.fills && attempt % 3 != 0;
+  if (order.squeeze) return order;
   order.fine = attempt % 6 == 1;
   // More often the way that was the denser.
   const bool again = order.rectangles ? attempt % 4 != 1 : attempt % 2 == 0;

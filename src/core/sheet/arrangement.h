@@ -89,7 +89,17 @@ struct ArrangeOrder {
   std::size_t rows = 0;       ///< which of the lattices is taken
   bool fine = false;          ///< on a raster half as wide, in three times as many turns
   bool rectangles = false;    ///< these are laid first, edge to edge
+  /// Sheets full of one shape that hold one more, squeezed, by the seed that found room for it.
+  struct Squeezed {
+    std::size_t piece = 0;
+    std::size_t film = 0;
+    std::size_t count = 0;
+    long seed = 0;
+  };
+  std::vector<Squeezed> squeezed{};
   long attempt = 0;
+  bool fills = false;    ///< there are sheets full of one shape
+  bool squeeze = false;  ///< these are tried to hold one more
 };
 
 struct Arrangement {

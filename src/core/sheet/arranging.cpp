@@ -7,6 +7,7 @@
 #include <utility>
 
 #include "sheet/push.h"
+#include "sheet/squeeze.h"
 
 namespace avrelt {
 namespace {
@@ -43,6 +44,19 @@ std::optional<Squared> squaredOf(const Piece& piece, Length gap) {
   if (area < leastOfBox * box.width() * box.height()) return std::nullopt;
   made.size = {box.width() + gap.mm(), box.height() + gap.mm(), piece.mayTurn == MayTurn::any};
   return made;
+}
+
+/// What drawing out by so much takes off round the sharpest corner, at most.
+double roundedOff(const Polygon& shape, double by) {
+  double sharpest = 0;
+  for (const std::vector<Point>& outline : shape) {
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      const Point in = outline[(i + 1) % outline.size()] - outline[i];
+      const Point out = outline[(i + 2) % outline.size()] - outline[(i + 1) % outline.size()];
+      sharpest = std::max(sharpest, std::atan2(cross(in, out), dot(in, out)));
+    }
+  }
+  return std::min(tolerance.mm(), by * (1 - std::cos(sharpest / 2)));
 }
 
 }  // namespace
@@ -160,6 +174,37 @@ const std::vector<std::vector<LatticePlace>>& Arranging::rowsOn(std::size_t piec
       for (LatticePlace& place : places) place.at = place.at + Point{inset(film), inset(film)};
     }
   }
+  return found->second;
+}
+
+const std::vector<LatticePlace>& Arranging::squeezed(const ArrangeOrder::Squeezed& what) {
+  const auto [found, isNew] =
+      squeezedOn_.try_emplace({what.piece, what.film, what.count, what.seed});
+  const Piece& piece = pieces_[what.piece];
+  if (!isNew || !piece.clear.empty() || latticesOf(what.piece).empty()) return found->second;
+  const SheetSize& size = films_[what.film].size;
+  // As narrow as can be, and what squeezing leaves.
+  const double half = rules_.gap.mm() / 2;
+  const Polygon wider =
+      offsetBy(piece.shape, Length::mm(half + squeezeLeaves * 1.5 + roundedOff(piece.shape, half)),
+               Corners::round);
+  if (wider.size() != 1) return found->second;
+  auto places = squeezedOn(simplified(wider.front(), tolerance / 10), latticesOf(what.piece),
+                           free(what.film, size.wide), free(what.film, size.tall), piece.mayTurn,
+                           what.count, what.seed);
+  if (!places) return found->second;
+  // Exactly, by their true sides.
+  Arrangement sheet;
+  sheet.sheets.push_back({what.film, {}});
+  const double margin = size.margin.mm();
+  const Box room{{margin, margin}, {size.wide.mm() - margin, size.tall.mm() - margin}};
+  for (LatticePlace& place : *places) {
+    place.at = place.at + Point{inset(what.film), inset(what.film)};
+    sheet.laid.push_back({what.piece, 0, 0, place.turn, place.at});
+    const Box box = boundsOf(shapeAt(piece, sheet.laid.back()));
+    if (!room.contains(box.low) || !room.contains(box.high)) return found->second;
+  }
+  if (leastBetween(pieces_, sheet) >= rules_.gap) found->second = std::move(*places);
   return found->second;
 }
 

@@ -62,6 +62,9 @@ class Arranging {
   /// Places of lattices on an empty sheet, as `Laid` has them, the fullest first.
   const std::vector<std::vector<LatticePlace>>& rowsOn(std::size_t piece, std::size_t film,
                                                        std::size_t wanted);
+  /// So many of a piece on an empty sheet, squeezed, with the gap between any two; none where they
+  /// find no room.
+  const std::vector<LatticePlace>& squeezed(const ArrangeOrder::Squeezed& what);
   /// Pushes what is arranged together; what lies in `kept` stays.
   void push(Arrangement& arrangement, const Arrangement& kept) const;
 
@@ -81,6 +84,8 @@ class Arranging {
   std::map<std::tuple<std::size_t, std::size_t, std::size_t>,
            std::vector<std::vector<LatticePlace>>>
       rows_;
+  std::map<std::tuple<std::size_t, std::size_t, std::size_t, long>, std::vector<LatticePlace>>
+      squeezedOn_;
 };
 
 }  // namespace avrelt

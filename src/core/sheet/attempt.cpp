@@ -17,7 +17,7 @@ constexpr long effortAtFirst = 400'000;
 constexpr long effortLater = 2'000'000;
 
 /// A sheet in the making.
-struct Sheet {
+struct OpenSheet {
   std::size_t film = 0;
   Room room;
 };
@@ -43,7 +43,9 @@ std::vector<Angle> turnsOf(MayTurn mayTurn, int turns, Angle from) {
 class Attempt {
  public:
   Attempt(Arranging& work, ArrangeOrder order)
-      : work_(work), pieces_(work.pieces()), order_(std::move(order)) {}
+      : work_(work), pieces_(work.pieces()), order_(std::move(order)) {
+    order_.fills = false;
+  }
 
   Arrangement operator()(const Arrangement& kept) {
     left_.assign(work_.films().size(), 0);
@@ -51,7 +53,7 @@ class Attempt {
     std::vector<std::vector<bool>> done(pieces_.size());
     for (const UsedSheet& sheet : kept.sheets) open(sheet.film);
     for (const Laid& laid : kept.laid) {
-      Sheet& sheet = sheets_[laid.sheet];
+      OpenSheet& sheet = sheets_[laid.sheet];
       work_.takeAt(sheet.room, sheet.film, laid.piece, laid.turn, laid.at);
       made_.laid.push_back(laid);
       if (pieces_[laid.piece].together != 0) {
@@ -268,7 +270,7 @@ class Attempt {
     for (std::size_t i = made_.laid.size() - laid.places.size(); !isAll && i < made_.laid.size();
          ++i) {
       const Laid& one = made_.laid[i];
-      Sheet& sheet = sheets_[one.sheet];
+      OpenSheet& sheet = sheets_[one.sheet];
       work_.takeAt(sheet.room, sheet.film, one.piece, one.turn, one.at);
     }
     orderAs(order, which);
@@ -328,10 +330,54 @@ class Attempt {
     });
   }
 
-  /// As many copies as go on an empty sheet, one by one or in rows first, whichever is more or ends
-  /// lower; how many.
+  /// As many copies as go on an empty sheet, squeezed where one more goes on it so; how many.
   std::size_t fill(std::size_t at, std::size_t index, const std::vector<int>& copies,
                    std::size_t next, std::vector<Turned>& ways) {
+    const std::size_t marked = made_.laid.size();
+    const Room empty = sheets_[at].room;
+    const std::size_t laid = fillByRows(at, index, copies, next, ways);
+    const std::size_t film = sheets_[at].film;
+    if (!work_.rules().lattices || !work_.isPlain(film) || next + laid >= copies.size() ||
+        static_cast<int>(laid) < leastForRows) {
+      return laid;
+    }
+    order_.fills = true;
+    const std::vector<LatticePlace>& places = squeezed(index, film, laid);
+    if (places.empty()) return laid;
+    sheets_[at].room = empty;
+    made_.laid.resize(marked);
+    for (Turned& way : ways) way.from[at] = 0;
+    for (std::size_t i = 0; i < places.size(); ++i) {
+      work_.takeAt(sheets_[at].room, film, index, places[i].turn, places[i].at);
+      made_.laid.push_back({index, copies[next + i], at, places[i].turn, places[i].at});
+    }
+    return places.size();
+  }
+
+  /// More than so many on a sheet: as many as are known to go on it squeezed, or one more, where
+  /// that is tried and found; none otherwise.
+  const std::vector<LatticePlace>& squeezed(std::size_t index, std::size_t film, std::size_t than) {
+    static const std::vector<LatticePlace> none;
+    auto known = std::find_if(
+        order_.squeezed.begin(), order_.squeezed.end(),
+        [&](const ArrangeOrder::Squeezed& one) { return one.piece == index && one.film == film; });
+    const std::size_t reached = known == order_.squeezed.end() ? 0 : known->count;
+    if (order_.squeeze && squeezes_.insert({index, film}).second) {
+      const ArrangeOrder::Squeezed more{index, film, std::max(than, reached) + 1, order_.attempt};
+      const std::vector<LatticePlace>& found = work_.squeezed(more);
+      if (!found.empty()) {
+        if (reached == 0) known = order_.squeezed.emplace(order_.squeezed.end());
+        *known = more;
+        return found;
+      }
+    }
+    return known != order_.squeezed.end() && known->count > than ? work_.squeezed(*known) : none;
+  }
+
+  /// As many copies as go on an empty sheet, one by one or in rows first, whichever is more or ends
+  /// lower; how many.
+  std::size_t fillByRows(std::size_t at, std::size_t index, const std::vector<int>& copies,
+                         std::size_t next, std::vector<Turned>& ways) {
     const std::size_t wanted = copies.size() - next;
     const std::size_t marked = made_.laid.size();
     const Room empty = sheets_[at].room;
@@ -378,7 +424,7 @@ class Attempt {
   }
 
   bool putOn(std::size_t at, std::size_t index, int copy, std::vector<Turned>& ways) {
-    Sheet& sheet = sheets_[at];
+    OpenSheet& sheet = sheets_[at];
     const Turned* best = nullptr;
     std::pair<int, int> place;
     int height = 0;
@@ -429,8 +475,9 @@ class Attempt {
   ArrangeOrder order_;
   std::vector<std::vector<Turned>> ways_;
   std::vector<std::size_t> left_;
-  std::vector<Sheet> sheets_;
+  std::vector<OpenSheet> sheets_;
   std::set<std::size_t> gathered_;
+  std::set<std::pair<std::size_t, std::size_t>> squeezes_;  ///< by piece and film, once each
   std::map<std::size_t, std::set<std::size_t>> homes_;  ///< sheets some of it was laid on by hand
   Arrangement made_;
 };

@@ -5,26 +5,14 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "core/sheet/blots.h"
 #include "measure/dice.h"
 #include "shape/edge_tree.h"
 #include "sheet/arrange.h"
 
 using namespace avrelt;
 
-namespace {
-
-Polygon blot(Dice& dice, Point at, double r) {
-  std::vector<Point> points;
-  const int corners = 3 + static_cast<int>(dice.one(9));
-  for (int i = 0; i < corners; ++i) {
-    const double a = 2 * M_PI * i / corners;
-    const double far = r * dice.between(0.4, 1);
-    points.push_back(at + Point{far * std::cos(a), far * std::sin(a)});
-  }
-  return {points};
-}
-
-}  // namespace
+namespace {}  // namespace
 
 TEST_CASE("A shape falls till it meets another, no farther and no less", "[push]") {
   Dice dice(71);

@@ -10,11 +10,11 @@
 #include <set>
 #include <string>
 
-#include "core/decal_cups.h"
+#include "core/sheet/blots.h"
+#include "measure/dice.h"
 #include "sheet/arrange.h"
 
 using namespace avrelt;
-using namespace avrelt::cups;
 
 namespace {
 
