@@ -32,6 +32,7 @@ ArrangeOrder changed(ArrangeOrder order, long attempt, Rectangles rectangles) {
   // More often the way that was the denser.
   const bool again = order.rectangles ? attempt % 4 != 1 : attempt % 2 == 0;
   order.rectangles = rectangles == Rectangles::all || (rectangles == Rectangles::some && again);
+  order.boxes = rectangles == Rectangles::some && attempt % 4 >= 2;
   order.rows = static_cast<std::size_t>(attempt);
   // The first time just more finely.
   if (attempt == 1) return order;
@@ -84,8 +85,12 @@ Arrangement Arranger::operator()(const Arrangement& kept) {
   Arrangement made = attemptAt(*work_, order, kept);
   if (rectangles != Rectangles::some) return made;
   order.rectangles = true;
-  Arrangement edgeToEdge = attemptAt(*work_, order, kept);
-  return isDenser(edgeToEdge, made, work_->films()) ? edgeToEdge : made;
+  for (const bool boxes : {false, true}) {
+    order.boxes = boxes;
+    Arrangement edgeToEdge = attemptAt(*work_, order, kept);
+    if (isDenser(edgeToEdge, made, work_->films())) made = std::move(edgeToEdge);
+  }
+  return made;
 }
 
 Arrangement Arranger::operator()(long attempt, const ArrangeOrder& best, const Arrangement& kept) {

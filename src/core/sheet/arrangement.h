@@ -89,6 +89,7 @@ struct ArrangeOrder {
   std::size_t rows = 0;       ///< which of the lattices is taken
   bool fine = false;          ///< on a raster half as wide, in three times as many turns
   bool rectangles = false;    ///< these are laid first, edge to edge
+  bool boxes = false;         ///< and with them what fills most of its box, discs for one
   /// Sheets full of one shape that hold one more, squeezed, by the seed that found room for it.
   struct Squeezed {
     std::size_t piece = 0;

@@ -18,6 +18,8 @@ constexpr std::size_t latticesTried = 24;
 constexpr std::size_t rowsKept = 64;
 /// What fills so much of its box is laid as a rectangle.
 constexpr double leastOfBox = 0.95;
+/// And so much of what is laid by its box beside these.
+constexpr double mostOfBox = 0.7;
 
 /// Such a piece's rectangle; nothing of one that fills its box too little, or whose place others
 /// depend on.
@@ -41,7 +43,9 @@ std::optional<Squared> squaredOf(const Piece& piece, Length gap) {
   double area = 0;
   for (const std::vector<Point>& outline : lying) area += signedArea(outline);
   const Box box = boundsOf(lying);
-  if (area < leastOfBox * box.width() * box.height()) return std::nullopt;
+  const double fills = area / (box.width() * box.height());
+  if (!(fills >= mostOfBox)) return std::nullopt;
+  made.isRectangle = fills >= leastOfBox;
   made.size = {box.width() + gap.mm(), box.height() + gap.mm(), piece.mayTurn == MayTurn::any};
   return made;
 }
@@ -94,8 +98,9 @@ Rectangles Arranging::rectangles() const {
   int copies = 0;
   bool all = true;
   for (std::size_t i = 0; i < pieces_.size(); ++i) {
-    copies += squared_[i] ? pieces_[i].copies : 0;
-    all = all && squared_[i];
+    const bool is = squared_[i] && squared_[i]->isRectangle;
+    copies += is ? pieces_[i].copies : 0;
+    all = all && is;
   }
   return copies < 2 ? Rectangles::none : all ? Rectangles::all : Rectangles::some;
 }

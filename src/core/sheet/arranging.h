@@ -17,11 +17,12 @@ namespace avrelt {
 /// Which pieces are laid as rectangles, edge to edge.
 enum class Rectangles { none, some, all };
 
-/// A piece that is laid as a rectangle: what it takes with half the gap all round, turned first so
-/// that its sides lie along the sheet's.
+/// A piece that may be laid as a rectangle: what it takes with half the gap all round, turned first
+/// so that its sides lie along the sheet's.
 struct Squared {
   Rectangle size;
   Angle turn;
+  bool isRectangle = true;  ///< or else it just fills most of its box
 };
 
 /// Pieces and films as attempts at laying them need them, kept from one to the next.
@@ -36,8 +37,11 @@ class Arranging {
   /// The largest first.
   ArrangeOrder plainOrder() const;
   Rectangles rectangles() const;
-  /// Of a piece that is laid as a rectangle.
-  const std::optional<Squared>& squared(std::size_t piece) const { return squared_[piece]; }
+  /// Of a piece that an order lays as a rectangle; none of another.
+  const Squared* squared(std::size_t piece, const ArrangeOrder& order) const {
+    const std::optional<Squared>& one = squared_[piece];
+    return one && (one->isRectangle || order.boxes) ? &*one : nullptr;
+  }
   /// A piece drawn out by half the gap, and a little.
   const Polygon& grown(std::size_t piece) const { return grown_[piece]; }
 

@@ -218,6 +218,8 @@ class Attempt {
     return next;
   }
 
+  const Squared* squared(std::size_t index) const { return work_.squared(index, order_); }
+
   /// Rectangles edge to edge on plain sheets and rolls. Offcuts, and what something lies on
   /// already, are filled before, with all there is. What is laid is no longer among `copies`.
   void layRectanglesFirst(std::vector<std::vector<int>>& copies) {
@@ -227,10 +229,10 @@ class Attempt {
     std::vector<std::size_t> next(pieces_.size(), 0);
     for (const ArrangeOrder::Group& group : order_.groups) {
       const std::size_t index = group.piece;
-      if (!work_.squared(index)) continue;
+      if (squared(index) == nullptr) continue;
       for (int i = 0; i < group.copies && next[index] < copies[index].size(); ++i) {
         which.emplace_back(index, copies[index][next[index]++]);
-        sizes.push_back(work_.squared(index)->size);
+        sizes.push_back(squared(index)->size);
       }
     }
     std::vector<std::size_t> plain;
@@ -258,7 +260,7 @@ class Attempt {
       const auto [index, copy] = which[place.rectangle];
       const std::size_t sheet = opened[place.sheet];
       const std::size_t film = sheets_[sheet].film;
-      const Angle turn = work_.squared(index)->turn + (place.turned ? Angle::degrees(90) : Angle());
+      const Angle turn = squared(index)->turn + (place.turned ? Angle::degrees(90) : Angle());
       const Box box = boundsOf(mapped(pieces_[index].shape, turning(turn)));
       const double in = work_.rules().gap.mm() / 2 + work_.inset(film);
       const Point at = place.at + Point{in, in} - box.low;

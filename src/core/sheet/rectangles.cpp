@@ -281,8 +281,11 @@ class OrderSearch {
     // What is so much worse is gone on from as well, at first.
     constexpr std::array<double, 3> worse{0.0005, 0.01, 0.002};
     constexpr std::size_t stepsEach = 200;
+    // Few have few orders.
+    std::size_t orders = 8;
+    for (std::size_t i = 2; i <= here.size() && orders < stepsEach * here.size(); ++i) orders *= i;
     const double worseAtFirst = worse[static_cast<std::size_t>(which) % worse.size()];
-    const std::size_t steps = stepsEach * here.size();
+    const std::size_t steps = std::min(stepsEach * here.size(), orders);
     const long begun = looked_;
     RectanglesLaid lies = laidBy(here);
     for (std::size_t step = 0; step < steps; ++step) {
