@@ -17,11 +17,12 @@ class Arranging;
 /// is lowest, on the first film with room for it; many of one shape in rows, where more of them go
 /// on a sheet so. Room is kept on a raster: a piece drawn out by half the gap takes every cell it
 /// touches, so no two come nearer than the gap, whatever the raster. Where there are rectangles, an
-/// attempt may lay these first, edge to edge and without a raster, and the others round them; the
-/// denser of the two ways is taken. Further attempts go about it in another order, a little off
-/// that of the best so far. What is to lie together is laid at once, on the first film with room
-/// for all of it; where none has, as if it might lie anywhere. The same pieces, films, attempt and
-/// best give the same arrangement.
+/// attempt may lay these, or all that fills most of its box, first, edge to edge and without a
+/// raster, and the others round them; the densest of the ways is taken. Further attempts go about
+/// it in another order, a little off that of the best so far, or squeeze one more onto sheets full
+/// of one shape. What is to lie together is laid at once, on the first film with room for all of
+/// it; where none has, as if it might lie anywhere. The same pieces, films, attempt and best give
+/// the same arrangement.
 class Arranger {
  public:
   /// `films` are used in their order.

@@ -95,6 +95,10 @@ ArrangeOrder Arranging::plainOrder() const {
 }
 
 Rectangles Arranging::rectangles() const {
+  // Edge to edge they are laid on plain film.
+  bool plain = false;
+  for (std::size_t film = 0; film < films_.size(); ++film) plain = plain || isPlain(film);
+  if (!plain) return Rectangles::none;
   int copies = 0;
   bool all = true;
   for (std::size_t i = 0; i < pieces_.size(); ++i) {

@@ -89,7 +89,7 @@ class Attempt {
     return std::move(made_);
   }
 
-  std::optional<Laid> roomOn(const Arrangement& arrangement, const Laid& laid, std::size_t sheet) {
+  std::optional<Laid> placeOn(const Arrangement& arrangement, const Laid& laid, std::size_t sheet) {
     const std::size_t film = arrangement.sheets[sheet].film;
     sheets_.push_back({film, work_.emptyRoom(film)});
     for (const Laid& other : arrangement.laid) {
@@ -495,7 +495,7 @@ std::optional<Laid> roomFor(Arranging& work, const Arrangement& arrangement, con
                             std::size_t sheet) {
   const ArrangeOrder order;
   work.beginFor(order);
-  return Attempt(work, order).roomOn(arrangement, laid, sheet);
+  return Attempt(work, order).placeOn(arrangement, laid, sheet);
 }
 
 }  // namespace avrelt

@@ -7,6 +7,7 @@
 #include <optional>
 #include <utility>
 
+#include "shape/evenly.h"
 #include "shape/polygon.h"
 #include "shape/slide.h"
 #include "shape/transform.h"
@@ -18,29 +19,6 @@ using Outline = std::vector<Point>;
 constexpr double nothingBelow = -std::numeric_limits<double>::infinity();
 /// What the grid of a slide's edge may be off, and the lattice keeps to spare, mm.
 constexpr double spared = 0.001;
-
-/// So many places all round an outline, evenly.
-Outline alongEdge(const Outline& outline, std::size_t count) {
-  double around = 0;
-  for (std::size_t i = 0; i < outline.size(); ++i) {
-    around += norm(outline[(i + 1) % outline.size()] - outline[i]);
-  }
-  Outline places;
-  const double step = around / static_cast<double>(count);
-  double next = 0;
-  double gone = 0;
-  for (std::size_t i = 0; i < outline.size(); ++i) {
-    const Point from = outline[i];
-    const Point way = outline[(i + 1) % outline.size()] - from;
-    const double length = norm(way);
-    while (length > 0 && next < gone + length && places.size() < count) {
-      places.push_back(from + way * ((next - gone) / length));
-      next += step;
-    }
-    gone += length;
-  }
-  return places;
-}
 
 /// What a copy must keep clear of: outside of all these outlines its origin may stand.
 using Barred = std::vector<Outline>;
@@ -263,7 +241,7 @@ std::vector<Lattice> denseLattices(const std::vector<Point>& outline, std::size_
     double area;
   };
   std::vector<Tried> tried;
-  for (const Point& second : alongEdge(other, pairsTried)) {
+  for (const Point& second : evenlyAlong(other, pairsTried)) {
     std::vector<Found> pairs;
     search(pairBarred(coarseSelf, coarseOther, second),
            {{Angle(), {}}, {Angle::halfTurn(), second}}, triedDirections, triedDivisions, pairs);

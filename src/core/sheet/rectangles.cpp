@@ -151,6 +151,7 @@ void settle(const std::vector<Rectangle>& all, std::vector<RectanglePlace>& plac
   };
   const auto pass = [&](double Point::*along, double Point::*across) {
     std::vector<RectanglePlace*> sorted;
+    sorted.reserve(places.size());
     for (RectanglePlace& one : places) sorted.push_back(&one);
     std::stable_sort(sorted.begin(), sorted.end(),
                      [along](const auto* a, const auto* b) { return a->at.*along < b->at.*along; });

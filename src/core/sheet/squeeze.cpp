@@ -8,6 +8,7 @@
 #include <utility>
 
 #include "measure/dice.h"
+#include "shape/evenly.h"
 #include "shape/polygon.h"
 #include "shape/segment.h"
 
@@ -79,28 +80,6 @@ class DepthField {
   double step_ = 1;
   std::vector<double> depths_;
 };
-
-/// So many places along an outline, evenly.
-std::vector<Point> evenlyAlong(const std::vector<Point>& outline, std::size_t count) {
-  double around = 0;
-  const auto next = [&outline](std::size_t i) {
-    return outline[i + 1 == outline.size() ? 0 : i + 1];
-  };
-  for (std::size_t i = 0; i < outline.size(); ++i) around += norm(next(i) - outline[i]);
-  std::vector<Point> places;
-  double gone = 0;
-  for (std::size_t i = 0; i < outline.size(); ++i) {
-    const double length = norm(next(i) - outline[i]);
-    while (length > 0 && places.size() < count) {
-      const double wanted =
-          around * static_cast<double>(places.size()) / static_cast<double>(count);
-      if (wanted > gone + length) break;
-      places.push_back(outline[i] + (next(i) - outline[i]) * ((wanted - gone) / length));
-    }
-    gone += length;
-  }
-  return places;
-}
 
 struct Lying {
   Point at{};
@@ -337,6 +316,7 @@ std::optional<std::vector<LatticePlace>> squeezedOn(const std::vector<Point>& ou
   // About the middle, which is turned about.
   const Point middle = boundsOf(Polygon{outline}).centre();
   std::vector<Point> centred;
+  centred.reserve(outline.size());
   for (const Point p : outline) centred.push_back(p - middle);
   const DepthField field(centred);
   Overlaps overlaps(centred, field, wide, tall);
@@ -374,6 +354,7 @@ std::optional<std::vector<LatticePlace>> squeezedOn(const std::vector<Point>& ou
     if (!best.isApart()) return std::nullopt;
   }
   std::vector<LatticePlace> places;
+  places.reserve(count);
   for (const Lying& body : best.bodies()) {
     const Point off{std::cos(body.turn) * middle.x - std::sin(body.turn) * middle.y,
                     std::sin(body.turn) * middle.x + std::cos(body.turn) * middle.y};

@@ -120,6 +120,7 @@ TEST_CASE("A full sheet of one shape comes to hold more of it, with the gap betw
     const Arrangement made = arranger(attempt, best.order);
     CHECK(made.laid.size() == 60);
     CHECK(leastBetween(pieces, made) >= rules.gap);
+    CHECK(leastBetween(pieces, arranger.pushed(made)) >= rules.gap);
     for (const Laid& laid : made.laid) {
       const Box box = boundsOf(shapeAt(pieces[0], laid));
       CHECK(std::min(box.low.x, box.low.y) >= 4 - 1e-9);
