@@ -134,6 +134,49 @@ Sentence nameOf(const SheetPlan& sheets, const SheetPart& part) {
   return {"%1: %2 (%3)", {cup, Phrase(title), part.part->id}};
 }
 
+namespace {
+
+constexpr double letterWidth = 0.6;  ///< of a letter's height, as a rule
+
+/// What words cover, about.
+Box coveredBy(const Lettering& words) {
+  const auto letters = static_cast<double>(inWords(words.words, Unit::mm).size());
+  const Point along{letters * letterWidth * words.height.mm() / 2, 0};
+  const Point up{0, words.height.mm() / 2};
+  const Transform turn = turning(words.turn);
+  Box box;
+  for (const Point corner : {along + up, along - up, along * -1 + up, along * -1 - up}) {
+    box.add(words.at + turn(corner));
+  }
+  return box;
+}
+
+/// Puts a name in the middle of a shape, or where it lies on none of the words there.
+void putBeside(Lettering& name, const Polygon& shape, const std::vector<Lettering>& words) {
+  const Box box = boundsOf(shape);
+  const Point middle = centroidOf(shape);
+  std::vector<Box> taken;
+  for (const Lettering& one : words) taken.push_back(coveredBy(one));
+  const double line = name.height.mm() * 1.6;
+  // All of it on the shape, or at least its middle.
+  for (const bool whole : {true, false}) {
+    for (const double aside : {0.0, -0.25, 0.25, -0.375, 0.375}) {
+      for (const double lines : {0.0, 1.0, -1.0, 2.0, -2.0, 3.0, -3.0, 4.0, -4.0}) {
+        name.at = middle + Point{aside * box.width(), lines * line};
+        const Box covered = coveredBy(name);
+        const bool isFree = std::none_of(taken.begin(), taken.end(),
+                                         [&](const Box& one) { return one.meets(covered); });
+        const bool lies = whole ? contains(shape, covered.low) && contains(shape, covered.high)
+                                : contains(shape, name.at);
+        if (isFree && lies) return;
+      }
+    }
+  }
+  name.at = middle;
+}
+
+}  // namespace
+
 PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet) {
   PartSet set = onSheet(film, sheet);
   std::size_t next = 0;
@@ -145,9 +188,10 @@ PartSet mapOf(const SheetPlan& sheets, const FilmSheets& film, std::size_t sheet
       const Sentence name = nameOf(sheets, one);
       const auto letters = static_cast<double>(inWords(name, Unit::mm).size());
       // As large as goes across it, and can be read.
-      constexpr double letterWidth = 0.6;
       const double height = std::clamp(box.width() / letters / letterWidth, 1.2, 3.5);
-      part.letterings.push_back({centroidOf(shape), Length::mm(height), {}, name});
+      Lettering written{{}, Length::mm(height), {}, name};
+      putBeside(written, shape, part.letterings);
+      part.letterings.push_back(std::move(written));
     };
     const SheetPart& one = film.parts[laid.piece];
     if (!one.stack) write(shapeAt(film.pieces()[laid.piece], laid), one);

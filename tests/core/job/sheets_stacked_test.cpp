@@ -226,8 +226,31 @@ TEST_CASE("A stack laid by hand lies there again, and is forgotten once it is no
   Laid to = film.arrangement.laid[at];
   to.at = to.at + Point{0, 40};
   REQUIRE(moveTo(film, at, to));
-  // On the map every strip has its name.
+  // On the map every strip has its name, and none is written over a strip's own words.
   std::set<std::string> names;
+  const PartSet plain = onSheet(film, to.sheet);
+  const PartSet map = mapOf(sheets, film, to.sheet);
+  int beside = 0;
+  for (std::size_t i = 0; i < plain.parts.size(); ++i) {
+    const std::vector<Lettering>& all = map.parts[i].letterings;
+    const std::size_t own = plain.parts[i].letterings.size();
+    for (std::size_t name = own; name < all.size(); ++name) {
+      for (std::size_t word = 0; word < own; ++word) {
+        // Lines of words that run the same way.
+        if (std::abs(std::cos((all[word].turn - all[name].turn).radians())) < 0.99) continue;
+        const Point apart = all[word].at - all[name].at;
+        const auto lettersOf = [](const Lettering& one) {
+          return static_cast<double>(inWords(one.words, Unit::mm).size()) * one.height.mm();
+        };
+        const bool clear =
+            std::abs(apart.y) >= (all[word].height + all[name].height).mm() / 2 ||
+            std::abs(apart.x) >= 0.3 * (lettersOf(all[word]) + lettersOf(all[name])) - 1e-6;
+        CHECK(clear);
+        ++beside;
+      }
+    }
+  }
+  CHECK(beside > 0);
   for (const Part& part : mapOf(sheets, film, to.sheet).parts) {
     for (const Lettering& words : part.letterings) names.insert(inWords(words.words, Unit::mm));
   }
