@@ -156,6 +156,7 @@ void putBeside(Lettering& name, const Polygon& shape, const std::vector<Letterin
   const Box box = boundsOf(shape);
   const Point middle = centroidOf(shape);
   std::vector<Box> taken;
+  taken.reserve(words.size());
   for (const Lettering& one : words) taken.push_back(coveredBy(one));
   const double line = name.height.mm() * 1.6;
   // All of it on the shape, or at least its middle.
