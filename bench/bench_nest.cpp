@@ -57,7 +57,7 @@ class Ours {
  public:
   explicit Ours(bool petals)
       : pieces_{{{flower(petals, 240)}, copies}},
-        films_{{{avrelt::Length::mm(wide), avrelt::Length::mm(tall), {}}}},
+        films_(sheets()),
         arranger_(pieces_, films_, rules()) {}
 
   long first() {
@@ -65,10 +65,8 @@ class Ours {
     return onFirst();
   }
   long more() {
-    best_ = [&] {
-      avrelt::Arrangement tried = arranger_(++attempts_, best_.order);
-      return avrelt::isDenser(tried, best_, films_) ? tried : best_;
-    }();
+    avrelt::Arrangement tried = arranger_(++attempts_, best_.order);
+    if (avrelt::isDenser(tried, best_, films_)) best_ = std::move(tried);
     return onFirst();
   }
 
@@ -77,6 +75,11 @@ class Ours {
     avrelt::ArrangeRules made;
     made.gap = avrelt::Length::mm(gap);
     return made;
+  }
+  static std::vector<avrelt::FilmPiece> sheets() {
+    avrelt::FilmPiece sheet;
+    sheet.size = {avrelt::Length::mm(wide), avrelt::Length::mm(tall), {}};
+    return {sheet};
   }
   long onFirst() const {
     return std::count_if(best_.laid.begin(), best_.laid.end(),
