@@ -167,8 +167,12 @@ void putBeside(Lettering& name, const Polygon& shape, const std::vector<Letterin
         const Box covered = coveredBy(name);
         const bool isFree = std::none_of(taken.begin(), taken.end(),
                                          [&](const Box& one) { return one.meets(covered); });
-        const bool lies = whole ? contains(shape, covered.low) && contains(shape, covered.high)
-                                : contains(shape, name.at);
+        const std::vector<Point> asked =
+            whole ? std::vector{covered.low, Point{covered.high.x, covered.low.y}, covered.high,
+                                Point{covered.low.x, covered.high.y}}
+                  : std::vector{name.at};
+        const bool lies =
+            std::all_of(asked.begin(), asked.end(), [&](Point p) { return contains(shape, p); });
         if (isFree && lies) return;
       }
     }

@@ -108,6 +108,7 @@ Rectangles Arranging::rectangles() const {
   }
   return copies < 2 ? Rectangles::none : all ? Rectangles::all : Rectangles::some;
 }
+
 void Arranging::beginFor(const ArrangeOrder& order) {
   cell_ = rules_.raster.mm() / (order.fine ? 2 : 1);
   turns_ = rules_.turns * (order.fine ? 3 : 1);
@@ -120,7 +121,7 @@ int Arranging::cells(std::size_t film, Length side) const {
 Room Arranging::emptyRoom(std::size_t film) const {
   const FilmPiece& piece = films_[film];
   Room room(cells(film, piece.size.wide), cells(film, piece.size.tall));
-  if (piece.outline.empty() && piece.room.empty()) return room;
+  if (isPlain(film)) return room;
   // What is not film, or its margin, is taken.
   const double wide = piece.size.wide.mm();
   const double tall = piece.size.tall.mm();
@@ -220,7 +221,7 @@ const std::vector<LatticePlace>& Arranging::squeezed(const ArrangeOrder::Squeeze
 void Arranging::push(Arrangement& arrangement, const Arrangement& kept) const {
   for (std::size_t sheet = 0; sheet < arrangement.sheets.size(); ++sheet) {
     UsedSheet& used = arrangement.sheets[sheet];
-    if (!films_[used.film].outline.empty() || !films_[used.film].room.empty()) continue;
+    if (!isPlain(used.film)) continue;
     std::vector<Pushed> shapes;
     std::vector<std::size_t> which;
     for (std::size_t i = 0; i < arrangement.laid.size(); ++i) {

@@ -336,7 +336,6 @@ class Attempt {
   std::size_t fill(std::size_t at, std::size_t index, const std::vector<int>& copies,
                    std::size_t next, std::vector<Turned>& ways) {
     const std::size_t marked = made_.laid.size();
-    const Room empty = sheets_[at].room;
     const std::size_t laid = fillByRows(at, index, copies, next, ways);
     const std::size_t film = sheets_[at].film;
     if (!work_.rules().lattices || !work_.isPlain(film) || next + laid >= copies.size() ||
@@ -346,7 +345,7 @@ class Attempt {
     order_.fills = true;
     const std::vector<LatticePlace>& places = squeezed(index, film, laid);
     if (places.empty()) return laid;
-    sheets_[at].room = empty;
+    sheets_[at].room = work_.emptyRoom(film);
     made_.laid.resize(marked);
     for (Turned& way : ways) way.from[at] = 0;
     for (std::size_t i = 0; i < places.size(); ++i) {

@@ -4,9 +4,9 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <numeric>
-#include <random>
 #include <utility>
+
+#include "measure/dice.h"
 
 namespace avrelt {
 namespace {
@@ -201,10 +201,10 @@ RectangleOrder sortedBy(const std::vector<Rectangle>& all, RectangleOrder order,
 }
 
 /// Two change places, or one goes elsewhere.
-void shuffle(RectangleOrder& order, std::mt19937& dice) {
-  const std::size_t from = dice() % order.size();
-  const std::size_t to = dice() % order.size();
-  if (dice() % 2 == 0) {
+void shuffle(RectangleOrder& order, Dice& dice) {
+  const std::size_t from = dice.one(order.size());
+  const std::size_t to = dice.one(order.size());
+  if (dice.one(2) == 0) {
     std::swap(order[from], order[to]);
     return;
   }
@@ -256,7 +256,7 @@ class OrderSearch {
         films_(films),
         mostSheets_(mostSheets),
         effort_(effort),
-        dice_(static_cast<std::uint32_t>(seed)) {}
+        dice_(static_cast<std::uint64_t>(seed)) {}
 
   RectangleOrder operator()(const RectangleOrder& order, long seed) {
     for (const std::size_t one : order) least_ += all_[one].wide * all_[one].tall;
@@ -301,10 +301,9 @@ class OrderSearch {
       const double gone =
           std::max(static_cast<double>(step) / static_cast<double>(steps),
                    static_cast<double>(looked_ - begun) / static_cast<double>(effort_ - begun));
-      const double chance = static_cast<double>(dice_()) / 4294967296.0;
       const double sheets = static_cast<double>(std::max<std::size_t>(lies.sheets.size(), 1));
-      const double slack =
-          -std::log(chance + 1e-12) * worseAtFirst * std::max(0.0, 1 - gone) * lies.takes / sheets;
+      const double slack = -std::log(1 - dice_.share()) * worseAtFirst * std::max(0.0, 1 - gone) *
+                           lies.takes / sheets;
       if (!isNoWorse(tried, lies, slack)) continue;
       here = std::move(next);
       lies = std::move(tried);
@@ -317,7 +316,7 @@ class OrderSearch {
   long effort_;
   long looked_ = 0;
   double least_ = 0;
-  std::mt19937 dice_;
+  Dice dice_;
   RectangleOrder best_;
   RectanglesLaid reached_;
 };

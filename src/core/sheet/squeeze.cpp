@@ -313,6 +313,9 @@ std::optional<std::vector<LatticePlace>> squeezedOn(const std::vector<Point>& ou
                                                     double wide, double tall, MayTurn mayTurn,
                                                     std::size_t count, long seed) {
   if (lattices.empty() || count == 0 || count > mostSqueezed) return std::nullopt;
+  const double area = std::abs(signedArea(outline));
+  // More than it holds however they lie.
+  if (area * static_cast<double>(count) > wide * tall) return std::nullopt;
   // About the middle, which is turned about.
   const Point middle = boundsOf(Polygon{outline}).centre();
   std::vector<Point> centred;
@@ -320,7 +323,7 @@ std::optional<std::vector<LatticePlace>> squeezedOn(const std::vector<Point>& ou
   for (const Point p : outline) centred.push_back(p - middle);
   const DepthField field(centred);
   Overlaps overlaps(centred, field, wide, tall);
-  const double inset = std::sqrt(std::abs(signedArea(outline)) / M_PI) * 0.7;
+  const double inset = std::sqrt(area / M_PI) * 0.7;
 
   // Many begin; those with least left to part go on; the best to the end, at last finely.
   constexpr std::size_t starts = 16;
@@ -341,7 +344,7 @@ std::optional<std::vector<LatticePlace>> squeezedOn(const std::vector<Point>& ou
   }
   overlaps.lookAt(roughly);
   for (const auto& [most, steps] : rounds) {
-    if (partings.size() > most) partings.resize(most, Parting({}));
+    while (partings.size() > most) partings.pop_back();
     for (Parting& one : partings) one.go(overlaps, turns, steps);
     std::stable_sort(partings.begin(), partings.end(),
                      [](const Parting& a, const Parting& b) { return a.left() < b.left(); });
