@@ -2,22 +2,17 @@
 #include "files/pdf.h"
 
 #include <algorithm>
-#include <memory>
-#include <numbers>
 #include <vector>
 
 #include "files/ink.h"
-#include "files/pdf_page.h"
+#include "files/pdf_canvas.h"
 
 namespace avrelt {
 namespace {
 
-struct Inks {
-  double red, green, blue;
-};
-constexpr Inks edgeInk{0x22 / 255.0, 0x26 / 255.0, 0x2A / 255.0};
-constexpr Inks guideInk{0x1F / 255.0, 0x5E / 255.0, 0x6B / 255.0};
-constexpr Inks faintInk{0.62, 0.60, 0.55};
+const Rgb edgeInk = rgbOf(ink::edge);
+const Rgb guideInk = rgbOf(ink::guide);
+constexpr Rgb faintInk{0x9E, 0x99, 0x8C};
 
 struct LaidPath {
   Path path;
@@ -104,118 +99,67 @@ class PieceLayer {
   Unit unit_;
 };
 
-/// Draws in mm, y up, on the pages of one document.
+/// Draws on the pages of one document.
 class PagePrinter {
  public:
-  PagePrinter(const PartSet& set, const Tiling& tiling, Unit unit, const std::string& title,
-              std::string& bytes)
-      : tiling_(tiling), title_(title) {
+  PagePrinter(const PartSet& set, const Tiling& tiling, Unit unit, const std::string& title)
+      : tiling_(tiling), title_(title), canvas_(tiling.pageWidth(), tiling.pageHeight(), title) {
     const PieceLayer layer(tiling, unit);
+    parts_.reserve(set.parts.size());
     for (const Part& part : set.parts) parts_.push_back(layer(part));
-    surface_ = pdfSurface(bytes, tiling.pageWidth().mm(), tiling.pageHeight().mm(), title);
-    context_ = cairo_create(surface_);
-    cairo_set_font_face(context_, PdfFace::shipped().cairo());
-  }
-  PagePrinter(const PagePrinter&) = delete;
-  PagePrinter& operator=(const PagePrinter&) = delete;
-  ~PagePrinter() {
-    cairo_destroy(context_);
-    cairo_surface_destroy(surface_);
   }
 
-  void print() {
+  std::string print() {
+    bool first = true;
     for (const Page& page : tiling_.pages) {
-      cairo_save(context_);
-      cairo_scale(context_, pointsPerMm, -pointsPerMm);
-      cairo_translate(context_, 0, -tiling_.pageHeight().mm());
+      if (!first) canvas_.turn();
+      first = false;
       printWindow(page);
       printFooter(page);
-      cairo_restore(context_);
-      cairo_show_page(context_);
     }
-    cairo_surface_finish(surface_);
+    return canvas_.finish();
   }
-
-  bool failed() const { return cairo_surface_status(surface_) != CAIRO_STATUS_SUCCESS; }
 
  private:
-  void use(Inks inks, double width, std::vector<double> dashes = {}) {
-    cairo_set_source_rgb(context_, inks.red, inks.green, inks.blue);
-    cairo_set_line_width(context_, width);
-    cairo_set_dash(context_, dashes.data(), static_cast<int>(dashes.size()), 0);
+  void use(const Rgb& colour, double width, std::initializer_list<double> dashes = {}) {
+    canvas_.ink(colour);
+    canvas_.pen(width, dashes);
   }
 
-  void trace(const Path& path, bool anew = true) {
-    if (anew) cairo_new_path(context_);
-    cairo_move_to(context_, path.start.x, path.start.y);
-    Point from = path.start;
-    for (const Stretch& stretch : path.stretches) {
-      if (riseOf(from, stretch) < 1e-6) {
-        cairo_line_to(context_, stretch.end.x, stretch.end.y);
-      } else {
-        const ArcFigures arc = arcFigures(from, stretch);
-        const double end = arc.startAngle + arc.sweep;
-        (arc.sweep > 0 ? cairo_arc : cairo_arc_negative)(context_, arc.centre.x, arc.centre.y,
-                                                         arc.radius, arc.startAngle, end);
-        cairo_line_to(context_, stretch.end.x, stretch.end.y);
-      }
-      from = stretch.end;
-    }
-    if (path.closed()) cairo_close_path(context_);
-  }
-
-  /// Traces what a page shows of a path, to be stroked with others in one go.
-  void traceSeen(const LaidPath& path, const Box& window) {
-    if (path.box.meets(window)) trace(path.path, false);
+  /// Adds what a page shows of a path, to be stroked with others in one go.
+  void addSeen(const LaidPath& path, const Box& window) {
+    if (path.box.meets(window)) canvas_.add(path.path);
   }
 
   void line(Point from, Point to) {
-    cairo_move_to(context_, from.x, from.y);
-    cairo_line_to(context_, to.x, to.y);
-    cairo_stroke(context_);
+    canvas_.add(from, to);
+    canvas_.stroke();
   }
 
-  /// Words with their left end, or their middle, at a place; `size` in mm.
+  /// Words with their left end, or their middle, at a place halfway up a capital; `size` in mm.
   void letter(const std::string& words, Point at, double size, bool centred, Angle turn = {}) {
-    cairo_save(context_);
-    cairo_translate(context_, at.x, at.y);
-    cairo_rotate(context_, turn.radians());
-    cairo_scale(context_, 1, -1);
-    cairo_set_font_size(context_, size);
-    cairo_text_extents_t extents;
-    cairo_text_extents(context_, words.c_str(), &extents);
-    cairo_move_to(context_, centred ? -extents.x_advance / 2 : 0, ink::capHeight * size / 2);
-    cairo_show_text(context_, words.c_str());
-    cairo_restore(context_);
+    const double left = centred ? -PdfCanvas::lengthOf(words, size) / 2 : 0;
+    canvas_.words(words, at + turning(turn)({left, -ink::capHeight * size / 2}), size, turn);
   }
 
   void printWindow(const Page& page) {
     const Box& window = page.window;
-    cairo_save(context_);
+    canvas_.save();
     const double margin = Tiling::margin.mm();
-    cairo_translate(context_, margin - window.low.x, margin + Tiling::footer.mm() - window.low.y);
-    cairo_rectangle(context_, window.low.x, window.low.y, window.width(), window.height());
-    cairo_clip(context_);
+    canvas_.frame({1, 0, 0, 1, margin - window.low.x, margin + Tiling::footer.mm() - window.low.y});
+    canvas_.clip(window);
 
     for (const LaidPiece& part : parts_) {
       if (part.box.meets(window)) printPiece(part, window);
     }
     printJoins(page);
-    cairo_restore(context_);
+    canvas_.restore();
   }
 
   void fill(const LaidTint& tint) {
-    const auto channel = [&tint](std::size_t at) {
-      return std::stoi(tint.colour->substr(at, 2), nullptr, 16) / 255.0;
-    };
-    cairo_set_source_rgb(context_, channel(1), channel(3), channel(5));
-    cairo_set_fill_rule(context_, CAIRO_FILL_RULE_EVEN_ODD);
-    bool first = true;
-    for (const Path& edge : tint.edges) {
-      trace(edge, first);
-      first = false;
-    }
-    cairo_fill(context_);
+    canvas_.ground(rgbOf(*tint.colour));
+    for (const Path& edge : tint.edges) canvas_.add(edge);
+    canvas_.fill();
   }
 
   void printPiece(const LaidPiece& part, const Box& window) {
@@ -223,18 +167,19 @@ class PagePrinter {
       if (tint.box.meets(window)) fill(tint);
     }
     for (const bool dashed : {false, true}) {
-      use(guideInk, 0.15, dashed ? std::vector<double>{3, 1.5} : std::vector<double>{});
+      canvas_.ink(guideInk);
+      dashed ? canvas_.pen(0.15, {3, 1.5}) : canvas_.pen(0.15);
       for (const LaidGuide& guide : part.guides) {
-        if (guide.dashed == dashed) traceSeen(guide.path, window);
+        if (guide.dashed == dashed) addSeen(guide.path, window);
       }
-      cairo_stroke(context_);
+      canvas_.stroke();
     }
     for (const LaidLettering& words : part.letterings) {
       if (words.box.meets(window)) letter(words.words, words.at, words.size, true, words.turn);
     }
     use(edgeInk, 0.2);
-    for (const LaidPath& edge : part.edges) traceSeen(edge, window);
-    cairo_stroke(context_);
+    for (const LaidPath& edge : part.edges) addSeen(edge, window);
+    canvas_.stroke();
   }
 
   void printJoins(const Page& page) {
@@ -292,18 +237,17 @@ class PagePrinter {
     const double left = tiling_.pageWidth().mm() - Tiling::margin.mm() - cell * tiling_.columns;
     const double top = Tiling::margin.mm() + cell * tiling_.rows;
     for (const Page& other : tiling_.pages) {
-      cairo_rectangle(context_, left + other.column * cell, top - (other.row + 1) * cell, cell,
-                      cell);
-      if (other.row == page.row && other.column == page.column) cairo_fill_preserve(context_);
-      cairo_stroke(context_);
+      const Point low{left + other.column * cell, top - (other.row + 1) * cell};
+      canvas_.add(Box{low, low + Point{cell, cell}});
+      other.row == page.row&& other.column == page.column ? canvas_.fillAndStroke()
+                                                          : canvas_.stroke();
     }
   }
 
   std::vector<LaidPiece> parts_;
   const Tiling& tiling_;
   const std::string& title_;
-  cairo_surface_t* surface_ = nullptr;
-  cairo_t* context_ = nullptr;
+  PdfCanvas canvas_;
 };
 
 }  // namespace
@@ -316,13 +260,9 @@ tl::expected<std::string, Sentence> pdfOf(const PartSet& set, const Tiling& tili
                  "measures.",
                  {}});
   }
-  std::string bytes;
-  {
-    PagePrinter printer(set, tiling, unit, title, bytes);
-    printer.print();
-    if (printer.failed()) {
-      return tl::unexpected(Sentence{"The print could not be made; memory may have run out.", {}});
-    }
+  std::string bytes = PagePrinter(set, tiling, unit, title).print();
+  if (bytes.empty()) {
+    return tl::unexpected(Sentence{"The print could not be made; memory may have run out.", {}});
   }
   return bytes;
 }

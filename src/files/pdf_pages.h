@@ -1,22 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <memory>
 #include <string>
 #include <vector>
 
-#include "measure/length.h"
+#include "files/pdf_canvas.h"
 #include "shape/polygon.h"
 
 namespace avrelt {
 
-/// Pages of words in the shipped face, in mm from the upper left, written to `bytes`.
+/// Pages of words in the shipped face, in mm from the upper left, written to `bytes` when all is
+/// drawn.
 class PdfPages {
  public:
   PdfPages(std::string& bytes, Length wide, Length tall, const std::string& title);
-  PdfPages(const PdfPages&) = delete;
-  PdfPages& operator=(const PdfPages&) = delete;
-  ~PdfPages();
 
   double lengthOf(const std::string& words, double size) const;
   /// In lines no longer than `most`, but for words that are.
@@ -33,12 +30,16 @@ class PdfPages {
   /// it is none.
   double picture(const std::string& jpeg, double x, double y, double mostWide, double mostTall);
   void turn();
-  /// Whether all of it was written; nothing more can be.
+  /// Whether it could be written; nothing more can be drawn.
   bool finish();
 
  private:
-  struct Drawing;
-  std::unique_ptr<Drawing> drawing_;
+  Box boxAt(double x, double y, double wide, double tall) const;
+  void inkDark(double width);
+
+  PdfCanvas canvas_;
+  double tall_;
+  std::string& bytes_;
 };
 
 }  // namespace avrelt

@@ -52,6 +52,7 @@ class JpegReader {
   }
   long wide() const { return static_cast<long>(info_.image_width); }
   long tall() const { return static_cast<long>(info_.image_height); }
+  int colours() const { return info_.num_components; }
 
   /// What is missing of a file that ends early stays grey, as browsers show it.
   bool dots(Picture& picture) {
@@ -196,6 +197,11 @@ tl::expected<KeptPicture, Sentence> pictureHead(std::string_view bytes) {
   picture.wide = static_cast<int>(wide);
   picture.tall = static_cast<int>(tall);
   return picture;
+}
+
+int coloursOfJpeg(std::string_view bytes) {
+  JpegReader reader(bytes);
+  return reader.head() ? reader.colours() : 0;
 }
 
 tl::expected<Picture, Sentence> dotsOf(const KeptPicture& picture) {

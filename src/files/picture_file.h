@@ -21,6 +21,9 @@ inline constexpr long mostKeptDots = 12'000'000;
 /// size. Refused in words: other files, no dots, too many.
 tl::expected<KeptPicture, Sentence> pictureHead(std::string_view bytes);
 
+/// How many colours a JPEG file holds: 1, 3 or 4; 0 where its head cannot be read.
+int coloursOfJpeg(std::string_view bytes);
+
 /// A picture as it is kept in an order: the file itself where that is small enough, else drawn
 /// smaller and packed anew; `smaller` says so. CMYK and 16-bit pictures become what a screen shows.
 struct TakenPicture {

@@ -4,7 +4,6 @@
 #include "files/picture_file.h"
 
 #include <cairo.h>
-#include <jpeglib.h>
 #include <png.h>
 
 #include <catch2/catch.hpp>
@@ -15,6 +14,7 @@
 
 #include "files/base64.h"
 #include "files/document_json.h"
+#include "files/jpegs.h"
 
 using namespace avrelt;
 
@@ -31,39 +31,6 @@ Picture some(int wide, int tall, bool clear = false) {
     }
   }
   return picture;
-}
-
-/// As JPEG, of three colours or four inks, by the library.
-std::string jpegOf(int wide, int tall, bool inks) {
-  jpeg_compress_struct info{};
-  jpeg_error_mgr trouble{};
-  unsigned char* packed = nullptr;
-  unsigned long size = 0;
-  info.err = jpeg_std_error(&trouble);
-  jpeg_create_compress(&info);
-  jpeg_mem_dest(&info, &packed, &size);
-  info.image_width = static_cast<JDIMENSION>(wide);
-  info.image_height = static_cast<JDIMENSION>(tall);
-  info.input_components = inks ? 4 : 3;
-  info.in_color_space = inks ? JCS_CMYK : JCS_RGB;
-  jpeg_set_defaults(&info);
-  jpeg_set_quality(&info, 95, TRUE);
-  jpeg_start_compress(&info, TRUE);
-  // A warm red: 200, 60, 40; as inks it is written inverted, black last.
-  std::vector<JSAMPLE> line;
-  for (int x = 0; x < wide; ++x) {
-    for (const int part : {200, 60, 40}) line.push_back(static_cast<JSAMPLE>(part));
-    if (inks) line.push_back(255);
-  }
-  while (info.next_scanline < info.image_height) {
-    JSAMPROW row = line.data();
-    jpeg_write_scanlines(&info, &row, 1);
-  }
-  jpeg_finish_compress(&info);
-  std::string bytes(reinterpret_cast<const char*>(packed), size);
-  jpeg_destroy_compress(&info);
-  std::free(packed);
-  return bytes;
 }
 
 struct Reading {
@@ -129,7 +96,7 @@ TEST_CASE("A PNG comes back to the dot, here and in another reader", "[picture-f
 TEST_CASE("JPEG, of colours or of inks, and 16-bit PNG become what a screen shows",
           "[picture-file]") {
   for (const bool inks : {false, true}) {
-    const auto dots = dotsOf(keptOf(jpegOf(40, 30, inks)));
+    const auto dots = dotsOf(keptOf(jpegOf(40, 30, inks ? 4 : 3)));
     REQUIRE(dots);
     CHECK(dots->wide == 40);
     CHECK(dots->tall == 30);
@@ -176,7 +143,7 @@ TEST_CASE("What is no picture, or too much of one, is said in words", "[picture-
   large[23] = 0x10;
   CHECK(refused(large).find("100 million dots") != std::string::npos);
   // Cut off, and spoilt in the middle.
-  for (std::string damaged : {pngOf(some(60, 60), 300), jpegOf(60, 60, false)}) {
+  for (std::string damaged : {pngOf(some(60, 60), 300), jpegOf(60, 60, 3)}) {
     const std::string whole = damaged;
     damaged.resize(damaged.size() / 2);
     const auto half = pictureToKeep(damaged, "night");

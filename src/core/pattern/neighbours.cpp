@@ -83,7 +83,11 @@ class Places {
     int left, right, low, high;
   };
   Block blockOf(double left, double right, double low, double high) const {
-    const auto in = [](double x, double step) { return static_cast<int>(std::floor(x / step)); };
+    const auto in = [](double x, double step) {
+      const double place = x / step;
+      const int whole = static_cast<int>(place);
+      return place < whole ? whole - 1 : whole;
+    };
     const int first = in(left - touch, wide_);
     return {first, std::min(in(right + touch, wide_), first + columns_ - 1), in(low - touch, tall_),
             in(high + touch, tall_)};
@@ -91,11 +95,14 @@ class Places {
   template <typename Call>
   void each(const Side& side, const Call& call) const {
     const Block block = blockOf(side.left, side.right, side.low, side.high);
+    const int first = (block.left % columns_ + columns_) % columns_;
     for (int y = std::max(block.low, lowest_); y <= std::min(block.high, lowest_ + rows_ - 1);
          ++y) {
       const auto row = static_cast<std::size_t>(y - lowest_) * static_cast<std::size_t>(columns_);
+      int column = first;
       for (int x = block.left; x <= block.right; ++x) {
-        call(row + static_cast<std::size_t>((x % columns_ + columns_) % columns_));
+        call(row + static_cast<std::size_t>(column));
+        if (++column == columns_) column = 0;
       }
     }
   }
@@ -166,8 +173,11 @@ Contact contactOf(const Side& one, const Side& other, double by) {
 /// By how many turns one side has to be carried on so that it may lie at another: from the first to
 /// the last.
 std::pair<int, int> turnsTo(const Side& one, const Side& other, double around) {
-  return {static_cast<int>(std::ceil((one.left - other.right - touch) / around)),
-          static_cast<int>(std::floor((one.right - other.left + touch) / around))};
+  const double least = one.left - other.right - touch;
+  const double most = one.right - other.left + touch;
+  // Most are near each other as they are, or not at all: said without dividing.
+  if (least > -around && most < around) return {least > 0 ? 1 : 0, most < 0 ? -1 : 0};
+  return {static_cast<int>(std::ceil(least / around)), static_cast<int>(std::floor(most / around))};
 }
 
 }  // namespace
