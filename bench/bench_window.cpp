@@ -140,7 +140,7 @@ int main(int argc, char** argv) {
   window.goToStation(MainWindow::filling);
   fillZone(window.order(), Family::hexagons);
   editFill(window.order(), {}, {}, [](Fill& fill) {
-    fill.pattern.size = WrittenLength::mm(9.6);
+    fill.pattern.size = WrittenLength::mm(10.7);
     fill.pattern.line = WrittenLength::mm(0.8);
   });
   QApplication::processEvents();
@@ -152,7 +152,7 @@ int main(int argc, char** argv) {
   for (int i = 0; i < 200; ++i) {
     clock.restart();
     editFill(window.order(), QStringLiteral("size"), QStringLiteral("size"),
-             [i](Fill& fill) { fill.pattern.size = WrittenLength::mm(9.5 + 0.02 * (i % 11)); });
+             [i](Fill& fill) { fill.pattern.size = WrittenLength::mm(10.6 + 0.02 * (i % 11)); });
     planned.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
     QApplication::processEvents();
     steps.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);

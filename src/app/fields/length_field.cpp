@@ -142,7 +142,7 @@ void LengthField::showBubble() {
     edit_->style()->unpolish(edit_);
     edit_->style()->polish(edit_);
   }
-  edit_->setAccessibleDescription(text);
+  if (edit_->accessibleDescription() != text) edit_->setAccessibleDescription(text);
   if (!wrong || !isVisible()) {
     if (bubble_ != nullptr) bubble_->hide();
     return;

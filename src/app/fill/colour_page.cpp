@@ -8,6 +8,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/list_lines.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -32,6 +33,7 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   row->addLayout(right, 13);
 
   list_ = new QListWidget;
+  list_->setUniformItemSizes(true);
   list_->setAccessibleName(tr("Colours of the pattern"));
   list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   left->addWidget(list_, 1);
@@ -266,33 +268,46 @@ void ColourPage::pinTyped(bool bar) {
   cell_->selectAll();
 }
 
+/// The colours with how many cells each has; what stays is left as it is.
+void ColourPage::refreshList(const Fill* fill, const FillPlan* plan) {
+  const int row = list_->currentRow();
+  std::vector<std::size_t> counts(fill == nullptr ? 0 : fill->colours.size(), 0);
+  if (plan != nullptr) {
+    for (const Cell& cell : plan->cells) {
+      if (static_cast<std::size_t>(cell.colour) < counts.size()) {
+        ++counts[static_cast<std::size_t>(cell.colour)];
+      }
+    }
+  }
+  QStringList lines;
+  for (std::size_t c = 0; c < counts.size(); ++c) {
+    lines << tr("%1  %2, %3")
+                 .arg(QString::fromStdString(colourLetter(static_cast<int>(c))),
+                      QString::fromStdString(finishWords(fill->colours[c].finish)),
+                      cellCount(counts[c]));
+  }
+  showLines(*list_, lines);
+  for (int c = 0; c < list_->count(); ++c) {
+    const QColor colour(
+        QString::fromStdString(fill->colours[static_cast<std::size_t>(c)].finish.colour));
+    QListWidgetItem* item = list_->item(c);
+    if (item->data(Qt::UserRole).value<QColor>() == colour) continue;
+    item->setData(Qt::UserRole, colour);
+    QPixmap pot(16, 16);
+    pot.fill(colour);
+    item->setIcon(pot);
+  }
+  if (fill != nullptr && list_->count() > 0) {
+    list_->setCurrentRow(std::clamp(row, 0, list_->count() - 1));
+  }
+}
+
 void ColourPage::refresh() {
   const Fill* fill = fillInHand(order_);
   const FillPlan* plan = fillPlanInHand(order_);
   setEnabled(fill != nullptr);
   filling_ = true;
-  const int row = list_->currentRow();
-  list_->clear();
-  if (fill != nullptr) {
-    for (std::size_t c = 0; c < fill->colours.size(); ++c) {
-      const Finish& finish = fill->colours[c].finish;
-      std::size_t cells = 0;
-      if (plan != nullptr) {
-        cells = static_cast<std::size_t>(
-            std::count_if(plan->cells.begin(), plan->cells.end(),
-                          [&](const Cell& cell) { return cell.colour == static_cast<int>(c); }));
-      }
-      auto* item = new QListWidgetItem(
-          tr("%1  %2, %3")
-              .arg(QString::fromStdString(colourLetter(static_cast<int>(c))),
-                   QString::fromStdString(finishWords(finish)), cellCount(cells)));
-      QPixmap pot(16, 16);
-      pot.fill(QColor(QString::fromStdString(finish.colour)));
-      item->setIcon(pot);
-      list_->addItem(item);
-    }
-    list_->setCurrentRow(std::clamp(row, 0, list_->count() - 1));
-  }
+  refreshList(fill, plan);
   const int index = list_->currentRow();
   const bool any = fill != nullptr && index >= 0;
   take_->setEnabled(fill != nullptr && fill->colours.size() > 1);

@@ -46,6 +46,7 @@ class ColourPage : public QWidget {
 
  private:
   void refresh();
+  void refreshList(const Fill* fill, const FillPlan* plan);
   void askForPicture();
   void pinTyped(bool bar);
   void change(const QString& text, const QString& key,

@@ -31,9 +31,7 @@ void FlatView::paintTape(QPainter& painter, const WrapLayout& wrap) const {
   band.lineTo(out(body.wall(), wide));
   band.lineTo(out(zero, wide));
   band.closeSubpath();
-  painter.setPen(Qt::NoPen);
-  painter.setBrush(t.tape);
-  painter.drawPath(band);
+  painter.fillPath(band, t.tape);
 
   const bool inches = order_.unit() == Unit::inch;
   // The finest marks that still stand apart on screen.

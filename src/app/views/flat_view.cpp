@@ -20,6 +20,7 @@ namespace avrelt {
 FlatView::FlatView(Order& order, QWidget* parent) : NearCanvas(parent), order_(order) {
   setMouseTracking(true);
   setFocusPolicy(Qt::StrongFocus);
+  setAttribute(Qt::WA_OpaquePaintEvent);
   setMinimumSize(240, 140);
   setAccessibleName(tr("Flat"));
   setAccessibleDescription(
@@ -332,7 +333,11 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
   if (!order_.planHolds()) painter.setOpacity(0.35);
   painter.setPen(QPen(t.ink, 1));
   painter.setBrush(t.metal);
-  painter.drawPath(painterPath(plan->wall.flat.wallOutline(), fit_));
+  if (!zonesShown_) {  // zones cover the whole wall
+    const QPainterPath wall = painterPath(plan->wall.flat.wallOutline(), fit_);
+    fillUnderLines(painter, wall);
+    strokeLines(painter, wall);
+  }
   paintTape(painter, plan->wrap);
   paintDirections(painter, plan->wrap);
   if (zonesShown_) {
@@ -358,10 +363,9 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
 
 void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
-  const Path outline = plan.wrap.outline();
-  painter.setPen(Qt::NoPen);
+  const QPainterPath outline = painterPath(plan.wrap.outline(), fit_);
   painter.setBrush(t.film);
-  painter.drawPath(painterPath(outline, fit_));
+  fillUnderLines(painter, outline);
   painter.setBrush(Qt::NoBrush);
 
   if (stretchShown_) paintLaying(painter, plan);
@@ -372,14 +376,12 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
     tab.lineTo(lineOf(GaugeLine::overlap).end());
     tab.lineTo(lineOf(GaugeLine::overlap).start);
     tab.lineTo(tab.start);
-    painter.save();
-    painter.setPen(Qt::NoPen);
     QColor hatch = t.petrol;
     hatch.setAlpha(150);
     painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
-    painter.drawPath(painterPath(tab, fit_));
-    painter.restore();
-    painter.setPen(QPen(t.petrol, 1.2, Qt::DashLine));
+    fillUnderLines(painter, painterPath(tab, fit_));
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(t.petrol, 1, Qt::DashLine));
     painter.drawPath(painterPath(plan.wrap.seamLine(), fit_));
   }
 
@@ -389,9 +391,9 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
     if (onSeam(plan.wrap, mark.onCup)) continue;
     const bool front = mark.kind == GuideKind::front;
     painter.setPen(front ? QPen(t.brass, 1.4) : QPen(faint, 1, Qt::DotLine));
-    painter.drawPath(painterPath(
-        plan.wall.flat.upright(plan.wrap.inPiece(mark.onCup), Length(), plan.wall.flat.wall()),
-        fit_));
+    strokeLines(painter, painterPath(plan.wall.flat.upright(plan.wrap.inPiece(mark.onCup), Length(),
+                                                            plan.wall.flat.wall()),
+                                     fit_));
   }
 
   if (stripShown_) {
@@ -420,13 +422,13 @@ void FlatView::paintLines(QPainter& painter, const CupPlan& plan) const {
   }
 
   painter.setPen(QPen(t.ink, 1.6));
-  painter.drawPath(painterPath(outline, fit_));
+  strokeLines(painter, outline);
 
   for (const GaugeLine gaugeLine : gaugeLines()) {
     const bool picked = gaugeLine == order_.gaugeLine();
     if (!picked && gaugeLine != hovered_) continue;
     painter.setPen(QPen(t.brass, picked ? 3 : 2));
-    painter.drawPath(painterPath(lineOf(gaugeLine), fit_));
+    strokeLines(painter, painterPath(lineOf(gaugeLine), fit_));
     if (order_.measureOf(gaugeLine)) {
       painter.setBrush(t.panel);
       painter.setPen(QPen(t.brass, 2.5));

@@ -119,9 +119,8 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
     QPainterPath shape;
     for (const WallLine& outline : zone.region.outlines()) shape.addPath(pathOf(outline, true));
     const ZoneLook look = off.contains(zone.id) ? bareLook() : lookOf(zone.finish);
-    painter.setPen(Qt::NoPen);
     painter.setBrush(look.colour);
-    painter.drawPath(shape);
+    fillUnderLines(painter, shape);
     const std::optional<PictureLie> lie =
         off.contains(zone.id) ? std::nullopt : lieOf(zone.finish, plan.wall, zone.region);
     if (lie) {
@@ -132,20 +131,19 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
       QColor hatch = lettersOn(look.colour);
       hatch.setAlpha(70);
       painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
-      painter.drawPath(shape);
+      fillUnderLines(painter, shape);
     }
     if (&zone == inHand) {
       painter.save();
-      painter.setClipPath(shape);
+      clipUnderLines(painter, shape);
       painter.setPen(QPen(t.brass, 7));
-      painter.setBrush(Qt::NoBrush);
-      painter.drawPath(shape);
+      strokeLines(painter, shape);
       painter.restore();
     }
   }
   painter.setBrush(Qt::NoBrush);
   painter.setPen(QPen(t.ink, 1.3));
-  painter.drawPath(painterPath(plan.wall.flat.wallOutline(), fit_));
+  strokeLines(painter, painterPath(plan.wall.flat.wallOutline(), fit_));
   paintCells(painter, plan);
   if (!cellsShown_) paintMove(painter, plan);
   for (const DivideLine& line : plan.divided.lines) {
@@ -154,13 +152,12 @@ void FlatView::paintZones(QPainter& painter, const CupPlan& plan) const {
       const QPainterPath path = pathOf(stretch, false);
       if (inHandLine) {
         painter.setPen(QPen(t.panel, 5.5));
-        painter.drawPath(path);
+        strokeLines(painter, path);
         painter.setPen(QPen(t.brass, 3.5));
-        painter.drawPath(path);
       } else {
         painter.setPen(QPen(t.ink, 1.6));
-        painter.drawPath(path);
       }
+      strokeLines(painter, path);
     }
   }
   WordRoom room;
@@ -198,23 +195,39 @@ void FlatView::paintStripe(QPainter& painter, const CupPlan& plan, const std::st
 
 namespace {
 
-/// A cell's label laid out once: hundreds of them are drawn at every step of a drag.
-const QStaticText& laidOut(const std::string& label, const QFont& font) {
-  static QHash<QString, QStaticText> texts;
-  static QString drawnIn;
-  if (drawnIn != font.key()) {
-    texts.clear();
-    drawnIn = font.key();
+/// The labels of cells laid out in a font once: hundreds of them are drawn at every step of a drag.
+class LaidLabels {
+ public:
+  /// Those laid out in another font are let go of.
+  explicit LaidLabels(const QFont& font) : font_(font) {
+    if (drawnIn() == font.key()) return;
+    texts().clear();
+    drawnIn() = font.key();
   }
-  const QString words = QString::fromStdString(label);
-  auto found = texts.find(words);
-  if (found == texts.end()) {
-    found = texts.insert(words, QStaticText(words));
-    found->setTextFormat(Qt::PlainText);
-    found->prepare(QTransform(), font);
+
+  const QStaticText& operator()(const std::string& label) const {
+    const QString words = QString::fromStdString(label);
+    auto found = texts().find(words);
+    if (found == texts().end()) {
+      found = texts().insert(words, QStaticText(words));
+      found->setTextFormat(Qt::PlainText);
+      found->prepare(QTransform(), font_);
+    }
+    return *found;
   }
-  return *found;
-}
+
+ private:
+  static QHash<QString, QStaticText>& texts() {
+    static QHash<QString, QStaticText> all;
+    return all;
+  }
+  static QString& drawnIn() {
+    static QString key;
+    return key;
+  }
+
+  const QFont& font_;
+};
 
 }  // namespace
 
@@ -280,9 +293,10 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
     paintPrints(painter, plan, fill, chosen, printed);
     if (!cellsShown_) continue;
     painter.setFont(face(9, QFont::DemiBold));
+    const LaidLabels laidOut(painter.font());
     for (const Cell& cell : fill.cells) {
       if (lifting && cell.colour != order_.peel()) continue;
-      const QStaticText& words = laidOut(cell.label, painter.font());
+      const QStaticText& words = laidOut(cell.label);
       const double room = std::sqrt(cell.area.mm2() * (cell.onSeam ? 0.5 : 1)) * fit_.scale();
       if (words.size().width() > room * 0.85) continue;
       if (static_cast<std::size_t>(cell.colour) >= looks.size()) continue;

@@ -41,6 +41,71 @@ QPainterPath painterPath(const Path& path, const Fit& fit) {
   return drawn;
 }
 
+namespace {
+
+QPointF unit(QPointF way) {
+  const double length = std::hypot(way.x(), way.y());
+  return length > 0 ? way / length : QPointF();
+}
+
+/// How far a line reaches out where it goes on another way. Along a curve no more than hides where
+/// the two meet: whole caps on each other would show as beads. At a corner as a square cap does.
+double reachAt(QPointF one, QPointF other, double half) {
+  constexpr double hidden = 0.25;  // px
+  constexpr double nearly = 0.9;   // the cosine of some 25 degrees
+  const double cosine = QPointF::dotProduct(one, other);
+  if (cosine < nearly) return half;
+  const double sine = std::abs(one.x() * other.y() - one.y() * other.x());
+  return std::min(half, hidden + half * sine / (1 + cosine));
+}
+
+}  // namespace
+
+void strokeLines(QPainter& painter, const QPainterPath& path) {
+  const QPen pen = painter.pen();
+  const bool hides =
+      pen.style() == Qt::SolidLine && pen.color().alpha() == 255 && painter.opacity() >= 1;
+  const bool wide = pen.widthF() * painter.device()->devicePixelRatioF() > 1;
+  if (!hides || !wide) {
+    painter.strokePath(path, pen);
+    return;
+  }
+  const double half = pen.widthF() / 2;
+  QVector<QLineF> lines;
+  for (const QPolygonF& stretch : path.toSubpathPolygons()) {
+    const bool closed = stretch.size() > 2 && stretch.isClosed();
+    const qsizetype last = stretch.size() - 1;
+    QPointF before = closed ? unit(stretch[last] - stretch[last - 1]) : QPointF();
+    for (qsizetype i = 1; i <= last; ++i) {
+      const QPointF along = unit(stretch[i] - stretch[i - 1]);
+      if (along.isNull()) continue;
+      const QPointF after = i < last ? unit(stretch[i + 1] - stretch[i])
+                            : closed ? unit(stretch[1] - stretch[0])
+                                     : QPointF();
+      lines.append({stretch[i - 1] - along * reachAt(before, along, half),
+                    stretch[i] + along * reachAt(along, after, half)});
+      before = along;
+    }
+  }
+  QPen flat = pen;
+  flat.setCapStyle(Qt::FlatCap);
+  painter.setPen(flat);
+  painter.drawLines(lines);
+  painter.setPen(pen);
+}
+
+void fillUnderLines(QPainter& painter, const QPainterPath& shape) {
+  painter.setRenderHint(QPainter::Antialiasing, false);
+  painter.fillPath(shape, painter.brush());
+  painter.setRenderHint(QPainter::Antialiasing);
+}
+
+void clipUnderLines(QPainter& painter, const QPainterPath& shape) {
+  painter.setRenderHint(QPainter::Antialiasing, false);
+  painter.setClipPath(shape);
+  painter.setRenderHint(QPainter::Antialiasing);
+}
+
 double distanceTo(const QPainterPath& path, QPointF p) {
   double least = HUGE_VAL;
   for (int i = 1; i < path.elementCount(); ++i) {

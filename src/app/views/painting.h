@@ -35,6 +35,18 @@ class Fit {
 /// A core path for the painter, no farther than a quarter of a pixel from the true curve.
 QPainterPath painterPath(const Path& path, const Fit& fit);
 
+/// Draws along a path with the painter's pen. As `strokePath`, but a pen of one colour that hides
+/// what is under it goes line by line, which is seven times as quick where it is wider than a dot:
+/// corners are square then.
+void strokeLines(QPainter& painter, const QPainterPath& path);
+
+/// Fills a shape whose edge a line hides afterwards with the painter's brush, edges not smoothed:
+/// several times as quick, and beside another no ground shows through.
+void fillUnderLines(QPainter& painter, const QPainterPath& shape);
+
+/// What follows shows within a shape whose edge a line hides afterwards.
+void clipUnderLines(QPainter& painter, const QPainterPath& shape);
+
 /// Within so many pixels the mouse takes a line.
 inline constexpr double lineReach = 7;
 

@@ -26,6 +26,7 @@ constexpr int slices = 96;
 
 RoundView::RoundView(Order& order, QWidget* parent) : Canvas(parent), order_(order) {
   setFocusPolicy(Qt::StrongFocus);
+  setAttribute(Qt::WA_OpaquePaintEvent);
   setMinimumSize(130, 140);
   setMouseTracking(true);
   setCursor(Qt::OpenHandCursor);
@@ -204,7 +205,7 @@ void RoundView::paintBand(QPainter& painter, const Body& body, Length low, Lengt
     const QPolygonF shape = patchOf(body, from, to, -Angle::halfTurn(), Angle::halfTurn());
     if (!shape.isEmpty()) whole.addPolygon(shape);
   }
-  painter.drawPath(whole);
+  fillUnderLines(painter, whole);
 }
 
 /// What is seen of the wall between two heights and two angles from the onlooker.
@@ -231,25 +232,26 @@ void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
   const Length wall = body.wall();
 
   // The inside, seen over the rim.
-  painter.setPen(QPen(t.ink, 1.2));
   painter.setBrush(shaded(t.metal, 0.8));
-  QPainterPath mouth = ringPath(body, wall, false);
-  painter.drawPath(mouth);
+  fillUnderLines(painter, ringPath(body, wall, false));
 
-  painter.setPen(Qt::NoPen);
   const Length low = std::max(plan.wrap.low(), Length());
   // Zones cover the whole wall.
   if (!zonesShown_) {
     paintBand(painter, body, Length(), low, t.metal);
     paintBand(painter, body, low, plan.wrap.high(), t.film);
     paintBand(painter, body, plan.wrap.high(), wall, t.metal);
+    paintEdges(painter, body);
   }
-
   painter.setBrush(Qt::NoBrush);
-  painter.setPen(QPen(t.ink, 1.4));
-  painter.drawPath(ringPath(body, wall, false));
-  painter.drawPath(ringPath(body, Length(), true));
-  // The two edges of the silhouette: where the wall turns away from the eye.
+}
+
+/// Rim, base and the two edges of the silhouette: where the wall turns away from the eye.
+void RoundView::paintEdges(QPainter& painter, const Body& body) const {
+  const Length wall = body.wall();
+  painter.setPen(QPen(theme().ink, 1.4));
+  strokeLines(painter, ringPath(body, wall, false));
+  strokeLines(painter, ringPath(body, Length(), true));
   const int rises = body.isCone() ? 1 : 60;
   for (const double side : {-1.0, 1.0}) {
     QPolygonF edge;
@@ -260,7 +262,9 @@ void RoundView::paintBody(QPainter& painter, const CupPlan& plan) const {
       if (std::abs(cosine) >= 1) continue;
       edge << project(body, facing_ + Angle::radians(side * std::acos(cosine)), s);
     }
-    painter.drawPolyline(edge);
+    QPainterPath path;
+    path.addPolygon(edge);
+    strokeLines(painter, path);
   }
 }
 
@@ -348,12 +352,12 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   }
 
   painter.setPen(QPen(t.ink, 1.2));
-  painter.drawPath(gaugeLinePath(GaugeLine::rimClearance));
-  painter.drawPath(gaugeLinePath(GaugeLine::baseClearance));
+  strokeLines(painter, gaugeLinePath(GaugeLine::rimClearance));
+  strokeLines(painter, gaugeLinePath(GaugeLine::baseClearance));
   painter.setPen(QPen(t.ink, 1.6, Qt::DashLine));
   painter.drawPath(gaugeLinePath(GaugeLine::seam));
   painter.setPen(QPen(t.ink, 1.2));
-  painter.drawPath(gaugeLinePath(GaugeLine::overlap));
+  strokeLines(painter, gaugeLinePath(GaugeLine::overlap));
 
   painter.setFont(avrelt::face(12, QFont::DemiBold));
   const auto name = [&](Angle onCup, const QString& words, const QColor& colour) {
@@ -363,14 +367,14 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
     painter.drawText(at + QPointF(7, 4), words);
   };
   painter.setPen(QPen(t.brass, 2));
-  painter.drawPath(uprightPath(body, Angle(), Length(), body.wall()));
+  strokeLines(painter, uprightPath(body, Angle(), Length(), body.wall()));
   name(Angle(), tr("front"), t.ink);
   if (!onSeam(plan.wrap, Angle())) name(plan.wrap.seamAt(), tr("seam"), t.ink);
 
   if (order_.gaugeLine() != GaugeLine::none &&
       (order_.gaugeLine() != GaugeLine::strip || stripShown_)) {
     painter.setPen(QPen(t.brass, 3));
-    painter.drawPath(gaugeLinePath(order_.gaugeLine()));
+    strokeLines(painter, gaugeLinePath(order_.gaugeLine()));
   }
 }
 

@@ -73,7 +73,9 @@ class RoundView : public Canvas {
     Angle half;
   };
   Sight sightOf(const CupPlan& plan) const;
-  static std::vector<WallLine> seenOf(const Region& region, const Sight& sight);
+  std::vector<WallLine> seenOf(const CupPlan& plan, const Region& region, const Sight& sight) const;
+  std::vector<QPolygonF> polygonsOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
+                                    double degrees) const;
   QPainterPath pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
                       double degrees) const;
   QLinearGradient lightOn(const QColor& colour, double radius) const;
@@ -92,7 +94,7 @@ class RoundView : public Canvas {
   void paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item,
                   const Sight& sight) const;
   void paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const;
-  void finishZones(QPainter& painter, const Body& body) const;
+  void paintEdges(QPainter& painter, const Body& body) const;
   void paintRimMarks(QPainter& painter, const CupPlan& plan) const;
   void paintBody(QPainter& painter, const CupPlan& plan) const;
   void paintLines(QPainter& painter, const CupPlan& plan) const;

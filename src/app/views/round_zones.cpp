@@ -105,12 +105,15 @@ RoundView::Sight RoundView::sightOf(const CupPlan& plan) const {
 }
 
 /// Outlines on the wall as they appear, with so many places to a side that they look round.
-QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
-                               double degrees) const {
+std::vector<QPolygonF> RoundView::polygonsOf(const CupPlan& plan,
+                                             const std::vector<WallLine>& outlines,
+                                             double degrees) const {
   const Body& body = plan.wall.body;
-  QPainterPath path;
+  std::vector<QPolygonF> polygons;
+  polygons.reserve(outlines.size());
   for (const WallLine& outline : outlines) {
-    QPolygonF polygon;
+    QPolygonF& polygon = polygons.emplace_back();
+    polygon.reserve(static_cast<qsizetype>(outline.size()));
     for (std::size_t i = 0; i < outline.size(); ++i) {
       const WallPoint& a = outline[i];
       const WallPoint& b = outline[(i + 1) % outline.size()];
@@ -122,8 +125,14 @@ QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>&
                            a.s + (b.s - a.s) * share);
       }
     }
-    path.addPolygon(polygon);
   }
+  return polygons;
+}
+
+QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
+                               double degrees) const {
+  QPainterPath path;
+  for (const QPolygonF& polygon : polygonsOf(plan, outlines, degrees)) path.addPolygon(polygon);
   return path;
 }
 
@@ -161,15 +170,11 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   QPainterPath open;  // what the move in hand does not fill
   open.setFillRule(Qt::WindingFill);
   for (const Zone& zone : plan.divided.zones) {
-    const auto [from, to] = zone.region.span();
-    const Angle off = abs(((from + to) / 2 - sight.middle).wrapped());
-    const Angle reach = (to - from) / 2;
-    if (off - reach > sight.half) continue;
-    const QPainterPath shape = pathOf(
-        plan, off + reach < sight.half ? zone.region.outlines() : seenOf(zone.region, sight), 4);
+    const QPainterPath shape = pathOf(plan, seenOf(plan, zone.region, sight), 4);
+    if (shape.isEmpty()) continue;
     const ZoneLook look = peeled.contains(zone.id) ? bareLook() : lookOf(zone.finish);
     painter.setBrush(lightOn(look.colour, radius));
-    painter.drawPath(shape);
+    fillUnderLines(painter, shape);
     if (!peeled.contains(zone.id)) {
       paintPrint(painter, plan, zone, zone.finish, shape, sight);
     }
@@ -183,9 +188,9 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   paintCells(painter, plan, sight);
   if (!inHandShape.isEmpty()) {
     painter.save();
-    painter.setClipPath(inHandShape);
+    clipUnderLines(painter, inHandShape);
     painter.setPen(QPen(t.brass, 6));
-    painter.drawPath(inHandShape);
+    strokeLines(painter, inHandShape);
     painter.restore();
   }
   if (move != nullptr && !move->lines.empty()) paintMove(painter, plan, *move, open);
@@ -196,7 +201,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     if (item.thing == LaidKind::stripe) paintStripe(painter, plan, item.id);
     if (setsShown_ && item.set >= 0) paintLayer(painter, plan, item, sight);
   }
-  finishZones(painter, plan.wall.body);
+  paintEdges(painter, plan.wall.body);
 }
 
 /// A film's picture on the near side, lit as the wall is.
@@ -250,7 +255,7 @@ void RoundView::paintCuts(QPainter& painter, const CupPlan& plan) const {
   for (const DivideLine& line : plan.divided.lines) {
     const bool inHand = line.id == order_.line();
     painter.setPen(inHand ? QPen(t.brass, 3) : QPen(t.ink, 1.3));
-    painter.drawPath(linePath(plan, line));
+    strokeLines(painter, linePath(plan, line));
   }
 }
 
@@ -292,11 +297,6 @@ void RoundView::paintNames(QPainter& painter, const CupPlan& plan) const {
   }
 }
 
-void RoundView::finishZones(QPainter& painter, const Body& body) const {
-  painter.setPen(QPen(theme().ink, 1.3));
-  painter.drawPath(ringPath(body, Length(), true));
-}
-
 /// The cells of patterns on the near side.
 void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const {
   const FillPlan* inHand = fillPlanInHand(order_);
@@ -311,9 +311,6 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
     for (const CellColour& colour : chosen.colours) {
       colours.push_back(lookOf(colour.finish).colour);
     }
-    const auto faces = [&](const WallPoint& p) {
-      return std::cos((plan.wall.onCup(p.theta) - facing_).radians()) > 0.02;
-    };
     for (const Cell& cell : fill.cells) {
       if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
       const double towards = std::cos((plan.wall.onCup(cell.middle.theta) - facing_).radians());
@@ -322,15 +319,19 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
       QColor shade = shaded(colour, 0.75 + 0.25 * std::max(0.0, towards));
       if (lifting && cell.colour != order_.peel()) shade.setAlpha(60);
       painter.setBrush(shade);
-      const std::vector<WallLine>& whole = cell.region.outlines();
-      const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
-        return std::all_of(outline.begin(), outline.end(), faces);
-      });
-      const QPainterPath shape = pathOf(plan, near ? whole : seenOf(cell.region, sight), 5);
-      painter.drawPath(shape);
+      const std::vector<QPolygonF> shape = polygonsOf(plan, seenOf(plan, cell.region, sight), 5);
+      // Most cells are one outline, which is drawn sooner than a path of several.
+      if (shape.size() == 1) {
+        painter.drawPolygon(shape.front());
+      } else {
+        QPainterPath path;
+        for (const QPolygonF& outline : shape) path.addPolygon(outline);
+        painter.drawPath(path);
+      }
       const std::size_t index = static_cast<std::size_t>(cell.colour);
       if (!chosen.colours[index].finish.picture.picture) continue;
-      if (!lifting || cell.colour == order_.peel()) printed[index].addPath(shape);
+      if (lifting && cell.colour != order_.peel()) continue;
+      for (const QPolygonF& outline : shape) printed[index].addPolygon(outline);
     }
     for (std::size_t i = 0; i < printed.size(); ++i) {
       if (printed[i].isEmpty()) continue;
@@ -354,9 +355,6 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
                            const Sight& sight) const {
   const Theme& t = theme();
   const double radius = plan.wall.body.widestRadius().mm() * scale_;
-  const auto faces = [&](const WallPoint& p) {
-    return std::cos((plan.wall.onCup(p.theta) - facing_).radians()) > 0.02;
-  };
   const SetPlan& set = plan.sets[static_cast<std::size_t>(item.set)];
   const auto i = static_cast<std::size_t>(item.layer);
   const Layer& chosen = order_.drawnCup().sets.at(static_cast<std::size_t>(set.set)).layers.at(i);
@@ -369,12 +367,7 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
     painter.setBrush(lightOn(QColor(QString::fromStdString(chosen.film)), radius));
   }
   for (const PlacePlan& place : set.places) {
-    const Region& region = place.laid->layers[i].region;
-    const std::vector<WallLine>& whole = region.outlines();
-    const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
-      return std::all_of(outline.begin(), outline.end(), faces);
-    });
-    const std::vector<WallLine> seen = near ? whole : seenOf(region, sight);
+    const std::vector<WallLine> seen = seenOf(plan, place.laid->layers[i].region, sight);
     if (seen.empty()) continue;
     const QPainterPath shape = pathOf(plan, seen, 5);
     painter.drawPath(shape);
@@ -395,8 +388,16 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
   painter.setBrush(Qt::NoBrush);
 }
 
-std::vector<WallLine> RoundView::seenOf(const Region& region, const Sight& sight) {
-  return inSight(region, sight.middle - sight.half, sight.middle + sight.half);
+/// What of a region is in sight: its own outlines where all of them face the onlooker.
+std::vector<WallLine> RoundView::seenOf(const CupPlan& plan, const Region& region,
+                                        const Sight& sight) const {
+  const std::vector<WallLine>& whole = region.outlines();
+  const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
+    return std::all_of(outline.begin(), outline.end(), [&](const WallPoint& p) {
+      return std::cos((plan.wall.onCup(p.theta) - facing_).radians()) > 0.02;
+    });
+  });
+  return near ? whole : inSight(region, sight.middle - sight.half, sight.middle + sight.half);
 }
 
 void RoundView::pickZoneAt(QPointF p) {

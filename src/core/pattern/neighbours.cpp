@@ -69,6 +69,21 @@ class Places {
     }
   }
 
+  /// How many sides each place has had its turn with, none at first.
+  std::vector<std::size_t> nobodyYet() const {
+    return std::vector<std::size_t>(begins_.size() - 1, 0);
+  }
+  /// Calls with the number of every side near a side that comes after it. All sides have to be
+  /// asked for in their order.
+  template <typename Call>
+  void nearAfter(const Side& side, std::vector<std::size_t>& passed, const Call& call) const {
+    each(side, [&](std::size_t place) {
+      for (std::size_t k = begins_[place] + ++passed[place]; k < begins_[place + 1]; ++k) {
+        call(sides_[k]);
+      }
+    });
+  }
+
   /// Calls with the number of every side near a side; with one more than once where they are near
   /// each other in several places.
   template <typename Call>
@@ -202,12 +217,13 @@ std::vector<SharedEdge> neighboursOf(const std::vector<const Patch*>& patches, c
   };
   std::vector<Meeting> meetings;
   std::vector<std::size_t> met(sides.size(), sides.size());
+  std::vector<std::size_t> passed = places.nobodyYet();
   for (std::size_t i = 0; i < sides.size(); ++i) {
     const Side& one = sides[i];
-    places.near(one, [&](std::size_t j) {
+    places.nearAfter(one, passed, [&](std::size_t j) {
       const Side& other = sides[j];
       // Each pair once, though it may meet in several places of the grid.
-      if (j <= i || met[j] == i || other.owner == one.owner) return;
+      if (met[j] == i || other.owner == one.owner) return;
       met[j] = i;
       if (other.low > one.high + touch || one.low > other.high + touch) return;
       const auto [first, last] = turnsTo(one, other, around);
