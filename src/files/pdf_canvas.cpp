@@ -239,6 +239,7 @@ bool PdfCanvas::jpeg(const std::string& bytes, const Box& box) {
   const auto head = pictureHead(bytes);
   if (!head || head->type != PictureType::jpeg) return false;
   const int colours = coloursOfJpeg(bytes);
+  if (colours != 1 && colours != 3 && colours != 4) return false;
   PdfObjects& objects = document_->objects();
   const PdfObjects::Object data = document_->picture(
       objects.stream(bytes, "/DCTDecode"), head->wide, head->tall,

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/pdf_content.h"
 
+#include <algorithm>
 #include <array>
 #include <charconv>
 #include <cmath>
@@ -9,8 +10,10 @@ namespace avrelt {
 
 void PdfContent::number(double value, int decimals) {
   static constexpr std::array<double, 7> powers{1, 10, 100, 1e3, 1e4, 1e5, 1e6};
+  constexpr double most = 1e9;  // beyond any page
+  const double bounded = std::isnan(value) ? 0 : std::clamp(value, -most, most);
   // Whole numbers are printed many times faster than others.
-  long long whole = std::llround(value * powers.at(static_cast<std::size_t>(decimals)));
+  long long whole = std::llround(bounded * powers.at(static_cast<std::size_t>(decimals)));
   if (whole < 0) {
     text_ += '-';
     whole = -whole;

@@ -12,7 +12,8 @@ namespace avrelt {
 /// What a PDF document says of a page and of other things, as text (ISO 32000-1, 7.3 and annex A).
 class PdfContent {
  public:
-  /// A number to so many decimals, 0 to 6, without zeros that say nothing, and a space.
+  /// A number to so many decimals, 0 to 6, without zeros that say nothing, and a space. What lies
+  /// beyond a thousand million is brought back to it, what is none is 0: readers know no others.
   void number(double value, int decimals = 3);
   void place(Point p);
   void map(const Transform& transform);
