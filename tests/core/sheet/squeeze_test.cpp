@@ -66,8 +66,10 @@ TEST_CASE("What is squeezed lies apart, on its rectangle, turned as it may be", 
     // As many as rows hold, or one fewer.
     const std::size_t count = rows.front().size() - dice.one(2);
     const auto places = squeezedOn(outline, lattices, wide, tall, mayTurn, count, round);
-    CHECK(squeezedOn(outline, lattices, wide, tall, mayTurn, count, round).has_value() ==
-          places.has_value());
+    if (round % 4 == 0) {  // the same again
+      const auto again = squeezedOn(outline, lattices, wide, tall, mayTurn, count, round);
+      CHECK(again.has_value() == places.has_value());
+    }
     if (!places) continue;
     ++found;
     REQUIRE(places->size() == count);
