@@ -167,8 +167,8 @@ class PagePrinter {
       if (tint.box.meets(window)) fill(tint);
     }
     for (const bool dashed : {false, true}) {
-      canvas_.ink(guideInk);
-      dashed ? canvas_.pen(0.15, {3, 1.5}) : canvas_.pen(0.15);
+      use(guideInk, 0.15);
+      if (dashed) canvas_.pen(0.15, {3, 1.5});
       for (const LaidGuide& guide : part.guides) {
         if (guide.dashed == dashed) addSeen(guide.path, window);
       }
@@ -239,8 +239,11 @@ class PagePrinter {
     for (const Page& other : tiling_.pages) {
       const Point low{left + other.column * cell, top - (other.row + 1) * cell};
       canvas_.add(Box{low, low + Point{cell, cell}});
-      other.row == page.row&& other.column == page.column ? canvas_.fillAndStroke()
-                                                          : canvas_.stroke();
+      if (other.row == page.row && other.column == page.column) {
+        canvas_.fillAndStroke();
+      } else {
+        canvas_.stroke();
+      }
     }
   }
 

@@ -53,12 +53,17 @@ const PdfFace& PdfFace::shipped() {
   return face;
 }
 
+PdfFace::Glyph PdfFace::glyphOf(char32_t letter) const {
+  hb_codepoint_t glyph = 0;
+  hb_font_get_nominal_glyph(font_.get(), letter, &glyph);
+  return glyph;
+}
+
 std::u32string PdfFace::glyphsOf(const std::string& words, Used& used) const {
   std::u32string glyphs;
   glyphs.reserve(words.size());
   eachLetter(words, [&](char32_t letter) {
-    hb_codepoint_t glyph = 0;
-    hb_font_get_nominal_glyph(font_.get(), letter, &glyph);
+    const Glyph glyph = glyphOf(letter);
     glyphs.push_back(glyph);
     used.try_emplace(glyph, letter);
   });
@@ -71,11 +76,7 @@ double PdfFace::advanceOf(Glyph glyph) const {
 
 double PdfFace::lengthOf(const std::string& words) const {
   double length = 0;
-  eachLetter(words, [&](char32_t letter) {
-    hb_codepoint_t glyph = 0;
-    hb_font_get_nominal_glyph(font_.get(), letter, &glyph);
-    length += advanceOf(glyph);
-  });
+  eachLetter(words, [&](char32_t letter) { length += advanceOf(glyphOf(letter)); });
   return length / 1000;
 }
 

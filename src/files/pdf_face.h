@@ -51,6 +51,7 @@ class PdfFace {
 
  private:
   PdfFace();
+  Glyph glyphOf(char32_t letter) const;
   double share(double units) const { return units * 1000 / perEm_; }
 
   std::unique_ptr<hb_face_t, decltype(&hb_face_destroy)> face_;

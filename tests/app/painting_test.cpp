@@ -149,3 +149,27 @@ TEST_CASE("under its line a fill and a clip look as smoothed ones") {
     CHECK(wanted.pixel(2, 2) == clipped.pixel(2, 2));
   }
 }
+
+TEST_CASE("outlines are closed, one or several") {
+  const QPolygonF box({{20, 20}, {90, 20}, {90, 120}, {20, 120}});
+  for (const std::vector<QPolygonF>& outlines :
+       {std::vector{box}, std::vector{box, box.translated(95, 10)}}) {
+    const QImage lines = painted([&](QPainter& painter) {
+      painter.setPen(QPen(Qt::black, 3));
+      strokeLines(painter, painterPath(outlines));
+    });
+    const QImage drawn = painted([&](QPainter& painter) {
+      painter.setPen(QPen(Qt::black, 3));
+      painter.setBrush(QColor(150, 190, 200));
+      drawOutlines(painter, outlines);
+    });
+    for (const QPolygonF& outline : outlines) {
+      const QPoint onLast = ((outline.first() + outline.last()) / 2).toPoint();
+      CHECK(qGray(lines.pixel(onLast)) < 20);
+      CHECK(qGray(drawn.pixel(onLast)) < 20);
+      const QPoint inside = outline.boundingRect().center().toPoint();
+      CHECK(qGray(lines.pixel(inside)) == 255);
+      CHECK(drawn.pixelColor(inside) == QColor(150, 190, 200));
+    }
+  }
+}

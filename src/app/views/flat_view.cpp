@@ -331,9 +331,9 @@ void FlatView::paintEvent(QPaintEvent* /*event*/) {
     return;
   }
   if (!order_.planHolds()) painter.setOpacity(0.35);
-  painter.setPen(QPen(t.ink, 1));
-  painter.setBrush(t.metal);
   if (!zonesShown_) {  // zones cover the whole wall
+    painter.setPen(QPen(t.ink, 1));
+    painter.setBrush(t.metal);
     const QPainterPath wall = painterPath(plan->wall.flat.wallOutline(), fit_);
     fillUnderLines(painter, wall);
     strokeLines(painter, wall);

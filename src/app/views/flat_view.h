@@ -78,7 +78,6 @@ class FlatView : public NearCanvas {
   void paintZones(QPainter& painter, const CupPlan& plan) const;
   QPainterPath pathOf(const WallLine& line, bool closed) const;
   QPolygonF polygonOf(const WallLine& line, bool closed = true) const;
-  static QPainterPath pathOf(const std::vector<QPolygonF>& outlines);
   const DivideLine* lineNear(QPointF p) const;
   bool zoneKey(QKeyEvent& event);
   void clickCell(QPointF p);

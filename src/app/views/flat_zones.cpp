@@ -55,15 +55,6 @@ QPainterPath FlatView::pathOf(const WallLine& line, bool closed) const {
   return path;
 }
 
-QPainterPath FlatView::pathOf(const std::vector<QPolygonF>& outlines) {
-  QPainterPath path;
-  for (const QPolygonF& outline : outlines) {
-    path.addPolygon(outline);
-    path.closeSubpath();
-  }
-  return path;
-}
-
 WallPoint FlatView::wallAt(QPointF p) const {
   const CupPlan* plan = order_.plan();
   return plan == nullptr ? WallPoint() : plan->wall.flat.toWall(fit_.back(p));
@@ -264,14 +255,6 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
       std::vector<QPolygonF>& shape = shapes[static_cast<std::size_t>(cell.colour)].emplace_back();
       for (const WallLine& outline : cell.region.outlines()) shape.push_back(polygonOf(outline));
     }
-    // Most cells are one outline, which is drawn sooner than a path of several.
-    const auto draw = [&painter](const std::vector<QPolygonF>& shape) {
-      if (shape.size() == 1) {
-        painter.drawPolygon(shape.front());
-      } else {
-        painter.drawPath(pathOf(shape));
-      }
-    };
     painter.setPen(Qt::NoPen);
     for (std::size_t index = 0; index < looks.size(); ++index) {
       const ZoneLook& look = looks[index];
@@ -279,15 +262,15 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
       QColor colour = look.colour;
       if (pale) colour.setAlpha(60);
       painter.setBrush(colour);
-      for (const auto& shape : shapes[index]) draw(shape);
+      for (const auto& shape : shapes[index]) drawOutlines(painter, shape);
       if (chosen.colours[index].finish.picture.picture) {
         if (pale) continue;
-        for (const auto& shape : shapes[index]) printed[index].addPath(pathOf(shape));
+        for (const auto& shape : shapes[index]) printed[index].addPath(painterPath(shape));
       } else if (look.hatched) {
         QColor hatch = lettersOn(look.colour);
         hatch.setAlpha(90);
         painter.setBrush(QBrush(hatch, Qt::BDiagPattern));
-        for (const auto& shape : shapes[index]) draw(shape);
+        for (const auto& shape : shapes[index]) drawOutlines(painter, shape);
       }
     }
     paintPrints(painter, plan, fill, chosen, printed);

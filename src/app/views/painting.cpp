@@ -41,6 +41,23 @@ QPainterPath painterPath(const Path& path, const Fit& fit) {
   return drawn;
 }
 
+QPainterPath painterPath(const std::vector<QPolygonF>& outlines) {
+  QPainterPath path;
+  for (const QPolygonF& outline : outlines) {
+    path.addPolygon(outline);
+    path.closeSubpath();
+  }
+  return path;
+}
+
+void drawOutlines(QPainter& painter, const std::vector<QPolygonF>& outlines) {
+  if (outlines.size() == 1) {
+    painter.drawPolygon(outlines.front());
+  } else {
+    painter.drawPath(painterPath(outlines));
+  }
+}
+
 namespace {
 
 QPointF unit(QPointF way) {

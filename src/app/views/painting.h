@@ -5,9 +5,11 @@
 #include <QFontMetricsF>
 #include <QPainterPath>
 #include <QPointF>
+#include <QPolygonF>
 #include <QTransform>
 #include <QVector>
 #include <QWidget>
+#include <vector>
 
 #include "shape/path.h"
 
@@ -34,6 +36,13 @@ class Fit {
 
 /// A core path for the painter, no farther than a quarter of a pixel from the true curve.
 QPainterPath painterPath(const Path& path, const Fit& fit);
+
+/// Outlines as one path, each closed.
+QPainterPath painterPath(const std::vector<QPolygonF>& outlines);
+
+/// Draws outlines with the painter's pen and brush. Most cells are one, which is drawn sooner than
+/// a path of several.
+void drawOutlines(QPainter& painter, const std::vector<QPolygonF>& outlines);
 
 /// Draws along a path with the painter's pen. As `strokePath`, but a pen of one colour that hides
 /// what is under it goes line by line, which is seven times as quick where it is wider than a dot:

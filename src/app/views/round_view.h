@@ -73,7 +73,7 @@ class RoundView : public Canvas {
     Angle half;
   };
   Sight sightOf(const CupPlan& plan) const;
-  std::vector<WallLine> seenOf(const CupPlan& plan, const Region& region, const Sight& sight) const;
+  static std::vector<WallLine> seenOf(const Region& region, const Sight& sight);
   std::vector<QPolygonF> polygonsOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
                                     double degrees) const;
   QPainterPath pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,

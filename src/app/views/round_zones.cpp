@@ -131,9 +131,7 @@ std::vector<QPolygonF> RoundView::polygonsOf(const CupPlan& plan,
 
 QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
                                double degrees) const {
-  QPainterPath path;
-  for (const QPolygonF& polygon : polygonsOf(plan, outlines, degrees)) path.addPolygon(polygon);
-  return path;
+  return painterPath(polygonsOf(plan, outlines, degrees));
 }
 
 namespace {
@@ -170,7 +168,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   QPainterPath open;  // what the move in hand does not fill
   open.setFillRule(Qt::WindingFill);
   for (const Zone& zone : plan.divided.zones) {
-    const QPainterPath shape = pathOf(plan, seenOf(plan, zone.region, sight), 4);
+    const QPainterPath shape = pathOf(plan, seenOf(zone.region, sight), 4);
     if (shape.isEmpty()) continue;
     const ZoneLook look = peeled.contains(zone.id) ? bareLook() : lookOf(zone.finish);
     painter.setBrush(lightOn(look.colour, radius));
@@ -319,19 +317,12 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
       QColor shade = shaded(colour, 0.75 + 0.25 * std::max(0.0, towards));
       if (lifting && cell.colour != order_.peel()) shade.setAlpha(60);
       painter.setBrush(shade);
-      const std::vector<QPolygonF> shape = polygonsOf(plan, seenOf(plan, cell.region, sight), 5);
-      // Most cells are one outline, which is drawn sooner than a path of several.
-      if (shape.size() == 1) {
-        painter.drawPolygon(shape.front());
-      } else {
-        QPainterPath path;
-        for (const QPolygonF& outline : shape) path.addPolygon(outline);
-        painter.drawPath(path);
-      }
+      const std::vector<QPolygonF> shape = polygonsOf(plan, seenOf(cell.region, sight), 5);
+      drawOutlines(painter, shape);
       const std::size_t index = static_cast<std::size_t>(cell.colour);
       if (!chosen.colours[index].finish.picture.picture) continue;
       if (lifting && cell.colour != order_.peel()) continue;
-      for (const QPolygonF& outline : shape) printed[index].addPolygon(outline);
+      printed[index].addPath(painterPath(shape));
     }
     for (std::size_t i = 0; i < printed.size(); ++i) {
       if (printed[i].isEmpty()) continue;
@@ -367,7 +358,7 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
     painter.setBrush(lightOn(QColor(QString::fromStdString(chosen.film)), radius));
   }
   for (const PlacePlan& place : set.places) {
-    const std::vector<WallLine> seen = seenOf(plan, place.laid->layers[i].region, sight);
+    const std::vector<WallLine> seen = seenOf(place.laid->layers[i].region, sight);
     if (seen.empty()) continue;
     const QPainterPath shape = pathOf(plan, seen, 5);
     painter.drawPath(shape);
@@ -388,16 +379,16 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
   painter.setBrush(Qt::NoBrush);
 }
 
-/// What of a region is in sight: its own outlines where all of them face the onlooker.
-std::vector<WallLine> RoundView::seenOf(const CupPlan& plan, const Region& region,
-                                        const Sight& sight) const {
+/// What of a region is in sight: its own outlines where all of them are.
+std::vector<WallLine> RoundView::seenOf(const Region& region, const Sight& sight) {
+  const double edge = std::cos(sight.half.radians());
   const std::vector<WallLine>& whole = region.outlines();
-  const bool near = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
+  const bool all = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
     return std::all_of(outline.begin(), outline.end(), [&](const WallPoint& p) {
-      return std::cos((plan.wall.onCup(p.theta) - facing_).radians()) > 0.02;
+      return std::cos((p.theta - sight.middle).radians()) > edge;
     });
   });
-  return near ? whole : inSight(region, sight.middle - sight.half, sight.middle + sight.half);
+  return all ? whole : inSight(region, sight.middle - sight.half, sight.middle + sight.half);
 }
 
 void RoundView::pickZoneAt(QPointF p) {

@@ -20,8 +20,9 @@ double standsOff(double angle) {
 
 std::vector<Curve> curvesAlong(Point from, const Stretch& stretch, Length tolerance) {
   const Point chord = stretch.end - from;
-  if (stretch.bulge == 0)
+  if (stretch.bulge == 0) {
     return {{from + chord * (1.0 / 3), from + chord * (2.0 / 3), stretch.end}};
+  }
   const ArcFigures arc = arcFigures(from, stretch);
   int count = static_cast<int>(std::abs(arc.sweep) / std::numbers::pi) + 1;
   while (arc.radius * standsOff(arc.sweep / count) > tolerance.mm()) ++count;
