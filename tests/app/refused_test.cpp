@@ -163,10 +163,10 @@ TEST_CASE("a refused number taken back and put back is refused again") {
 
 TEST_CASE("edits by chance against a refused number, one after the other") {
   std::mt19937 random(11);
-  for (int walk = 0; walk < 5; ++walk) {
+  for (int walk = 0; walk < 4; ++walk) {
     RefusedWindow open;
     std::string names;
-    for (int step = 0; step < 8; ++step) {
+    for (int step = 0; step < 6; ++step) {
       const Edit& edit = edits()[random() % edits().size()];
       names += std::string(edit.name) + ", ";
       INFO(names);

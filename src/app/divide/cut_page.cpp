@@ -4,9 +4,9 @@
 #include <algorithm>
 #include <QGridLayout>
 #include <QHBoxLayout>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/show_value.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
 #include "divide/shaping.h"
@@ -496,10 +496,10 @@ void CutPage::showCount(const Cut* cut, bool spaced) {
   const int* count = cut != nullptr ? countedIn(copy) : nullptr;
   counted_->setVisible(count != nullptr && (!by || *by == CutBy::equal || spaced));
   if (count == nullptr) return;
-  const QSignalBlocker quiet(count_);
-  count_->setMinimum(spaced ? 0 : 1);
-  count_->setSpecialValueText(spaced ? tr("as many as fit") : QString());
-  count_->setValue(*count);
+  showRange(*count_, spaced ? 0 : 1, count_->maximum());
+  const QString all = spaced ? tr("as many as fit") : QString();
+  if (count_->specialValueText() != all) count_->setSpecialValueText(all);
+  showValue(*count_, *count);
   countLabel_->setText(spaced                        ? tr("How many stripes")
                        : by                          ? tr("How many parts")
                        : cut->kind() == CutKind::vee ? tr("How many V's")

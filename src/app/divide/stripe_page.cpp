@@ -5,10 +5,10 @@
 #include <QColorDialog>
 #include <QHBoxLayout>
 #include <QPainter>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
 #include "app/fields/list_lines.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
@@ -239,8 +239,7 @@ void StripePage::refresh() {
     butt_->setChecked(stripe->butt);
     width_->show(stripe->width.length, unit);
     overlap_->show(stripe->overlap.length, unit);
-    const QSignalBlocker quiet(spares_);
-    spares_->setValue(stripe->spares.value_or(-1));
+    showValue(*spares_, stripe->spares.value_or(-1));
     QPixmap pot(22, 14);
     pot.fill(QColor(QString::fromStdString(stripe->colour)));
     colour_->setIcon(pot);

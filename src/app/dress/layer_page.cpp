@@ -4,10 +4,10 @@
 #include <QAbstractItemView>
 #include <QGridLayout>
 #include <QHBoxLayout>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
 #include "app/fields/labelled.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/picture_edits.h"
@@ -277,10 +277,7 @@ void LayerPage::refresh() {
   material_->setCurrentIndex(static_cast<int>(layer->material));
   sees_->setCurrentIndex(layer->sees ? 1 + static_cast<int>(*layer->sees) : 0);
   mirrored_->setCurrentIndex(!layer->mirrored ? 0 : *layer->mirrored ? 1 : 2);
-  {
-    const QSignalBlocker quiet(spares_);
-    spares_->setValue(layer->spares);
-  }
+  showValue(*spares_, layer->spares);
   const std::size_t index = layerIndex(order_);
   const LayerPlan* made =
       plan != nullptr && index < plan->layers().size() ? &plan->layers()[index] : nullptr;

@@ -11,6 +11,7 @@
 
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
@@ -202,10 +203,8 @@ void RowPage::refresh() {
     words_->setText(tr("+ Row puts the set in hand round the cup, as often as you say."));
     return;
   }
-  const QSignalBlocker quietCount(count_);
-  const QSignalBlocker quietLines(lines_);
-  count_->setValue(row->count.value_or(0));
-  lines_->setValue(row->lines);
+  showValue(*count_, row->count.value_or(0));
+  showValue(*lines_, row->lines);
   gap_->show(row->gap.length, unit);
   up_->show(row->up.length, unit);
   apart_->show(row->apart.length, unit);

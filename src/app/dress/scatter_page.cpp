@@ -11,6 +11,7 @@
 
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/scatter_edits.h"
@@ -221,19 +222,11 @@ void ScatterPage::refresh() {
         tr("+ Scatter throws the set in hand over the zone in hand. Small sets do best, and few."));
     return;
   }
-  for (QObject* quiet : {static_cast<QObject*>(count_), static_cast<QObject*>(cover_),
-                         static_cast<QObject*>(smallest_), static_cast<QObject*>(turns_)}) {
-    quiet->blockSignals(true);
-  }
-  count_->setValue(scatter->coverPercent > 0 ? static_cast<int>(scatter->items.size())
-                                             : scatter->count);
-  cover_->setValue(scatter->coverPercent);
-  smallest_->setValue(static_cast<int>(std::lround(scatter->smallestPercent)));
-  turns_->setValue(static_cast<int>(std::lround(scatter->turns.degrees())));
-  for (QObject* quiet : {static_cast<QObject*>(count_), static_cast<QObject*>(cover_),
-                         static_cast<QObject*>(smallest_), static_cast<QObject*>(turns_)}) {
-    quiet->blockSignals(false);
-  }
+  showValue(*count_,
+            scatter->coverPercent > 0 ? static_cast<int>(scatter->items.size()) : scatter->count);
+  showValue(*cover_, scatter->coverPercent);
+  showValue(*smallest_, static_cast<int>(std::lround(scatter->smallestPercent)));
+  showValue(*turns_, static_cast<int>(std::lround(scatter->turns.degrees())));
   gap_->show(scatter->gap.length, unit);
   away_->show(scatter->away.length, unit);
   density_->setCurrentIndex(static_cast<int>(scatter->density));

@@ -11,6 +11,7 @@
 
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
@@ -292,18 +293,14 @@ void SetPage::refresh() {
   anchor_->setCurrentIndex(static_cast<int>(chosen - anchors().begin()));
   for (const auto& [field, share] :
        {std::pair(across_, set->anchor.across), std::pair(up_, set->anchor.up)}) {
-    const QSignalBlocker quiet(field);
-    field->setValue(share * 100);
+    showValue(*field, share * 100);
   }
   pick_->setEnabled(plan != nullptr && !plan->gone && !plan->places.empty());
   growth_->setChecked(set->allowGrowth);
   flush_->setChecked(set->flush);
   parted_->setChecked(set->parted);
   relief_->setChecked(set->relief);
-  {
-    const QSignalBlocker quiet(shrinks_);
-    shrinks_->setValue(set->shrinkPercent);
-  }
+  showValue(*shrinks_, set->shrinkPercent);
   if (plan == nullptr || plan->gone) {
     words_->setText(plan != nullptr ? tr("Its artwork is gone.") : QString());
     return;

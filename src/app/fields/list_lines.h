@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QListWidget>
+#include <QSignalBlocker>
 
 namespace avrelt {
 
@@ -13,7 +14,14 @@ inline void showLines(QListWidget& list, const QStringList& lines) {
     if (i == list.count()) {
       list.addItem(lines[i]);
     } else if (list.item(i)->text() != lines[i]) {
-      list.item(i)->setText(lines[i]);
+      if (list.uniformItemSizes()) {
+        // None of them moves: told of the change, the view would lay out and paint all of them.
+        const QSignalBlocker quiet(list.model());
+        list.item(i)->setText(lines[i]);
+        list.viewport()->update(list.visualItemRect(list.item(i)));
+      } else {
+        list.item(i)->setText(lines[i]);
+      }
     }
   }
 }

@@ -3,10 +3,10 @@
 
 #include <cmath>
 #include <QGridLayout>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
 #include "app/fields/list_lines.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -103,21 +103,17 @@ void AmountsPage::refresh() {
   const Unit unit = order_.unit();
   setEnabled(order_.hasCup());
   const FillRates& rates = order_.stock().filling;
-  {
-    const QSignalBlocker quiet[] = {QSignalBlocker(glitter_), QSignalBlocker(paint_),
-                                    QSignalBlocker(minutes_), QSignalBlocker(coats_)};
-    const double patch = patchCm2(unit);
-    const QString area = unit == Unit::inch ? tr("10 in²") : tr("100 cm²");
-    glitter_->setSuffix(tr(" g / %1").arg(area));
-    paint_->setSuffix(tr(" ml / %1").arg(area));
-    glitter_->setValue(rates.glitterPerCm2.grams() * patch);
-    paint_->setValue(rates.paintPerCm2.ml() * patch);
-    minutes_->setValue(static_cast<int>(std::lround(rates.perColour.minutes())));
-    coats_->setEnabled(fill != nullptr);
-    const int coats = fill == nullptr ? 2 : fill->coats;
-    coats_->setSuffix(coats == 1 ? tr(" coat") : tr(" coats"));
-    coats_->setValue(coats);
-  }
+  const double patch = patchCm2(unit);
+  const QString area = unit == Unit::inch ? tr("10 in²") : tr("100 cm²");
+  showSuffix(*glitter_, tr(" g / %1").arg(area));
+  showSuffix(*paint_, tr(" ml / %1").arg(area));
+  showValue(*glitter_, rates.glitterPerCm2.grams() * patch);
+  showValue(*paint_, rates.paintPerCm2.ml() * patch);
+  showValue(*minutes_, static_cast<int>(std::lround(rates.perColour.minutes())));
+  coats_->setEnabled(fill != nullptr);
+  const int coats = fill == nullptr ? 2 : fill->coats;
+  showSuffix(*coats_, coats == 1 ? tr(" coat") : tr(" coats"));
+  showValue(*coats_, coats);
   const Fill* drawn = fillDrawn(order_);
   if (fill == nullptr || drawn == nullptr) {
     showLines(*list_, {});

@@ -5,10 +5,10 @@
 #include <QAbstractItemView>
 #include <QHBoxLayout>
 #include <QPixmap>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
 #include "app/fields/list_lines.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -321,8 +321,7 @@ void ColourPage::refresh() {
     supply_->show(colour.finish);
     if (!name_->hasFocus()) name_->setText(QString::fromStdString(colour.finish.name));
     swatches_->show(QString::fromStdString(colour.finish.colour));
-    const QSignalBlocker quiet(share_);
-    share_->setValue(colour.share);
+    showValue(*share_, colour.share);
     style_->setCurrentIndex(static_cast<int>(fill->style));
     corners_->setChecked(fill->corners);
     beyond_->setChecked(fill->beyond);

@@ -4,9 +4,9 @@
 #include <algorithm>
 #include <QGridLayout>
 #include <QHBoxLayout>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -98,11 +98,8 @@ void CuttingPage::refresh() {
   lines_->show(static_cast<int>(fill->cutting.lines));
   const bool artwork = fill->pattern.family == Family::artwork;
   lines_->button(static_cast<int>(LineWork::tape))->setEnabled(!artwork);
-  {
-    const QSignalBlocker quiet(spares_);
-    spares_->setEnabled(film && !fill->cutting.filmWhole);
-    spares_->setValue(fill->cutting.spares);
-  }
+  spares_->setEnabled(film && !fill->cutting.filmWhole);
+  showValue(*spares_, fill->cutting.spares);
   const double metres = plan->cutLength.mm() / 1000;
   QString words = tr("To weed: %1, the narrowest about %2, %3 of cuts.")
                       .arg(cellCount(plan->cells.size()))

@@ -3,10 +3,10 @@
 
 #include <cmath>
 #include <QHBoxLayout>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
 #include "app/fields/list_lines.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/fill/artwork_file.h"
 #include "app/order/fill_edits.h"
@@ -174,12 +174,10 @@ void FitPage::refresh() {
           (other.taperFit == TaperFit::keep || other.heightFit == fill->pattern.heightFit);
       if (same) taken = i;
     }
-    const QSignalBlocker quiet[] = {QSignalBlocker(along_), QSignalBlocker(up_),
-                                    QSignalBlocker(seed_)};
-    along_->setValue(fill->pattern.along * 100);
-    up_->setValue(fill->pattern.up * 100);
+    showValue(*along_, fill->pattern.along * 100);
+    showValue(*up_, fill->pattern.up * 100);
     up_->setEnabled(up);
-    seed_->setValue(fill->pattern.seed);
+    showValue(*seed_, fill->pattern.seed);
     seed_->setVisible(fill->pattern.family == Family::pebbles);
     // Stripes run the whole wall, and stones have no direction.
     turned_->setEnabled(up);

@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/labelled.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -113,18 +114,27 @@ void PatternPage::showRepeats(const Fill& fill, const CupPlan& plan) {
            : percent < 0 ? tr("−%1 %").arg(-percent)
                          : tr("exact");
   };
-  repeats_->clear();
-  repeats_->addItem(tr("≈ %1, %2").arg(choices[0].count).arg(words(choices[0].stretch)), 0);
-  const bool listed = std::any_of(choices.begin(), choices.end(), [&](const RepeatChoice& choice) {
+  // What is listed is only called otherwise where it can be: laid out anew at every step of a drag
+  // the list would be felt.
+  int listed = 0;
+  const auto list = [&](const QString& called, int count) {
+    if (listed == repeats_->count()) repeats_->addItem(called);
+    if (repeats_->itemText(listed) != called) repeats_->setItemText(listed, called);
+    if (repeats_->itemData(listed) != count) repeats_->setItemData(listed, count);
+    ++listed;
+  };
+  list(tr("≈ %1, %2").arg(choices[0].count).arg(words(choices[0].stretch)), 0);
+  const bool near = std::any_of(choices.begin(), choices.end(), [&](const RepeatChoice& choice) {
     return choice.count == fill.pattern.repeats;
   });
-  if (fill.pattern.repeats > 0 && !listed) {
+  if (fill.pattern.repeats > 0 && !near) {
     const double exact = (1 + choices[0].stretch) * choices[0].count;
     choices.push_back({fill.pattern.repeats, exact / fill.pattern.repeats - 1});
   }
   for (const RepeatChoice& choice : choices) {
-    repeats_->addItem(tr("%1, %2").arg(choice.count).arg(words(choice.stretch)), choice.count);
+    list(tr("%1, %2").arg(choice.count).arg(words(choice.stretch)), choice.count);
   }
+  while (repeats_->count() > listed) repeats_->removeItem(listed);
   repeats_->setCurrentIndex(std::max(0, repeats_->findData(fill.pattern.repeats)));
 }
 
@@ -155,13 +165,13 @@ void PatternPage::refresh() {
   ratio_->setEnabled(shaped);
   ratioLabel_->setToolTip(tr(range.says));
   ratio_->setToolTip(tr(range.says));
-  {
+  if (const int decimals = range.whole ? 0 : 2; ratio_->decimals() != decimals) {
     const QSignalBlocker quiet(ratio_);
-    ratio_->setDecimals(range.whole ? 0 : 2);
-    ratio_->setSingleStep(range.whole ? 1 : 0.1);
-    ratio_->setRange(range.from, range.to);
-    ratio_->setValue(fill->pattern.ratio.value_or(range.usual));
+    ratio_->setDecimals(decimals);
   }
+  ratio_->setSingleStep(range.whole ? 1 : 0.1);
+  showRange(*ratio_, range.from, range.to);
+  showValue(*ratio_, fill->pattern.ratio.value_or(range.usual));
   school_->show(static_cast<int>(fill->pattern.taperFit));
 }
 

@@ -2,9 +2,9 @@
 #include "app/gauge/laying_page.h"
 
 #include <QHBoxLayout>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/show_value.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {
@@ -81,8 +81,7 @@ void LayingPage::refresh() {
   if (!order_.hasCup()) return;
   const Cup& cup = order_.currentCup();
   film_->show(static_cast<int>(cup.film.kind));
-  const QSignalBlocker quiet(bears_);
-  bears_->setValue(cup.film.takesPercent.value_or(usualPercent(cup.film.kind)));
+  showValue(*bears_, cup.film.takesPercent.value_or(usualPercent(cup.film.kind)));
   recommended_->setEnabled(cup.wrap.laying.has_value());
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return;

@@ -4,11 +4,11 @@
 #include <cmath>
 #include <QGridLayout>
 #include <QHBoxLayout>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
+#include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 
@@ -141,18 +141,14 @@ void LiquidPage::refresh() {
   if (!any) return;
   const Liquid& now = **liquid;
   const Unit unit = order_.unit();
-  const QSignalBlocker quietSpace(space_);
-  const QSignalBlocker quietGlycerin(glycerin_);
-  const QSignalBlocker quietRoom(room_);
-  const QSignalBlocker quietWarmest(warmest_);
-  space_->setValue(now.space.ml());
-  glycerin_->setValue(static_cast<int>(std::lround(now.glycerin * 100)));
-  room_->setValue(static_cast<int>(std::lround(now.room * 100)));
+  showValue(*space_, now.space.ml());
+  showValue(*glycerin_, static_cast<int>(std::lround(now.glycerin * 100)));
+  showValue(*room_, static_cast<int>(std::lround(now.room * 100)));
   const bool inches = unit == Unit::inch;
-  warmest_->setRange(inches ? 68 : 20, inches ? 212 : 100);
-  warmest_->setSuffix(inches ? tr(" °F") : tr(" °C"));
-  warmest_->setValue(
-      static_cast<int>(std::lround(inches ? now.warmest.fahrenheit() : now.warmest.celsius())));
+  showRange(*warmest_, inches ? 68 : 20, inches ? 212 : 100);
+  showSuffix(*warmest_, inches ? tr(" °F") : tr(" °C"));
+  showValue(*warmest_, static_cast<int>(
+                           std::lround(inches ? now.warmest.fahrenheit() : now.warmest.celsius())));
   seal_->show(now.sealAt.length, unit);
   band_->show(now.band.length, unit);
   const LiquidMix mix = mixOf(now);

@@ -173,7 +173,7 @@ void FlatView::paintSeen(QPainter& painter, const CupPlan& plan) const {
                           : faces.hand == Hand::left ? tr("▲ faces who drinks, left hand")
                                                      : tr("▲ faces who drinks");
     const QPointF below = fit_(plan.wall.flat.toFlat({at, Length()})) + QPointF(0, 29);
-    if (below.y() > height() - 8 || !room.take(below, painter.fontMetrics(), words)) continue;
+    if (below.y() > height() - 8 || !room.take(below, painter.font(), words)) continue;
     drawWords(painter, below, words, plan.wall.flat.flatAngle(at).degrees());
   }
 }

@@ -1,16 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include <algorithm>
 #include <cmath>
-#include <QHash>
 #include <QKeyEvent>
 #include <QPainter>
-#include <QStaticText>
 
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/stack_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/flat_view.h"
+#include "app/views/laid_words.h"
 #include "app/views/zone_paint.h"
 #include "app/window/theme.h"
 #include "divide/flat_outline.h"
@@ -95,7 +94,7 @@ QPointF FlatView::placeOfLine(const std::string& id) const {
   if (plan == nullptr) return {};
   for (const DivideLine& line : plan->divided.lines) {
     if (line.id != id || line.stretches.empty()) continue;
-    return pathOf(line.stretches.front(), false).pointAtPercent(0.3);
+    return placeAlong(polygonOf(line.stretches.front(), false), 0.3);
   }
   return {};
 }
@@ -180,47 +179,9 @@ void FlatView::paintStripe(QPainter& painter, const CupPlan& plan, const std::st
     const double wide = stripe.width.mm() * fit_.scale();
     painter.setPen(QPen(QColor(QString::fromStdString(stripe.colour)), wide, Qt::SolidLine,
                         Qt::FlatCap, Qt::RoundJoin));
-    for (const WallLine& stretch : line->stretches) painter.drawPath(pathOf(stretch, false));
+    for (const WallLine& stretch : line->stretches) strokeLines(painter, pathOf(stretch, false));
   }
 }
-
-namespace {
-
-/// The labels of cells laid out in a font once: hundreds of them are drawn at every step of a drag.
-class LaidLabels {
- public:
-  /// Those laid out in another font are let go of.
-  explicit LaidLabels(const QFont& font) : font_(font) {
-    if (drawnIn() == font.key()) return;
-    texts().clear();
-    drawnIn() = font.key();
-  }
-
-  const QStaticText& operator()(const std::string& label) const {
-    const QString words = QString::fromStdString(label);
-    auto found = texts().find(words);
-    if (found == texts().end()) {
-      found = texts().insert(words, QStaticText(words));
-      found->setTextFormat(Qt::PlainText);
-      found->prepare(QTransform(), font_);
-    }
-    return *found;
-  }
-
- private:
-  static QHash<QString, QStaticText>& texts() {
-    static QHash<QString, QStaticText> all;
-    return all;
-  }
-  static QString& drawnIn() {
-    static QString key;
-    return key;
-  }
-
-  const QFont& font_;
-};
-
-}  // namespace
 
 /// The pictures on cells of film, by colour.
 void FlatView::paintPrints(QPainter& painter, const CupPlan& plan, const FillPlan& fill,
@@ -275,20 +236,17 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
     }
     paintPrints(painter, plan, fill, chosen, printed);
     if (!cellsShown_) continue;
-    painter.setFont(face(9, QFont::DemiBold));
-    const LaidLabels laidOut(painter.font());
+    ManyWords labels(face(9, QFont::DemiBold));
     for (const Cell& cell : fill.cells) {
       if (lifting && cell.colour != order_.peel()) continue;
-      const QStaticText& words = laidOut(cell.label);
+      const QString words = QString::fromStdString(cell.label);
       const double room = std::sqrt(cell.area.mm2() * (cell.onSeam ? 0.5 : 1)) * fit_.scale();
-      if (words.size().width() > room * 0.85) continue;
+      if (labels.widthOf(words) > room * 0.85) continue;
       if (static_cast<std::size_t>(cell.colour) >= looks.size()) continue;
-      painter.setPen(lettersOn(looks[static_cast<std::size_t>(cell.colour)].colour));
-      const QSizeF size = words.size();
-      painter.drawStaticText(
-          fit_(plan.wall.flat.toFlat(cell.namedAt)) - QPointF(size.width(), size.height()) / 2,
-          words);
+      labels.add(fit_(plan.wall.flat.toFlat(cell.namedAt)), words,
+                 lettersOn(looks[static_cast<std::size_t>(cell.colour)].colour));
     }
+    labels.draw(painter);
     // Where two neighbours had to be alike.
     painter.setBrush(Qt::NoBrush);
     painter.setPen(QPen(theme().stop, 2.5));
@@ -306,7 +264,7 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
 std::vector<FlatView::LinePlate> FlatView::lineNumbers(const CupPlan& plan, WordRoom& room) const {
   std::vector<LinePlate> plates;
   if (cellsShown_) return plates;
-  const QFontMetricsF metrics(face(11, QFont::DemiBold));
+  const QFont font = face(11, QFont::DemiBold);
   std::vector<const DivideLine*> lines;
   for (const DivideLine& line : plan.divided.lines) lines.push_back(&line);
   std::stable_partition(lines.begin(), lines.end(),
@@ -314,10 +272,10 @@ std::vector<FlatView::LinePlate> FlatView::lineNumbers(const CupPlan& plan, Word
   for (const DivideLine* line : lines) {
     if (line->stretches.empty()) continue;
     const QString words = QString::fromStdString(line->id);
-    const QPainterPath path = pathOf(line->stretches.front(), false);
+    const QPolygonF stretch = polygonOf(line->stretches.front(), false);
     for (const double share : {0.3, 0.25, 0.2, 0.35}) {
-      const QPointF at = path.pointAtPercent(share);
-      if (!room.take(at, metrics, words)) continue;
+      const QPointF at = placeAlong(stretch, share);
+      if (!room.take(at, font, words)) continue;
       plates.push_back({at, words});
       break;
     }
@@ -327,8 +285,8 @@ std::vector<FlatView::LinePlate> FlatView::lineNumbers(const CupPlan& plan, Word
 
 /// Letters of zones, the one in hand first, as far as there is room.
 void FlatView::paintLetters(QPainter& painter, const CupPlan& plan, WordRoom& room) const {
-  painter.setFont(face(15, QFont::Bold));
-  const QFontMetricsF large(painter.font());
+  const QFont large = face(15, QFont::Bold);
+  painter.setFont(large);
   const Zone* inHand = zoneInHand(order_);
   std::vector<const Zone*> zones;
   for (const Zone& zone : plan.divided.zones) {

@@ -4,7 +4,11 @@
 #include <algorithm>
 #include <QEvent>
 #include <QPainter>
+#include <QPixmap>
+#include <QPixmapCache>
+#include <QRegion>
 
+#include "app/views/laid_words.h"
 #include "app/window/theme.h"
 
 namespace avrelt {
@@ -65,13 +69,18 @@ QPointF unit(QPointF way) {
   return length > 0 ? way / length : QPointF();
 }
 
+/// Whether a line makes a corner where it goes on another way.
+bool turnsAway(QPointF one, QPointF other) {
+  constexpr double nearly = 0.9;  // the cosine of some 25 degrees
+  return !one.isNull() && !other.isNull() && QPointF::dotProduct(one, other) < nearly;
+}
+
 /// How far a line reaches out where it goes on another way. Along a curve no more than hides where
 /// the two meet: whole caps on each other would show as beads. At a corner as a square cap does.
 double reachAt(QPointF one, QPointF other, double half) {
   constexpr double hidden = 0.25;  // px
-  constexpr double nearly = 0.9;   // the cosine of some 25 degrees
+  if (turnsAway(one, other)) return half;
   const double cosine = QPointF::dotProduct(one, other);
-  if (cosine < nearly) return half;
   const double sine = std::abs(one.x() * other.y() - one.y() * other.x());
   return std::min(half, hidden + half * sine / (1 + cosine));
 }
@@ -88,19 +97,28 @@ void strokeLines(QPainter& painter, const QPainterPath& path) {
     return;
   }
   const double half = pen.widthF() / 2;
+  const double beyondEnds = pen.capStyle() == Qt::FlatCap ? 0 : half;
   QVector<QLineF> lines;
   for (const QPolygonF& stretch : path.toSubpathPolygons()) {
     const bool closed = stretch.size() > 2 && stretch.isClosed();
     const qsizetype last = stretch.size() - 1;
     QPointF before = closed ? unit(stretch[last] - stretch[last - 1]) : QPointF();
+    const auto reach = [&](QPointF one, QPointF other) {
+      return one.isNull() || other.isNull() ? beyondEnds : reachAt(one, other, half);
+    };
     for (qsizetype i = 1; i <= last; ++i) {
       const QPointF along = unit(stretch[i] - stretch[i - 1]);
       if (along.isNull()) continue;
       const QPointF after = i < last ? unit(stretch[i + 1] - stretch[i])
                             : closed ? unit(stretch[1] - stretch[0])
                                      : QPointF();
-      lines.append({stretch[i - 1] - along * reachAt(before, along, half),
-                    stretch[i] + along * reachAt(along, after, half)});
+      if (pen.joinStyle() == Qt::RoundJoin &&
+          (turnsAway(before, along) || turnsAway(along, after))) {
+        painter.strokePath(path, pen);
+        return;
+      }
+      lines.append({stretch[i - 1] - along * reach(before, along),
+                    stretch[i] + along * reach(along, after)});
       before = along;
     }
   }
@@ -118,9 +136,13 @@ void fillUnderLines(QPainter& painter, const QPainterPath& shape) {
 }
 
 void clipUnderLines(QPainter& painter, const QPainterPath& shape) {
-  painter.setRenderHint(QPainter::Antialiasing, false);
-  painter.setClipPath(shape);
-  painter.setRenderHint(QPainter::Antialiasing);
+  // A clip by whole dots; a path would be smoothed, which takes ten times as long. Scaled up, a dot
+  // of it is several of the screen's.
+  if (painter.deviceTransform().type() <= QTransform::TxTranslate) {
+    painter.setClipRegion(QRegion(shape.toFillPolygon().toPolygon(), shape.fillRule()));
+  } else {
+    painter.setClipPath(shape);
+  }
 }
 
 double distanceTo(const QPainterPath& path, QPointF p) {
@@ -137,13 +159,31 @@ double distanceTo(const QPainterPath& path, QPointF p) {
   return least;
 }
 
+QPointF placeAlong(const QPolygonF& line, double share) {
+  double whole = 0;
+  for (qsizetype i = 1; i < line.size(); ++i) whole += QLineF(line[i - 1], line[i]).length();
+  double left = whole * share;
+  for (qsizetype i = 1; i < line.size(); ++i) {
+    const QLineF side(line[i - 1], line[i]);
+    const double length = side.length();
+    if (length > 0 && left <= length) return side.pointAt(left / length);
+    left -= length;
+  }
+  return line.isEmpty() ? QPointF() : line.last();
+}
+
 void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn) {
+  const LaidOut laidOut(painter.font());
+  const LaidWords& laid = laidOut(words);
+  const QPointF start(-laid.width / 2, laid.capHeight / 2 - laid.ascent);
+  if (turn == 0) {
+    for (const QGlyphRun& run : laid.runs) painter.drawGlyphRun(centre + start, run);
+    return;
+  }
   painter.save();
   painter.translate(centre);
   painter.rotate(turn);
-  const QFontMetricsF metrics(painter.font());
-  const double width = metrics.horizontalAdvance(words);
-  painter.drawText(QPointF(-width / 2, metrics.capHeight() / 2), words);
+  for (const QGlyphRun& run : laid.runs) painter.drawGlyphRun(start, run);
   painter.restore();
 }
 
@@ -161,8 +201,10 @@ bool takes(int key) {
   return key == Qt::Key_Return || key == Qt::Key_Enter || key == Qt::Key_Space;
 }
 
-bool WordRoom::take(QPointF centre, const QFontMetricsF& metrics, const QString& words) {
-  QRectF room(0, 0, metrics.horizontalAdvance(words) + 8, metrics.ascent() + 2);
+bool WordRoom::take(QPointF centre, const QFont& font, const QString& words) {
+  const LaidOut laidOut(font);
+  const LaidWords& laid = laidOut(words);
+  QRectF room(0, 0, laid.width + 8, laid.ascent + 2);
   room.moveCenter(centre);
   for (const QRectF& other : taken_) {
     if (other.intersects(room)) return false;
@@ -172,12 +214,36 @@ bool WordRoom::take(QPointF centre, const QFontMetricsF& metrics, const QString&
 }
 
 void drawPlate(QPainter& painter, QPointF centre, const QString& words) {
-  const double wide = painter.fontMetrics().horizontalAdvance(words) + 10;
-  painter.setPen(Qt::NoPen);
-  painter.setBrush(theme().panel);
-  painter.drawRoundedRect(QRectF(centre.x() - wide / 2, centre.y() - 9, wide, 18), 3, 3);
+  constexpr int tall = 18;
+  const QFont font = painter.font();
+  const LaidOut laidOut(font);
+  const int wide = static_cast<int>(std::ceil(laidOut(words).width)) + 10;
+  const double sharp = painter.device()->devicePixelRatioF();
+  // Dozens of plates stand on a divided flat and only move: each is painted once.
+  const QString key = QStringLiteral("plate %1 %2 %3 %4 ")
+                          .arg(sharp)
+                          .arg(theme().panel.rgba())
+                          .arg(theme().ink.rgba())
+                          .arg(font.key()) +
+                      words;
+  QPixmap plate;
+  if (!QPixmapCache::find(key, &plate)) {
+    plate = QPixmap((QSizeF(wide, tall) * sharp).toSize());
+    plate.setDevicePixelRatio(sharp);
+    plate.fill(Qt::transparent);
+    QPainter on(&plate);
+    on.setRenderHint(QPainter::Antialiasing);
+    on.setPen(Qt::NoPen);
+    on.setBrush(theme().panel);
+    on.drawRoundedRect(QRectF(0, 0, wide, tall), 3, 3);
+    on.setFont(font);
+    on.setPen(theme().ink);
+    drawWords(on, {wide / 2.0, tall / 2.0}, words);
+    QPixmapCache::insert(key, plate);
+  }
+  painter.drawPixmap(
+      QPointF(std::round(centre.x() - wide / 2.0), std::round(centre.y() - tall / 2.0)), plate);
   painter.setPen(theme().ink);
-  drawWords(painter, centre, words);
   painter.setBrush(Qt::NoBrush);
 }
 

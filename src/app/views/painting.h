@@ -2,7 +2,7 @@
 #pragma once
 
 #include <optional>
-#include <QFontMetricsF>
+#include <QFont>
 #include <QPainterPath>
 #include <QPointF>
 #include <QPolygonF>
@@ -46,7 +46,7 @@ void drawOutlines(QPainter& painter, const std::vector<QPolygonF>& outlines);
 
 /// Draws along a path with the painter's pen. As `strokePath`, but a pen of one colour that hides
 /// what is under it goes line by line, which is seven times as quick where it is wider than a dot:
-/// corners are square then.
+/// corners are square then. A pen of round joins goes so along curves only.
 void strokeLines(QPainter& painter, const QPainterPath& path);
 
 /// Fills a shape whose edge a line hides afterwards with the painter's brush, edges not smoothed:
@@ -62,6 +62,9 @@ inline constexpr double lineReach = 7;
 /// How far a place is from a path's nearest side, in pixels.
 double distanceTo(const QPainterPath& path, QPointF p);
 
+/// The place at a share of the length of an open line.
+QPointF placeAlong(const QPolygonF& line, double share);
+
 /// Words centred on a place, turned clockwise by so many degrees.
 void drawWords(QPainter& painter, QPointF centre, const QString& words, double turn = 0);
 
@@ -69,7 +72,7 @@ void drawWords(QPainter& painter, QPointF centre, const QString& words, double t
 class WordRoom {
  public:
   /// Takes the room round `centre` that these words need; false where some of it is taken.
-  bool take(QPointF centre, const QFontMetricsF& metrics, const QString& words);
+  bool take(QPointF centre, const QFont& font, const QString& words);
 
  private:
   QVector<QRectF> taken_;
@@ -80,7 +83,8 @@ std::optional<int> goneInGrid(int key, int at, int perRow, int last);
 /// Whether a key takes what it stands on: Return, Enter, Space.
 bool takes(int key);
 
-/// Words on a small plate of the panel's colour, so that they stand on any ground.
+/// Words on a small plate of the panel's colour, so that they stand on any ground. They lie on
+/// whole dots; the pen is the theme's ink afterwards, and there is no brush.
 void drawPlate(QPainter& painter, QPointF centre, const QString& words);
 
 /// A widget that gets the ground of the bench and paints smooth lines on it. Repaints itself when

@@ -53,7 +53,9 @@ void PrintPaint::draw(QPainter& painter, const QPainterPath& shape, const Shared
                       4);
     const Transform toImage{sharp, 0, 0, sharp, -room.x() * sharp, -room.y() * sharp};
     drawMesh(mesh, *dots, toImage * toPixels, {}, drawn);
-    kept_.push_front({picture, mesh, toPixels, room, imageOf(drawn), true});
+    // As the window's own dots are, so that they need not be turned into them at every paint.
+    kept_.push_front({picture, mesh, toPixels, room,
+                      imageOf(drawn).convertToFormat(QImage::Format_ARGB32_Premultiplied), true});
     kept_.front().image.setDevicePixelRatio(sharp);
     found = kept_.begin();
   }

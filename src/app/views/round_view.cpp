@@ -74,6 +74,9 @@ void RoundView::refit() {
   scale_ = std::max(1e-6, std::min(room.width() / (2 * widest), room.height() / tall));
   middle_ = room.center();
   half_ = height / 2;
+  constexpr double off = 0.2;  // of a dot, between two places
+  const double radius = std::max(1.0, widest * scale_ * devicePixelRatioF());
+  roundStep_ = Angle::radians(std::clamp(2 * std::acos(1 - off / radius), 0.02, 0.2));
 }
 
 void RoundView::resizeEvent(QResizeEvent* event) {

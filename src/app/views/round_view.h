@@ -74,10 +74,10 @@ class RoundView : public Canvas {
   };
   Sight sightOf(const CupPlan& plan) const;
   static std::vector<WallLine> seenOf(const Region& region, const Sight& sight);
-  std::vector<QPolygonF> polygonsOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
-                                    double degrees) const;
-  QPainterPath pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
-                      double degrees) const;
+  int stepsRound(Angle angle) const;
+  std::vector<QPolygonF> polygonsOf(const CupPlan& plan,
+                                    const std::vector<WallLine>& outlines) const;
+  QPainterPath pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines) const;
   QLinearGradient lightOn(const QColor& colour, double radius) const;
   void paintZones(QPainter& painter, const CupPlan& plan) const;
   void paintMove(QPainter& painter, const CupPlan& plan, const TapeMove& move,
@@ -103,7 +103,8 @@ class RoundView : public Canvas {
   Angle facing_;
   double scale_ = 1;
   QPointF middle_;
-  double half_ = 0;  ///< half the height, mm
+  double half_ = 0;                      ///< half the height, mm
+  Angle roundStep_ = Angle::degrees(4);  ///< places on a ring so far apart look round
   QPointF pressed_;
   Angle pressedFacing_;
   bool turned_ = false;

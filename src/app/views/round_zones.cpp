@@ -29,20 +29,32 @@ void RoundView::showCells(bool shown) {
   update();
 }
 
+/// In how many steps a line looks round that goes round the cup by an angle.
+int RoundView::stepsRound(Angle angle) const {
+  return std::max(1, static_cast<int>(std::ceil(std::abs(angle.radians()) / roundStep_.radians())));
+}
+
 QPainterPath RoundView::linePath(const CupPlan& plan, const DivideLine& line) const {
   const Body& body = plan.wall.body;
   QPainterPath path;
   for (const WallLine& stretch : line.stretches) {
+    bool down = false;
+    const auto go = [&](WallPoint at) {
+      const Angle theta = plan.wall.onCup(at.theta);
+      const bool seen = near(body, theta, at.s);
+      if (seen && down) path.lineTo(project(body, theta, at.s));
+      if (seen && !down) path.moveTo(project(body, theta, at.s));
+      down = seen;
+    };
+    if (!stretch.empty()) go(stretch.front());
     for (std::size_t i = 1; i < stretch.size(); ++i) {
       const WallPoint& a = stretch[i - 1];
       const WallPoint& b = stretch[i];
-      const int steps = std::max(1, static_cast<int>(abs(b.theta - a.theta).degrees() / 4));
-      path.addPath(seenPath(steps, [&](double share) -> std::optional<QPointF> {
-        const Angle theta = plan.wall.onCup(a.theta + (b.theta - a.theta) * share);
-        const Length s = a.s + (b.s - a.s) * share;
-        if (!near(body, theta, s)) return std::nullopt;
-        return project(body, theta, s);
-      }));
+      const int steps = stepsRound(b.theta - a.theta);
+      for (int step = 1; step <= steps; ++step) {
+        const double share = static_cast<double>(step) / steps;
+        go({a.theta + (b.theta - a.theta) * share, a.s + (b.s - a.s) * share});
+      }
     }
   }
   return path;
@@ -106,8 +118,7 @@ RoundView::Sight RoundView::sightOf(const CupPlan& plan) const {
 
 /// Outlines on the wall as they appear, with so many places to a side that they look round.
 std::vector<QPolygonF> RoundView::polygonsOf(const CupPlan& plan,
-                                             const std::vector<WallLine>& outlines,
-                                             double degrees) const {
+                                             const std::vector<WallLine>& outlines) const {
   const Body& body = plan.wall.body;
   std::vector<QPolygonF> polygons;
   polygons.reserve(outlines.size());
@@ -117,8 +128,8 @@ std::vector<QPolygonF> RoundView::polygonsOf(const CupPlan& plan,
     for (std::size_t i = 0; i < outline.size(); ++i) {
       const WallPoint& a = outline[i];
       const WallPoint& b = outline[(i + 1) % outline.size()];
-      const int steps = std::max({1, static_cast<int>(abs(b.theta - a.theta).degrees() / degrees),
-                                  body.isCone() ? 1 : static_cast<int>(abs(b.s - a.s).mm() / 4)});
+      const int steps = std::max(stepsRound(b.theta - a.theta),
+                                 body.isCone() ? 1 : static_cast<int>(abs(b.s - a.s).mm() / 4));
       for (int step = 0; step < steps; ++step) {
         const double share = static_cast<double>(step) / steps;
         polygon << project(body, plan.wall.onCup(a.theta + (b.theta - a.theta) * share),
@@ -129,9 +140,8 @@ std::vector<QPolygonF> RoundView::polygonsOf(const CupPlan& plan,
   return polygons;
 }
 
-QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines,
-                               double degrees) const {
-  return painterPath(polygonsOf(plan, outlines, degrees));
+QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines) const {
+  return painterPath(polygonsOf(plan, outlines));
 }
 
 namespace {
@@ -168,7 +178,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   QPainterPath open;  // what the move in hand does not fill
   open.setFillRule(Qt::WindingFill);
   for (const Zone& zone : plan.divided.zones) {
-    const QPainterPath shape = pathOf(plan, seenOf(zone.region, sight), 4);
+    const QPainterPath shape = pathOf(plan, seenOf(zone.region, sight));
     if (shape.isEmpty()) continue;
     const ZoneLook look = peeled.contains(zone.id) ? bareLook() : lookOf(zone.finish);
     painter.setBrush(lightOn(look.colour, radius));
@@ -264,15 +274,15 @@ void RoundView::paintStripe(QPainter& painter, const CupPlan& plan, const std::s
       if (line.id != stripe.line) continue;
       painter.setPen(QPen(QColor(QString::fromStdString(stripe.colour)), stripe.width.mm() * scale_,
                           Qt::SolidLine, Qt::FlatCap, Qt::RoundJoin));
-      painter.drawPath(linePath(plan, line));
+      strokeLines(painter, linePath(plan, line));
     }
   }
 }
 
 /// The letters of the zones on the near side, as far as there is room.
 void RoundView::paintNames(QPainter& painter, const CupPlan& plan) const {
-  painter.setFont(avrelt::face(14, QFont::Bold));
-  const QFontMetricsF metrics(painter.font());
+  const QFont font = avrelt::face(14, QFont::Bold);
+  painter.setFont(font);
   WordRoom room;
   for (const Zone& zone : plan.divided.zones) {
     const WallPoint label = zone.label;
@@ -282,7 +292,7 @@ void RoundView::paintNames(QPainter& painter, const CupPlan& plan) const {
       const double towards = std::cos((plan.wall.onCup(place.theta) - facing_).radians());
       if (towards < 0.3 || !zone.region.contains(place)) continue;
       const QPointF at = project(plan.wall.body, plan.wall.onCup(place.theta), place.s);
-      if (!room.take(at, metrics, words)) continue;
+      if (!room.take(at, font, words)) continue;
       // Over cells of all colours only a plate lets it be read.
       if (isFilled(plan, zone)) {
         drawPlate(painter, at, words);
@@ -317,7 +327,7 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
       QColor shade = shaded(colour, 0.75 + 0.25 * std::max(0.0, towards));
       if (lifting && cell.colour != order_.peel()) shade.setAlpha(60);
       painter.setBrush(shade);
-      const std::vector<QPolygonF> shape = polygonsOf(plan, seenOf(cell.region, sight), 5);
+      const std::vector<QPolygonF> shape = polygonsOf(plan, seenOf(cell.region, sight));
       drawOutlines(painter, shape);
       const std::size_t index = static_cast<std::size_t>(cell.colour);
       if (!chosen.colours[index].finish.picture.picture) continue;
@@ -360,7 +370,7 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
   for (const PlacePlan& place : set.places) {
     const std::vector<WallLine> seen = seenOf(place.laid->layers[i].region, sight);
     if (seen.empty()) continue;
-    const QPainterPath shape = pathOf(plan, seen, 5);
+    const QPainterPath shape = pathOf(plan, seen);
     painter.drawPath(shape);
     const LayerPrint* print = lines ? nullptr : chosen.printedWith();
     if (print == nullptr) continue;

@@ -347,6 +347,7 @@ class Trader : Board<Words> {
   Trader(const ColourTask& task, const std::vector<int>& colours) : Board<Words>(task) {
     for (std::size_t v = 0; v < colours.size(); ++v) put(v, colours[v]);
     seen_.assign(colours.size(), 0);
+    endless_.assign(colours.size() * task.shares.size(), 0);
     spreads_ = task.spread && task.cost.empty();
   }
 
@@ -362,6 +363,7 @@ class Trader : Board<Words> {
     double energy = 0;
     double least = 0;
     double heat = hot;
+    std::size_t inVain = 0;  // tries since a chain could be traded
     for (std::size_t n = 0; n < tries; ++n) {
       const bool forShares = task_.cost.empty();
       // Where only shares were off, there is nothing more to gain.
@@ -385,12 +387,18 @@ class Trader : Board<Words> {
         d = cheapest(v);
       }
       if (d == lanes_.colour(v)) continue;
-      if (!chainFrom(v, d, bears * heat)) continue;
+      if (!chainFrom(v, d, bears * heat)) {
+        // Three colours of hexagons have no chain that ends: no try would change anything.
+        if (++inVain == count && !anyChain()) break;
+        continue;
+      }
+      inVain = 0;
       const double change = traded(d);
       if (change > 0 && std::exp(-change / heat) * 4294967296.0 < next()) {
         traded(d);  // back
         continue;
       }
+      ++trades_;
       energy += change;
       if (energy >= least - 1e-9) continue;
       least = energy;
@@ -426,6 +434,7 @@ class Trader : Board<Words> {
   /// The chain of a thing's colour and another that it lies in; false where it is barred or long,
   /// or costs more on the way than `most`.
   bool chainFrom(std::size_t v, int d, double most = HUGE_VAL) {
+    if (endless(v, d) == trades_) return false;
     const int c = lanes_.colour(v);
     one_ = c;
     chain_.assign(1, static_cast<int>(v));
@@ -434,7 +443,7 @@ class Trader : Board<Words> {
     for (std::size_t i = 0; i < chain_.size(); ++i) {
       const std::size_t w = at(chain_[i]);
       const int to = lanes_.colour(w) == c ? d : c;
-      if ((barredAt(w) & colourBit(to)) != 0) return false;
+      if ((barredAt(w) & colourBit(to)) != 0) return neverFrom(c, d);
       cost += costOf(w, to) - costOf(w, lanes_.colour(w));
       if (cost > most) return false;
       if (lanes_.beside(w, to) == 0) continue;
@@ -442,10 +451,29 @@ class Trader : Board<Words> {
         if (lanes_.colour(at(*u)) != to || seen_[at(*u)] == mark_) continue;
         seen_[at(*u)] = mark_;
         chain_.push_back(*u);
-        if (chain_.size() > longest) return false;
+        if (chain_.size() > longest) return neverFrom(c, d);
       }
     }
     return true;
+  }
+
+  /// A chain that is barred or long is so from whichever of its things one begins, till one is
+  /// traded.
+  bool neverFrom(int c, int d) {
+    for (const int u : chain_) endless(at(u), lanes_.colour(at(u)) == c ? d : c) = trades_;
+    return false;
+  }
+  std::uint32_t& endless(std::size_t v, int d) { return endless_[v * task_.shares.size() + at(d)]; }
+
+  /// Whether any chain can be traded as colours lie, whatever it costs.
+  bool anyChain() {
+    for (std::size_t v = 0; v < lanes_.size(); ++v) {
+      for (ColourMask all = shares_.useful(); all != 0; all &= all - 1) {
+        const int d = std::countr_zero(all);
+        if (d != lanes_.colour(v) && chainFrom(v, d)) return true;
+      }
+    }
+    return false;
   }
 
   /// Trades the chain, and says what that changes.
@@ -471,6 +499,7 @@ class Trader : Board<Words> {
   std::vector<int> settle() {
     for (int round = 0; round < 4; ++round) {
       bool moved = false;
+      ++trades_;
       // A chain is the same from whichever thing of it one begins: once is enough a round.
       std::vector<ColourMask> left(lanes_.size(), 0);
       for (std::size_t v = 0; v < lanes_.size(); ++v) {
@@ -481,6 +510,7 @@ class Trader : Board<Words> {
           const int c = lanes_.colour(v);
           if (whole && traded(d) < -1e-9) {
             moved = true;
+            ++trades_;
             continue;
           }
           if (whole) traded(d);
@@ -496,6 +526,8 @@ class Trader : Board<Words> {
   int one_ = 0;
   std::vector<int> seen_;
   int mark_ = 0;
+  std::uint32_t trades_ = 1;
+  std::vector<std::uint32_t> endless_;  ///< after how many trades its chain was barred or long
   std::uint32_t drawn_ = 0;
   bool spreads_ = false;
 };

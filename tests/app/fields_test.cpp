@@ -1,0 +1,99 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What shows the order is only touched where that says something else.
+#include <catch2/catch.hpp>
+#include <QSignalSpy>
+
+#include "app/application.h"
+#include "app/fields/list_lines.h"
+#include "app/fields/show_value.h"
+
+using namespace avrelt;
+
+namespace {
+
+/// Counts how often a widget is asked to paint or to lay itself out.
+class Asked : public QObject {
+ public:
+  explicit Asked(QWidget& widget) { widget.installEventFilter(this); }
+  int paints = 0;
+
+ protected:
+  bool eventFilter(QObject* /*watched*/, QEvent* event) override {
+    paints += event->type() == QEvent::Paint ? 1 : 0;
+    return false;
+  }
+};
+
+void settle() {
+  QCoreApplication::processEvents();
+  QCoreApplication::sendPostedEvents();
+  QCoreApplication::processEvents();
+}
+
+}  // namespace
+
+TEST_CASE("a number is shown without telling anyone, and only where another stood") {
+  application();
+  QSpinBox whole;
+  QDoubleSpinBox broken;
+  whole.setRange(0, 100);
+  broken.setRange(0, 100);
+  broken.setDecimals(1);
+  const QSignalSpy said(&whole, &QSpinBox::valueChanged);
+  const QSignalSpy saidToo(&broken, &QDoubleSpinBox::valueChanged);
+  whole.show();
+  broken.show();
+  showValue(whole, 7);
+  showValue(broken, 7.25);
+  CHECK(whole.value() == 7);
+  CHECK(broken.value() == Approx(7.25).margin(0.051));
+  settle();
+  Asked asked(whole);
+  Asked askedToo(broken);
+  showValue(whole, 7);
+  showValue(broken, broken.value());
+  showValue(broken, broken.value() + 0.02);
+  showRange(whole, 0, 100);
+  showSuffix(whole, QString());
+  settle();
+  CHECK(asked.paints == 0);
+  CHECK(askedToo.paints == 0);
+  showValue(whole, 8);
+  showValue(broken, broken.value() + 0.1);
+  settle();
+  CHECK(asked.paints > 0);
+  CHECK(askedToo.paints > 0);
+  showRange(whole, 10, 20);
+  CHECK(whole.value() == 10);
+  showSuffix(whole, QStringLiteral(" coats"));
+  CHECK(whole.text() == QStringLiteral("10 coats"));
+  CHECK(said.isEmpty());
+  CHECK(saidToo.isEmpty());
+}
+
+TEST_CASE("lines of a list are told where they change, be they all as tall or not") {
+  application();
+  for (const bool uniform : {true, false}) {
+    QListWidget list;
+    list.setUniformItemSizes(uniform);
+    list.resize(200, 120);
+    list.show();
+    showLines(list, {QStringLiteral("A, 12 cells"), QStringLiteral("B, 9 cells")});
+    settle();
+    const QImage before = list.grab().toImage();
+    Asked asked(*list.viewport());
+    showLines(list, {QStringLiteral("A, 12 cells"), QStringLiteral("B, 9 cells")});
+    settle();
+    CHECK(asked.paints == 0);
+    showLines(list, {QStringLiteral("A, 12 cells"), QStringLiteral("B, 10 cells")});
+    CHECK(list.item(1)->text() == QStringLiteral("B, 10 cells"));
+    settle();
+    CHECK(asked.paints > 0);
+    CHECK(list.grab().toImage() != before);
+    showLines(list, {QStringLiteral("A, 1 cell")});
+    CHECK(list.count() == 1);
+    showLines(list, {QStringLiteral("A, 1 cell"), QStringLiteral("C"), QStringLiteral("D")});
+    CHECK(list.count() == 3);
+    CHECK(list.item(2)->text() == QStringLiteral("D"));
+  }
+}
