@@ -2,6 +2,7 @@
 #include "app/order/planning.h"
 
 #include <chrono>
+#include <set>
 
 #include "app/application.h"
 #include "app/order/fill_edits.h"
@@ -131,6 +132,44 @@ TEST_CASE("in a drag whose plans take long each step is drawn while the next is 
   CHECK_FALSE(order.planHolds());
   REQUIRE(open.arrives());
   CHECK(open.drawn() == open.fresh());
+}
+
+TEST_CASE("cells are smoothed where the hand rests, and not at each step of a drag") {
+  const auto colours = [](QWidget& view) {
+    const QImage picture = view.grab().toImage();
+    std::set<QRgb> all;
+    for (int y = 0; y < picture.height(); ++y) {
+      for (int x = 0; x < picture.width(); ++x) all.insert(picture.pixel(x, y));
+    }
+    return all.size();
+  };
+  Unwaited open;
+  open.window.goToStation(MainWindow::filling);
+  Order& order = open.order();
+  const auto drag = [&](double mm) {
+    editFill(order, QStringLiteral("Size"), QStringLiteral("size"),
+             [mm](Fill& fill) { fill.pattern.size = WrittenLength::mm(mm); });
+  };
+  order.setPatience(20s, 0ms);
+  drag(9);
+  REQUIRE(order.presentPlan() != nullptr);
+  const std::size_t smoothed = colours(open.window.flat());
+  const std::size_t smoothedRound = colours(open.window.round());
+  drag(9.1);
+  drag(9.2);
+  REQUIRE(order.working());
+  CHECK(colours(open.window.flat()) < smoothed * 3 / 4);
+  CHECK(colours(open.window.round()) < smoothedRound);
+  REQUIRE(open.arrives());
+  const QImage rests = open.window.flat().grab().toImage();
+  const QImage restsRound = open.window.round().grab().toImage();
+  CHECK(colours(open.window.flat()) > smoothed * 3 / 4);
+  // As if it had never been dragged.
+  order.setPatience(std::nullopt);
+  order.history()->undo();
+  order.history()->redo();
+  CHECK(open.window.flat().grab().toImage() == rests);
+  CHECK(open.window.round().grab().toImage() == restsRound);
 }
 
 TEST_CASE("of many changes at once the last is planned") {

@@ -217,6 +217,7 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
       for (const WallLine& outline : cell.region.outlines()) shape.push_back(polygonOf(outline));
     }
     painter.setPen(Qt::NoPen);
+    painter.setRenderHint(QPainter::Antialiasing, !standsForAMoment(order_));
     for (std::size_t index = 0; index < looks.size(); ++index) {
       const ZoneLook& look = looks[index];
       const bool pale = lifting && static_cast<int>(index) != order_.peel();
@@ -234,6 +235,7 @@ void FlatView::paintCells(QPainter& painter, const CupPlan& plan) const {
         for (const auto& shape : shapes[index]) drawOutlines(painter, shape);
       }
     }
+    painter.setRenderHint(QPainter::Antialiasing);
     paintPrints(painter, plan, fill, chosen, printed);
     if (!cellsShown_) continue;
     ManyWords labels(face(9, QFont::DemiBold));

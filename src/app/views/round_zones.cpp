@@ -319,6 +319,7 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
     for (const CellColour& colour : chosen.colours) {
       colours.push_back(lookOf(colour.finish).colour);
     }
+    painter.setRenderHint(QPainter::Antialiasing, !standsForAMoment(order_));
     for (const Cell& cell : fill.cells) {
       if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
       const double towards = std::cos((plan.wall.onCup(cell.middle.theta) - facing_).radians());
@@ -334,6 +335,7 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
       if (lifting && cell.colour != order_.peel()) continue;
       printed[index].addPath(painterPath(shape));
     }
+    painter.setRenderHint(QPainter::Antialiasing);
     for (std::size_t i = 0; i < printed.size(); ++i) {
       if (printed[i].isEmpty()) continue;
       for (const Zone& zone : plan.divided.zones) {

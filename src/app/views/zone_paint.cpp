@@ -39,4 +39,8 @@ QColor lettersOn(const QColor& colour) {
                                                         : QColor(Qt::white);
 }
 
+bool standsForAMoment(const Order& order) {
+  return order.working() && order.planHolds();
+}
+
 }  // namespace avrelt

@@ -4,6 +4,7 @@
 #include <QBrush>
 #include <QColor>
 
+#include "app/order/order.h"
 #include "job/plan.h"
 
 namespace avrelt {
@@ -20,6 +21,10 @@ ZoneLook bareLook();
 
 /// Whether a zone is filled with a pattern.
 bool isFilled(const CupPlan& plan, const Zone& zone);
+
+/// Whether a picture stands for a moment only: that of a step of a drag while the plan of the next
+/// is being made, which comes by itself. Hundreds of cells are not smoothed in it.
+bool standsForAMoment(const Order& order);
 
 /// Ink or paper, whichever is read on this colour.
 QColor lettersOn(const QColor& colour);
