@@ -34,8 +34,11 @@ struct Unwaited : OpenWindow {
     return document;
   }
   Order& order() { return window.order(); }
-  void setSize(double mm) {
-    editFill(order(), QStringLiteral("Size"), {},
+  void setSize(double mm) { changeSize(mm, {}); }
+  /// A step of one change that goes on.
+  void drag(double mm) { changeSize(mm, QStringLiteral("size")); }
+  void changeSize(double mm, const QString& key) {
+    editFill(order(), QStringLiteral("Size"), key,
              [mm](Fill& fill) { fill.pattern.size = WrittenLength::mm(mm); });
   }
   bool arrives() {
@@ -96,16 +99,12 @@ TEST_CASE("a plan that is not there yet leaves the last one in sight, and comes 
 TEST_CASE("in a drag whose plans take long each step is drawn while the next is planned") {
   Unwaited open;
   Order& order = open.order();
-  const auto drag = [&](double mm) {
-    editFill(order, QStringLiteral("Size"), QStringLiteral("size"),
-             [mm](Fill& fill) { fill.pattern.size = WrittenLength::mm(mm); });
-  };
   order.setPatience(20s, 0ms);
-  drag(9);
+  open.drag(9);
   CHECK(order.presentPlan() != nullptr);
   for (int i = 1; i < 8; ++i) {
     const std::vector<Fill> stepBefore = order.currentCup().fills;
-    drag(9 + 0.1 * i);
+    open.drag(9 + 0.1 * i);
     // Of the step before, whole and not greyed; but nothing is built on it.
     CHECK(order.plan()->of->fills == stepBefore);
     CHECK(order.planHolds());
@@ -114,21 +113,21 @@ TEST_CASE("in a drag whose plans take long each step is drawn while the next is 
   }
   // It is waited for where a change builds on it, and comes by itself where the hand rests.
   CHECK(order.presentPlan()->of->fills == order.currentCup().fills);
-  drag(11);
+  open.drag(11);
   REQUIRE(open.arrives());
   CHECK(open.drawn() == open.fresh());
   // Another change waits for its own.
-  drag(11.5);
+  open.drag(11.5);
   open.setSize(12);
   CHECK(order.plan()->of->fills == order.currentCup().fills);
   // A drag whose plans are made in no time is never behind.
   order.setPatience(20s, 1h);
-  drag(12.5);
-  drag(13);
+  open.drag(12.5);
+  open.drag(13);
   CHECK(order.plan()->of->fills == order.currentCup().fills);
   // One that cannot keep up is greyed, as ever.
   order.setPatience(0ms, 0ms);
-  for (int i = 0; i < 20; ++i) drag(6 + 0.01 * i);
+  for (int i = 0; i < 20; ++i) open.drag(6 + 0.01 * i);
   CHECK_FALSE(order.planHolds());
   REQUIRE(open.arrives());
   CHECK(open.drawn() == open.fresh());
@@ -146,17 +145,13 @@ TEST_CASE("cells are smoothed where the hand rests, and not at each step of a dr
   Unwaited open;
   open.window.goToStation(MainWindow::filling);
   Order& order = open.order();
-  const auto drag = [&](double mm) {
-    editFill(order, QStringLiteral("Size"), QStringLiteral("size"),
-             [mm](Fill& fill) { fill.pattern.size = WrittenLength::mm(mm); });
-  };
   order.setPatience(20s, 0ms);
-  drag(9);
+  open.drag(9);
   REQUIRE(order.presentPlan() != nullptr);
   const std::size_t smoothed = colours(open.window.flat());
   const std::size_t smoothedRound = colours(open.window.round());
-  drag(9.1);
-  drag(9.2);
+  open.drag(9.1);
+  open.drag(9.2);
   REQUIRE(order.working());
   CHECK(colours(open.window.flat()) < smoothed * 3 / 4);
   CHECK(colours(open.window.round()) < smoothedRound);
