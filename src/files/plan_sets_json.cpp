@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/plan_sets_json.h"
 
+#include "decal/coverage.h"
 #include "decal/peekaboos.h"
 #include "decal/print_cover.h"
 #include "divide/flat_outline.h"
@@ -52,7 +53,7 @@ Json placeJson(const CupPlan& cup, const SetPlan& set, const PlacePlan& place) {
   json["turn_deg"] = rounded(place.turn.degrees());
   json["follows_wall"] = place.follows;
   json["outlines_mm"] =
-      outlinesJson(mapped(place.laid->outline.shape(), cup.wall.flat.turning(place.anchor.theta)));
+      outlinesJson(onFlat(*place.laid, cup.wall));
   json["clearances_mm"] = {
       {"rim", rounded(room.rim.mm())},         {"base", rounded(room.base.mm())},
       {"seam", rounded(room.seam.apart.mm())}, {"line", apartJson(room.line)},
@@ -241,9 +242,10 @@ void addSets(Json& json, const CupPlan& cup, Unit unit) {
   addPairs(json, cup);
   json["stack"] = stackJson(cup, unit);
   json["coverage"] = Json::array();
+  const auto all = coverageOf(cup.sets, cup.divided, cup.wall.body);
   for (const Zone& zone : cup.divided.zones) {
-    const auto covered = cup.covered.find(zone.id);
-    if (covered == cup.covered.end()) continue;
+    const auto covered = all.find(zone.id);
+    if (covered == all.end()) continue;
     json["coverage"].push_back({{"zone", zone.letter},
                                 {"sets_mm2", rounded(covered->second.mm2())},
                                 {"share", rounded(covered->second.mm2() / zone.area.mm2())}});

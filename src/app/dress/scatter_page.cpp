@@ -15,6 +15,7 @@
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/scatter_edits.h"
+#include "decal/coverage.h"
 
 namespace avrelt {
 namespace {
@@ -251,12 +252,13 @@ QString ScatterPage::scatterWords() const {
     words += QLatin1Char(' ') + (byHand == 1 ? tr("One stays where you put it.")
                                              : tr("%1 stay where you put them.").arg(byHand));
   }
+  const auto all = coverageOf(plan->sets, plan->divided, plan->wall.body);
   for (const Zone& zone : plan->divided.zones) {
     if (zone.id != scatter->zone && !(scatter->zone.empty() && plan->divided.zones.size() == 1)) {
       continue;
     }
-    const auto covered = plan->covered.find(zone.id);
-    if (covered == plan->covered.end()) continue;
+    const auto covered = all.find(zone.id);
+    if (covered == all.end()) continue;
     words += QLatin1Char(' ') + tr("Sets cover %1 of zone %2.")
                                     .arg(percentText(covered->second.mm2() / zone.area.mm2()),
                                          QString::fromStdString(zone.letter));

@@ -23,7 +23,7 @@ ScatterGround groundFor(const CupPlan& plan, const std::string& scatter) {
   for (const SetPlan& set : plan.sets) {
     for (const PlacePlan& place : set.places) {
       if (!scatter.empty() && place.scatter == scatter) continue;
-      ground.others.push_back({place.laid->outline, place.anchor});
+      ground.others.push_back(*place.laid);
     }
   }
   return ground;
@@ -59,7 +59,7 @@ void addScatter(Order& order) {
     ground.others.clear();
     for (const SetPlan& other : plan->sets) {
       for (const PlacePlan& place : other.places) {
-        if (other.id != id) ground.others.push_back({place.laid->outline, place.anchor});
+        if (other.id != id) ground.others.push_back(*place.laid);
       }
     }
   }

@@ -20,6 +20,10 @@ struct Wall {
   /// A direction round the cup as the frame has it.
   Angle inFrame(Angle onCup) const { return (onCup - seamAt - Angle::halfTurn()).wrapped(); }
   Angle onCup(Angle inFrame) const { return (inFrame + seamAt + Angle::halfTurn()).wrapped(); }
+
+  /// The cone that touches the wall at this height, rolled out: what film of a decal's size lies on
+  /// there, and where lengths about that height are true. The wall's own flat where it is a cone.
+  Development touching(Length s) const;
 };
 
 /// Where to put the pencil for a place: up or down the wall, and round at that height.

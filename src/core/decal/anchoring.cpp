@@ -19,20 +19,19 @@ double toTenThousandth(double share) {
 class Footing {
  public:
   Footing(const SetPlan& set, const PlacePlan& place, const Wall& wall)
-      : place_(place), wall_(wall), share_(place.percent / 100), box_(set.box) {
+      : place_(place), ground_(place.laid->ground), share_(place.percent / 100), box_(set.box) {
     const Stand stand{{}, {}, {}, 0, place.anchor, place.turn, place.follows, place.percent};
     bent_ = curveOf(stand, set.anchor, wall) != 0;
     was_ = turned(place.turn)(set.anchor * share_);
     // The ring that the middle of what follows it lies on.
     middle_ = place.anchor.s - Length::mm(was_.y);
-    radius_ = std::max(wall.flat.radius(middle_).mm(), 1e-6);
+    radius_ = std::max(ground_.radius(middle_).mm(), 1e-6);
   }
 
   Anchor under(WallPoint at) const {
     const Angle round = (at.theta - place_.anchor.theta).wrapped();
-    const Point off =
-        bent_ ? Point{was_.x + round.radians() * radius_, (at.s - middle_).mm()}
-              : was_ + wall_.flat.toFlat({round, at.s}) - Point{0, place_.anchor.s.mm()};
+    const Point off = bent_ ? Point{was_.x + round.radians() * radius_, (at.s - middle_).mm()}
+                            : was_ + ground_.toFlat({round, at.s}) - Point{0, place_.anchor.s.mm()};
     const Point point = turned(-place_.turn)(off);
     return {toTenThousandth(0.5 + point.x / std::max(box_.width() * share_, 1e-6)),
             toTenThousandth(0.5 + point.y / std::max(box_.height() * share_, 1e-6))};
@@ -47,15 +46,15 @@ class Footing {
               place_.turn};
     }
     // The upright through another point leans on the flat of a taper.
-    const WallPoint at = wall_.flat.toWall(by + Point{0, place_.anchor.s.mm()});
-    const Transform back = wall_.flat.turning(-at.theta);
+    const WallPoint at = ground_.toWall(by + Point{0, place_.anchor.s.mm()});
+    const Transform back = ground_.turning(-at.theta);
     return {{place_.anchor.theta + at.theta, at.s},
             (place_.turn + Angle::radians(std::atan2(back.b, back.a))).wrapped()};
   }
 
  private:
   const PlacePlan& place_;
-  const Wall& wall_;
+  const Development& ground_;
   double share_;
   Box box_;
   bool bent_ = false;

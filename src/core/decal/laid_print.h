@@ -16,7 +16,7 @@ std::vector<PictureMesh> laidPrint(const LayerPrint& print, const PlacePlan& pla
                                    std::size_t layer, const Wall& wall, Angle from, Angle to,
                                    const At& at) {
   const WallReach& reach = place.laid->layers[layer].reach;
-  const Transform back = inverseOf(place.onFlat);
+  const Transform back = inverseOf(place.onGround);
   std::vector<PictureMesh> meshes;
   for (const int turns : {-1, 0, 1}) {
     const Angle by = Angle::turn() * turns;
@@ -27,7 +27,8 @@ std::vector<PictureMesh> laidPrint(const LayerPrint& print, const PlacePlan& pla
     if (left >= right || low >= high) continue;
     PictureMesh mesh = emptyMesh(print);
     addNodes(mesh, left, right, low, high, wall.body.widestRadius(), at, [&](WallPoint p) {
-      return onPicture(print, back(wall.flat.toFlat({p.theta - by, p.s})));
+      return onPicture(print,
+                       back(place.laid->ground.toFlat({p.theta - by - place.anchor.theta, p.s})));
     });
     meshes.push_back(std::move(mesh));
   }

@@ -10,11 +10,11 @@ namespace {
 
 /// Sides of a shape of the flat parted so that they stay within 0.01 mm of straight where rings are
 /// taken for straight: over a length l those run l² k / 8r off.
-Polygon inShortSides(const Polygon& shape, const Wall& wall) {
+Polygon inShortSides(const Polygon& shape, const Development& ground) {
   constexpr double off = 0.01;
-  const double taper = std::abs(wall.flat.taper());
+  const double taper = std::abs(ground.taper());
   if (taper < 1e-9) return shape;
-  const double r = std::min(wall.flat.radius(Length()), wall.flat.radius(wall.flat.wall())).mm();
+  const double r = std::min(ground.radius(Length()), ground.radius(ground.wall())).mm();
   const double most = std::sqrt(8 * off * std::max(r, 1.0) / taper);
   Polygon parted;
   parted.reserve(shape.size());
@@ -33,23 +33,7 @@ Polygon inShortSides(const Polygon& shape, const Wall& wall) {
   return parted;
 }
 
-std::vector<WallLine> rolledUp(const Polygon& shape, WallPoint anchor, const Wall& wall) {
-  std::vector<WallLine> outlines;
-  outlines.reserve(shape.size());
-  for (const std::vector<Point>& outline : shape) {
-    WallLine line;
-    line.reserve(outline.size());
-    for (const Point& p : outline) {
-      WallPoint at = wall.flat.toWall(p);
-      at.theta = at.theta + anchor.theta;
-      line.push_back(at);
-    }
-    outlines.push_back(std::move(line));
-  }
-  return outlines;
-}
-
-WallReach reachOf(const std::vector<WallLine>& outlines, WallPoint anchor) {
+WallReach reachOfLines(const std::vector<WallLine>& outlines, WallPoint anchor) {
   WallReach reach{anchor.theta, anchor.theta, anchor.s, anchor.s};
   bool first = true;
   for (const WallLine& line : outlines) {
@@ -70,11 +54,11 @@ bool liesWithin(const WallReach& reach, Length top) {
 }
 
 /// A shape of the flat on the wall, so far round.
-LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
+LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Development& ground) {
   LaidLayer laid;
-  std::vector<WallLine> outlines = rolledUp(shape, anchor, wall);
-  laid.reach = reachOf(outlines, anchor);
-  const Length top = wall.body.wall();
+  std::vector<WallLine> outlines = rolledUp(shape, anchor.theta, ground);
+  laid.reach = reachOfLines(outlines, anchor);
+  const Length top = ground.wall();
   if (liesWithin(laid.reach, top)) {
     laid.region = Region(std::move(outlines));
     return laid;
@@ -83,8 +67,8 @@ LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
   // folded.
   std::vector<WallLine> all;
   for (const Polygon& part : partsOf(shape)) {
-    std::vector<WallLine> lines = rolledUp(part, anchor, wall);
-    if (liesWithin(reachOf(lines, anchor), top)) {
+    std::vector<WallLine> lines = rolledUp(part, anchor.theta, ground);
+    if (liesWithin(reachOfLines(lines, anchor), top)) {
       std::move(lines.begin(), lines.end(), std::back_inserter(all));
       continue;
     }
@@ -103,12 +87,15 @@ LaidLayer onWall(const Polygon& shape, WallPoint anchor, const Wall& wall) {
 
 LaidSet laidSet(const SetShape& made, const Stand& stand, Point anchor, const Wall& wall) {
   LaidSet laid;
-  const Transform way = standing(stand, anchor, wall);
+  laid.anchor = stand.anchor;
+  laid.ground = groundOf(stand, anchor, wall);
+  const Transform way = standing(stand, anchor, laid.ground);
   for (const LayerShape& layer : made.layers) {
-    laid.layers.push_back(onWall(inShortSides(mapped(layer.shape, way), wall), stand.anchor, wall));
+    laid.layers.push_back(
+        onWall(inShortSides(mapped(layer.shape, way), laid.ground), stand.anchor, laid.ground));
   }
   laid.outline = EdgeTree(mapped(made.outer, way));
-  laid.reach = reachOf(rolledUp(laid.outline.shape(), stand.anchor, wall), stand.anchor);
+  laid.reach = reachOf(laid);
   return laid;
 }
 

@@ -3,10 +3,9 @@
 
 #include <vector>
 
-#include "decal/place_room.h"
+#include "decal/footprint.h"
 #include "decal/standing.h"
 #include "divide/region.h"
-#include "shape/edge_tree.h"
 
 namespace avrelt {
 
@@ -16,10 +15,9 @@ struct LaidLayer {
   WallReach reach;
 };
 
-/// A set on the wall.
-struct LaidSet {
+/// A set on the wall, its outline that of all its layers.
+struct LaidSet : Footprint {
   std::vector<LaidLayer> layers;  ///< as the set has them
-  EdgeTree outline;               ///< all of it, in the flat with its anchor turned to the front
   WallReach reach;                ///< of all of it
 };
 

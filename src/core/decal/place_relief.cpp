@@ -12,25 +12,28 @@ namespace {
 /// in mm at the place's height, up it upwards.
 class PlaceOnWall {
  public:
-  PlaceOnWall(const Stand& stand, Point anchor, const Wall& wall, double radius)
-      : wall_(wall), radius_(radius), way_(standing(stand, anchor, wall)), back_(inverseOf(way_)) {}
+  PlaceOnWall(const Stand& stand, Point anchor, const Development& ground, double radius)
+      : ground_(ground),
+        radius_(radius),
+        way_(standing(stand, anchor, ground)),
+        back_(inverseOf(way_)) {}
 
   Polygon onWall(const Polygon& shape) const {
     Polygon there = mapped(shape, way_);
     for (std::vector<Point>& outline : there) {
       for (Point& p : outline) {
-        const WallPoint at = wall_.flat.toWall(p);
+        const WallPoint at = ground_.toWall(p);
         p = {at.theta.radians() * radius_, at.s.mm()};
       }
     }
     return there;
   }
   Point asMade(Point p) const {
-    return back_(wall_.flat.toFlat({Angle::radians(p.x / radius_), Length::mm(p.y)}));
+    return back_(ground_.toFlat({Angle::radians(p.x / radius_), Length::mm(p.y)}));
   }
 
  private:
-  const Wall& wall_;
+  const Development& ground_;
   double radius_;
   Transform way_;
   Transform back_;
@@ -48,7 +51,7 @@ std::vector<Relief> reliefsOf(const SetShape& made, const LaidSet& laid, const S
   const Length middle = (reach.low + reach.high) / 2;
   if (strainOf(body, middle, wide, reach.high - reach.low) <= bears) return reliefs;
   const Length widest = widestBorne(body, reach.low, reach.high, bears);
-  const PlaceOnWall place(stand, anchor, wall, radius);
+  const PlaceOnWall place(stand, anchor, laid.ground, radius);
   const Polygon artwork = place.onWall(made.artwork);
   for (std::size_t i = 0; i < reliefs.size(); ++i) {
     Relief& relief = reliefs[i];
@@ -60,10 +63,14 @@ std::vector<Relief> reliefsOf(const SetShape& made, const LaidSet& laid, const S
 
 std::vector<ReliefCut> reliefOnFlat(const PlacePlan& place, const LayerPlan& layer,
                                     const Development& flat) {
-  const Transform way = place.onFlat * inverseOf(layer.fromSet);
+  const Transform way = place.onGround * inverseOf(layer.fromSet);
   std::vector<ReliefCut> cuts;
   for (const int turns : {-1, 0, 1}) {
-    const Transform there = flat.turning(Angle::turn() * turns) * way;
+    const auto there = [&](Point p) {
+      WallPoint at = place.laid->ground.toWall(way(p));
+      at.theta = at.theta + place.anchor.theta + Angle::turn() * turns;
+      return flat.toFlat(at);
+    };
     for (const ReliefCut& cut : layer.relief) cuts.push_back({there(cut.from), there(cut.to)});
   }
   return cuts;

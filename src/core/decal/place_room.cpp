@@ -6,22 +6,6 @@
 #include "divide/flat_outline.h"
 
 namespace avrelt {
-namespace {
-
-/// Puts the first into the frame and the second beside it, past the seam where that is nearer.
-void keepTogether(WallPoint& here, WallPoint& there) {
-  const Angle by = here.theta.wrapped() - here.theta;
-  here.theta = here.theta + by;
-  there.theta = there.theta + by;
-}
-
-}  // namespace
-
-void WallReach::add(const WallReach& other) {
-  *this = {std::min(from, other.from), std::max(to, other.to), std::min(low, other.low),
-           std::max(high, other.high)};
-}
-
 const Apart* PlaceRoom::nearest() const {
   const Apart* found = &seam;
   for (const std::optional<Apart>* other : {&line, &feature, &place}) {
@@ -34,16 +18,14 @@ WallLandmarks::WallLandmarks(const Wall& wall, const Divided& divided,
                              const std::vector<Feature>& features)
     : wall_(wall) {
   for (const Zone& zone : divided.zones) zones_.push_back({zone.id, zone.letter, zone.region});
-  std::vector<Polyline> lines;
   for (const DivideLine& line : divided.lines) {
     for (const WallLine& stretch : line.stretches) {
       if (stretch.size() < 2) continue;
-      lines.push_back({inFlat(stretch, false, wall.flat, curveTolerance), false});
-      lineIds_.push_back(line.cut + "/" + std::to_string(line.index));
+      lines_.lines.push_back(stretch);
+      lines_.ids.push_back(line.cut + "/" + std::to_string(line.index));
     }
   }
-  lines_ = EdgeTree(lines);
-  Polygon covered;
+  features_.closed = true;
   for (std::size_t i = 0; i < features.size(); ++i) {
     const Feature& feature = features[i];
     if (!coversWall(feature.kind)) continue;
@@ -54,60 +36,88 @@ WallLandmarks::WallLandmarks(const Wall& wall, const Divided& divided,
     const bool round = feature.kind == FeatureKind::footLip;
     const Angle middle = round ? Angle() : wall.inFrame(feature.at);
     const Angle half = round ? Angle::halfTurn() : feature.wide / 2;
-    covered.push_back(inFlat(
-        {{middle - half, low}, {middle + half, low}, {middle + half, high}, {middle - half, high}},
-        true, wall.flat, curveTolerance));
-    featureIds_.push_back(std::to_string(i));
+    features_.lines.push_back(
+        {{middle - half, low}, {middle + half, low}, {middle + half, high}, {middle - half, high}});
+    features_.ids.push_back(std::to_string(i));
   }
-  features_ = EdgeTree(std::move(covered));
+  lines_.onFlat = lines_.on(wall.flat);
+  features_.onFlat = features_.on(wall.flat);
 }
 
-std::optional<Apart> WallLandmarks::nearestOf(const EdgeTree& outline, WallPoint anchor,
-                                              const EdgeTree& marks,
-                                              const std::vector<std::string>& ids) const {
-  if (marks.empty() || outline.empty()) return std::nullopt;
+EdgeTree WallLandmarks::Marks::on(const Development& ground) const {
+  std::vector<Polyline> open;
+  Polygon shapes;
+  for (const WallLine& line : lines) {
+    std::vector<Point> points = inFlat(line, closed, ground, curveTolerance);
+    if (closed) {
+      shapes.push_back(std::move(points));
+    } else {
+      open.push_back({std::move(points), false});
+    }
+  }
+  return closed ? EdgeTree(std::move(shapes)) : EdgeTree(open);
+}
+
+std::optional<Apart> WallLandmarks::nearestOf(const Footprint& footprint, Angle middle,
+                                              const Marks& marks) const {
+  if (marks.lines.empty() || footprint.outline.empty()) return std::nullopt;
+  const bool cone = wall_.body.isCone();
   std::optional<Apart> found;
   // What lies beyond the seam is reached the other way round.
-  const Angle over = anchor.theta < Angle() ? Angle::turn() : -Angle::turn();
+  const Angle over = middle < Angle() ? Angle::turn() : -Angle::turn();
+  const auto measure = [&](const Development& ground, const EdgeTree& marked, Angle shift) {
+    const EdgeTree moved(mapped(broughtTo(ground, footprint.outline.shape(), footprint.ground),
+                                ground.turning(footprint.anchor.theta + shift)));
+    const Nearest one = nearest(moved, marked);
+    return Apart{marks.ids[one.line], one.apart, ground.toWall(one.here), ground.toWall(one.there)};
+  };
+  const EdgeTree own = cone ? EdgeTree() : marks.on(footprint.ground);
   for (const Angle shift : {Angle(), over}) {
-    const EdgeTree moved(mapped(outline.shape(), wall_.flat.turning(anchor.theta + shift)));
-    const Nearest one = nearest(moved, marks);
-    if (found && found->apart <= one.apart) continue;
-    WallPoint here = wall_.flat.toWall(one.here);
-    WallPoint there = wall_.flat.toWall(one.there);
-    keepTogether(here, there);
-    found = Apart{ids[one.line], one.apart, here, there};
+    Apart apart = measure(footprint.ground, cone ? marks.onFlat : own, shift);
+    if (found && found->apart <= apart.apart) continue;
+    if (!cone && apart.apart > Length()) {
+      // Once more where they are nearest, as the wall is there.
+      const Development ground = wall_.touching((apart.here.s + apart.there.s) / 2);
+      apart = measure(ground, marks.on(ground), shift);
+    }
+    const Angle by = apart.here.theta.wrapped() - apart.here.theta;
+    apart.here.theta = apart.here.theta + by;
+    apart.there.theta = apart.there.theta + by;
+    found = std::move(apart);
   }
   return found;
 }
 
-PlaceRoom WallLandmarks::roomOf(const EdgeTree& outline, WallPoint anchor,
-                                const WallReach& reach) const {
+PlaceRoom WallLandmarks::roomOf(const Footprint& footprint, const WallReach& reach) const {
   PlaceRoom room;
   const Length top = wall_.body.wall();
+  const Angle middle = (reach.from + reach.to) / 2;
   room.rim = top - reach.high;
   room.base = reach.low;
-  room.line = nearestOf(outline, anchor, lines_, lineIds_);
-  room.feature = nearestOf(outline, anchor, features_, featureIds_);
+  room.line = nearestOf(footprint, middle, lines_);
+  room.feature = nearestOf(footprint, middle, features_);
   // The seam's both edges, beyond rim and base as far as the set reaches.
   const Length low = std::min(Length(), reach.low);
   const Length high = std::max(top, reach.high);
-  std::vector<Polyline> edges;
+  Marks seam;
   for (const Angle at : {-Angle::halfTurn(), Angle::halfTurn()}) {
-    edges.push_back({{wall_.flat.toFlat({at, low}), wall_.flat.toFlat({at, high})}, false});
+    seam.lines.push_back({{at, low}, {at, high}});
+    seam.ids.emplace_back("seam");
   }
-  room.seam = nearestOf(outline, anchor, EdgeTree(edges), {"seam", "seam"})
-                  .value_or(Apart{"seam", Length(), anchor, anchor});
-  room.zone = zoneAt(anchor);
+  seam.onFlat = seam.on(footprint.ground);
+  room.seam = nearestOf(footprint, middle, seam)
+                  .value_or(Apart{"seam", Length(), footprint.anchor, footprint.anchor});
+  room.zone = zoneAt(footprint.anchor);
   return room;
 }
 
 std::optional<Apart> WallLandmarks::lineNear(WallPoint place) const {
-  const Point p = wall_.flat.toFlat({Angle(), place.s});
+  Footprint footprint{{}, place, wall_.touching(place.s)};
+  const Point p = footprint.ground.toFlat({Angle(), place.s});
   // As good as a point.
   constexpr double tiny = 1e-6;
-  return nearestOf(EdgeTree(Polygon{{p, p + Point{tiny, 0}, p + Point{0, tiny}}}), place, lines_,
-                   lineIds_);
+  footprint.outline = EdgeTree(Polygon{{p, p + Point{tiny, 0}, p + Point{0, tiny}}});
+  return nearestOf(footprint, place.theta, lines_);
 }
 
 std::string WallLandmarks::zoneAt(WallPoint place) const {
@@ -127,28 +137,6 @@ std::string WallLandmarks::zoneAt(WallPoint place) const {
     }
   }
   return {};
-}
-
-Apart apartOn(const Development& flat, const EdgeTree& one, WallPoint at, const EdgeTree& other,
-              WallPoint otherAt) {
-  std::optional<Apart> found;
-  for (const Angle by : waysRound(at.theta, otherAt.theta)) {
-    const Nearest near = nearest(one, EdgeTree(mapped(other.shape(), flat.turning(by))));
-    if (found && found->apart <= near.apart) continue;
-    WallPoint here = flat.toWall(near.here);
-    WallPoint there = flat.toWall(near.there);
-    here.theta = here.theta + at.theta;
-    there.theta = there.theta + at.theta;
-    keepTogether(here, there);
-    found = Apart{{}, near.apart, here, there};
-  }
-  return *found;
-}
-
-std::vector<Angle> waysRound(Angle from, Angle to) {
-  const Angle by = (to - from).wrapped();
-  if (abs(by) < Angle::halfTurn() / 2) return {by};
-  return {by, by > Angle() ? by - Angle::turn() : by + Angle::turn()};
 }
 
 }  // namespace avrelt

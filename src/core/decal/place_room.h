@@ -7,28 +7,10 @@
 
 #include "cup/blank.h"
 #include "cup/wall.h"
+#include "decal/footprint.h"
 #include "divide/divide.h"
-#include "shape/edge_tree.h"
 
 namespace avrelt {
-
-/// How far something reaches on the wall, past seam, rim and base as it lies.
-struct WallReach {
-  Angle from;  ///< in the frame; below −180° or, `to`, above 180° past the seam
-  Angle to;
-  Length low;
-  Length high;
-
-  void add(const WallReach& other);
-};
-
-/// How far a place is from something, and where they are nearest.
-struct Apart {
-  std::string id;   ///< of what it is
-  Length apart;     ///< 0 where it lies on it
-  WallPoint here;   ///< of the place, in the frame
-  WallPoint there;  ///< beside it, past the seam where it lies beyond
-};
 
 /// The room a set has round it where it stands: by its true outline, on the flat.
 struct PlaceRoom {
@@ -49,8 +31,7 @@ class WallLandmarks {
  public:
   WallLandmarks(const Wall& wall, const Divided& divided, const std::vector<Feature>& features);
 
-  /// `outline` is in the flat with its anchor, so far round in the frame, turned to the front.
-  PlaceRoom roomOf(const EdgeTree& outline, WallPoint anchor, const WallReach& reach) const;
+  PlaceRoom roomOf(const Footprint& footprint, const WallReach& reach) const;
 
   /// The line that divides zones nearest to a place, by the cut's id and the line's index.
   std::optional<Apart> lineNear(WallPoint place) const;
@@ -67,22 +48,22 @@ class WallLandmarks {
   const std::vector<ZoneOnWall>& zones() const { return zones_; }
 
  private:
-  std::optional<Apart> nearestOf(const EdgeTree& outline, WallPoint anchor, const EdgeTree& marks,
-                                 const std::vector<std::string>& ids) const;
+  /// Lines of the wall with what each is called, and rolled out on the wall's own flat.
+  struct Marks {
+    std::vector<WallLine> lines{};
+    std::vector<std::string> ids{};
+    bool closed = false;
+    EdgeTree onFlat{};
+
+    EdgeTree on(const Development& ground) const;
+  };
+  std::optional<Apart> nearestOf(const Footprint& footprint, Angle middle,
+                                 const Marks& marks) const;
 
   Wall wall_;
   std::vector<ZoneOnWall> zones_;
-  EdgeTree lines_;
-  std::vector<std::string> lineIds_;
-  EdgeTree features_;
-  std::vector<std::string> featureIds_;
+  Marks lines_;
+  Marks features_;
 };
-
-/// How far round it is from one direction to another: the shorter way, and where that is over a
-/// quarter the longer one too, which for wide shapes may be the nearer.
-std::vector<Angle> waysRound(Angle from, Angle to);
-/// Between two places, whichever way round they are nearer.
-Apart apartOn(const Development& flat, const EdgeTree& one, WallPoint at, const EdgeTree& other,
-              WallPoint otherAt);
 
 }  // namespace avrelt

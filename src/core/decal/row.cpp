@@ -5,6 +5,7 @@
 #include <boost/math/tools/toms748_solve.hpp>
 #include <cmath>
 #include <map>
+#include <numbers>
 
 namespace avrelt {
 namespace {
@@ -15,15 +16,18 @@ constexpr Length nearly = Length::mm(1e-4);
 constexpr Angle nearlyRound = Angle::radians(1e-7);
 constexpr int mostSteps = 500;
 
-/// The pitches of a line at a gap, by what stands beside what.
+/// The places of a line at a gap, by what stands beside what. Any two keep it, also those with
+/// narrower ones between them: places are bounds to each other (at[k] − at[i] ≥ pitch of the two),
+/// and the least that keep all are the longest ways through these (Bellman 1958).
 class Pitches {
  public:
-  Pitches(const RowItems& items, Length gap) : items_(items), gap_(gap) {}
+  Pitches(const RowItems& items, Length gap)
+      : items_(items), gap_(gap), widest_(items.widestClearPitch(gap)) {}
 
-  /// From the one that comes `index` in turn to the next, or to the first of the line.
-  std::optional<Angle> operator()(int index, int next) {
+  /// From the one that comes `index` in turn to another of the line.
+  std::optional<Angle> operator()(int index, int other) {
     const auto kinds = static_cast<int>(items_.count());
-    const auto key = std::make_pair(index % kinds, next % kinds);
+    const auto key = std::make_pair(index % kinds, other % kinds);
     const auto known = known_.find(key);
     if (known != known_.end()) return known->second;
     return known_
@@ -32,8 +36,9 @@ class Pitches {
         .first->second;
   }
 
-  /// Once round with so many; nothing where any two do not go beside each other.
-  std::optional<Angle> round(int count) {
+  /// What so many take once round by those that stand beside each other alone; nothing where any
+  /// two of these do not go beside each other.
+  std::optional<Angle> inTurn(int count) {
     Angle sum;
     for (int i = 0; i < count; ++i) {
       const std::optional<Angle> pitch = (*this)(i, i + 1 == count ? 0 : i + 1);
@@ -43,9 +48,106 @@ class Pitches {
     return sum;
   }
 
+  /// Whether so many have room round the cup.
+  bool goRound(int count) {
+    const std::optional<Angle> sum = inTurn(count);
+    if (!sum || *sum > Angle::turn() + nearlyRound) return false;
+    return standInTurn(count, Angle::turn()) || stand(count, Angle::turn() + nearlyRound);
+  }
+
+  /// The least that so many take once round; nothing where any two do not go beside each other.
+  std::optional<Angle> leastRound(int count) {
+    const std::optional<Angle> sum = inTurn(count);
+    if (!sum || standInTurn(count, *sum)) return sum;
+    double low = sum->radians();
+    double high = std::max(low, 0.1);
+    while (!stand(count, Angle::radians(high))) {
+      low = high;
+      high *= 1.25;
+      if (high > 64 * std::numbers::pi) return std::nullopt;
+    }
+    while (high - low > nearlyRound.radians()) {
+      const double middle = (low + high) / 2;
+      (stand(count, Angle::radians(middle)) ? high : low) = middle;
+    }
+    return Angle::radians(high);
+  }
+
+  /// The places of so many that have room round the cup.
+  std::vector<Angle> places(int count) {
+    const Angle round = std::max(*inTurn(count), Angle::turn());
+    if (auto at = standInTurn(count, round)) return *at;
+    // Their least way round was found a little too long or too short.
+    for (double more = nearlyRound.radians(); more < 1; more *= 10) {
+      if (auto at = stand(count, Angle::turn() + Angle::radians(more))) return *at;
+    }
+    return std::vector<Angle>(static_cast<std::size_t>(count));
+  }
+
  private:
+  std::size_t kind(int index) const { return static_cast<std::size_t>(index) % items_.count(); }
+
+  /// Their places by those beside each other alone; nothing where any others come too near so.
+  std::optional<std::vector<Angle>> standInTurn(int count, Angle round) {
+    std::vector<Angle> at;
+    Angle sum;
+    for (int i = 0; i < count; ++i) {
+      at.push_back(sum);
+      sum = sum + (*this)(i, i + 1 == count ? 0 : i + 1).value_or(Angle::turn());
+    }
+    // Of one kind these are enough: the next but one stands twice as far.
+    if (items_.count() == 1) return at;
+    for (int i = 0; i < count; ++i) {
+      for (int step = 2; step < count; ++step) {
+        const int k = (i + step) % count;
+        const Angle apart = at[static_cast<std::size_t>(k)] - at[static_cast<std::size_t>(i)] +
+                            (k < i ? round : Angle());
+        if (apart >= widest_) break;
+        if (apart >= items_.clearPitch(kind(i), kind(k), gap_)) continue;
+        const std::optional<Angle> pitch = (*this)(i, k);
+        if (!pitch || apart < *pitch - nearlyRound) return std::nullopt;
+      }
+    }
+    return at;
+  }
+
+  /// The places of so many on so long a way round, each as far to the left as it may stand; nothing
+  /// where they have no room.
+  std::optional<std::vector<Angle>> stand(int count, Angle round) {
+    std::vector<Angle> at(static_cast<std::size_t>(count));
+    constexpr Angle enough = Angle::radians(1e-10);
+    for (int pass = 0; pass <= count; ++pass) {
+      bool moved = false;
+      // Whether those yet farther off may still be too near.
+      const auto keep = [&](int first, int second, Angle turns) {
+        const Angle from = at[static_cast<std::size_t>(first)] - turns;
+        Angle& place = at[static_cast<std::size_t>(second)];
+        if (place - from >= widest_) return false;
+        if (place - from >= items_.clearPitch(kind(first), kind(second), gap_)) return true;
+        const Angle least = from + (*this)(first, second).value_or(Angle::turn() * 2);
+        if (least > place + enough) {
+          place = least;
+          moved = true;
+        }
+        return true;
+      };
+      for (int k = 1; k < count; ++k) {
+        for (int i = k - 1; i >= 0 && keep(i, k, Angle()); --i) {
+        }
+      }
+      for (int i = 0; i + 1 < count; ++i) {
+        for (int k = count - 1; k > i && keep(k, i, round); --k) {
+        }
+      }
+      if (at.front() > enough) return std::nullopt;
+      if (!moved) return at;
+    }
+    return std::nullopt;
+  }
+
   const RowItems& items_;
   Length gap_;
+  Angle widest_;  ///< from which on any two keep it
   std::map<std::pair<int, int>, std::optional<Angle>> known_;
 };
 
@@ -64,30 +166,57 @@ double lastWithRoom(const Room& room, double low, double high, double enough) {
       .first;
 }
 
-/// What is left of a turn, in radians; below 0 where they do not go round.
+/// What is left of a turn by those in turn, in radians; below 0 where they do not go round.
 double roomOf(const std::optional<Angle>& round) {
   return round ? (Angle::turn() - *round).radians() : -1.0;
 }
 
-/// The gap at which `count` go just once round: all pitches grow with it, each by no less than the
-/// gap on the widest ring.
-Length evenGap(const RowItems& items, int count, Length least, Angle left) {
-  const Length most = least + items.widestRadius() * (left.radians() / count) + nearly;
-  return Length::mm(
-      lastWithRoom([&](double gap) { return roomOf(Pitches(items, Length::mm(gap)).round(count)); },
-                   least.mm(), most.mm(), nearly.mm()));
+/// The last place on the way from `low`, where something holds, to `high` at which it still does,
+/// to within `enough`.
+template <typename Holds>
+double lastThatHolds(const Holds& holds, double low, double high, double enough) {
+  if (holds(high)) return high;
+  while (high - low > enough) {
+    const double middle = (low + high) / 2;
+    (holds(middle) ? low : high) = middle;
+  }
+  return low;
 }
 
-/// The least gap between any two that stand so, each held against those that could be nearest.
+/// The gap at which `count` go just once round: all pitches grow with it, each by no less than the
+/// gap on the widest ring. First by those beside each other alone.
+Length evenGap(const RowItems& items, int count, Length least, Angle left) {
+  const Length most = least + items.widestRadius() * (left.radians() / count) + nearly;
+  const double inTurn = lastWithRoom(
+      [&](double gap) { return roomOf(Pitches(items, Length::mm(gap)).inTurn(count)); }, least.mm(),
+      most.mm(), nearly.mm());
+  return Length::mm(
+      lastThatHolds([&](double gap) { return Pitches(items, Length::mm(gap)).goRound(count); },
+                    least.mm(), inTurn, nearly.mm()));
+}
+
+/// The least gap between any two that stand so; those that are alike and lie alike are measured
+/// once.
 Length leastGap(const RowItems& items, const std::vector<Angle>& at) {
-  constexpr std::size_t beside = 3;
   Length least = mostGap;
   const std::size_t count = at.size();
+  std::map<std::pair<std::size_t, std::size_t>, std::vector<Angle>> known;
   for (std::size_t i = 0; i < count; ++i) {
-    for (std::size_t k = 1; k <= std::min(beside, count); ++k) {
+    for (std::size_t k = 1; k <= count; ++k) {
       const std::size_t other = (i + k) % count;
       const Angle pitch = at[other] - at[i] + (i + k >= count ? Angle::turn() : Angle());
-      least = std::min(least, items.apartAt(i % items.count(), other % items.count(), pitch));
+      // Farther on only others that are wider reach back; of one kind none does.
+      if (k > 3 && items.count() == 1) break;
+      const std::size_t left = i % items.count();
+      const std::size_t right = other % items.count();
+      if (k > 1 && pitch >= items.clearPitch(left, right, least)) continue;
+      std::vector<Angle>& same = known[{left, right}];
+      if (std::any_of(same.begin(), same.end(),
+                      [pitch](Angle before) { return abs(before - pitch) < nearlyRound * 1e-3; })) {
+        continue;
+      }
+      same.push_back(pitch);
+      least = std::min(least, items.apartAt(left, right, pitch));
     }
   }
   return least;
@@ -128,31 +257,54 @@ Faults rowFaults(const Row& row) {
   return faults;
 }
 
-RowItems::RowItems(const Development& flat, std::vector<EdgeTree> items)
-    : flat_(flat), items_(std::move(items)) {
-  for (const EdgeTree& item : items_) {
-    double widest = 1e-6;
-    for (const std::vector<Point>& outline : item.shape()) {
+RowItems::RowItems(const Wall& wall, std::vector<Footprint> items)
+    : wall_(wall), items_(std::move(items)) {
+  for (const Footprint& item : items_) {
+    Reach reach;
+    for (const std::vector<Point>& outline : item.outline.shape()) {
       for (const Point& p : outline) {
-        widest = std::max(widest, flat_.radius(flat_.toWall(p).s).mm());
+        const WallPoint at = item.ground.toWall(p);
+        const double radius = wall_.body.radius(at.s).mm();
+        reach.widest = std::max({reach.widest, radius, item.ground.radius(at.s).mm()});
+        reach.left = std::max(reach.left, -at.theta);
+        reach.right = std::max(reach.right, at.theta);
+        narrowest_ = std::min(narrowest_, std::max(radius, 1e-6));
       }
     }
-    radius_.push_back(widest);
+    reaches_.push_back(reach);
   }
 }
 
+Angle RowItems::clearPitch(std::size_t left, std::size_t right, Length gap) const {
+  // Uprights between them lie at least as far apart as the chord of the angle.
+  return reaches_[left].right + reaches_[right].left +
+         Angle::radians(std::numbers::pi / 2 * gap.mm() / narrowest_);
+}
+
+Angle RowItems::widestClearPitch(Length gap) const {
+  Angle widest;
+  for (std::size_t left = 0; left < count(); ++left) {
+    for (std::size_t right = 0; right < count(); ++right) {
+      widest = std::max(widest, clearPitch(left, right, gap));
+    }
+  }
+  return widest;
+}
+
 Length RowItems::widestRadius() const {
-  return Length::mm(radius_.empty() ? 0 : *std::max_element(radius_.begin(), radius_.end()));
+  double widest = 0;
+  for (const Reach& reach : reaches_) widest = std::max(widest, reach.widest);
+  return Length::mm(widest);
 }
 
 Length RowItems::apartAt(std::size_t left, std::size_t right, Angle pitch) const {
-  return nearest(items_[left], EdgeTree(mapped(items_[right].shape(), flat_.turning(pitch)))).apart;
+  return apartBy(wall_, items_[left], items_[right], pitch).apart;
 }
 
 std::optional<Angle> RowItems::leastPitch(std::size_t left, std::size_t right, Length gap) const {
   // A turn by an angle moves no point of it farther than this radius times the angle, and so the
   // distance changes by no more.
-  const double radius = radius_[right];
+  const double radius = reaches_[right].widest;
   Angle pitch = Angle::turn();
   for (int i = 0; i < mostSteps && pitch > Angle(); ++i) {
     const Length room = apartAt(left, right, pitch) - gap;
@@ -166,10 +318,7 @@ std::optional<Angle> RowItems::leastPitch(std::size_t left, std::size_t right, L
 RowFit fitRow(const RowItems& items, std::optional<int> count, Length gap, bool even) {
   RowFit fit;
   Pitches pitches(items, gap);
-  const auto goesRound = [&](int many) {
-    const std::optional<Angle> round = pitches.round(many);
-    return round && *round <= Angle::turn() + nearlyRound;
-  };
+  const auto goesRound = [&](int many) { return pitches.goRound(many); };
   // More in turns of several kinds may close better than fewer, so all are tried.
   const auto kinds = static_cast<int>(items.count());
   for (int many = 1; many <= mostInLine; ++many) {
@@ -187,13 +336,9 @@ RowFit fitRow(const RowItems& items, std::optional<int> count, Length gap, bool 
     fit.fits = false;
     return fit;
   }
-  fit.left = Angle::turn() - *pitches.round(placed);
+  fit.left = Angle::turn() - pitches.leastRound(placed).value_or(Angle::turn());
   Pitches standing(items, even && kinds > 1 ? evenGap(items, placed, gap, fit.left) : gap);
-  Angle at;
-  for (int i = 0; i < placed; ++i) {
-    fit.at.push_back(at);
-    if (i + 1 < placed) at = at + *standing(i, i + 1);
-  }
+  fit.at = standing.places(placed);
   if (even && kinds == 1) {
     // To the last digit, where all are alike.
     for (int i = 0; i < placed; ++i)
@@ -207,9 +352,12 @@ std::optional<double> largestFor(const std::function<RowItems(double)>& itemsAt,
                                  Length gap) {
   constexpr double least = 0.02;
   constexpr double most = 8;
-  const auto room = [&](double share) { return roomOf(Pitches(itemsAt(share), gap).round(count)); };
-  if (room(least) < 0) return std::nullopt;
-  return lastWithRoom(room, least, most, 1e-3);
+  const auto inTurn = [&](double share) {
+    return roomOf(Pitches(itemsAt(share), gap).inTurn(count));
+  };
+  const auto holds = [&](double share) { return Pitches(itemsAt(share), gap).goRound(count); };
+  if (!holds(least)) return std::nullopt;
+  return lastThatHolds(holds, least, lastWithRoom(inTurn, least, most, 1e-3), 1e-3);
 }
 
 }  // namespace avrelt

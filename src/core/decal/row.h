@@ -1,15 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <cmath>
 #include <functional>
 #include <optional>
 #include <string>
 #include <vector>
 
-#include "cup/development.h"
+#include "decal/footprint.h"
 #include "measure/fault.h"
 #include "measure/length_text.h"
-#include "shape/edge_tree.h"
 
 namespace avrelt {
 
@@ -53,11 +53,11 @@ inline constexpr int mostLines = 20;
 /// What of a row cannot be, by member.
 Faults rowFaults(const Row& row);
 
-/// What stands in a row, as it lies in the flat at the row's height, its anchor at the front.
-/// Distances are those of the flat: true on a straight or evenly tapered wall.
+/// What stands in a line of a row, each as it lies at the front.
 class RowItems {
  public:
-  RowItems(const Development& flat, std::vector<EdgeTree> items);
+  /// `wall` has to outlast it.
+  RowItems(const Wall& wall, std::vector<Footprint> items);
 
   std::size_t count() const { return items_.size(); }
 
@@ -66,15 +66,26 @@ class RowItems {
   /// anywhere on the cup. Found by going nearer by as much as is surely free, so nothing on the way
   /// is missed; to 1e-4 mm.
   std::optional<Angle> leastPitch(std::size_t left, std::size_t right, Length gap) const;
-  /// The widest ring that any of them reaches, in the flat.
+  /// The widest ring that any of them reaches.
   Length widestRadius() const;
+  /// From here on the anchor of one surely has the gap to the right of another's.
+  Angle clearPitch(std::size_t left, std::size_t right, Length gap) const;
+  Angle widestClearPitch(Length gap) const;
   /// How far apart they are so.
   Length apartAt(std::size_t left, std::size_t right, Angle pitch) const;
 
  private:
-  Development flat_;
-  std::vector<EdgeTree> items_;
-  std::vector<double> radius_;  ///< the widest ring each reaches, in the flat, mm
+  /// How far each reaches to both sides of its anchor, and the widest ring it does, in mm.
+  struct Reach {
+    Angle left{};
+    Angle right{};
+    double widest = 1e-6;
+  };
+
+  const Wall& wall_;
+  std::vector<Footprint> items_;
+  std::vector<Reach> reaches_;
+  double narrowest_ = HUGE_VAL;  ///< of the rings that any reaches, mm
 };
 
 /// How a line of a row comes out.

@@ -50,16 +50,15 @@ class Thrower {
   std::vector<ScatterItem> operator()(const std::set<std::size_t>& again) {
     std::vector<ScatterItem> items;
     if (sets_.empty() || high_ <= low_) return items;
-    for (const Occupied& other : ground_.others) {
-      standing_.push_back(
-          {other.outline, other.anchor, std::max(scatter_.gap.length, scatter_.away.length)});
+    for (const Footprint& other : ground_.others) {
+      standing_.push_back({other, std::max(scatter_.gap.length, scatter_.away.length)});
     }
     if (!again.empty()) return throwSome(again);
     const double wanted = scatter_.coverPercent / 100 * area_.mm2();
     double covered = 0;
     for (const ScatterItem& item : scatter_.items) {
       if (!item.byHand || !stand(item)) continue;
-      covered += signedArea(standing_.back().outline.shape());
+      covered += signedArea(standing_.back().laid.outline.shape());
       items.push_back(item);
     }
     const auto put = static_cast<int>(items.size());
@@ -72,7 +71,7 @@ class Thrower {
     for (int i = put; i < most && (wanted == 0 || covered < wanted); ++i) {
       const std::optional<ScatterItem> item = throwOne();
       if (!item) break;
-      covered += signedArea(standing_.back().outline.shape());
+      covered += signedArea(standing_.back().laid.outline.shape());
       items.push_back(*item);
     }
     return items;
@@ -80,8 +79,7 @@ class Thrower {
 
  private:
   struct Standing {
-    EdgeTree outline;
-    WallPoint anchor;
+    Footprint laid;
     Length least;
   };
 
@@ -91,7 +89,7 @@ class Thrower {
       if (set->id != item.set) continue;
       const WallPoint anchor{wall_.inFrame(item.place.at), item.place.up.length};
       standing_.push_back(
-          {outlineOf(*set, item.percent, item.place.turn, anchor), anchor, scatter_.gap.length});
+          {footprintOf(*set, item.percent, item.place.turn, anchor), scatter_.gap.length});
       return true;
     }
     return false;
@@ -130,10 +128,12 @@ class Thrower {
     return sum / static_cast<double>(sets_.size());
   }
 
-  EdgeTree outlineOf(const DecalSet& set, double percent, Angle turn, WallPoint anchor) {
+  Footprint footprintOf(const DecalSet& set, double percent, Angle turn, WallPoint anchor) {
     const SetShape& made = shapeOf(set, percent);
     const Stand stand{{}, {}, {}, 0, anchor, turn, false, percent};
-    return EdgeTree(mapped(made.outer, standing(stand, anchorOf(set, made), wall_)));
+    const Point off = anchorOf(set, made);
+    const Development ground = groundOf(stand, off, wall_);
+    return {EdgeTree(mapped(made.outer, standing(stand, off, ground))), anchor, ground};
   }
 
   double densityAt(WallPoint p) const {
@@ -174,15 +174,15 @@ class Thrower {
       for (int i = 0; i < (last ? lastTries : triesEach); ++i) {
         const std::optional<WallPoint> p = anywhere();
         if (!p) return std::nullopt;
-        EdgeTree outline = outlineOf(set, percent, turn, *p);
-        if (!isFree(outline, *p, last ? 0 : room_ / std::sqrt(densityAt(*p)))) continue;
+        Footprint laid = footprintOf(set, percent, turn, *p);
+        if (!isFree(laid, last ? 0 : room_ / std::sqrt(densityAt(*p)))) continue;
         ScatterItem item;
         item.set = set.id;
         item.percent = percent;
         item.place.at = wall_.onCup(p->theta);
         item.place.up = {p->s, {}};
         item.place.turn = turn;
-        standing_.push_back({std::move(outline), *p, scatter_.gap.length});
+        standing_.push_back({std::move(laid), scatter_.gap.length});
         return item;
       }
       if (!last) {
@@ -195,39 +195,27 @@ class Thrower {
     }
   }
 
-  bool isFree(const EdgeTree& outline, WallPoint at, double room) const {
-    const Development& flat = wall_.flat;
-    const double narrowest = std::min(flat.radius(Length()).mm(), flat.radius(flat.wall()).mm());
+  bool isFree(const Footprint& laid, double room) const {
+    const double narrowest = wall_.body.narrowestRadius().mm();
     for (const Standing& other : standing_) {
       // Room is between middles, gaps are between outlines.
       const double least = other.least.mm();
-      const double reach = outline.reach() + other.outline.reach() + least;
+      const double reach = 1.25 * (laid.outline.reach() + other.laid.outline.reach()) + least;
       const double far = std::max(reach, room);
-      if (std::abs((other.anchor.s - at.s).mm()) > far + reach) continue;
-      for (const Angle by : waysRound(at.theta, other.anchor.theta)) {
-        // A chord of the flat is no shorter than 2/π of its arc.
-        if (std::abs(by.radians()) * narrowest * 0.6 > far + reach) continue;
-        const double away = norm(flat.turning(by)(other.outline.centre()) - outline.centre());
-        if (away < room) return false;
-        if (away >= reach) continue;
-        if (nearerThan(outline, EdgeTree(mapped(other.outline.shape(), flat.turning(by))),
-                       std::max(other.least, clear))) {
-          return false;
-        }
-      }
+      if (std::abs((other.laid.anchor.s - laid.anchor.s).mm()) > far + reach) continue;
+      // A chord of the flat is no shorter than 2/π of its arc.
+      const Angle round = abs((other.laid.anchor.theta - laid.anchor.theta).wrapped());
+      if (round.radians() * narrowest * 0.6 > far + reach) continue;
+      const Spacing spacing = spacingOf(wall_, laid, other.laid);
+      if (spacing.middles < room) return false;
+      if (spacing.least >= least) continue;
+      if (nearerThan(wall_, laid, other.laid, std::max(other.least, clear))) return false;
     }
-    return onGround(outline, at);
+    return onGround(laid);
   }
 
-  bool onGround(const EdgeTree& outline, WallPoint at) const {
-    WallReach reach{at.theta, at.theta, at.s, at.s};
-    for (const std::vector<Point>& line : outline.shape()) {
-      for (const Point& p : line) {
-        const WallPoint w = wall_.flat.toWall(p);
-        reach.add({w.theta + at.theta, w.theta + at.theta, w.s, w.s});
-      }
-    }
-    const PlaceRoom room = ground_.landmarks.roomOf(outline, at, reach);
+  bool onGround(const Footprint& laid) const {
+    const PlaceRoom room = ground_.landmarks.roomOf(laid, reachOf(laid));
     const Length away = std::max(scatter_.away.length, clear);
     if (scatter_.whole && std::min(room.rim, room.base) < scatter_.away.length) return false;
     if (zone_ != nullptr && room.zone != zone_->id) return false;

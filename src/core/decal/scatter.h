@@ -54,18 +54,12 @@ inline constexpr int mostScattered = 400;
 /// What of a scatter cannot be, by member.
 Faults scatterFaults(const Scatter& scatter);
 
-/// What else is on the cup that a scatter keeps off.
-struct Occupied {
-  EdgeTree outline;  ///< in the flat with its anchor turned to the front
-  WallPoint anchor;
-};
-
 /// What a scatter is thrown on.
 struct ScatterGround {
   const WallLandmarks& landmarks;
   const Divided& divided;
-  std::vector<DecalSet> sets;  ///< of the cup
-  std::vector<Occupied> others;
+  std::vector<DecalSet> sets;     ///< of the cup
+  std::vector<Footprint> others;  ///< what else is on the cup, to be kept off
 };
 
 /// Throws a scatter: by its seed, with as much room round each as there is for all of them, which

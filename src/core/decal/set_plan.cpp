@@ -64,26 +64,32 @@ Stand inRow(const Row& row, Length up) {
   return {{}, row.id, {}, 0, {Angle(), up}, row.turn, row.follows, 100};
 }
 
+/// One of a row's line as it lies on its ground.
+Footprint itemOf(const SetShape& made, Stand stand, Point anchor, const Wall& wall) {
+  stand.follows = curveOf(stand, anchor, wall) != 0;
+  const Development ground = groundOf(stand, anchor, wall);
+  return {EdgeTree(mapped(made.outer, standing(stand, anchor, ground))), stand.anchor, ground};
+}
+
 /// The sets of a row's line so far up at a share of their size: offsets and laps stay.
 RowItems itemsAt(const Row& row, Length up, const std::vector<const DecalSet*>& sets,
                  const Wall& wall, double share) {
-  std::vector<EdgeTree> items;
+  std::vector<Footprint> items;
   for (const DecalSet* one : sets) {
     DecalSet set = shapedBy(*one);
     set.size.length = set.size.length * share;
     set.anchor = one->anchor;
-    Stand stand = inRow(row, up);
+    const Stand stand = inRow(row, up);
     SetShape made = unmeasuredShapeOf(set);
-    const double curve = curveOf(stand, anchorOf(set, made), wall);
-    stand.follows = curve != 0;
     const Point anchor = anchorOf(set, made);
-    if (stand.follows) {
+    const double curve = curveOf(stand, anchor, wall);
+    if (curve != 0) {
       set.turn = set.turn + row.turn;
       made = unmeasuredShapeOf(set, curve);
     }
-    items.emplace_back(mapped(made.outer, standing(stand, anchor, wall)));
+    items.push_back(itemOf(made, stand, anchor, wall));
   }
-  return RowItems(wall.flat, std::move(items));
+  return RowItems(wall, std::move(items));
 }
 
 }  // namespace
@@ -303,7 +309,7 @@ class SetPlanner::Work {
       kept.laid = std::make_shared<const LaidSet>(laidSet(*made, laid, anchor, wall_.wall));
     }
     if (kept.landmarksAre != wall_.landmarksAre) {
-      kept.room = wall_.landmarks.roomOf(kept.laid->outline, stand.anchor, kept.laid->reach);
+      kept.room = wall_.landmarks.roomOf(*kept.laid, kept.laid->reach);
       kept.landmarksAre = wall_.landmarksAre;
       kept.shares.clear();
     }
@@ -312,17 +318,17 @@ class SetPlanner::Work {
     place.make = makeOf(i, made, std::clamp(stand.anchor.s, Length(), top()),
                         laid.follows ? Angle() : stand.turn, parted || relieved ? &kept : nullptr);
     plan.makes[place.make].places.push_back(place.id);
-    place.onFlat = wall_.wall.flat.turning(stand.anchor.theta) *
-                   standing(laid, anchor, wall_.wall) * plan.makes[place.make].fromSet;
+    place.onGround = standing(laid, anchor, kept.laid->ground) * plan.makes[place.make].fromSet;
     place.laid = kept.laid;
     place.room = kept.room;
     standing_.insert(place.id);
     plan.places.push_back(std::move(place));
   }
 
+  /// Of the wall's own flat, on which everything lies where that is a cone.
   const std::vector<ZoneField>& fields() {
     if (planner_.fieldsAre_ != wall_.landmarksAre) {
-      planner_.fields_ = zoneFields(wall_.landmarks);
+      planner_.fields_ = zoneFields(wall_.landmarks, wall_.wall.flat);
       planner_.fieldsAre_ = wall_.landmarksAre;
     }
     return planner_.fields_;
@@ -337,12 +343,15 @@ class SetPlanner::Work {
       return false;
     }
     if (kept.shares.empty()) {
-      const Transform way = standing(laid, anchor, wall_.wall);
+      const Development& ground = kept.laid->ground;
+      const Transform way = standing(laid, anchor, ground);
+      const std::vector<ZoneField> own =
+          wall_.wall.body.isCone() ? std::vector<ZoneField>{} : zoneFields(wall_.landmarks, ground);
       for (std::size_t k = 0; k < set.layers.size(); ++k) {
         kept.shares.push_back(staysWhole(set, k)
                                   ? std::vector<ZoneShare>{}
                                   : sharesOf(kept.made->layers[k].shape, way, laid.anchor.theta,
-                                             fields(), wall_.wall.flat));
+                                             own.empty() ? fields() : own, ground));
       }
     }
     return std::any_of(kept.shares.begin(), kept.shares.end(),
@@ -376,14 +385,12 @@ class SetPlanner::Work {
   }
 
   RowItems itemsOf(const Row& row, const std::vector<std::size_t>& sets, Length up) {
-    std::vector<EdgeTree> items;
+    std::vector<Footprint> items;
     for (const std::size_t i : sets) {
-      Stand stand = inRow(row, up);
-      const auto made = shape(i, stand);
-      stand.follows = curveOf(stand, dressed_.sets[i].anchor) != 0;
-      items.emplace_back(mapped(made->outer, standing(stand, dressed_.sets[i].anchor, wall_.wall)));
+      const Stand stand = inRow(row, up);
+      items.push_back(itemOf(*shape(i, stand), stand, dressed_.sets[i].anchor, wall_.wall));
     }
-    return RowItems(wall_.wall.flat, std::move(items));
+    return RowItems(wall_.wall, std::move(items));
   }
 
   Stand standOf(const Place& place, int index) const {
@@ -516,10 +523,6 @@ class SetPlanner::Work {
       for (PlacePlan& place : plan.places) {
         all.push_back(&place);
         if (buried) hidden.push_back(&place);
-        if (!place.room.zone.empty()) {
-          Area& covered = dressed_.covered[place.room.zone];
-          covered = covered + Area::mm2(signedArea(plan.makes[place.make].made->outer));
-        }
       }
     }
     between(all);
@@ -532,27 +535,20 @@ class SetPlanner::Work {
 
   /// Of each the nearest other; those are not looked at whose discs lie farther.
   void between(const std::vector<PlacePlan*>& places) const {
-    const Development& flat = wall_.wall.flat;
     std::vector<std::pair<double, std::size_t>> others;
     for (std::size_t i = 0; i < places.size(); ++i) {
       PlacePlan& one = *places[i];
-      const EdgeTree& outline = one.laid->outline;
-      if (outline.empty()) continue;
+      if (one.laid->outline.empty()) continue;
       others.clear();
       for (std::size_t k = 0; k < places.size(); ++k) {
-        const EdgeTree& other = places[k]->laid->outline;
-        if (k == i || other.empty()) continue;
-        double away = std::numeric_limits<double>::infinity();
-        for (const Angle by : waysRound(one.anchor.theta, places[k]->anchor.theta)) {
-          away = std::min(away, norm(flat.turning(by)(other.centre()) - outline.centre()));
-        }
-        others.emplace_back(away - outline.reach() - other.reach(), k);
+        const LaidSet& other = *places[k]->laid;
+        if (k == i || other.outline.empty()) continue;
+        others.emplace_back(spacingOf(wall_.wall, *one.laid, other).least, k);
       }
       std::sort(others.begin(), others.end());
       for (const auto& [least, k] : others) {
         if (one.room.place && one.room.place->apart.mm() <= least) break;
-        Apart apart =
-            apartOn(flat, outline, one.anchor, places[k]->laid->outline, places[k]->anchor);
+        Apart apart = apartOn(wall_.wall, *one.laid, *places[k]->laid);
         if (one.room.place && one.room.place->apart <= apart.apart) continue;
         apart.id = places[k]->id;
         one.room.place = std::move(apart);

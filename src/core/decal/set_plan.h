@@ -72,7 +72,8 @@ struct PlacePlan {
   Angle turn;
   bool follows = false;
   std::size_t make = 0;  ///< among the set's
-  Transform onFlat;      ///< brings the set's plane, which prints lie in, to the flat
+  /// Brings the set's plane, which prints lie in, to the ground, its anchor turned to the front.
+  Transform onGround;
   std::shared_ptr<const LaidSet> laid;
   WallMark mark;  ///< of its anchor
   PlaceRoom room;
@@ -115,7 +116,6 @@ struct RowPlan {
 struct Dressed {
   std::vector<SetPlan> sets;
   std::vector<RowPlan> rows;
-  std::map<std::string, Area> covered;  ///< of each zone that anything has its anchor in
 };
 
 /// How far layers laid as they are cut may stand off what they are to be and still agree.

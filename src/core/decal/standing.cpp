@@ -11,10 +11,9 @@ Transform moved(Point by) {
   return {1, 0, 0, 1, by.x, by.y};
 }
 
-double curveAt(const Wall& wall, Length s) {
-  const double radius = wall.flat.radius(s).mm();
-  // As finely as matters, so that a drag up the wall does not make it anew at each step.
-  return radius > 0 ? std::round(wall.flat.taper() / radius * 1e7) / 1e7 : 0;
+/// How high up the wall the middle of a set is.
+Length middleOf(const Stand& stand, Point anchor) {
+  return stand.anchor.s - Length::mm(turned(stand.turn)(anchor).y);
 }
 
 }  // namespace
@@ -29,20 +28,27 @@ Transform turned(Angle by) {
   return {c, s, -s, c, 0, 0};
 }
 
-Transform standing(const Stand& stand, Point anchor, const Wall& wall) {
+Development groundOf(const Stand& stand, Point anchor, const Wall& wall) {
+  return wall.touching(middleOf(stand, anchor));
+}
+
+Transform standing(const Stand& stand, Point anchor, const Development& ground) {
   const Point off = turned(stand.turn)(anchor);
   if (!stand.follows) {
     return moved({0, stand.anchor.s.mm()}) * moved(off * -1) * turned(stand.turn);
   }
   const Length s = stand.anchor.s - Length::mm(off.y);
-  const double radius = std::max(wall.flat.radius(s).mm(), 1e-6);
-  return wall.flat.turning(Angle::radians(-off.x / radius)) * moved({0, s.mm()});
+  const double radius = std::max(ground.radius(s).mm(), 1e-6);
+  return ground.turning(Angle::radians(-off.x / radius)) * moved({0, s.mm()});
 }
 
 double curveOf(const Stand& stand, Point anchor, const Wall& wall) {
   if (!stand.follows) return 0;
-  const Length s = stand.anchor.s - Length::mm(turned(stand.turn)(anchor).y);
-  return curveAt(wall, std::clamp(s, Length(), wall.body.wall()));
+  const Length s = std::clamp(middleOf(stand, anchor), Length(), wall.body.wall());
+  const Development ground = groundOf(stand, anchor, wall);
+  const double radius = ground.radius(s).mm();
+  // As finely as matters, so that a drag up the wall does not make it anew at each step.
+  return radius > 0 ? std::round(ground.taper() / radius * 1e7) / 1e7 : 0;
 }
 
 }  // namespace avrelt

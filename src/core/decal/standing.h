@@ -25,8 +25,11 @@ Point anchorOf(const DecalSet& set, const SetShape& made);
 
 /// What turns a shape about its middle.
 Transform turned(Angle by);
-/// The way of a set's shapes to the flat, their anchor turned to the front.
-Transform standing(const Stand& stand, Point anchor, const Wall& wall);
+/// What a place lies on, rolled out: the cone that touches the wall where the set's middle is. The
+/// same by whichever of its points the place is told.
+Development groundOf(const Stand& stand, Point anchor, const Wall& wall);
+/// The way of a set's shapes to the flat of its ground, their anchor turned to the front.
+Transform standing(const Stand& stand, Point anchor, const Development& ground);
 
 /// What one that follows its ring is bent by: 0 for one that stays straight, and on a straight cup,
 /// where a ring is straight.

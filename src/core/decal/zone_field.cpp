@@ -14,15 +14,15 @@ namespace {
 constexpr Length sliver = Length::mm(0.1);
 
 /// As far as asked, but not near the apex, where rings end.
-Length beyond(const Wall& wall, Length s) {
-  const double taper = std::abs(wall.flat.taper());
+Length beyond(const Development& ground, Length s) {
+  const double taper = std::abs(ground.taper());
   if (taper < 1e-9) return fieldsBeyond;
-  return std::min(fieldsBeyond, wall.flat.radius(s) * (0.8 / taper));
+  return std::min(fieldsBeyond, ground.radius(s) * (0.8 / taper));
 }
 
 /// An outline whose stretches along rim and base are drawn on beyond them.
-WallLine drawnOn(const WallLine& outline, const Wall& wall) {
-  const Length top = wall.body.wall();
+WallLine drawnOn(const WallLine& outline, const Development& ground) {
+  const Length top = ground.wall();
   constexpr Length on = Length::mm(1e-5);
   WallLine line;
   for (std::size_t i = 0; i < outline.size(); ++i) {
@@ -30,11 +30,11 @@ WallLine drawnOn(const WallLine& outline, const Wall& wall) {
     const WallPoint& b = outline[(i + 1) % outline.size()];
     line.push_back(a);
     if (a.s >= top - on && b.s >= top - on) {
-      const Length s = top + beyond(wall, top);
+      const Length s = top + beyond(ground, top);
       line.push_back({a.theta, s});
       line.push_back({b.theta, s});
     } else if (a.s <= on && b.s <= on) {
-      const Length s = -beyond(wall, Length());
+      const Length s = -beyond(ground, Length());
       line.push_back({a.theta, s});
       line.push_back({b.theta, s});
     }
@@ -44,10 +44,10 @@ WallLine drawnOn(const WallLine& outline, const Wall& wall) {
 
 /// What of a shape lies in a zone, round the seam too.
 Polygon within(const Polygon& shape, const Transform& way, Angle anchor, const ZoneField& field,
-               const Development& flat) {
+               const Development& ground) {
   std::vector<Polygon> fields;
   for (const int turns : {-1, 0, 1}) {
-    const Transform there = flat.turning(anchor + Angle::turn() * turns) * way;
+    const Transform there = ground.turning(anchor + Angle::turn() * turns) * way;
     const Box box = boundsOf(mapped(shape, there));
     if (box.meets(field.box)) fields.push_back(mapped(field.flat, inverseOf(there)));
   }
@@ -57,13 +57,12 @@ Polygon within(const Polygon& shape, const Transform& way, Angle anchor, const Z
 
 }  // namespace
 
-std::vector<ZoneField> zoneFields(const WallLandmarks& landmarks) {
-  const Wall& wall = landmarks.wall();
+std::vector<ZoneField> zoneFields(const WallLandmarks& landmarks, const Development& ground) {
   std::vector<ZoneField> fields;
   for (const WallLandmarks::ZoneOnWall& zone : landmarks.zones()) {
     std::vector<Polyline> lines;
     for (const WallLine& outline : zone.region.outlines()) {
-      lines.push_back({inFlat(drawnOn(outline, wall), true, wall.flat, curveTolerance), true});
+      lines.push_back({inFlat(drawnOn(outline, ground), true, ground, curveTolerance), true});
     }
     ZoneField field{zone.id, zone.letter, enclosedBy(lines, false), {}};
     field.box = boundsOf(field.flat);
@@ -73,11 +72,11 @@ std::vector<ZoneField> zoneFields(const WallLandmarks& landmarks) {
 }
 
 std::vector<ZoneShare> sharesOf(const Polygon& shape, const Transform& way, Angle anchor,
-                                const std::vector<ZoneField>& fields, const Development& flat) {
+                                const std::vector<ZoneField>& fields, const Development& ground) {
   std::vector<ZoneShare> shares;
   std::vector<Polygon> slivers;
   for (const ZoneField& field : fields) {
-    Polygon share = within(shape, way, anchor, field, flat);
+    Polygon share = within(shape, way, anchor, field, ground);
     if (share.empty()) continue;
     if (shrunkBy(share, sliver / 2).empty()) {
       slivers.push_back(std::move(share));

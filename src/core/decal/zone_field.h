@@ -22,7 +22,8 @@ struct ZoneField {
 /// So far beyond rim and base zones go on: what reaches farther is no part of any.
 inline constexpr Length fieldsBeyond = Length::mm(400);
 
-std::vector<ZoneField> zoneFields(const WallLandmarks& landmarks);
+/// On a ground, where lengths are true for what lies on it.
+std::vector<ZoneField> zoneFields(const WallLandmarks& landmarks, const Development& ground);
 
 /// What of a shape lies in a zone.
 struct ZoneShare {
@@ -31,10 +32,11 @@ struct ZoneShare {
   Polygon shape;
 };
 
-/// A shape parted along the lines between zones, as it stands: `way` brings it to the flat with its
-/// anchor, so far round in the frame, turned to the front. Shares lie where the shape does and make
-/// it up, in the order of zones; one alone where it lies across no line, or nothing is left of it.
+/// A shape parted along the lines between zones, as it stands: `way` brings it to its ground, on
+/// which the fields are, with its anchor, so far round in the frame, turned to the front. Shares
+/// lie where the shape does and make it up, in the order of zones; one alone where it lies across
+/// no line, or nothing is left of it.
 std::vector<ZoneShare> sharesOf(const Polygon& shape, const Transform& way, Angle anchor,
-                                const std::vector<ZoneField>& fields, const Development& flat);
+                                const std::vector<ZoneField>& fields, const Development& ground);
 
 }  // namespace avrelt

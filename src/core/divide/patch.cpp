@@ -72,7 +72,7 @@ WholePaths onFrame(const Region& region) {
   WholePaths paths = toPaths(region.outlines());
   for (WholePath& path : paths) {
     for (WholePoint& p : path) {
-      if (std::abs(std::abs(p.X) - halfTurn) <= 8) p.X = p.X < 0 ? -halfTurn : halfTurn;
+      if (std::abs(std::abs(p.X) - halfTurn) <= onFrameEdge) p.X = p.X < 0 ? -halfTurn : halfTurn;
     }
   }
   return paths;

@@ -43,6 +43,65 @@ double placeAlong(const WholePath& line, const WholePoint& p) {
   return place;
 }
 
+/// How far up the wall, from and to.
+using Height = std::pair<cInt, cInt>;
+
+/// Where outlines run along one edge of the frame, up the wall.
+std::vector<Height> heightsAt(cInt edge, const WholePaths& outlines) {
+  std::vector<Height> heights;
+  for (const WholePath& path : outlines) {
+    for (std::size_t i = 0; i < path.size(); ++i) {
+      const WholePoint& a = path[i];
+      const WholePoint& b = path[(i + 1) % path.size()];
+      if (std::max(std::abs(a.X - edge), std::abs(b.X - edge)) > onFrameEdge || a.Y == b.Y)
+        continue;
+      heights.emplace_back(std::min(a.Y, b.Y), std::max(a.Y, b.Y));
+    }
+  }
+  std::sort(heights.begin(), heights.end());
+  return heights;
+}
+
+/// Whether a line stands on the seam from end to end.
+bool standsOnSeam(const WholePath& line) {
+  const cInt edge = line.front().X < 0 ? -halfTurn : halfTurn;
+  return std::all_of(line.begin(), line.end(), [edge](const WholePoint& p) {
+    return std::abs(p.X - edge) <= onFrameEdge;
+  });
+}
+
+/// The stretches of a line on the seam that have these outlines to both sides. The frame ends
+/// there, so that booleans see an edge where the wall goes on.
+std::vector<WallLine> stretchesOnSeam(const WholePath& line, const WholePaths& outlines) {
+  const Height reach{std::min(line.front().Y, line.back().Y),
+                     std::max(line.front().Y, line.back().Y)};
+  std::vector<Height> inside;
+  for (const auto& [low, high] : heightsAt(-halfTurn, outlines)) {
+    for (const auto& [otherLow, otherHigh] : heightsAt(halfTurn, outlines)) {
+      const cInt from = std::max({low, otherLow, reach.first});
+      const cInt to = std::min({high, otherHigh, reach.second});
+      if (to > from) inside.emplace_back(from, to);
+    }
+  }
+  std::sort(inside.begin(), inside.end());
+  std::vector<Height> whole;
+  for (const Height& next : inside) {
+    if (!whole.empty() && next.first <= whole.back().second) {
+      whole.back().second = std::max(whole.back().second, next.second);
+    } else {
+      whole.push_back(next);
+    }
+  }
+  std::vector<WallLine> stretches;
+  const cInt x = line.front().X;
+  for (const auto& [low, high] : whole) stretches.push_back(fromPath({{x, low}, {x, high}}));
+  if (line.front().Y > line.back().Y) {
+    std::reverse(stretches.begin(), stretches.end());
+    for (WallLine& stretch : stretches) std::reverse(stretch.begin(), stretch.end());
+  }
+  return stretches;
+}
+
 WallLine rectangle(Angle from, Angle to, Length low, Length high) {
   return {{from, low}, {to, low}, {to, high}, {from, high}};
 }
@@ -97,6 +156,7 @@ Region Region::operator|(const Region& other) const {
 std::vector<WallLine> Region::stretchesOf(const WallLine& line) const {
   const WholePath whole = toPath(line);
   const WholePaths inside = toPaths(outlines_);
+  if (standsOnSeam(whole)) return stretchesOnSeam(whole, inside);
   const Turns turns = turnsOf(whole);
   std::vector<std::pair<double, WallLine>> found;
   for (cInt t = turns.first; t <= turns.last; ++t) {

@@ -194,8 +194,6 @@ Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wa
   for (std::size_t i = all ? 0 : 1; i < places.size(); ++i) {
     const Angle at = Angle::radians(std::remainder(places[i].radians(), 2 * pi));
     result.lines.push_back(zone.stretchesOf({{at, low}, {at, high}}));
-    // Just on the seam Clipper sees an edge and no inside: there the line is the seam itself.
-    if (result.lines.back().empty()) result.lines.back().push_back({{at, low}, {at, high}});
   }
   return result;
 }

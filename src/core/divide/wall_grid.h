@@ -22,6 +22,9 @@ inline constexpr double dust = 1e-3 * perMm * perMm;
 /// Nearer than this to the seam, in radians, is on it.
 inline constexpr double onSeam = 1e-7;
 
+/// The same in whole numbers, but for the last rounding.
+inline constexpr ClipperLib::cInt onFrameEdge = 8;
+
 inline WholePoint toWhole(WallPoint p) {
   return {static_cast<ClipperLib::cInt>(std::llround(p.theta.radians() * perRadian)),
           static_cast<ClipperLib::cInt>(std::llround(p.s.mm() * perMm))};

@@ -226,7 +226,6 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
                std::move(*fills),
                std::move(dressed->sets),
                std::move(dressed->rows),
-               std::move(dressed->covered),
                landmarks,
                {},
                std::make_shared<const Cup>(cup),

@@ -76,9 +76,6 @@ struct CupPlan {
   /// What is made of artworks.
   std::vector<SetPlan> sets;
   std::vector<RowPlan> rows;
-  /// How much of each zone sets cover whose anchor is in it, by its id; what lies on another counts
-  /// twice.
-  std::map<std::string, Area> covered;
   /// What sets are kept off.
   std::shared_ptr<const WallLandmarks> landmarks;
   std::vector<Watch> watches;

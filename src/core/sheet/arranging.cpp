@@ -6,6 +6,7 @@
 #include <numeric>
 #include <utility>
 
+#include "sheet/fitting_turn.h"
 #include "sheet/push.h"
 #include "sheet/squeeze.h"
 
@@ -118,9 +119,13 @@ int Arranging::cells(std::size_t film, Length side) const {
   return std::max(0, static_cast<int>(std::floor(free(film, side) / cell() + 1e-9)));
 }
 
-Room Arranging::emptyRoom(std::size_t film) const {
+const Room& Arranging::emptyRoom(std::size_t film) {
   const FilmPiece& piece = films_[film];
-  Room room(cells(film, piece.size.wide), cells(film, piece.size.tall));
+  const auto [found, isNew] =
+      emptyRooms_.try_emplace({film, cell()}, cells(film, piece.size.wide),
+                              cells(film, piece.size.tall));
+  Room& room = found->second;
+  if (!isNew) return room;
   if (isPlain(film)) return room;
   // What is not film, or its margin, is taken.
   const double wide = piece.size.wide.mm();
@@ -150,6 +155,73 @@ void Arranging::takeAt(Room& room, std::size_t film, std::size_t piece, Angle tu
   const auto column = static_cast<int>(std::floor(low.x / cell()));
   const auto row = static_cast<int>(std::floor(low.y / cell()));
   room.take(rasterOf(shape, cell(), {column * cell(), row * cell()}), row, column);
+}
+
+std::optional<Angle> Arranging::slantOn(std::size_t piece, std::size_t film) {
+  const auto [found, isNew] = slants_.try_emplace({piece, film});
+  if (!isNew || pieces_[piece].mayTurn != MayTurn::any) return found->second;
+  const Box box = roomOf(films_[film]);
+  const Length gap = rules_.gap;
+  const std::optional<Angle> turn =
+      fittingTurn(grown_[piece], Length::mm(box.width()) + gap, Length::mm(box.height()) + gap);
+  if (!turn || isPlain(film)) return found->second = turn;
+  // Corners may be missing: as many turns as could matter, the likeliest first.
+  constexpr int turns = 72;
+  const Room& room = emptyRoom(film);
+  for (int i = 0; i < turns; ++i) {
+    const Angle tried = *turn + Angle::turn() * (static_cast<double>(i) / turns);
+    const Raster raster = rasterOf(mapped(grown_[piece], turning(tried)), cell());
+    if (room.placeFor(raster, 0)) return found->second = tried;
+  }
+  return std::nullopt;
+}
+
+Polygon Arranging::usableOf(std::size_t film) const {
+  constexpr Length hair = Length::mm(0.0005);
+  const FilmPiece& piece = films_[film];
+  const double margin = piece.size.margin.mm();
+  Polygon usable{{{margin, margin},
+                  {piece.size.wide.mm() - margin, margin},
+                  {piece.size.wide.mm() - margin, piece.size.tall.mm() - margin},
+                  {margin, piece.size.tall.mm() - margin}}};
+  if (!piece.outline.empty()) {
+    usable = usable & offsetBy(piece.outline, piece.size.margin * -1, Corners::round);
+  }
+  if (!piece.room.empty()) usable = usable & piece.room;
+  return offsetBy(usable, hair, Corners::sharp);
+}
+
+std::optional<Laid> Arranging::closelyOn(std::size_t piece, std::size_t film) {
+  const auto [found, isNew] = closely_.try_emplace({piece, film});
+  if (!isNew) return found->second;
+  const Polygon& shape = pieces_[piece].shape;
+  const Polygon usable = usableOf(film);
+  if (shape.empty() || usable.empty()) return std::nullopt;
+  const Box room = boundsOf(usable);
+  std::vector<Angle> turns{Angle()};
+  if (pieces_[piece].mayTurn == MayTurn::any) {
+    const auto turn = fittingTurn(shape, Length::mm(room.width()), Length::mm(room.height()));
+    if (!turn) return std::nullopt;
+    turns = {*turn, *turn + Angle::halfTurn()};
+  } else if (pieces_[piece].mayTurn == MayTurn::half) {
+    turns.push_back(Angle::halfTurn());
+  }
+  for (const Angle turn : turns) {
+    const Polygon lying = mapped(shape, turning(turn));
+    const Box box = boundsOf(lying);
+    const double right = room.width() - box.width();
+    const double up = room.height() - box.height();
+    if (right < 0 || up < 0) continue;
+    // From the lowest place up, then to the right.
+    constexpr int places = 5;
+    for (int i = 0; i < places * places; ++i) {
+      const Point at = room.low - box.low +
+                       Point{right * (i % places) / (places - 1), up * (i / places) / (places - 1)};
+      if (!(movedBy(lying, at) - usable).empty()) continue;
+      return found->second = Laid{piece, 0, 0, turn, at};
+    }
+  }
+  return std::nullopt;
 }
 
 /// The edge of a piece drawn out, without its openings.

@@ -60,9 +60,14 @@ class Arranging {
     return films_[film].outline.empty() && films_[film].room.empty();
   }
 
-  Room emptyRoom(std::size_t film) const;
+  const Room& emptyRoom(std::size_t film);
   /// Takes what a piece covers anywhere on a sheet.
   void takeAt(Room& room, std::size_t film, std::size_t piece, Angle turn, Point at) const;
+  /// A turn at which a piece that may turn freely has room on an empty sheet, for where it has none
+  /// at the usual turns.
+  std::optional<Angle> slantOn(std::size_t piece, std::size_t film);
+  /// Where a piece lies on an empty sheet that it fits so closely that the raster finds no room.
+  std::optional<Laid> closelyOn(std::size_t piece, std::size_t film);
   /// Places of lattices on an empty sheet, as `Laid` has them, the fullest first.
   const std::vector<std::vector<LatticePlace>>& rowsOn(std::size_t piece, std::size_t film,
                                                        std::size_t wanted);
@@ -73,6 +78,8 @@ class Arranging {
   void push(Arrangement& arrangement, const Arrangement& kept) const;
 
  private:
+  /// What of a film parts may lie on.
+  Polygon usableOf(std::size_t film) const;
   const std::vector<Point>& outerOf(std::size_t piece) const;
   const std::vector<Lattice>& latticesOf(std::size_t piece);
 
@@ -84,6 +91,9 @@ class Arranging {
   std::vector<Polygon> grown_;
   std::vector<double> areas_;
   std::vector<std::optional<Squared>> squared_;
+  std::map<std::pair<std::size_t, std::size_t>, std::optional<Angle>> slants_;  ///< piece, film
+  std::map<std::pair<std::size_t, std::size_t>, std::optional<Laid>> closely_;  ///< the same
+  std::map<std::pair<std::size_t, double>, Room> emptyRooms_;  ///< by film and raster
   std::vector<std::unique_ptr<std::vector<Lattice>>> lattices_;
   std::map<std::tuple<std::size_t, std::size_t, std::size_t>,
            std::vector<std::vector<LatticePlace>>>

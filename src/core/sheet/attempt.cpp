@@ -109,9 +109,27 @@ class Attempt {
     std::vector<Turned> ways;
     for (const Angle turn : turnsOf(pieces_[index].mayTurn, work_.turns(),
                                     order_.turnedBy + pieces_[index].turnedFirst)) {
-      ways.push_back({turn, rasterOf(mapped(work_.grown(index), turning(turn)), work_.cell()), {}});
+      ways.push_back(wayOf(index, turn));
+    }
+    // What fits a film at none of these may yet fit it somewhere between.
+    for (std::size_t film = 0; film < work_.films().size(); ++film) {
+      if (pieces_[index].mayTurn != MayTurn::any || hasRoomOn(film, ways)) continue;
+      if (const auto slant = work_.slantOn(index, film)) ways.push_back(wayOf(index, *slant));
     }
     return ways;
+  }
+
+  Turned wayOf(std::size_t index, Angle turn) const {
+    return {turn, rasterOf(mapped(work_.grown(index), turning(turn)), work_.cell()), {}};
+  }
+
+  /// Whether an empty sheet has room for it.
+  bool hasRoomOn(std::size_t film, const std::vector<Turned>& ways) const {
+    if (!fitsOn(film, ways)) return false;
+    if (work_.isPlain(film)) return true;
+    const Room& room = work_.emptyRoom(film);
+    return std::any_of(ways.begin(), ways.end(),
+                       [&](const Turned& way) { return room.placeFor(way.raster, 0).has_value(); });
   }
 
   bool open(std::size_t film) {
@@ -119,6 +137,15 @@ class Attempt {
     --left_[film];
     sheets_.push_back({film, work_.emptyRoom(film)});
     return true;
+  }
+
+  /// Gives back the sheet opened last, on which nothing lies.
+  void close() {
+    ++left_[sheets_.back().film];
+    sheets_.pop_back();
+    for (std::vector<Turned>& ways : ways_) {
+      for (Turned& way : ways) way.from.resize(std::min(way.from.size(), sheets_.size()));
+    }
   }
 
   /// All that is to lie together, the first time any of it comes, on the first film with room for
@@ -143,17 +170,23 @@ class Attempt {
 
   bool layAll(const Copies& all, const std::set<std::size_t>& homes) {
     if (all.empty()) return false;
-    for (std::size_t sheet = 0; sheet < sheets_.size(); ++sheet) {
-      if ((homes.empty() || homes.contains(sheet)) && putAllOn(sheet, all)) return true;
-    }
-    for (std::size_t film = 0; homes.empty() && film < work_.films().size(); ++film) {
-      if (!open(film)) continue;
-      if (putAllOn(sheets_.size() - 1, all)) return true;
-      // Not even on an empty one.
-      sheets_.pop_back();
-      ++left_[film];
-    }
-    return false;
+    const auto onOpen = [&](bool offcuts) {
+      for (std::size_t sheet = 0; sheet < sheets_.size(); ++sheet) {
+        if (isOffcut(sheets_[sheet].film) != offcuts) continue;
+        if ((homes.empty() || homes.contains(sheet)) && putAllOn(sheet, all)) return true;
+      }
+      return false;
+    };
+    const auto onNew = [&](bool offcuts) {
+      for (std::size_t film = 0; homes.empty() && film < work_.films().size(); ++film) {
+        if (isOffcut(film) != offcuts || !open(film)) continue;
+        if (putAllOn(sheets_.size() - 1, all)) return true;
+        // Not even on an empty one.
+        close();
+      }
+      return false;
+    };
+    return onOpen(true) || onNew(true) || onOpen(false) || onNew(false);
   }
 
   /// All of it on a sheet, or nothing.
@@ -196,24 +229,61 @@ class Attempt {
                              static_cast<int>(copies.size() - laid)});
   }
 
-  /// As many as there is film for, on sheets that are open first; how many. `fits` tells whether
-  /// there would be room for one if there were more film.
+  /// As many as there is film for, offcuts first, then on sheets that are open; how many. `fits`
+  /// tells whether there would be room for one if there were more film.
   std::size_t layMost(std::size_t index, const std::vector<int>& copies, bool& fits) {
     std::vector<Turned>& ways = ways_[index];
     if (ways.empty()) ways = waysOf(index);
     std::size_t next = 0;
-    while (next < copies.size() && putOnOpen(index, copies[next], ways)) ++next;
-    fits = next > 0;
-    for (std::size_t film = 0; film < work_.films().size() && next < copies.size(); ++film) {
-      if (!fitsOn(film, ways)) continue;
-      fits = true;
-      while (next < copies.size() && open(film)) {
-        const std::size_t before = next;
-        next += fill(sheets_.size() - 1, index, copies, next, ways);
-        if (next > before) continue;
+    const std::size_t films = work_.films().size();
+    for (std::size_t film = 0; film < films && next < copies.size(); ++film) {
+      if (!isOffcut(film)) continue;
+      next = layOnOpen(index, copies, next, [&](std::size_t of) { return of == film; });
+      next = layOnNew(film, index, copies, next, fits);
+    }
+    next = layOnOpen(index, copies, next, [&](std::size_t of) { return !isOffcut(of); });
+    fits = fits || next > 0;
+    for (std::size_t film = 0; film < films && next < copies.size(); ++film) {
+      if (!isOffcut(film)) next = layOnNew(film, index, copies, next, fits);
+    }
+    return next;
+  }
+
+  bool isOffcut(std::size_t film) const { return !work_.films()[film].outline.empty(); }
+
+  template <typename Wanted>
+  std::size_t layOnOpen(std::size_t index, const std::vector<int>& copies, std::size_t next,
+                        const Wanted& wanted) {
+    for (std::size_t sheet = 0; sheet < sheets_.size(); ++sheet) {
+      if (!wanted(sheets_[sheet].film)) continue;
+      while (next < copies.size() && putOn(sheet, index, copies[next], ways_[index])) ++next;
+    }
+    return next;
+  }
+
+  /// The same on fresh sheets of a film.
+  std::size_t layOnNew(std::size_t film, std::size_t index, const std::vector<int>& copies,
+                       std::size_t next, bool& fits) {
+    while (next < copies.size() && open(film)) {
+      const std::size_t at = sheets_.size() - 1;
+      std::vector<Turned>& ways = ways_[index];
+      const std::size_t laid =
+          fitsOn(film, ways) ? fill(at, index, copies, next, ways) : std::size_t{0};
+      next += laid;
+      if (laid > 0) continue;
+      const std::optional<Laid> closely = work_.closelyOn(index, film);
+      if (!closely) {
         // It has no room on even an empty one, an offcut with too narrow arms.
+        close();
         break;
       }
+      work_.takeAt(sheets_[at].room, film, index, closely->turn, closely->at);
+      made_.laid.push_back({index, copies[next++], at, closely->turn, closely->at});
+    }
+    // What is used up might have had room.
+    if (next > 0) fits = true;
+    if (!fits && next < copies.size() && left_[film] == 0 && work_.films()[film].count > 0) {
+      fits = hasRoomOn(film, ways_[index]) || work_.closelyOn(index, film).has_value();
     }
     return next;
   }
@@ -415,13 +485,6 @@ class Attempt {
     made_.laid.insert(made_.laid.end(), byOne.begin(), byOne.end());
     for (Turned& way : ways) way.from[at] = 0;
     return plain;
-  }
-
-  bool putOnOpen(std::size_t index, int copy, std::vector<Turned>& ways) {
-    for (std::size_t sheet = 0; sheet < sheets_.size(); ++sheet) {
-      if (putOn(sheet, index, copy, ways)) return true;
-    }
-    return false;
   }
 
   bool putOn(std::size_t at, std::size_t index, int copy, std::vector<Turned>& ways) {

@@ -47,7 +47,7 @@ Sentence roundWords(const WallMark& mark) {
 }
 
 Part maskOf(const SetPlan& set, const PlacePlan& place, const PlaceWork& work) {
-  const Development& flat = work.wall.flat;
+  const Development& flat = place.laid->ground;
   const Length top = work.wall.body.wall();
   const WallReach& reach = place.laid->reach;
   const Angle aside = Angle::radians(

@@ -6,6 +6,7 @@
 #include <optional>
 
 #include "shape/polygon.h"
+#include "sheet/fitting_turn.h"
 #include "sheet/template_sheet.h"
 
 namespace avrelt {
@@ -162,7 +163,7 @@ std::optional<Angle> turnToFit(const Polygon& shape, Length wide, Length tall, b
     const Box box = boundsOf(mapped(shape, turning(turn)));
     if (box.width() <= wide.mm() && box.height() <= tall.mm()) return turn;
   }
-  return std::nullopt;
+  return mayTurn ? fittingTurn(shape, wide, tall) : std::nullopt;
 }
 
 std::vector<Part> splitToFit(const Part& part, Length wide, Length tall, Length lap) {

@@ -17,8 +17,8 @@ namespace avrelt {
 /// needed. The sheet's size is without its margins.
 std::vector<Part> splitToFit(const Part& part, Length wide, Length tall, Length lap);
 
-/// By how much a shape is turned to the left to fit a sheet by its sides, in steps of 7.5°; nothing
-/// where it fits in none.
+/// By how much a shape is turned to the left to fit a sheet by its sides, in steps of 7.5°, or
+/// where it fits in none of these in between; nothing where it does at no turn.
 std::optional<Angle> turnToFit(const Polygon& shape, Length wide, Length tall, bool mayTurn);
 
 }  // namespace avrelt

@@ -31,6 +31,8 @@ class PlaceRules {
       edges(plan);
       crossed(plan);
       others(plan);
+      overAnother(plan);
+      onItself(plan);
       width(plan);
       strain(plan);
     }
@@ -169,6 +171,53 @@ class PlaceRules {
          "%3 peekaboos of “%1” lie on other sets: lifted, they take those along. Move them apart.");
   }
 
+  /// Told by what comes later, which is laid on what comes before it.
+  void overAnother(const SetPlan& plan) {
+    tell("set_over_another", WatchLevel::note, plan,
+         told(plan,
+              [&](const PlacePlan& place) {
+                const std::optional<Apart>& other = place.room.place;
+                if (!other || other->apart > tiny || place.number > 0) return Length();
+                const auto [set, index] = placeCalled(other->id);
+                if (set == nullptr || set->places[index].number > 0) return Length();
+                const bool before =
+                    set->set < plan.set || (set == &plan && &set->places[index] < &place);
+                return before ? Length::mm(1) : Length();
+              }),
+         "at",
+         "“%1” lies on another set. Move one of them, unless that is meant: this one is laid over "
+         "the other.",
+         "“%1” lies on other sets, or on itself, at %3 places. Move them apart, unless that is "
+         "meant: what comes later is laid over.");
+  }
+
+  /// The set that a place is of, and its index there.
+  std::pair<const SetPlan*, std::size_t> placeCalled(const std::string& id) const {
+    for (const SetPlan& plan : placed_.plans) {
+      for (std::size_t i = 0; i < plan.places.size(); ++i) {
+        if (plan.places[i].id == id) return {&plan, i};
+      }
+    }
+    return {nullptr, 0};
+  }
+
+  /// Wider than its cup is round.
+  void onItself(const SetPlan& plan) {
+    const Body& body = placed_.wall.body;
+    Length round;
+    const Told all = told(plan, [&](const PlacePlan& place) {
+      const WallReach& reach = place.laid->reach;
+      const Length high = std::clamp(place.anchor.s, Length(), body.wall());
+      return body.radius(high) * (reach.to - reach.from - Angle::turn()).radians();
+    });
+    if (all.count == 0) return;
+    round = body.around(std::clamp(all.worst->anchor.s, Length(), body.wall()));
+    put("set_on_itself", WatchLevel::warn, field(plan, "size"),
+        {"“%1” is %2 wide where the cup is %3 round: its ends lie over each other by %4. Make it "
+         "smaller.",
+         {plan.name, round + all.by, round, all.by}});
+  }
+
   void width(const SetPlan& plan) {
     const Body& body = placed_.wall.body;
     const PlacePlan* widest = nullptr;
@@ -264,11 +313,38 @@ class PlaceRules {
       }
       return put("row_too_many", WatchLevel::warn, at + "count", std::move(sentence));
     }
+    linesNear(plan, row, at);
     if (!plan.closes) {
       put("row_not_closing", WatchLevel::note, at + "count",
           {"A row of %1 breaks off its turn of %2 where it closes. Take a multiple of %2.",
            {static_cast<long>(plan.fit.at.size()), static_cast<long>(row.sets.size())}});
     }
+  }
+
+  /// In a line all keep the gap; from line to line nobody has seen to it.
+  void linesNear(const RowPlan& plan, const Row& row, const std::string& at) {
+    if (plan.lines < 2) return;
+    std::optional<Length> least;
+    std::string name;
+    for (const SetPlan& set : placed_.plans) {
+      for (const PlacePlan& place : set.places) {
+        const std::optional<Apart>& other = place.room.place;
+        if (place.row != row.id || !other || other->apart >= row.gap.length - tiny) continue;
+        const auto [otherSet, index] = placeCalled(other->id);
+        if (otherSet == nullptr || otherSet->places[index].row != row.id) continue;
+        if (least && *least <= other->apart) continue;
+        least = other->apart;
+        name = set.name;
+      }
+    }
+    if (!least) return;
+    put("row_lines_near", WatchLevel::warn, at + "apart",
+        {*least <= tiny
+             ? "Lines of the row of “%1” lie on each other, and %3 is wanted between any "
+               "two. Set the lines farther apart, or take fewer."
+             : "Lines of the row of “%1” come to %2 of each other, and %3 is wanted "
+               "between any two. Set the lines farther apart, or take a smaller gap.",
+         {name, *least, row.gap.length}});
   }
 
   const PlacedSets& placed_;
@@ -293,10 +369,11 @@ Length wideOn(const Body& body, const PlacePlan& place) {
 }
 
 Length runsOff(const Wall& wall, const PlacePlan& place) {
-  if (place.follows || wall.flat.isCylinder()) return {};
+  const Development& ground = place.laid->ground;
+  if (place.follows || ground.isCylinder()) return {};
   const WallReach& reach = place.laid->reach;
   const Length s = std::clamp(place.anchor.s, Length(), wall.body.wall());
-  return s - Length::mm(wall.flat.toFlat({(reach.to - reach.from) / 2, s}).y);
+  return s - Length::mm(ground.toFlat({(reach.to - reach.from) / 2, s}).y);
 }
 
 std::vector<Watch> watchPlaces(const PlacedSets& placed) {

@@ -46,10 +46,14 @@ Length runsOff(const Wall& wall, const PlacePlan& place);
 /// - `set_under_handle`: it lies under a handle, a spout, or on what is to stay clear.
 /// - `set_over_line`: it lies across a line that divides zones.
 /// - `set_on_another`: two peekaboos lie on each other, or anything on one.
+/// - `set_over_another`: it lies on another set, or on itself at another place, and neither is a
+///   peekaboo.
+/// - `set_on_itself`: it is wider than the cup is round.
 /// - `set_too_wide`: wider than what is seen at once.
 /// - `set_strained`: its film has to bear more than it does where the wall curves both ways.
 /// - `row_of_nothing`: none of its sets is there.
 /// - `row_too_many`: as many as wanted do not fit.
+/// - `row_lines_near`: two of its lines come nearer than the gap it keeps.
 /// - `row_not_closing`: its sets do not come round in whole turns.
 std::vector<Watch> watchPlaces(const PlacedSets& placed);
 

@@ -204,9 +204,8 @@ TEST_CASE("a layer's print lies on the wall as on what is cut, over any seam, tu
         Stand stand{{}, {}, {}, 0, place.anchor, place.turn, place.follows, 100};
         stand.follows = curveOf(stand, plan.sets[0].anchor, plan.wall) != 0;
         // One that is bent is turned before, so that its anchor is that of the artwork.
-        const Point flat = plan.wall.flat.turning(place.anchor.theta)(
-            standing(stand, plan.sets[0].anchor, plan.wall)(made[k]));
-        const Point onWall = onPicture(print, inverseOf(place.onFlat)(flat));
+        const Point flat = standing(stand, plan.sets[0].anchor, place.laid->ground)(made[k]);
+        const Point onWall = onPicture(print, inverseOf(place.onGround)(flat));
         CHECK(norm(onWall - onPart) < 1e-6);
       }
       const auto meshes = laidPrint(print, place, 0, plan.wall, -Angle::halfTurn(),

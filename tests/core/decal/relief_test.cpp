@@ -151,10 +151,10 @@ TEST_CASE("on a wall that curves both ways a set is cut in, its parts say so, an
       CHECK(make.layers[0].relief.empty());
       CHECK_FALSE(make.layers[1].relief.empty());
       // The second way: each cut stands upright on the wall, at one angle.
-      const Transform way = placed.onFlat * inverseOf(make.layers[1].fromSet);
+      const Transform way = placed.onGround * inverseOf(make.layers[1].fromSet);
       for (const ReliefCut& cut : make.layers[1].relief) {
-        const WallPoint from = plan.wall.flat.toWall(way(cut.from));
-        const WallPoint to = plan.wall.flat.toWall(way(cut.to));
+        const WallPoint from = placed.laid->ground.toWall(way(cut.from));
+        const WallPoint to = placed.laid->ground.toWall(way(cut.to));
         CHECK(std::abs((from.theta - to.theta).wrapped().degrees()) < 1e-6);
         CHECK(contains(offsetBy(make.layers[1].cut, Length::mm(0.05), Corners::round), cut.from));
         CHECK(contains(make.layers[1].cut, cut.to));

@@ -14,7 +14,7 @@ using namespace avrelt;
 namespace {
 
 /// A shape of the shelf so wide, its middle at the front so far up.
-EdgeTree item(const std::string& id, double wide, double up) {
+EdgeTree shapeAt(const std::string& id, double wide, double up) {
   const Artwork artwork = shapeArtwork(id);
   const Box box = artwork.bounds();
   const double scale = wide / box.width();
@@ -23,11 +23,23 @@ EdgeTree item(const std::string& id, double wide, double up) {
       mapped(artwork.silhouette(), {scale, 0, 0, scale, -middle.x * scale, up - middle.y * scale}));
 }
 
-Development straightFlat(double around = 240) {
-  return Development::cone(Length::mm(around / (2 * M_PI)), 0, Length::mm(180));
+Wall wallOfCone(const Development& cone) {
+  return {Body::of(cone), cone, Angle::halfTurn()};
 }
-Development taperedFlat() {
-  return Development::cone(Length::mm(32), 0.09, Length::mm(150));
+const Wall& straightWall() {
+  static const Wall wall =
+      wallOfCone(Development::cone(Length::mm(240 / (2 * M_PI)), 0, Length::mm(180)));
+  return wall;
+}
+const Wall& taperedWall() {
+  static const Wall wall = wallOfCone(Development::cone(Length::mm(32), 0.09, Length::mm(150)));
+  return wall;
+}
+
+RowItems itemsOn(const Wall& wall, std::vector<EdgeTree> shapes) {
+  std::vector<Footprint> items;
+  for (EdgeTree& shape : shapes) items.push_back({std::move(shape), {}, wall.flat});
+  return RowItems(wall, std::move(items));
 }
 
 /// Whether any two of them, all pairs, keep the gap.
@@ -55,7 +67,7 @@ int mostSlowly(const RowItems& items, Length gap) {
 
 TEST_CASE("discs go round as the arithmetic has it") {
   // 20 mm discs on 240 mm: a pitch of 26 mm with gaps of 6 mm makes 9 and leaves 6 mm.
-  const RowItems discs(straightFlat(), {item("full_moon", 20, 90)});
+  const RowItems discs = itemsOn(straightWall(), {shapeAt("full_moon", 20, 90)});
   const RowFit nine = fitRow(discs, std::nullopt, Length::mm(6), true);
   CHECK(nine.most == 9);
   CHECK(nine.at.size() == 9);
@@ -83,7 +95,8 @@ TEST_CASE("as many fit as trying every number finds, for every shape of the shel
   for (const bool taper : {false, true}) {
     for (const ShelfShape& shape : shelfShapes()) {
       INFO(shape.id << (taper ? " on a taper" : ""));
-      const RowItems items(taper ? taperedFlat() : straightFlat(), {item(shape.id, 17, 70)});
+      const RowItems items =
+          itemsOn(taper ? taperedWall() : straightWall(), {shapeAt(shape.id, 17, 70)});
       for (const double gap : {0.5, 4.0}) {
         const RowFit fit = fitRow(items, std::nullopt, Length::mm(gap), true);
         CHECK(fit.most == mostSlowly(items, Length::mm(gap)));
@@ -99,7 +112,7 @@ TEST_CASE("shapes that reach into each other stand closer than their boxes") {
   const std::vector<Point> chevron{{0, -10}, {10, 0}, {0, 10}, {4, 0}};
   std::vector<Point> up;
   for (const Point& p : chevron) up.push_back(p + Point{0, 90});
-  const RowItems items(straightFlat(), {EdgeTree(Polygon{up})});
+  const RowItems items = itemsOn(straightWall(), {EdgeTree(Polygon{up})});
   const std::optional<Angle> pitch = items.leastPitch(0, 0, Length::mm(1));
   REQUIRE(pitch);
   const double mm = pitch->radians() * 240 / (2 * M_PI);
@@ -116,9 +129,11 @@ TEST_CASE("sets in turn stand with equal gaps, all pairs of them") {
     for (int i = 0; i < kinds; ++i) {
       const auto which =
           static_cast<std::size_t>(*rc::gen::inRange(0, static_cast<int>(shapes.size())));
-      some.push_back(item(shapes[which].id, *rc::gen::inRange(8, 25), 70));
+      // Of any size and at any height, so that wide ones reach over narrow ones.
+      some.push_back(
+          shapeAt(shapes[which].id, *rc::gen::inRange(4, 60), *rc::gen::inRange(50, 90)));
     }
-    const RowItems items(taper ? taperedFlat() : straightFlat(), std::move(some));
+    const RowItems items = itemsOn(taper ? taperedWall() : straightWall(), std::move(some));
     const Length gap = Length::mm(*rc::gen::inRange(1, 8));
     const RowFit fit = fitRow(items, kinds * 2, gap, true);
     if (!fit.fits) return;
@@ -130,14 +145,30 @@ TEST_CASE("sets in turn stand with equal gaps, all pairs of them") {
       const Angle pitch = fit.at[next] - fit.at[i] + (next == 0 ? Angle::turn() : Angle());
       gaps.push_back(items.apartAt(i % items.count(), next % items.count(), pitch).mm());
     }
-    for (const double one : gaps) RC_ASSERT(std::abs(one - gaps.front()) < 0.01);
+    // Those in turn have equal gaps, unless a wide one holds off another that is not beside it.
+    double others = 1e6;
+    for (std::size_t i = 0; i < fit.at.size(); ++i) {
+      for (std::size_t k = 2; k + 1 < fit.at.size(); ++k) {
+        const std::size_t other = (i + k) % fit.at.size();
+        const Angle pitch = fit.at[other] - fit.at[i] + (other < i ? Angle::turn() : Angle());
+        others =
+            std::min(others, items.apartAt(i % items.count(), other % items.count(), pitch).mm());
+      }
+    }
+    const bool held = others < fit.gap.mm() + 0.02;
+    for (const double one : gaps) {
+      RC_ASSERT(one > fit.gap.mm() - 0.01);
+      RC_ASSERT(held || one < fit.gap.mm() + 0.01);
+    }
     RC_ASSERT(std::abs(fit.gap.mm() - leastOfAll(items, fit.at).mm()) < 1e-6);
+    RC_ASSERT(leastOfAll(items, fit.at) >= gap - Length::mm(1e-3));
   });
 }
 
 TEST_CASE("the largest size at which so many fit just fits") {
-  const Development flat = straightFlat();
-  const auto at = [&](double share) { return RowItems(flat, {item("star", 40 * share, 90)}); };
+  const auto at = [&](double share) {
+    return itemsOn(straightWall(), {shapeAt("star", 40 * share, 90)});
+  };
   const std::optional<double> share = largestFor(at, 8, Length::mm(5));
   REQUIRE(share);
   CHECK(fitRow(at(*share), 8, Length::mm(5), true).fits);
@@ -147,7 +178,7 @@ TEST_CASE("the largest size at which so many fit just fits") {
 }
 
 TEST_CASE("what does not go round once is not placed, and a row is checked by member") {
-  const RowItems wide(straightFlat(), {item("frame", 238, 90)});
+  const RowItems wide = itemsOn(straightWall(), {shapeAt("frame", 238, 90)});
   const RowFit none = fitRow(wide, 3, Length::mm(5), true);
   CHECK(none.at.empty());
   CHECK(none.most == 0);

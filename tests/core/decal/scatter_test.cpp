@@ -7,6 +7,7 @@
 #include <random>
 
 #include "core/decal_cups.h"
+#include "decal/coverage.h"
 #include "decal/shapes.h"
 #include "job/ids.h"
 #include "job/plan.h"
@@ -45,10 +46,10 @@ Scatter scatterOf(const Cup& cup, int count, double gap) {
 }
 
 std::vector<ScatterItem> thrown(const Scatter& scatter, const CupPlan& plan) {
-  std::vector<Occupied> others;
+  std::vector<Footprint> others;
   for (const SetPlan& set : plan.sets) {
     for (const PlacePlan& place : set.places) {
-      if (place.scatter.empty()) others.push_back({place.laid->outline, place.anchor});
+      if (place.scatter.empty()) others.push_back(*place.laid);
     }
   }
   return scattered(scatter, {*plan.landmarks, plan.divided, plan.of->sets, others});
@@ -150,8 +151,7 @@ TEST_CASE("a scatter keeps its gap between all pairs and stays off what it is ke
     for (const PlacePlan* a : all) {
       for (const PlacePlan* b : all) {
         if (a == b) continue;
-        RC_ASSERT(apartOn(plan.wall.flat, a->laid->outline, a->anchor, b->laid->outline, b->anchor)
-                      .apart >= scatter.gap.length);
+        RC_ASSERT(apartOn(plan.wall, *a->laid, *b->laid).apart >= scatter.gap.length);
       }
     }
   });
@@ -245,7 +245,8 @@ TEST_CASE("a scatter is denser where it is to be, and covers as much as is asked
   cup.scatters = {scatter};
   const CupPlan made = planned(cup);
   const Zone& zone = made.divided.zones[0];
-  const double share = made.covered.at(zone.id).mm2() / zone.area.mm2();
+  const double share =
+      coverageOf(made.sets, made.divided, made.wall.body).at(zone.id).mm2() / zone.area.mm2();
   CHECK(share >= 0.08);
   CHECK(share < 0.085);
 }
