@@ -10,6 +10,7 @@
 #include "divide/flat_outline.h"
 #include "divide/wall_grid.h"
 #include "divide/wall_line.h"
+#include "shape/nearer.h"
 
 namespace avrelt {
 namespace {
@@ -100,12 +101,24 @@ class Local {
     }
     return path;
   }
+  /// A line that is not closed, in mm.
+  std::vector<Point> rolledOpen(WallLine line) const {
+    for (WallPoint& p : line) p.theta = p.theta - middle_;
+    return inFlat(line, false, cone_, curveTolerance);
+  }
   WallLine back(const WholePath& path) const {
-    WallLine line;
+    std::vector<Point> line;
     line.reserve(path.size());
     for (const WholePoint& p : path) {
-      const WallPoint at =
-          cone_.toWall({static_cast<double>(p.X) / perMm, static_cast<double>(p.Y) / perMm});
+      line.push_back({static_cast<double>(p.X) / perMm, static_cast<double>(p.Y) / perMm});
+    }
+    return back(line);
+  }
+  WallLine back(const std::vector<Point>& points) const {
+    WallLine line;
+    line.reserve(points.size());
+    for (const Point& p : points) {
+      const WallPoint at = cone_.toWall(p);
       line.push_back(fromWhole(toWhole({at.theta + middle_, at.s})));
     }
     return line;
@@ -386,6 +399,42 @@ Length PatchMeasure::meanWidth() const {
   const double left = edge.mm() * edge.mm() - 16 * area.mm2();
   return Length::mm(left <= 0 ? std::sqrt(std::max(area.mm2(), 0.0))
                               : (edge.mm() - std::sqrt(left)) / 4);
+}
+
+Region nearerTo(const std::function<bool(WallPoint, WallPoint)>& asked, const Patch& patch,
+                Length reach, const Body& body) {
+  constexpr Length onEdge = Length::mm(1e-5);
+  const Local local(patch, body);
+  const auto [left, right] = spanOf(patch);
+  // What goes all round meets itself over the seam.
+  const bool round = right - left > Angle::turn() - Angle::radians(1e-6);
+  std::vector<SideOfTwo> sides;
+  for (const WallLine& line : patch.lines()) {
+    for (std::size_t i = 0; i < line.size(); ++i) {
+      const WallPoint& a = line[i];
+      const WallPoint& b = line[(i + 1) % line.size()];
+      const bool edge = (a.s < onEdge && b.s < onEdge) ||
+                        (a.s > body.wall() - onEdge && b.s > body.wall() - onEdge);
+      if (edge || alongSeam(a, b)) continue;
+      const bool one = asked(a, b);
+      for (const int turns : {0, -1, 1}) {
+        if (turns != 0 && !round) continue;
+        WallLine moved{a, b};
+        for (WallPoint& p : moved) p.theta = p.theta + Angle::turn() * turns;
+        const std::vector<Point> points = local.rolledOpen(moved);
+        for (std::size_t k = 0; k + 1 < points.size(); ++k) {
+          sides.push_back({points[k], points[k + 1], one});
+        }
+      }
+    }
+  }
+  Region nearer;
+  for (const Polygon& part : partsOf(nearerToAsked(sides, reach))) {
+    Patch made{local.back(part.front()), {}};
+    for (std::size_t i = 1; i < part.size(); ++i) made.openings.push_back(local.back(part[i]));
+    nearer = nearer | regionOf(made);
+  }
+  return nearer & Region::band(Length(), body.wall());
 }
 
 PatchMeasure measureOf(const Patch& patch, const Body& body) {

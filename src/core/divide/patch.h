@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <functional>
 #include <optional>
 #include <vector>
 
@@ -44,6 +45,12 @@ std::optional<Patch> outside(const Patch& patch, const Patch& other);
 std::vector<Patch> drawnIn(const Patch& patch, Length by, const Body& body);
 /// The same outwards.
 std::vector<Patch> drawnOut(const Patch& patch, Length by, const Body& body);
+
+/// What of the wall, to at least `reach` from a patch, lies nearer to those of its sides that are
+/// asked for than to any other that is no part of the rim, the base or the seam; folded back into
+/// the frame. A side is told by its two ends in the frame.
+Region nearerTo(const std::function<bool(WallPoint, WallPoint)>& asked, const Patch& patch,
+                Length reach, const Body& body);
 
 Area areaOf(const Patch& patch, const Body& body);
 /// All its edges, openings' too, along the body's surface.

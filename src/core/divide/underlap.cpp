@@ -3,8 +3,10 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "divide/patch.h"
+#include "shape/segment.h"
 
 namespace avrelt {
 namespace {
@@ -83,38 +85,61 @@ EdgeRule edgeRule(const Finish& finish, const DivideLine& line) {
   return {finish.edge, finish.edgeBy.length};
 }
 
+namespace {
+
+/// How far a place is from a line, in mm of the wall there.
+double awayFrom(const DivideLine& line, WallPoint place, double radius) {
+  double least = HUGE_VAL;
+  const Point p{place.theta.radians() * radius, place.s.mm()};
+  const double round = 2 * std::numbers::pi * radius;
+  for (const WallLine& stretch : line.stretches) {
+    for (std::size_t i = 0; i + 1 < stretch.size(); ++i) {
+      const Point a{stretch[i].theta.radians() * radius, stretch[i].s.mm()};
+      const Point b{stretch[i + 1].theta.radians() * radius, stretch[i + 1].s.mm()};
+      for (const double by : {0.0, round, -round}) {
+        least = std::min(least, squareDistance(p + Point{by, 0}, a, b));
+      }
+    }
+  }
+  return std::sqrt(least);
+}
+
+}  // namespace
+
 Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
                  const std::function<Length(const DivideLine&)>& by) {
-  Region grown = zone.region;
   Length most;
-  std::vector<EdgeLine> exact;
-  std::vector<std::size_t> grownInto;
   std::vector<std::pair<const DivideLine*, Length>> lines;
   for (const EdgeLine& edge : edgeLinesOf(zone, divided)) {
-    const Length over = by(*edge.line);
-    if (over > Length()) {
-      lines.emplace_back(edge.line, over);
-      most = std::max(most, over);
-      grownInto.insert(grownInto.end(), edge.beyond.begin(), edge.beyond.end());
-    } else {
-      exact.push_back(edge);
-    }
+    lines.emplace_back(edge.line, by(*edge.line));
+    most = std::max(most, lines.back().second);
   }
-  if (lines.empty()) return grown;
-  Region near;
+  if (most <= Length()) return zone.region;
+  const bool someExact = std::any_of(lines.begin(), lines.end(),
+                                     [](const auto& line) { return line.second <= Length(); });
+  // A place belongs to the edge it is nearest to: beyond an exact one nothing is covered.
+  const auto isExact = [&](WallPoint a, WallPoint b) {
+    const WallPoint middle{(a.theta + b.theta) / 2, (a.s + b.s) / 2};
+    const double radius = body.radius(middle.s).mm();
+    double least = HUGE_VAL;
+    bool exact = false;
+    for (const auto& [line, over] : lines) {
+      const double away = awayFrom(*line, middle, radius);
+      if (away >= least) continue;
+      least = away;
+      exact = over <= Length();
+    }
+    return exact;
+  };
+  Region grown = zone.region;
   for (const Patch& patch : patchesOf(zone.region)) {
-    near = near | regionOf(drawnOut(patch, most, body));
-  }
-  for (const auto& [line, over] : lines) {
-    grown = grown | (besideOf(*line, over, body) & near);
-  }
-  for (const EdgeLine& edge : exact) {
-    for (const std::size_t other : edge.beyond) {
-      const Region& beyond = divided.zones[other].region;
-      const bool both = std::find(grownInto.begin(), grownInto.end(), other) != grownInto.end();
-      // A neighbour met across both kinds of line is kept off along the exact one alone.
-      grown = grown - (both ? besideOf(*edge.line, most, body) & beyond : beyond);
+    const Region near = regionOf(drawnOut(patch, most, body));
+    Region laps;
+    for (const auto& [line, over] : lines) {
+      if (over > Length()) laps = laps | (besideOf(*line, over, body) & near);
     }
+    if (someExact) laps = laps - nearerTo(isExact, patch, most, body);
+    grown = grown | laps;
   }
   return grown;
 }

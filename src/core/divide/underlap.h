@@ -24,8 +24,8 @@ EdgeRule edgeRule(const Finish& finish, const DivideLine& line);
 
 /// A zone grown over lines at its edge, by so much for each line, square to the line as it runs
 /// over the body: film that lies under the stripes there. On
-/// a taper a hundredth of it more at most. A line that gives 0 stays the exact edge: the zone
-/// beyond it is not touched, but where it is met over another line that gives more.
+/// a taper a hundredth of it more at most. A line that gives 0 stays the exact edge: what lies
+/// nearest to it is not covered; a corner where it meets one that gives more belongs to that one.
 Region grownOver(const Zone& zone, const Divided& divided, const Body& body,
                  const std::function<Length(const DivideLine&)>& by);
 

@@ -1,0 +1,208 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Orders that once came out wrong, each held to what is true of it by a way of its own.
+#include <algorithm>
+#include <catch2/catch.hpp>
+#include <cmath>
+#include <filesystem>
+
+#include "decal/coverage.h"
+#include "files/disk.h"
+#include "files/document_json.h"
+#include "job/plan.h"
+#include "sheet/film_parts.h"
+
+using namespace avrelt;
+
+namespace {
+
+/// The order whose file name begins so.
+Document orderOf(const std::string& number) {
+  for (const auto& file : std::filesystem::directory_iterator(AVRELT_TEST_DATA "/cases")) {
+    if (file.path().filename().string().rfind(number + "-", 0) != 0) continue;
+    const auto document = readDocument(*readFile(file.path()));
+    REQUIRE(document.has_value());
+    return document->document;
+  }
+  FAIL("no case " << number);
+  return {};
+}
+
+Plan planned(const std::string& number) {
+  CheckedAll<Plan> plan = planDocument(orderOf(number));
+  if (!plan) {
+    FAIL(plan.error().front().field << ": " << inWords(plan.error().front().sentence, Unit::mm));
+  }
+  return std::move(*plan);
+}
+
+CupPlan cupOf(const std::string& number) {
+  return planned(number).cups.front();
+}
+
+bool told(const CupPlan& plan, const std::string& rule) {
+  return std::any_of(plan.watches.begin(), plan.watches.end(),
+                     [&](const Watch& watch) { return watch.rule == rule; });
+}
+
+const PlacePlan& placeOf(const CupPlan& plan, std::size_t set, std::size_t place = 0) {
+  return plan.sets.at(set).places.at(place);
+}
+
+/// The least between any two places of a row.
+double leastInRow(const CupPlan& plan) {
+  std::vector<const PlacePlan*> all;
+  for (const SetPlan& set : plan.sets) {
+    for (const PlacePlan& place : set.places) {
+      if (!place.row.empty()) all.push_back(&place);
+    }
+  }
+  double least = 1e6;
+  for (const PlacePlan* one : all) {
+    for (const PlacePlan* other : all) {
+      if (one == other) continue;
+      least = std::min(least, apartOn(plan.wall, *one->laid, *other->laid).apart.mm());
+    }
+  }
+  return least;
+}
+
+}  // namespace
+
+TEST_CASE("an upright on the seam ends where its zone does: at the point of a V, on a wave") {
+  const CupPlan vee = cupOf("41");
+  for (const DivideLine& line : vee.divided.lines) {
+    if (line.cut != "u") continue;
+    // The V is 100 mm deep in a wall of 150 mm, its point on the seam.
+    const bool onSeam = line.index == 0;
+    INFO("line " << line.id << ", " << line.length.mm());
+    CHECK(line.length.mm() == Approx(onSeam ? 50 : 150).margin(1e-3));
+  }
+  for (const LineMark& mark : vee.divided.marks) {
+    if (mark.at == MarkAt::upright && std::abs(mark.onCup.degrees()) > 179) {
+      CHECK(mark.fromBase.mm() == Approx(50).margin(1e-3));
+    }
+  }
+  std::vector<double> stripes;
+  for (const StripePlan& stripe : vee.stripes) stripes.push_back(stripe.length.mm());
+  std::sort(stripes.begin(), stripes.end());
+  REQUIRE(stripes.size() == 2);
+  CHECK(stripes[0] == Approx(50).margin(1e-3));
+  CHECK(stripes[1] == Approx(150).margin(1e-3));
+
+  const CupPlan wave = cupOf("42");
+  for (const DivideLine& line : wave.divided.lines) {
+    if (line.kind != CutKind::uprights) continue;
+    // No place of it lies outside the zones it parts, looked at to both sides.
+    for (const WallLine& stretch : line.stretches) {
+      for (const double share : {0.01, 0.25, 0.5, 0.75, 0.99}) {
+        const Length s = stretch.front().s + (stretch.back().s - stretch.front().s) * share;
+        for (const double aside : {-0.01, 0.01}) {
+          const Angle theta = (stretch.front().theta + Angle::degrees(aside)).wrapped();
+          const auto in = std::find_if(
+              wave.divided.zones.begin(), wave.divided.zones.end(),
+              [&](const Zone& zone) { return zone.region.contains({theta, s}); });
+          REQUIRE(in != wave.divided.zones.end());
+          CHECK(std::equal(line.of.begin(), line.of.end(), in->path.begin()));
+        }
+      }
+    }
+  }
+}
+
+TEST_CASE("in a row any two keep the gap, not neighbours alone") {
+  const CupPlan plan = cupOf("50");
+  const double gap = plan.of->rows.front().gap.length.mm();
+  CHECK(leastInRow(plan) >= gap - 1e-3);
+  CHECK(plan.rows.front().fit.gap.mm() == Approx(leastInRow(plan)).margin(1e-3));
+}
+
+TEST_CASE("on a waist and a belly as many of a row fit as the girth there has room for") {
+  // Rectangles 20 mm wide with 2 mm between them, where the cup is 180 and 300 mm round.
+  CHECK(cupOf("51").rows.front().fit.most == 180 / 22);
+  CHECK(cupOf("52").rows.front().fit.most == 300 / 22);
+  CHECK(leastInRow(cupOf("51")) == Approx(180.0 / 8 - 20).margin(0.02));
+  CHECK(leastInRow(cupOf("52")) == Approx(300.0 / 13 - 20).margin(0.02));
+}
+
+TEST_CASE("on a taper a straight side is measured in its middle too") {
+  for (const char* number : {"53", "54"}) {
+    const CupPlan plan = cupOf(number);
+    const PlacePlan& place = placeOf(plan, 0);
+    // Along its sides, place by place.
+    double low = 1e6;
+    double high = -1e6;
+    for (const std::vector<Point>& outline : place.laid->outline.shape()) {
+      for (std::size_t i = 0; i < outline.size(); ++i) {
+        const Point along = outline[(i + 1) % outline.size()] - outline[i];
+        for (int k = 0; k <= 400; ++k) {
+          const double s = place.laid->ground.toWall(outline[i] + along * (k / 400.0)).s.mm();
+          low = std::min(low, s);
+          high = std::max(high, s);
+        }
+      }
+    }
+    CHECK(place.room.base.mm() == Approx(low).margin(1e-3));
+    CHECK(place.room.rim.mm() == Approx(plan.wall.body.wall().mm() - high).margin(1e-3));
+  }
+  CHECK(told(cupOf("53"), "set_off_wall"));
+  CHECK(placeOf(cupOf("53"), 0).room.base < Length::mm(-1));
+  // Its upper edge's middle is the highest of it, 145 mm up.
+  const CupPlan rim = cupOf("54");
+  CHECK(placeOf(rim, 0).room.rim.mm() == Approx(rim.wall.body.wall().mm() - 145).margin(1e-6));
+}
+
+TEST_CASE("what is placed by its end is measured the way round that is nearer") {
+  // 170 mm from −5° on to the right on 250 mm: over the handle at −150° and both uprights.
+  const CupPlan wide = cupOf("55");
+  const PlacePlan& place = placeOf(wide, 0);
+  REQUIRE(place.room.feature);
+  CHECK(place.room.feature->apart.mm() == Approx(0).margin(1e-6));
+  CHECK(told(wide, "set_under_handle"));
+  CHECK(wide.sets[0].makes[place.make].layers[0].pieces.size() > 1);
+  // One from −30 to 30 mm, the other from 55.56 to 205.56 mm: 14.44 mm to the left.
+  const CupPlan two = cupOf("56");
+  for (const std::size_t set : {0U, 1U}) {
+    REQUIRE(placeOf(two, set).room.place);
+    CHECK(placeOf(two, set).room.place->apart.mm() ==
+          Approx(250 - 150 - 250 * 80.0 / 360 - 30).margin(1e-6));
+  }
+}
+
+TEST_CASE("what lies on each other covers a zone once, and is told") {
+  const CupPlan plan = cupOf("57");
+  for (const auto& [zone, area] : coverageOf(plan.sets, plan.divided, plan.wall.body)) {
+    for (const Zone& one : plan.divided.zones) {
+      if (one.id == zone) CHECK(area.mm2() <= one.area.mm2() * (1 + 1e-9));
+    }
+  }
+  CHECK(told(plan, "set_over_another"));
+  CHECK(told(cupOf("58"), "row_lines_near"));
+}
+
+TEST_CASE("the lap of a film at one line stays where the zone beyond is cut again") {
+  const CupPlan plan = cupOf("44");
+  const Document order = orderOf("44");
+  for (const Zone& zone : plan.divided.zones) {
+    if (zone.finish.kind != FinishKind::film) continue;
+    double area = 0;
+    for (const Part& part : plan.parts(purpose::film)) area += part.area().mm2();
+    Document plain = order;
+    plain.cups[0].division.body.parts.back().finish.edges.clear();
+    const CheckedAll<Plan> without = planDocument(plain);
+    REQUIRE(without);
+    double bare = 0;
+    for (const Part& part : without->cups[0].parts(purpose::film)) bare += part.area().mm2();
+    // By an independent model of what is nearest to that line.
+    CHECK(area - bare == Approx(713).margin(5));
+  }
+}
+
+TEST_CASE("no stray film lies beyond an exact edge") {
+  const CupPlan plan = cupOf("45");
+  std::vector<std::string> zones;
+  for (const Part& part : plan.parts(purpose::film)) {
+    zones.insert(zones.end(), part.zones.begin(), part.zones.end());
+  }
+  // Of each of its two films one part, and nothing else.
+  CHECK(zones == std::vector<std::string>{"A", "D"});
+}
