@@ -147,15 +147,15 @@ int runSchedule(const ScheduleOptions& options) {
     std::cout << "no order of work is done before " << dayText(least) << ", " << clockText(least)
               << ".\n";
   }
-  const auto write = [&](const std::string& file, const std::string& text) {
-    return file.empty() ? std::nullopt : writeFile(file, text);
+  std::vector<std::pair<std::filesystem::path, std::string>> files;
+  const auto write = [&](const std::string& file, std::string text) {
+    if (!file.empty()) files.emplace_back(file, std::move(text));
   };
   const std::string order = std::filesystem::path(options.plan.file).stem().string();
-  for (const auto& fault : {write(options.out, scheduleJson(bench)),
-                            write(options.calendar, benchCalendar(bench, order, words)),
-                            write(options.pages, benchPdf(bench, order, plan->paper, words))}) {
-    if (fault) return complain(words(*fault));
-  }
+  write(options.out, scheduleJson(bench));
+  write(options.calendar, benchCalendar(bench, order, words));
+  write(options.pages, benchPdf(bench, order, plan->paper, words));
+  if (const auto fault = writeFiles(files)) return complain(words(*fault));
   return bench.troubles.empty() ? 0 : 1;
 }
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/command_line.h"
 
+#include <algorithm>
+#include <chrono>
 #include <CLI/CLI.hpp>
 #include <filesystem>
 #include <iostream>
@@ -23,11 +25,31 @@
 namespace avrelt {
 namespace {
 
+/// Says on standard error how far something is that takes longer than anybody likes to wait for
+/// nothing.
+class HowFar {
+ public:
+  explicit HowFar(const char* what) : what_(what) {}
+
+  bool operator()(std::size_t done, std::size_t all) {
+    const auto now = std::chrono::steady_clock::now();
+    if (now - said_ >= std::chrono::seconds(2)) {
+      said_ = now;
+      std::cerr << what_ << ": " << done << " of " << all << '\n';
+    }
+    return true;
+  }
+
+ private:
+  const char* what_;
+  std::chrono::steady_clock::time_point said_ = std::chrono::steady_clock::now();
+};
+
 int runPlan(const PlanOptions& options) {
   const std::optional<Plan> plan = planFrom(options);
   if (!plan) return refused;
   const Unit unit = plan->units;
-  const auto files = outputsOf(*plan);
+  const auto files = outputsOf(*plan, HowFar("Parts made"));
   if (!files) return complain(inWords(files.error(), unit));
   if (const std::optional<Sentence> fault = exportInto(options.folder, *files)) {
     return complain(inWords(*fault, unit));
@@ -139,13 +161,18 @@ int runSheets(const SheetOptions& options) {
     if (!printer) return complain(inWords(printer.error(), unit));
     if (*printer) choices.printer = **printer;
   }
-  CheckedAll<SheetPlan> sheets = sheetsOf(plan, shelf, choices);
+  CheckedAll<SheetPlan> sheets = sheetsOf(plan, shelf, choices, HowFar("Parts laid"));
   if (!sheets) {
     for (const Fault& fault : sheets.error()) complain(inWords(fault.sentence, unit));
     return refused;
   }
+  HowFar tried("Tries made");
+  const auto tries = static_cast<std::size_t>(std::max(options.tries, 0));
   for (std::size_t i = 0; i < sheets->films.size(); ++i) {
-    for (int n = 0; n < options.tries; ++n) improve(*sheets, i);
+    for (std::size_t n = 0; n < tries; ++n) {
+      improve(*sheets, i);
+      tried(i * tries + n + 1, sheets->films.size() * tries);
+    }
   }
   const auto saved = saveSheets(options.plan.folder, *sheets, output);
   if (!saved) return complain(inWords(saved.error(), unit));
@@ -226,7 +253,9 @@ Asked askedFor(int argc, const char* const* argv) {
   return Asked::window;
 }
 
-int runCommandLine(int argc, const char* const* argv) {
+namespace {
+
+int runAsked(int argc, const char* const* argv) {
   CLI::App app{
       "Avrelt measures, lays out and plans decorated tumblers.\n\n"
       "avrelt [FILE.avrelt]    opens the window, with an order or an empty bench\n"
@@ -331,6 +360,19 @@ int runCommandLine(int argc, const char* const* argv) {
   if (shop.importing->parsed()) return runImport(shopOptions);
   std::cout << app.help();
   return 0;
+}
+
+}  // namespace
+
+int runCommandLine(int argc, const char* const* argv) {
+  const int code = runAsked(argc, argv);
+  // What nobody could read was not said.
+  if (!std::cout.flush()) {
+    return complain(
+        "What there is to say could not be written; the disk may be full. Write it "
+        "elsewhere.");
+  }
+  return code;
 }
 
 }  // namespace avrelt

@@ -42,7 +42,24 @@ CLI::App* addLog(CLI::App& app, ShopOptions& options) {
   return log;
 }
 
+namespace {
+
+/// Why a shop that was named with --shop cannot be meant: there is none, or not even its folder.
+std::optional<std::string> notMeant(const ShopOptions& options, bool makesOne) {
+  if (options.shop.empty()) return std::nullopt;
+  std::error_code error;
+  const std::filesystem::path file(options.shop);
+  if (std::filesystem::exists(file, error)) return std::nullopt;
+  if (!makesOne) return "There is no shop at " + options.shop + ". Check what --shop says.";
+  const std::filesystem::path folder = std::filesystem::absolute(file, error).parent_path();
+  if (std::filesystem::is_directory(folder, error)) return std::nullopt;
+  return "There is no folder " + folder.string() + " for the shop. Check what --shop says.";
+}
+
+}  // namespace
+
 int runLog(const ShopOptions& options) {
+  if (const auto slip = notMeant(options, false)) return complain(*slip);
   auto shop = Shop::open(fileOf(options));
   if (!shop) return complain(inWords(shop.error(), Unit::mm));
   std::string wanted;
@@ -84,6 +101,7 @@ ShopCommands addShop(CLI::App& app, ShopOptions& options) {
 }
 
 int runExport(const ShopOptions& options) {
+  if (const auto slip = notMeant(options, false)) return complain(*slip);
   const std::filesystem::path file = fileOf(options);
   {
     const auto shop = Shop::open(file);
@@ -100,6 +118,7 @@ int runExport(const ShopOptions& options) {
 int runImport(const ShopOptions& options) {
   const std::filesystem::path file = fileOf(options);
   if (file.empty()) return complain("There is no folder for the shop. Name one with --shop.");
+  if (const auto slip = notMeant(options, true)) return complain(*slip);
   const auto count = readArchive(options.archive, file, wallTime());
   if (!count) return complain(inWords(count.error(), Unit::mm));
   std::cout << file.string() << ": " << inWords(inWords(*count), Unit::mm);

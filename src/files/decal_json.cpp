@@ -129,10 +129,28 @@ Json written(const Joining& joining) {
   return object;
 }
 
-/// Outlines as files of other hands have them may cross; then they are resolved.
+/// Whether an outline runs clockwise that is no opening of another.
+bool turnedRound(const Polygon& area) {
+  std::vector<Box> boxes;
+  for (const std::vector<Point>& outline : area) boxes.push_back(boundsOf(Polygon{outline}));
+  for (std::size_t i = 0; i < area.size(); ++i) {
+    if (area[i].empty() || signedArea(area[i]) >= 0) continue;
+    bool within = false;
+    for (std::size_t k = 0; k < area.size() && !within; ++k) {
+      within = i != k && boxes[k].contains(area[i].front()) && signedArea(area[k]) > 0 &&
+               contains({area[k]}, area[i].front());
+    }
+    if (!within) return true;
+  }
+  return false;
+}
+
+/// Outlines as files of other hands have them may cross, or run the other way round; then they are
+/// resolved.
 Polygon resolved(const Polygon& area) {
   std::vector<Polyline> lines;
   for (const std::vector<Point>& outline : area) lines.push_back({outline, true});
+  if (turnedRound(area)) return enclosedBy(lines, false);
   return crossMoreOftenThan(0, lines) ? unionOf({area}) : area;
 }
 

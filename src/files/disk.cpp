@@ -34,6 +34,7 @@ class Staged {
     fs::path goal = fs::weakly_canonical(path, ignored);
     if (ignored) goal = path;
     if (fs::is_directory(goal, ignored)) return tl::unexpected(whyNot(EISDIR, path));
+    if (auto fault = notAFile(goal)) return tl::unexpected(std::move(*fault));
 
     const std::string start = "." + goal.filename().string() + ".";
     sweep(goal.parent_path(), start);
@@ -118,6 +119,28 @@ tl::expected<std::string, Sentence> readFile(const fs::path& path, std::size_t m
                    {path.string(), static_cast<long>(most >> 20U)}});
     }
   }
+}
+
+std::optional<Sentence> notAFile(const fs::path& path) {
+  struct stat about {};
+  if (::stat(path.c_str(), &about) != 0 || S_ISREG(about.st_mode) || S_ISDIR(about.st_mode)) {
+    return std::nullopt;
+  }
+  return Sentence{"“%1” is a pipe or a device, and stays what it is. Name a file to write.",
+                  {path.string()}};
+}
+
+std::optional<Sentence> writeFiles(const std::vector<std::pair<fs::path, std::string>>& files) {
+  std::vector<Staged> all;
+  for (const auto& [path, bytes] : files) {
+    tl::expected<Staged, Sentence> staged = Staged::put(path, bytes);
+    if (!staged) return staged.error();
+    all.push_back(std::move(*staged));
+  }
+  for (Staged& one : all) {
+    if (auto fault = one.takeName()) return fault;
+  }
+  return std::nullopt;
 }
 
 std::optional<Sentence> writeFile(const fs::path& path, std::string_view bytes) {

@@ -6,6 +6,7 @@
 #include <string>
 #include <string_view>
 #include <tl/expected.hpp>
+#include <utility>
 #include <vector>
 
 #include "measure/sentence.h"
@@ -24,6 +25,14 @@ tl::expected<std::string, Sentence> readFile(const std::filesystem::path& path,
 /// On failure the old file stands untouched, nothing is left behind, and the sentence says why and
 /// what to do.
 std::optional<Sentence> writeFile(const std::filesystem::path& path, std::string_view bytes);
+
+/// The same for several, wherever they are: all of them are on the disk before the first takes its
+/// name.
+std::optional<Sentence> writeFiles(
+    const std::vector<std::pair<std::filesystem::path, std::string>>& files);
+
+/// Why what stands at a path cannot be replaced by a file: it is a pipe or a device.
+std::optional<Sentence> notAFile(const std::filesystem::path& path);
 
 /// A file to be written into a folder.
 struct OutputFile {

@@ -23,8 +23,6 @@ constexpr const char* arrivals = ".arrivals";   ///< in that, the names that wer
 constexpr std::size_t largestIndex = 1U << 30U;
 constexpr int notHere = EXDEV;  ///< the one step cannot be done here
 
-using ListedIn = std::function<std::vector<std::string>(const std::string& index)>;
-
 bool startsWith(const std::string& text, const std::string& start) {
   return text.compare(0, start.size(), start) == 0;
 }
@@ -93,6 +91,15 @@ class Scratch {
   Descriptor held_;
 };
 
+/// Whether a file was written when its index was: what an index of other hands names was not.
+bool writtenWith(const fs::path& index, const fs::path& file) {
+  struct stat one {};
+  struct stat other {};
+  if (::lstat(index.c_str(), &one) != 0 || ::lstat(file.c_str(), &other) != 0) return false;
+  constexpr time_t takesAtMost = 3600;
+  return other.st_mtime <= one.st_mtime && one.st_mtime - other.st_mtime < takesAtMost;
+}
+
 class Generation {
  public:
   Generation(fs::path folder, const std::vector<OutputFile>& files)
@@ -100,13 +107,29 @@ class Generation {
     for (const OutputFile& file : files) names_.insert(file.name);
   }
 
+  /// Somebody else's file that stands where one is to be written.
+  const fs::path& foreign() const { return foreign_; }
+
   int operator()(const ListedIn& listedIn) {
     sweep();
     there_ = isThere(folder_);
     const auto index = readFile(folder_ / files_.back().name, largestIndex);
-    if (index && listedIn) {
-      for (const std::string& name : listedIn(*index)) {
-        if (names_.count(name) == 0) gone_.insert(name);
+    const auto listed = index && listedIn ? listedIn(*index) : std::nullopt;
+    if (listed) {
+      for (const std::string& name : *listed) {
+        if (names_.count(name) == 0 && writtenWith(folder_ / files_.back().name, folder_ / name)) {
+          gone_.insert(name);
+        }
+      }
+    }
+    if (listedIn) {
+      std::set<std::string> ours;
+      if (listed) ours.insert(listed->begin(), listed->end());
+      if (listed) ours.insert(files_.back().name);
+      for (const std::string& name : names_) {
+        if (ours.count(name) > 0 || !isThere(folder_ / name)) continue;
+        foreign_ = folder_ / name;
+        return EEXIST;
       }
     }
     for (const std::string& name : names_) {
@@ -315,6 +338,7 @@ class Generation {
   const std::vector<OutputFile>& files_;
   std::set<std::string> names_;
   std::set<std::string> gone_;
+  fs::path foreign_;
   bool there_ = false;
 };
 
@@ -333,7 +357,15 @@ std::optional<Sentence> writeGeneration(const fs::path& folder,
   if (!there && isThere(goal)) return whyNot(ENOTDIR, folder);
   fs::create_directories(goal.parent_path(), error);
   if (error) return whyNot(error.value(), folder);
-  if (const int failed = Generation(goal, files)(listedIn)) return whyNot(failed, folder);
+  Generation generation(goal, files);
+  const int failed = generation(listedIn);
+  if (!generation.foreign().empty()) {
+    return Sentence{
+        "“%1” is there already, and was not written by Avrelt with the files beside it. "
+        "Move it away, or choose another folder; nothing was written.",
+        {generation.foreign().string()}};
+  }
+  if (failed != 0) return whyNot(failed, folder);
   return std::nullopt;
 }
 

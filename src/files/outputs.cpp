@@ -70,14 +70,16 @@ tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
   return files;
 }
 
-std::vector<std::string> listedIn(const std::string& planJson) {
+std::optional<std::vector<std::string>> listedIn(const std::string& planJson) {
   // Of a plan of many megabytes only its end is wanted.
   const auto wanted = [](int depth, Json::parse_event_t event, const Json& value) {
     return depth != 1 || event != Json::parse_event_t::key || value != "cups";
   };
   const Json plan = Json::parse(planJson, wanted, false);
   std::vector<std::string> names;
-  if (!plan.is_object() || !plan.contains("avrelt_plan") || !plan.contains("files")) return names;
+  if (!plan.is_object() || !plan.contains("avrelt_plan") || !plan.contains("files")) {
+    return std::nullopt;
+  }
   for (const Json& file : plan["files"]) {
     if (!file.is_object() || !file.contains("path") || !file["path"].is_string()) continue;
     const auto name = file["path"].get<std::string>();

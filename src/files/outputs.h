@@ -38,9 +38,8 @@ using FilesGoing = std::function<bool(std::size_t done, std::size_t all)>;
 tl::expected<std::vector<OutputFile>, Sentence> outputsOf(const Plan& plan,
                                                           const FilesGoing& going = {});
 
-/// The files a plan lists, of those that `outputsOf` may have written; none where it cannot be
-/// read.
-std::vector<std::string> listedIn(const std::string& planJson);
+/// The files a plan lists, of those that `outputsOf` may have written; nothing where it is no plan.
+std::optional<std::vector<std::string>> listedIn(const std::string& planJson);
 
 /// Writes a plan's files into a folder as one generation; what the plan there before listed and is
 /// no longer made goes (see `writeGeneration`).

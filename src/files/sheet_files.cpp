@@ -257,12 +257,12 @@ tl::expected<std::vector<OutputFile>, Sentence> sheetFiles(const SheetPlan& shee
   return files;
 }
 
-std::vector<std::string> sheetsListedIn(const std::string& sheetsJson) {
+std::optional<std::vector<std::string>> sheetsListedIn(const std::string& sheetsJson) {
   std::vector<std::string> names;
   const Json root = Json::parse(sheetsJson, nullptr, false);
   if (!root.is_object() || !root.contains("avrelt_sheets") || !root.contains("sheets") ||
       !root["sheets"].is_array()) {
-    return names;
+    return std::nullopt;
   }
   const auto add = [&names](const Json& json) {
     if (!json.is_string()) return;

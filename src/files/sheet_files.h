@@ -37,7 +37,7 @@ Cutter cutterFor(const Cutter& cutter, const FilmSheets& film);
 std::string sheetName(const FilmSheets& film, std::size_t sheet, const std::string& order);
 
 /// The files a `sheets.json` lists; none where it cannot be read.
-std::vector<std::string> sheetsListedIn(const std::string& sheetsJson);
+std::optional<std::vector<std::string>> sheetsListedIn(const std::string& sheetsJson);
 
 /// Proves before anything is written that no two parts come nearer than the gap, then writes all
 /// files into a folder as one generation; their names, or why nothing was written.

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/svg.h"
 
+#include <algorithm>
 #include <array>
 #include <charconv>
 #include <cmath>
+#include <numbers>
 
 #include "files/ink.h"
 
@@ -64,14 +66,20 @@ std::string pathData(const Path& path, const PageFrame& frame) {
       data += " L" + place(frame(stretch.end));
     } else {
       const std::string radius = digits(arcFigures(from, stretch).radius);
-      const char* const more = std::abs(stretch.bulge) > 1 ? "1" : "0";  // than half a circle
       // With y turned down a left turn of the flat looks like a right turn to SVG's sweep flag.
       const char* const sweep = stretch.bulge > 0 ? "0" : "1";
-      for (const char* const part :
-           {" A", radius.c_str(), " ", radius.c_str(), " 0 ", more, " ", sweep, " "}) {
-        data += part;
+      // At most a quarter at once: where a reader finds the middle of a half circle from its ends,
+      // the last digit of its radius would move it by a root of that.
+      const double quarters = std::abs(std::atan(stretch.bulge)) * 4 / (std::numbers::pi / 2);
+      const int arcs = std::max(1, static_cast<int>(std::ceil(quarters - 1e-9)));
+      for (int i = 1; i <= arcs; ++i) {
+        for (const char* const part :
+             {" A", radius.c_str(), " ", radius.c_str(), " 0 0 ", sweep, " "}) {
+          data += part;
+        }
+        data += place(frame(i == arcs ? stretch.end
+                                      : pointAlong(from, stretch, static_cast<double>(i) / arcs)));
       }
-      data += place(frame(stretch.end));
     }
     from = stretch.end;
   }

@@ -19,6 +19,7 @@
 #include "shop/database.h"
 #include "shop/schema.h"
 #include "shop/shop.h"
+#include "shop/shop_lock.h"
 
 namespace avrelt {
 namespace {
@@ -220,7 +221,17 @@ tl::expected<ArchiveCount, Sentence> writeArchive(const fs::path& shop, const fs
   const fs::path half = archive.string() + ".half";
   ArchiveCount count;
   std::error_code error;
-  std::optional<Sentence> trouble;
+  for (const fs::path& own : {shop, lockFileOf(shop), fs::path(shop.string() + "-journal")}) {
+    if (fs::equivalent(own, archive, error) ||
+        fs::weakly_canonical(own, error) == fs::weakly_canonical(archive, error)) {
+      return tl::unexpected(
+          Sentence{"“%1” is the shop itself, which an archive in its place would "
+                   "end. Choose another name, as shop.zip.",
+                   {archive.string()}});
+    }
+  }
+  std::optional<Sentence> trouble = notAFile(archive);
+  if (trouble) return tl::unexpected(*trouble);
   bool whole = false;
   {
     Zip zip(half);
@@ -314,6 +325,19 @@ class Unpacked {
     return at == files_.end() ? nullptr : &at->second;
   }
   const std::set<std::string>& photos() const { return taken_; }
+  /// A table that a shop of this version has none of; empty where there is none.
+  std::string unknownTable(int version) const {
+    constexpr std::string_view folder = "tables/";
+    for (const auto& file : files_) {
+      const std::string& name = file.first;
+      if (!name.starts_with(folder)) continue;
+      const bool known = std::any_of(tables.begin(), tables.end(), [&](const char* table) {
+        return sinceOf(table) <= version && name == std::string(folder) + table + ".jsonl";
+      });
+      if (!known) return name;
+    }
+    return {};
+  }
 
  private:
   std::optional<Sentence> take(const std::string& name, std::string bytes) {
@@ -343,14 +367,62 @@ class Unpacked {
   std::size_t all_ = 0;
 };
 
+/// A column of a table: what it holds.
+struct Declared {
+  std::string name;
+  std::string type;  ///< "TEXT", "REAL", "INTEGER", "BLOB", as it was declared
+};
+
+std::vector<Declared> declaredColumns(Database& database, const std::string& table) {
+  std::vector<Declared> columns;
+  Statement rows(database, "SELECT name, type FROM pragma_table_info(?) ORDER BY cid");
+  rows.bind(table);
+  while (rows.step()) columns.push_back({rows.text(0), rows.text(1)});
+  return columns;
+}
+
+/// Columns that say when: a day there is none of is no day.
+constexpr std::array whens{"at", "begun", "finished", "last", "taken"};
+/// Columns of what there is none of below nothing.
+constexpr std::array amounts{"price",     "price_per_m2", "low",       "count",      "wide_mm",
+                             "tall_mm",   "done",         "steps",     "worked_min", "took_min",
+                             "usual_min", "wait_min",     "area_mm2",  "parts_mm2",  "taken_mm2",
+                             "over_mm2",  "capacity_ml",  "around_mm", "paid"};
+
+template <typename Names>
+bool isOneOf(const Names& names, const std::string& name) {
+  return std::find(names.begin(), names.end(), name) != names.end();
+}
+
+/// Whether a column can hold this.
+bool mayHold(const Declared& column, const Json& value) {
+  if (value.is_null()) return true;
+  if (column.type == "TEXT") {
+    if (value.is_object()) return true;
+    if (!value.is_string()) return false;
+    const auto& text = value.get_ref<const std::string&>();
+    return text.empty() || !isOneOf(whens, column.name) || parseCivil(text).has_value();
+  }
+  if (column.type == "INTEGER" || column.type == "REAL") {
+    if (!value.is_number() || (column.type == "INTEGER" && !value.is_number_integer()))
+      return false;
+    return value.get<double>() >= 0 || !isOneOf(amounts, column.name);
+  }
+  return value.is_object();
+}
+
 /// Puts one row in; false where it is none of this table's.
-bool putRow(Database& database, const std::string& table, const std::vector<std::string>& columns,
+bool putRow(Database& database, const std::string& table, const std::vector<Declared>& columns,
             const Json& row, const Unpacked& unpacked) {
   if (!row.is_object()) return false;
   std::string names;
   std::string places;
-  for (const auto& [name, value] : row.items()) {
-    if (std::find(columns.begin(), columns.end(), name) == columns.end()) return false;
+  for (const auto& item : row.items()) {
+    const std::string& name = item.key();
+    const Json& value = item.value();
+    const auto column = std::find_if(columns.begin(), columns.end(),
+                                     [&](const Declared& one) { return one.name == name; });
+    if (column == columns.end() || !mayHold(*column, value)) return false;
     names += (names.empty() ? "" : ", ") + name;
     places += places.empty() ? "?" : ", ?";
   }
@@ -406,8 +478,9 @@ std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
   Database database(file, Database::Use::writing);
   database.begin();
   bringUp(database, 0, static_cast<int>(version));
-  std::string bad;
+  std::string bad = unpacked.unknownTable(static_cast<int>(version));
   for (const char* table : tables) {
+    if (!bad.empty()) break;
     if (sinceOf(table) > version) continue;
     const std::string name = "tables/" + std::string(table) + ".jsonl";
     const std::string* text = unpacked.file(name);
@@ -415,7 +488,7 @@ std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
       bad = name;
       break;
     }
-    const std::vector<std::string> columns = columnsOf(database, table);
+    const std::vector<Declared> columns = declaredColumns(database, table);
     for (std::size_t at = 0; at < text->size() && bad.empty();) {
       const std::size_t end = std::min(text->find('\n', at), text->size());
       const Json row =
@@ -428,7 +501,10 @@ std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
     }
     if (!bad.empty()) break;
   }
+  const bool ofRows = database.refusedRow();
   std::optional<Sentence> trouble = database.end();
+  // Nothing is wrong with an archive for which the disk has no room.
+  if (trouble && !ofRows) return trouble;
   if (!bad.empty()) return damaged(archive, bad);
   if (trouble) return damaged(archive, "rows that do not go together");
   {
@@ -440,6 +516,41 @@ std::optional<Sentence> fill(const fs::path& file, const Unpacked& unpacked,
   count.photos = unpacked.photos().size();
   return database.trouble();
 }
+
+/// Photos that come in with an archive, and go again where it is refused after all.
+class PhotosTaken {
+ public:
+  PhotosTaken(const fs::path& from, const fs::path& to) : from_(from), to_(to) {}
+
+  std::optional<Sentence> take(const std::set<std::string>& files) {
+    std::error_code error;
+    fs::create_directories(to_, error);
+    for (const std::string& file : files) {
+      const bool there = fs::exists(to_ / file, error);
+      if (there) fs::rename(to_ / file, from_ / (was + file), error);
+      if (error) return whyNot(error.value(), to_ / file);
+      taken_.emplace_back(file, there);
+      fs::rename(from_ / file, to_ / file, error);
+      if (error) return whyNot(error.value(), to_ / file);
+    }
+    return std::nullopt;
+  }
+
+  void giveBack() {
+    std::error_code ignored;
+    for (const auto& [file, there] : taken_) {
+      fs::remove(to_ / file, ignored);
+      if (there) fs::rename(from_ / (was + file), to_ / file, ignored);
+    }
+    taken_.clear();
+  }
+
+ private:
+  static constexpr const char* was = "was-";
+  fs::path from_;
+  fs::path to_;
+  std::vector<std::pair<std::string, bool>> taken_;  ///< and whether there was one of that name
+};
 
 }  // namespace
 
@@ -456,19 +567,13 @@ tl::expected<ArchiveCount, Sentence> readArchive(const fs::path& archive, const 
   std::optional<Sentence> fault = unpacked.read();
   if (!fault) fault = fill(half, unpacked, archive, count);
   if (!fault) fault = lookedAt(half);
-  if (!fault) {
-    const fs::path photos = shop.parent_path() / "photos";
-    fs::create_directories(photos, ignored);
-    for (const std::string& file : unpacked.photos()) {
-      std::error_code error;
-      fs::rename(photosHalf / file, photos / file, error);
-      if (error) fault = whyNot(error.value(), photos / file);
-    }
-  }
+  PhotosTaken photos(photosHalf, shop.parent_path() / "photos");
+  if (!fault) fault = photos.take(unpacked.photos());
   if (!fault) {
     const auto aside = replaceShop(shop, half, "before-import", now);
     if (!aside) fault = aside.error();
   }
+  if (fault) photos.giveBack();
   fs::remove(half, ignored);
   fs::remove_all(photosHalf, ignored);
   if (fault) return tl::unexpected(*fault);

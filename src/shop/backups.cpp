@@ -141,18 +141,26 @@ tl::expected<fs::path, Sentence> replaceShop(const fs::path& shop, const fs::pat
     next.append("-").append(std::to_string(another)).append(ending);
     aside = folder / next;
   }
+  // The old one gets a second name, then the new one takes the first in one step: at every moment
+  // there is a shop.
   const bool there = fs::exists(shop, error);
-  if (there) {
-    fs::rename(shop, aside, error);
-    if (error) return tl::unexpected(whyNot(error.value(), shop));
+  if (there && disk::link(shop, aside) != 0) {
+    // Some disks have no second names.
+    fs::copy_file(shop, aside, error);
+    if (error) {
+      const Sentence fault = whyNot(error.value(), aside);
+      std::error_code ignored;
+      fs::remove(aside, ignored);
+      return tl::unexpected(fault);
+    }
   }
-  fs::rename(by, shop, error);
-  if (error) {
-    const Sentence fault = whyNot(error.value(), shop);
+  if (const int failed = disk::rename(by, shop)) {
+    const Sentence fault = whyNot(failed, shop);
     std::error_code ignored;
-    if (there) fs::rename(aside, shop, ignored);
+    if (there) fs::remove(aside, ignored);
     return tl::unexpected(fault);
   }
+  disk::syncFolder(shop.parent_path());
   return aside;
 }
 

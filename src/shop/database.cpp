@@ -156,6 +156,11 @@ std::optional<Sentence> Database::end() {
   return trouble();
 }
 
+bool Database::refusedRow() const {
+  const int code = failed_ & 0xFF;
+  return code == SQLITE_CONSTRAINT || code == SQLITE_MISMATCH || code == SQLITE_TOOBIG;
+}
+
 std::optional<Sentence> Database::trouble() {
   const int code = std::exchange(failed_, SQLITE_OK);
   if (code == SQLITE_OK) return std::nullopt;

@@ -64,6 +64,8 @@ class Database {
   void begin() { run("BEGIN IMMEDIATE"); }
   /// Ends it; what went wrong, if anything did. The next chain starts clean.
   std::optional<Sentence> end();
+  /// Whether it was a row that does not go with the others, and not the disk or the file.
+  bool refusedRow() const;
   /// What went wrong since the last look, where nothing was begun.
   std::optional<Sentence> trouble();
 

@@ -98,9 +98,10 @@ TEST_CASE("an upright on the seam ends where its zone does: at the point of a V,
         const Length s = stretch.front().s + (stretch.back().s - stretch.front().s) * share;
         for (const double aside : {-0.01, 0.01}) {
           const Angle theta = (stretch.front().theta + Angle::degrees(aside)).wrapped();
-          const auto in = std::find_if(
-              wave.divided.zones.begin(), wave.divided.zones.end(),
-              [&](const Zone& zone) { return zone.region.contains({theta, s}); });
+          const auto in = std::find_if(wave.divided.zones.begin(), wave.divided.zones.end(),
+                                       [&](const Zone& zone) {
+                                         return zone.region.contains({theta, s});
+                                       });
           REQUIRE(in != wave.divided.zones.end());
           CHECK(std::equal(line.of.begin(), line.of.end(), in->path.begin()));
         }

@@ -305,10 +305,27 @@ void RoundView::paintNames(QPainter& painter, const CupPlan& plan) const {
   }
 }
 
+namespace {
+
+/// Whether some of a region lies so far round that its middle says nothing of where the rest is.
+bool goesFarRound(const Region& region) {
+  constexpr Angle far = Angle::degrees(60);
+  const std::vector<WallLine>& outlines = region.outlines();
+  return std::any_of(outlines.begin(), outlines.end(), [&](const WallLine& outline) {
+    const auto [left, right] = std::minmax_element(
+        outline.begin(), outline.end(),
+        [](const WallPoint& a, const WallPoint& b) { return a.theta < b.theta; });
+    return right->theta - left->theta > far;
+  });
+}
+
+}  // namespace
+
 /// The cells of patterns on the near side.
 void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const {
   const FillPlan* inHand = fillPlanInHand(order_);
   painter.setPen(Qt::NoPen);
+  const double radius = plan.wall.body.widestRadius().mm() * scale_;
   const std::set<std::string> peeled = peeledOff(order_);
   for (const FillPlan& fill : plan.fills) {
     if (peeled.contains(fill.id)) continue;
@@ -323,11 +340,14 @@ void RoundView::paintCells(QPainter& painter, const CupPlan& plan, const Sight& 
     for (const Cell& cell : fill.cells) {
       if (static_cast<std::size_t>(cell.colour) >= chosen.colours.size()) continue;
       const double towards = std::cos((plan.wall.onCup(cell.middle.theta) - facing_).radians());
-      if (towards < -0.4) continue;
+      const bool wide = goesFarRound(cell.region);
+      if (towards < -0.4 && !wide) continue;
       const QColor& colour = colours[static_cast<std::size_t>(cell.colour)];
       QColor shade = shaded(colour, 0.75 + 0.25 * std::max(0.0, towards));
-      if (lifting && cell.colour != order_.peel()) shade.setAlpha(60);
-      painter.setBrush(shade);
+      const bool pale = lifting && cell.colour != order_.peel();
+      if (pale) shade.setAlpha(60);
+      // What is wide has no one side that faces the light.
+      painter.setBrush(wide && !pale ? QBrush(lightOn(colour, radius)) : QBrush(shade));
       const std::vector<QPolygonF> shape = polygonsOf(plan, seenOf(cell.region, sight));
       drawOutlines(painter, shape);
       const std::size_t index = static_cast<std::size_t>(cell.colour);
@@ -396,9 +416,14 @@ std::vector<WallLine> RoundView::seenOf(const Region& region, const Sight& sight
   const double edge = std::cos(sight.half.radians());
   const std::vector<WallLine>& whole = region.outlines();
   const bool all = std::all_of(whole.begin(), whole.end(), [&](const WallLine& outline) {
-    return std::all_of(outline.begin(), outline.end(), [&](const WallPoint& p) {
-      return std::cos((p.theta - sight.middle).radians()) > edge;
-    });
+    const auto [left, right] = std::minmax_element(
+        outline.begin(), outline.end(),
+        [](const WallPoint& a, const WallPoint& b) { return a.theta < b.theta; });
+    // What goes farther round has its corners in sight and the rest of it not.
+    return right->theta - left->theta < sight.half * 2 &&
+           std::all_of(outline.begin(), outline.end(), [&](const WallPoint& p) {
+             return std::cos((p.theta - sight.middle).radians()) > edge;
+           });
   });
   return all ? whole : inSight(region, sight.middle - sight.half, sight.middle + sight.half);
 }

@@ -295,8 +295,8 @@ void OrderFile::take(const Recovery::Left& left, const Document& document) {
   // With other bytes than the file has, saving over it asks first.
   adopt(document, left.original, bytes);
   order_.history()->resetClean();  // as the copy is nowhere but here
-  recovery_.keep();
-  Recovery::discard(left);
+  // Where the disk has no room for another copy, the old one stays, to be offered again.
+  if (recovery_.keep()) Recovery::discard(left);
   if (changed) emit changedOnDisk(OnDisk::differs);
   emit this->changed();
 }

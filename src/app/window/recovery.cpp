@@ -76,16 +76,17 @@ std::optional<Sentence> Recovery::write() {
   return writeFile(copy_.toStdString(), writeDocument(order_.document()));
 }
 
-void Recovery::keep() {
+bool Recovery::keep() {
   soon_.stop();
   latest_.stop();
-  if (order_.history()->isClean()) return;
+  if (order_.history()->isClean()) return true;
   const std::optional<Sentence> fault = write();
   if (fault && !failing_) {
     emit failed(tr("The copy against a crash could not be kept: %1 Save the order itself soon.")
                     .arg(say(*fault, order_.unit())));
   }
   failing_ = fault.has_value();
+  return !failing_;
 }
 
 void Recovery::settle() {

@@ -43,8 +43,8 @@ class Recovery : public QObject {
   void setOriginal(const QString& path, const QByteArray& bytes);
   /// The order is safe in its own file: no copy is needed until it changes.
   void settle();
-  /// Writes the copy now.
-  void keep();
+  /// Writes the copy now; whether all that is not in its own file is in it.
+  bool keep();
   QString copyPath() const { return copy_; }
 
  signals:

@@ -106,6 +106,13 @@ class Changing {
   void move(const StepChange& change) {
     const auto from = called(made_.steps, change.step);
     if (from == made_.steps.end()) return;
+    if (!change.first && change.behind == change.step) {
+      tell(change.step,
+           {"“%1” was to stand behind itself. It stands where the plan has it, your own "
+            "at the end.",
+            {Phrase(from->words)}});
+      return;
+    }
     if (!change.first && called(made_.steps, change.behind) == made_.steps.end()) {
       tell(change.step, {"“%1” was to stand behind a step the cup no longer takes. It stands where "
                          "the plan has it, your own at the end.",

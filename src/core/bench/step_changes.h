@@ -19,7 +19,9 @@ struct ChangedSteps {
 };
 
 /// The steps of a plan with what the maker changed: own ones put in, others moved, dropped, timed
-/// and noted. Changes of steps there are none of, now, are told and do nothing; what stands before
+/// and noted; moves one after the other, so that of two that contradict each other the later holds.
+/// Changes of steps there are none of, now, and a step that is to stand behind itself, are told and
+/// do nothing; what stands before
 /// what it needs, tape that is put on and never pulled, and waits shorter than the method's are
 /// done as they were asked for, and told. The least wait of a dropped step goes to the one before
 /// it.

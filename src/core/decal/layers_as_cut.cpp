@@ -19,7 +19,9 @@ Transform laying(const Layer& layer, double across, double shrinkPercent) {
 
 /// Whether two shapes are one to within the tolerance: each lies in the other drawn out by it.
 bool agree(const Polygon& a, const Polygon& b) {
-  const Length by = layersAgree;
+  // Round corners of a shape and of its mirror image are drawn from either side.
+  constexpr Length drawnRound = Length::mm(0.02);
+  const Length by = layersAgree + drawnRound;
   return (a - offsetBy(b, by, Corners::sharp)).empty() &&
          (b - offsetBy(a, by, Corners::sharp)).empty();
 }
@@ -67,7 +69,9 @@ std::vector<LayerPlan> layersAsCut(const DecalSet& set, const SetShape& made, co
         one.pieces.push_back({share.zone, share.letter, mapped(share.shape, map)});
       }
     }
-    one.wider = Length::mm(boundsOf(one.cut).width() - boundsOf(shape.shape).width());
+    // As it goes round the cup, however the place is turned.
+    const double wide = boundsOf(mapped(shape.shape, turned(as.turn))).width();
+    one.wider = Length::mm(wide * (as.across[k] / (1 - set.shrinkPercent / 100) - 1));
     one.area = Area::mm2(signedArea(one.cut));
     one.odd = !one.nothing && isOdd(shape.shape, layer, as.across[k], set.shrinkPercent);
     layers.push_back(std::move(one));

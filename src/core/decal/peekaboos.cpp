@@ -7,11 +7,12 @@
 namespace avrelt {
 namespace {
 
-/// What a stencil looks like, and which ring is cut for it.
+/// What a stencil looks like, however it is turned, and which ring is cut for it.
 struct Look {
   const SetMake* make = nullptr;
-  double wide = 0;
-  double tall = 0;
+  double longest = 0;  ///< sides of the rectangle that is spread as the stencil is
+  double shortest = 0;
+  double reach = 0;  ///< from the middle of its mass
   double area = 0;
   bool ringed = false;
   Box ring;
@@ -19,25 +20,47 @@ struct Look {
   Look(const SetMake& of, const Peekaboo& peekaboo) : make(&of), ringed(!peekaboo.ring.empty()) {
     for (const LayerPlan& layer : of.layers) {
       if (ringed && layer.id == peekaboo.ring) ring = boundsOf(layer.shape);
-      if (layer.id != peekaboo.stencil) continue;
-      const Box box = boundsOf(layer.shape);
-      wide = box.width();
-      tall = box.height();
-      area = layer.area.mm2();
+      if (layer.id == peekaboo.stencil) measure(layer.shape);
     }
   }
-  bool likeBy(double otherWide, double otherTall, double otherArea) const {
-    return std::abs(wide - otherWide) < seenToDiffer.mm() &&
-           std::abs(tall - otherTall) < seenToDiffer.mm() &&
-           std::abs(area - otherArea) < seenLarger * std::max(area, otherArea);
+  /// Buried, one sees neither which way up it is nor which side.
+  bool like(const Look& other) const {
+    const auto near = [](double a, double b) { return std::abs(a - b) < seenToDiffer.mm(); };
+    return near(longest, other.longest) && near(shortest, other.shortest) &&
+           near(reach * 2, other.reach * 2) &&
+           std::abs(area - other.area) < seenLarger * std::max(area, other.area);
   }
   bool ringGoesRound(const Look& other) const {
     return std::abs(ring.width() - other.ring.width()) < ringsAgree.mm() &&
            std::abs(ring.height() - other.ring.height()) < ringsAgree.mm();
   }
-  /// Buried, one sees neither which way up it is nor which side.
-  bool like(const Look& other) const {
-    return likeBy(other.wide, other.tall, other.area) || likeBy(other.tall, other.wide, other.area);
+
+ private:
+  /// By its area's moments about the middle of its mass: ∮ of their polynomials over triangles from
+  /// there (Steger 1996, from memory).
+  void measure(const Polygon& shape) {
+    const Point middle = centroidOf(shape);
+    double xx = 0;
+    double xy = 0;
+    double yy = 0;
+    for (const std::vector<Point>& outline : shape) {
+      for (std::size_t i = 0; i < outline.size(); ++i) {
+        const Point a = outline[i] - middle;
+        const Point b = outline[(i + 1) % outline.size()] - middle;
+        const double twice = cross(a, b);
+        area += twice / 2;
+        xx += twice * (a.x * a.x + a.x * b.x + b.x * b.x) / 12;
+        yy += twice * (a.y * a.y + a.y * b.y + b.y * b.y) / 12;
+        xy += twice * (a.x * (2 * a.y + b.y) + b.x * (a.y + 2 * b.y)) / 24;
+        reach = std::max(reach, norm(a));
+      }
+    }
+    if (area <= 0) return;
+    const double mean = (xx + yy) / 2;
+    const double apart = std::hypot((xx - yy) / 2, xy);
+    // A rectangle w wide has w² / 12 of its area.
+    longest = std::sqrt(12 * (mean + apart) / area);
+    shortest = std::sqrt(12 * std::max(0.0, mean - apart) / area);
   }
 };
 

@@ -37,16 +37,32 @@ Polygon bent(const Polygon& shape, double curve) {
   return unionOf({result});
 }
 
-/// Openings stay where a disc this wide fits in.
+/// Openings stay where a disc this wide fits in, beside what stands in them; one that goes takes
+/// that along.
 Polygon withOpeningsFrom(const Polygon& shape, Length least) {
   if (least <= Length()) return shape;
+  std::vector<Polygon> gone;
+  for (const std::vector<Point>& outline : shape) {
+    if (signedArea(outline) >= 0) continue;
+    const Polygon opening{{outline.rbegin(), outline.rend()}};
+    Polygon islands;
+    for (const std::vector<Point>& other : shape) {
+      if (signedArea(other) > 0 && contains(opening, other.front())) islands.push_back(other);
+    }
+    const Polygon open = islands.empty() ? opening : opening - unionOf({islands});
+    if (offsetBy(open, least * -0.5, Corners::round).empty()) gone.push_back(opening);
+  }
   Polygon result;
   for (const std::vector<Point>& outline : shape) {
-    if (signedArea(outline) < 0) {
-      const Polygon opening{{outline.rbegin(), outline.rend()}};
-      if (offsetBy(opening, least * -0.5, Corners::round).empty()) continue;
-    }
-    result.push_back(outline);
+    const bool within = std::any_of(gone.begin(), gone.end(), [&](const Polygon& opening) {
+      return contains(opening, outline.front());
+    });
+    const bool itself = signedArea(outline) < 0 &&
+                        std::any_of(gone.begin(), gone.end(), [&](const Polygon& opening) {
+                          return opening.front().size() == outline.size() &&
+                                 opening.front().back() == outline.front();
+                        });
+    if (!within && !itself) result.push_back(outline);
   }
   return result;
 }
@@ -66,6 +82,16 @@ class Maker {
     // What was not mended is measured already.
     result.fit =
         mends() || byColour() ? fit(result) : fitOf(result.artwork, clearance, set_.limit.length);
+    if (byColour()) {
+      // Each colour is cut by itself: its own thin places count, as they are before any are mended.
+      DecalSet asDrawn = set_;
+      asDrawn.drop = false;
+      asDrawn.thicken = false;
+      const Maker drawn(asDrawn, curve_);
+      const BladeFit colours =
+          mends() ? drawn.fit(Maker(asDrawn, curve_).unmeasured()) : result.fit;
+      result.leastSize = colours.leastSize(set_.size.length, set_.limit.length);
+    }
     return result;
   }
 
@@ -80,7 +106,7 @@ class Maker {
  private:
   /// The artwork at its size, turned and bent.
   void draw(SetShape& result) {
-    const Box drawn = set_.art->bounds();
+    const Box drawn = drawnBounds();
     const double measure = set_.byHeight ? drawn.height() : drawn.width();
     result.scale = set_.size.length.mm() / std::max(measure, 1e-6);
     const Point middle = drawn.centre();
@@ -94,6 +120,30 @@ class Maker {
       areas_.push_back({area.colour, mapped(area.area, map)});
       if (curve_ != 0) areas_.back().area = bent(areas_.back().area, curve_);
     }
+  }
+
+  /// The artwork's box as it was drawn; where specks are dropped, of what stays at the size that
+  /// this has then.
+  Box drawnBounds() const {
+    const Box all = set_.art->bounds();
+    if (!set_.drop) return all;
+    const Polygon drawn = whole(set_.art->areas);
+    constexpr int tries = 6;
+    constexpr double same = 1e-6;
+    Box box = all;
+    for (int i = 0; i < tries; ++i) {
+      const double measure = set_.byHeight ? box.height() : box.width();
+      const double scale = set_.size.length.mm() / std::max(measure, 1e-6);
+      const Transform larger{scale, 0, 0, scale, 0, 0};
+      Box stays = boundsOf(withoutSpecks(mapped(drawn, larger), set_.limit.length).shape);
+      if (stays.empty()) return all;
+      stays = {stays.low * (1 / scale), stays.high * (1 / scale)};
+      const double off = norm(stays.low - box.low) + norm(stays.high - box.high);
+      box = stays;
+      if (off * scale < same * 1e3) return box;
+    }
+    // What is dropped at one size and stays at the next: as it was drawn.
+    return all;
   }
 
   void addLayers(const Polygon& plain, SetShape& result) {

@@ -266,10 +266,12 @@ Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall
   }
   const auto [from, to] = zone.span();
   const auto inZone = [&, from = from, to = to](Angle onCup) {
+    // An end a hand has typed to a thousandth of a degree is on the edge.
+    constexpr Angle near = Angle::degrees(0.001);
     Angle at = wall.inFrame(onCup);
-    while (at < from - Angle::radians(1e-6)) at = at + Angle::turn();
-    while (at > to + Angle::radians(1e-6)) at = at - Angle::turn();
-    return at;
+    while (at < from - near) at = at + Angle::turn();
+    while (at > to + near) at = at - Angle::turn();
+    return at < from - near ? at : std::clamp(at, from, to);
   };
   struct End {
     const char* field;

@@ -68,6 +68,18 @@ class Bench {
     for (const CupPlan* plan : cups_) addCup(*plan, held);
     made_.problem.crews.front().hours = hours();
     made_.due = choices_.due;
+    // No spans would mean that there is always somebody.
+    if (made_.problem.crews.front().hours.empty() && made_.countLeft() > 0) {
+      for (std::size_t i = 0; i < made_.cups.size(); ++i) {
+        if (made_.cups[i].left.empty()) continue;
+        trouble(i, made_.cups[i].left.front(),
+                {"Nobody works on any day of the next %1 days, so nothing can be planned. Give at "
+                 "least one day of the week its hours.",
+                 {long{daysAhead}}});
+        break;
+      }
+      return std::move(made_);
+    }
     plan();
     judge(made_);
     return std::move(made_);

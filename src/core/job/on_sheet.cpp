@@ -56,8 +56,41 @@ std::vector<PartsNotLaid> notLaidOf(const FilmSheets& film) {
   return all;
 }
 
+namespace {
+
+/// What of a part's drawn lines lies on the film: a pen that leaves it draws on the mat.
+void keepOnFilm(Part& part, const Polygon& film) {
+  constexpr Length followed = Length::mm(0.005);
+  const Box box = boundsOf(film);
+  const bool plain = film.size() == 1 && film.front().size() == 4;
+  std::vector<Guide> kept;
+  for (Guide& guide : part.guides) {
+    const Box reach = boundsOf(guide.path);
+    if (plain && box.contains(reach.low) && box.contains(reach.high)) {
+      kept.push_back(std::move(guide));
+      continue;
+    }
+    std::vector<Point> line = flattened(guide.path, followed);
+    if (guide.path.closed() && !line.empty()) line.push_back(line.front());
+    for (const std::vector<Point>& run : within(film, line)) {
+      Path path{run.front(), {}};
+      for (std::size_t i = 1; i < run.size(); ++i) path.lineTo(run[i]);
+      kept.push_back({guide.kind, std::move(path)});
+    }
+  }
+  part.guides = std::move(kept);
+}
+
+}  // namespace
+
 PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
   PartSet set;
+  const SheetSize size = film.sizeOf(sheet);
+  const FilmPiece& piece = film.from[film.arrangement.sheets[sheet].film];
+  const double wide = size.wide.mm();
+  const double tall = size.tall.mm();
+  const Polygon edge =
+      piece.outline.empty() ? Polygon{{{0, 0}, {wide, 0}, {wide, tall}, {0, tall}}} : piece.outline;
   for (const Laid& laid : film.arrangement.laid) {
     if (laid.sheet != sheet) continue;
     const SheetPart& one = film.parts[laid.piece];
@@ -65,6 +98,7 @@ PartSet onSheet(const FilmSheets& film, std::size_t sheet) {
     // Two cups may have parts of one name.
     if (!one.stack) part.id = "cup-" + std::to_string(one.cup + 1) + "-" + part.id;
     if (laid.copy > 0) part.id += "-copy-" + std::to_string(laid.copy + 1);
+    keepOnFilm(part, edge);
     set.parts.push_back(std::move(part));
   }
   if (std::optional<Part> weeding = weedingOn(film, sheet)) {

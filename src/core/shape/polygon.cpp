@@ -161,6 +161,14 @@ Polygon offsetBy(const Polygon& polygon, Length by, Corners corners) {
   return fromPaths(drawnOut(toPaths(polygon), by.mm() * gridPerMm, corners, roundTo));
 }
 
+std::vector<std::vector<Point>> within(const Polygon& polygon, const std::vector<Point>& line) {
+  std::vector<std::vector<Point>> stretches;
+  for (const WholePath& stretch : openWithin(toPath(line), toPaths(polygon))) {
+    if (stretch.size() > 1) stretches.push_back(fromPath(stretch));
+  }
+  return stretches;
+}
+
 Polygon mapped(const Polygon& polygon, const Transform& map) {
   Polygon result = polygon;
   const bool mirrors = map.determinant() < 0;

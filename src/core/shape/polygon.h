@@ -40,6 +40,8 @@ Polygon shrunkBy(const Polygon& polygon, Length by);
 /// Everything within so much of a polygon, or below 0 what of it is at least so far from its edge.
 /// Round corners are true to 0.005 mm; sharp ones reach up to four times as far, then are cut off.
 Polygon offsetBy(const Polygon& polygon, Length by, Corners corners);
+/// The stretches of an open line that lie in a polygon, in no order.
+std::vector<std::vector<Point>> within(const Polygon& polygon, const std::vector<Point>& line);
 /// Moved by an affine map; outlines keep their sense where it mirrors.
 Polygon mapped(const Polygon& polygon, const Transform& map);
 

@@ -121,9 +121,8 @@ int Arranging::cells(std::size_t film, Length side) const {
 
 const Room& Arranging::emptyRoom(std::size_t film) {
   const FilmPiece& piece = films_[film];
-  const auto [found, isNew] =
-      emptyRooms_.try_emplace({film, cell()}, cells(film, piece.size.wide),
-                              cells(film, piece.size.tall));
+  const auto [found, isNew] = emptyRooms_.try_emplace({film, cell()}, cells(film, piece.size.wide),
+                                                      cells(film, piece.size.tall));
   Room& room = found->second;
   if (!isNew) return room;
   if (isPlain(film)) return room;
@@ -250,8 +249,16 @@ const std::vector<std::vector<LatticePlace>>& Arranging::rowsOn(std::size_t piec
   const auto [found, isNew] = rows_.try_emplace({piece, film, wanted});
   if (isNew && !latticesOf(piece).empty()) {
     const SheetSize& size = films_[film].size;
-    found->second = latticesOn(outerOf(piece), latticesOf(piece), free(film, size.wide),
-                               free(film, size.tall), pieces_[piece].mayTurn, wanted, rowsKept);
+    const double wide = free(film, size.wide);
+    // Few small ones want a corner of the sheet, not all of it laid for each way that is tried.
+    const Box box = boundsOf(Polygon{outerOf(piece)});
+    const double across = std::hypot(box.width(), box.height());
+    constexpr double roomier = 4;
+    const double each = latticesOf(piece).front().areaEach();
+    const double wantedTall = roomier * static_cast<double>(wanted) * each / wide + 3 * across;
+    found->second = latticesOn(outerOf(piece), latticesOf(piece), wide,
+                               std::min(free(film, size.tall), wantedTall), pieces_[piece].mayTurn,
+                               wanted, rowsKept);
     for (std::vector<LatticePlace>& places : found->second) {
       for (LatticePlace& place : places) place.at = place.at + Point{inset(film), inset(film)};
     }

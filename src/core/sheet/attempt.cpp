@@ -460,7 +460,7 @@ class Attempt {
       return plain;
     }
     // As many as a sheet holds of them; fewer where it is the last.
-    const std::size_t asked = plain < wanted || order_.rows > 0 ? FilmPiece::many : wanted;
+    const std::size_t asked = plain < wanted ? FilmPiece::many : wanted;
     const std::vector<std::vector<LatticePlace>>& all = work_.rowsOn(index, film, asked);
     if (all.empty()) return plain;
     // One after the other: a looser one may leave more at its edges.

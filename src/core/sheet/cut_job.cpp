@@ -3,7 +3,12 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
+#include <map>
 #include <numeric>
+#include <utility>
+
+#include "shape/polygon.h"
 
 namespace avrelt {
 namespace {
@@ -40,28 +45,87 @@ class Ordering {
   }
 
   void cut(const PartSet& set) {
-    std::vector<const Part*> left;
-    for (const Part& part : set.parts) left.push_back(&part);
+    const std::vector<std::vector<std::size_t>> within = partsWithin(set);
+    std::vector<std::size_t> waits(set.parts.size(), 0);
+    std::vector<std::vector<std::size_t>> frees(set.parts.size());
+    for (std::size_t i = 0; i < within.size(); ++i) {
+      waits[i] = within[i].size();
+      for (const std::size_t inner : within[i]) frees[inner].push_back(i);
+    }
+    std::vector<std::size_t> left(set.parts.size());
+    std::iota(left.begin(), left.end(), std::size_t{0});
     while (!left.empty()) {
+      // The nearest of those that nothing is left to be cut in.
       const auto next =
-          std::min_element(left.begin(), left.end(), [&](const Part* a, const Part* b) {
-            return norm(a->outline.start - at_) < norm(b->outline.start - at_);
+          std::min_element(left.begin(), left.end(), [&](std::size_t a, std::size_t b) {
+            const auto key = [&](std::size_t i) {
+              return std::pair(waits[i], norm(set.parts[i].outline.start - at_));
+            };
+            return key(a) < key(b);
           });
-      const Part& part = **next;
+      const std::size_t index = *next;
       left.erase(next);
-      std::vector<Stroke> inner;
-      for (const Path& slit : part.slits) inner.push_back(strokeOf(slit, Tool::blade));
-      for (const Path& hole : part.holes) inner.push_back(strokeOf(hole, Tool::blade));
-      addNearest(std::move(inner));
-      std::vector<Stroke> outer{strokeOf(part.outline, Tool::blade)};
-      for (const Path& more : part.more) outer.push_back(strokeOf(more, Tool::blade));
-      addNearest(std::move(outer));
+      for (const std::size_t outer : frees[index]) --waits[outer];
+      cutOne(set.parts[index]);
     }
   }
 
   std::vector<Stroke> take() { return std::move(strokes_); }
 
  private:
+  /// Of each part those that lie in it, in an opening or between its outlines: it is cut after
+  /// them, so that nothing is cut in film that is loose already.
+  static std::vector<std::vector<std::size_t>> partsWithin(const PartSet& set) {
+    struct Edges {
+      Box box;
+      std::vector<std::vector<Point>> lines;
+    };
+    std::vector<Edges> all;
+    for (const Part& part : set.parts) {
+      Edges& edges = all.emplace_back();
+      edges.lines.push_back(flattened(part.outline, followed));
+      for (const Path& more : part.more) edges.lines.push_back(flattened(more, followed));
+      for (const std::vector<Point>& line : edges.lines) {
+        for (const Point& p : line) edges.box.add(p);
+      }
+    }
+    std::vector<std::vector<std::size_t>> within(all.size());
+    for (std::size_t i = 0; i < all.size(); ++i) {
+      for (std::size_t k = 0; k < all.size(); ++k) {
+        if (i == k || all[k].box.empty() || !all[i].box.contains(all[k].box.low) ||
+            !all[i].box.contains(all[k].box.high)) {
+          continue;
+        }
+        const Point at = all[k].lines.front().front();
+        if (std::any_of(all[i].lines.begin(), all[i].lines.end(),
+                        [&](const std::vector<Point>& line) { return contains({line}, at); })) {
+          within[i].push_back(k);
+        }
+      }
+    }
+    return within;
+  }
+
+  /// A part's slits, then its closed lines, those within others first.
+  void cutOne(const Part& part) {
+    std::vector<Stroke> slits;
+    for (const Path& slit : part.slits) slits.push_back(strokeOf(slit, Tool::blade));
+    addNearest(std::move(slits));
+    std::vector<Stroke> closed{strokeOf(part.outline, Tool::blade)};
+    for (const std::vector<Path>* paths : {&part.more, &part.holes}) {
+      for (const Path& path : *paths) closed.push_back(strokeOf(path, Tool::blade));
+    }
+    std::map<int, std::vector<Stroke>, std::greater<>> byDepth;
+    for (const Stroke& one : closed) {
+      const auto depth = std::count_if(closed.begin(), closed.end(), [&](const Stroke& other) {
+        return &one != &other && !one.points.empty() &&
+               contains({other.points}, one.points.front());
+      });
+      byDepth[static_cast<int>(depth)].push_back(one);
+    }
+    for (auto& [depth, lines] : byDepth) addNearest(std::move(lines));
+  }
+
   double away(const Stroke& stroke) const {
     double least = norm(stroke.points.front() - at_);
     if (!stroke.closed) return std::min(least, norm(stroke.points.back() - at_));

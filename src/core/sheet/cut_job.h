@@ -33,7 +33,8 @@ struct CutJob {
 };
 
 /// The parts on a sheet as strokes: what is drawn first, then part by part, each the nearest to
-/// where the last ended, openings and slits before the edge that frees it. Curves are followed to
+/// where the last ended; what lies within another is cut before it, parts in another's opening as
+/// slits and openings before the edge that frees them. Curves are followed to
 /// 0.005 mm; a closed line begins at its point nearest to where the last one ended.
 CutJob cutJobOf(const PartSet& set, Length wide, Length tall, const std::string& name);
 

@@ -10,6 +10,8 @@ namespace avrelt {
 
 std::optional<Part> weedingOf(const std::vector<Polygon>& shapes, Length wide, Length tall,
                               Length apart) {
+  // What drawing out may leave of a round corner.
+  constexpr Length roundedBy = Length::mm(0.01);
   constexpr double edge = 0.5;  // what the blade keeps from the film's own
   Box box;
   for (const Polygon& shape : shapes) box.add(boundsOf(shape));
@@ -18,10 +20,10 @@ std::optional<Part> weedingOf(const std::vector<Polygon>& shapes, Length wide, L
   const Box round{
       {std::max(box.low.x - gap, edge), std::max(box.low.y - gap, edge)},
       {std::min(box.high.x + gap, wide.mm() - edge), std::min(box.high.y + gap, tall.mm() - edge)}};
-  // A box that cuts into a part's edge would spoil it.
+  // One nearer to a part than parts are to each other would lift it.
   const double least = std::min({box.low.x - round.low.x, box.low.y - round.low.y,
                                  round.high.x - box.high.x, round.high.y - box.high.y});
-  if (least < std::min(gap, edge) - 1e-9) return std::nullopt;
+  if (least < gap - 1e-9) return std::nullopt;
   Part weeding;
   weeding.id = "weeding";
   weeding.outline =
@@ -34,7 +36,7 @@ std::optional<Part> weedingOf(const std::vector<Polygon>& shapes, Length wide, L
     for (const std::vector<Point>& outline : shape) {
       if (signedArea(outline) > 0) outer.push_back(outline);
     }
-    grown.push_back(offsetBy(outer, apart, Corners::round));
+    grown.push_back(offsetBy(outer, apart + roundedBy, Corners::round));
   }
   const Polygon waste =
       Polygon{{round.low, {round.high.x, round.low.y}, round.high, {round.low.x, round.high.y}}} -
