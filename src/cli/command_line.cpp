@@ -125,6 +125,7 @@ int runSheets(const SheetOptions& options) {
   const auto plan = std::make_shared<const Plan>(std::move(*planned));
   const Unit unit = plan->units;
   SheetChoices choices = usualSheets(unit);
+  choices.printer = usualPrinter(plan->paper);
   if (!options.size.empty() && !readSize(options.size, unit, choices.size)) {
     return complain("“" + options.size +
                     "” is no size of a sheet. Write it as 12x24in or 300x600mm.");

@@ -2,6 +2,7 @@
 #include "files/picture_file.h"
 
 #include <jpeglib.h>
+#include <libexif/exif-data.h>
 #include <png.h>
 
 #include <algorithm>
@@ -53,6 +54,8 @@ class JpegReader {
   long wide() const { return static_cast<long>(info_.image_width); }
   long tall() const { return static_cast<long>(info_.image_height); }
   int colours() const { return info_.num_components; }
+  /// Whether something was not as it should be, as of a file that ends early.
+  bool warned() const { return trouble_.base.num_warnings > 0; }
 
   /// What is missing of a file that ends early stays grey, as browsers show it.
   bool dots(Picture& picture) {
@@ -155,6 +158,45 @@ std::string jpegOf(const Picture& picture, int quality) {
   return bytes;
 }
 
+/// How the camera was held, 1 to 8; 1 of what does not say (CIPA DC-008, "Exif", Orientation).
+int heldOf(std::string_view jpeg) {
+  const std::unique_ptr<ExifData, void (*)(ExifData*)> exif(
+      exif_data_new_from_data(reinterpret_cast<const unsigned char*>(jpeg.data()),
+                              static_cast<unsigned>(jpeg.size())),
+      exif_data_unref);
+  if (!exif) return 1;
+  const ExifEntry* entry = exif_content_get_entry(exif->ifd[EXIF_IFD_0], EXIF_TAG_ORIENTATION);
+  if (entry == nullptr || entry->format != EXIF_FORMAT_SHORT || entry->components < 1) return 1;
+  const int held = exif_get_short(entry->data, exif_data_get_byte_order(exif.get()));
+  return held >= 1 && held <= 8 ? held : 1;
+}
+
+/// A picture as it is to be seen, from how the camera was held: its first row and column lie at the
+/// sides that the number names.
+Picture asSeen(const Picture& dots, int held) {
+  const bool lying = held >= 5;
+  Picture seen;
+  seen.wide = lying ? dots.tall : dots.wide;
+  seen.tall = lying ? dots.wide : dots.tall;
+  seen.rgba.resize(dots.rgba.size());
+  for (int y = 0; y < dots.tall; ++y) {
+    for (int x = 0; x < dots.wide; ++x) {
+      int toX = lying ? y : x;
+      int toY = lying ? x : y;
+      if (held == 2 || held == 3 || held == 6 || held == 7) toX = seen.wide - 1 - toX;
+      if (held == 3 || held == 4 || held == 7 || held == 8) toY = seen.tall - 1 - toY;
+      const std::size_t from = (static_cast<std::size_t>(y) * static_cast<std::size_t>(dots.wide) +
+                                static_cast<std::size_t>(x)) *
+                               4;
+      const std::size_t to = (static_cast<std::size_t>(toY) * static_cast<std::size_t>(seen.wide) +
+                              static_cast<std::size_t>(toX)) *
+                             4;
+      std::copy_n(&dots.rgba[from], 4, &seen.rgba[to]);
+    }
+  }
+  return seen;
+}
+
 bool isOpaque(const Picture& picture) {
   for (std::size_t i = 3; i < picture.rgba.size(); i += 4) {
     if (picture.rgba[i] != 255) return false;
@@ -227,7 +269,20 @@ tl::expected<TakenPicture, Sentence> pictureToKeep(std::string bytes, const std:
   // Read once whatever its size: a damaged one is not to be found out when it is printed.
   auto dots = dotsOf(*head);
   if (!dots) return tl::unexpected(dots.error());
-  TakenPicture taken{std::move(*head), false};
+  TakenPicture taken{std::move(*head), false, false};
+  if (taken.picture.type == PictureType::jpeg) {
+    JpegReader reader(taken.picture.bytes);
+    Picture again;
+    taken.endsEarly = reader.head() && reader.dots(again) && reader.warned();
+    if (const int held = heldOf(taken.picture.bytes); held != 1) {
+      constexpr int fine = 95;
+      *dots = asSeen(*dots, held);
+      taken.picture.bytes = jpegOf(*dots, fine);
+      taken.picture.wide = dots->wide;
+      taken.picture.tall = dots->tall;
+      if (taken.picture.bytes.empty()) return tl::unexpected(damaged(name));
+    }
+  }
   const auto tooMany = [](const Picture& picture) {
     return static_cast<long>(picture.wide) * picture.tall > mostKeptDots;
   };

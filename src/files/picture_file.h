@@ -26,9 +26,11 @@ int coloursOfJpeg(std::string_view bytes);
 
 /// A picture as it is kept in an order: the file itself where that is small enough, else drawn
 /// smaller and packed anew; `smaller` says so. CMYK and 16-bit pictures become what a screen shows.
+/// A photo that says how the camera was held is turned as it is to be seen, and packed anew.
 struct TakenPicture {
   KeptPicture picture;
   bool smaller = false;
+  bool endsEarly = false;  ///< some of the file is missing; what is shows grey
 };
 tl::expected<TakenPicture, Sentence> pictureToKeep(std::string bytes, const std::string& name);
 

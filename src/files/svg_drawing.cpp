@@ -43,6 +43,7 @@ struct Ink {
   LineCap cap = LineCap::flat;
   LineJoin join = LineJoin::mitre;
   double mitreLimit = 4;
+  bool dashed = false;
   bool clipEvenOdd = false;
 };
 
@@ -230,6 +231,9 @@ class Reader {
                  : join == "bevel" ? LineJoin::bevel
                                    : LineJoin::mitre;
     }
+    if (const auto dashes = value("stroke-dasharray"); !dashes.empty() && dashes != "inherit") {
+      ink.dashed = dashes != "none" && dashes.find_first_of("123456789") != std::string_view::npos;
+    }
     if (std::string_view limit = value("stroke-miterlimit"); !limit.empty()) {
       ink.mitreLimit = std::clamp(takeNumber(limit).value_or(4), 1.0, 100.0);
     }
@@ -411,6 +415,15 @@ class Reader {
     if (ownSize) {
       map = map * Transform{1, 0, 0, 1, number(node, "x", viewWide_), number(node, "y", viewTall_)};
     }
+    // SVG 1.1, 14.3.3: what is drawn within another drawing ends at its edge.
+    const std::shared_ptr<const Polygon> outerClip = clip_;
+    const std::string overflow = declared(node, "overflow");
+    if (overflow != "visible" && overflow != "auto") {
+      const Polyline edge{{map({0, 0}), map({wide, 0}), map({wide, tall}), map({0, tall})}, true};
+      Polygon room = enclosedBy({edge}, false);
+      if (clip_) room = room & *clip_;
+      clip_ = std::make_shared<const Polygon>(std::move(room));
+    }
     const double outerWide = std::exchange(viewWide_, wide);
     const double outerTall = std::exchange(viewTall_, tall);
     const std::vector<double> view = viewBoxIn(node.attribute("viewBox").value());
@@ -422,6 +435,7 @@ class Reader {
     for (const pugi::xml_node& child : node.children()) walk(child, map, ink, depth + 1);
     viewWide_ = outerWide;
     viewTall_ = outerTall;
+    clip_ = outerClip;
   }
 
   void use(const pugi::xml_node& node, const Transform& map, const Ink& ink, int depth) {
@@ -516,8 +530,23 @@ class Reader {
     drawn.filled = ink.filled && kind != "line";
     drawn.evenOdd = clipping_ ? ink.clipEvenOdd : ink.evenOdd;
     drawn.stroke = ink.stroked ? Length::mm(ink.width * map.scale()) : Length();
+    if (drawn.stroke > Length() && !clipping_) {
+      if (ink.dashed) ++left_["dashes"];
+      if (ink.join == LineJoin::bevel) ++left_["bevels"];
+      if (isUneven(map)) ++left_["uneven lines"];
+    }
     drawn.name = nameOf(node);
     drawing_.shapes.push_back(std::move(drawn));
+  }
+
+  /// Whether lines would be wider one way than the other, which takes a shape of its own.
+  static bool isUneven(const Transform& map) {
+    constexpr double much = 0.02;
+    const double along = std::hypot(map.a, map.b);
+    const double across = std::hypot(map.c, map.d);
+    const double leans = map.a * map.c + map.b * map.d;
+    return std::abs(along - across) > much * std::max(along, across) ||
+           std::abs(leans) > much * along * across;
   }
 
   void rectangle(Pen& pen, const pugi::xml_node& node, Point at, Point size) {
@@ -560,6 +589,12 @@ class Reader {
         {"pictures", "Pictures were left out (%1): only lines and shapes can be cut."},
         {"scripts", "Scripts were left out (%1)."},
         {"foreign objects", "Foreign objects were left out (%1)."},
+        {"dashes",
+         "Dashes were left out (%1): these lines come in whole. Turn them into paths first."},
+        {"uneven lines",
+         "Lines that their drawing makes wider one way than the other are equally wide here (%1). "
+         "Turn them into paths first."},
+        {"bevels", "Bevelled corners of lines reach a little farther out here (%1)."},
         {"clip paths", "Clips were left out (%1): the shapes are taken whole."},
         {"masks", "Masks were left out (%1): the shapes are taken whole."},
         {"gradients", "Gradients and patterns are taken as one colour each (%1)."},

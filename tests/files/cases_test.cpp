@@ -4,11 +4,20 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <filesystem>
+#include <map>
+#include <sstream>
 
+#include "decal/artwork.h"
 #include "decal/coverage.h"
+#include "decal/peekaboos.h"
 #include "files/disk.h"
 #include "files/document_json.h"
+#include "files/sheet_files.h"
+#include "files/svg.h"
+#include "files/svg_drawing.h"
+#include "job/bench_plan.h"
 #include "job/plan.h"
+#include "job/sheets.h"
 #include "sheet/film_parts.h"
 
 using namespace avrelt;
@@ -206,4 +215,190 @@ TEST_CASE("no stray film lies beyond an exact edge") {
   }
   // Of each of its two films one part, and nothing else.
   CHECK(zones == std::vector<std::string>{"A", "D"});
+}
+
+TEST_CASE("what a drawing loses is told, and what it draws within a drawing ends there") {
+  const auto notesOf = [](const char* name) {
+    const auto drawing =
+        readDrawing(*readFile(std::string(AVRELT_TEST_DATA "/cases/67-") + name), "drawing");
+    REQUIRE(drawing);
+    std::string notes;
+    for (const Sentence& note : drawing->notes) notes += inWords(note, Unit::mm) + "\n";
+    return notes;
+  };
+  CHECK(notesOf("r_dash.svg").find("Dashes") != std::string::npos);
+  CHECK(notesOf("r_scale.svg").find("equally wide") != std::string::npos);
+  CHECK(notesOf("r_miter.svg").find("Bevelled") != std::string::npos);
+  CHECK(notesOf("r_inner.svg").empty());
+  const auto inner = readDrawing(*readFile(AVRELT_TEST_DATA "/cases/67-r_inner.svg"), "inner");
+  const auto artwork = artworkOf(*inner);
+  REQUIRE(artwork);
+  // Two corners of 1 mm each, and of 40 by 12 mm what lies in the 20 mm of the inner drawing.
+  CHECK(signedArea(artwork->silhouette()) == Approx(2 + 20 * 12).margin(0.01));
+}
+
+TEST_CASE("an artwork told clockwise is turned round when it is read") {
+  const Plan plan = planned("96");
+  for (const PartSet& set : plan.cups[0].partSets(purpose::layer)) {
+    for (const Part& part : set.parts) CHECK(part.area().mm2() > 0);
+  }
+}
+
+TEST_CASE("a step that is to stand behind itself stays where it was, and nobody working is told") {
+  for (const char* number : {"70", "71", "72"}) {
+    const Plan plan = planned(number);
+    const BenchPlan bench = benchPlan(plan, *plan.bench.from);
+    CHECK(bench.schedule);
+    std::size_t conflicts = 0;
+    for (const BenchCup& cup : bench.cups) conflicts += cup.conflicts.size();
+    if (std::string(number) != "72") CHECK(conflicts == 1);
+  }
+  const Plan plan = planned("73");
+  const BenchPlan bench = benchPlan(plan, *plan.bench.from);
+  CHECK_FALSE(bench.schedule);
+  REQUIRE(bench.troubles.size() == 1);
+  CHECK(inWords(bench.troubles[0].words, Unit::mm).find("Nobody works") != std::string::npos);
+}
+
+TEST_CASE("openings go with what stands in them, and are as wide as what is free of them") {
+  for (const char* number : {"61", "62"}) {
+    const CupPlan plan = cupOf(number);
+    for (std::size_t i = 0; i < plan.sets[0].layers().size(); ++i) {
+      const LayerPlan& layer = plan.sets[0].layers()[i];
+      const Layer& asked = plan.of->sets[0].layers[i];
+      if (layer.kind != LayerKind::backing || asked.smallestOpening.length <= Length()) continue;
+      // No piece lies within another, and no opening is left.
+      CHECK(partsOf(layer.cut).size() == 1);
+      CHECK(partsOf(layer.cut).front().size() == 1);
+    }
+  }
+}
+
+TEST_CASE("specks that are dropped take nothing off the size") {
+  const CupPlan plan = cupOf("64");
+  CHECK(plan.sets[0].made->box.width() == Approx(50).margin(0.01));
+}
+
+TEST_CASE("stencils alike are found however they are turned") {
+  const CupPlan plan = cupOf("63");
+  std::size_t alike = 0;
+  for (const Peekaboo& one : peekaboosOf(plan.sets)) alike += one.alike.empty() ? 0 : 1;
+  CHECK(alike >= 2);
+}
+
+TEST_CASE("growth at a quarter turn is told, and no stop is put on what is its own mirror image") {
+  const CupPlan grown = cupOf("65");
+  const SetPlan& set = grown.sets[0];
+  double most = 0;
+  for (const LayerPlan& layer : set.makes[placeOf(grown, 0).make].layers) {
+    most = std::max(most, std::abs(layer.wider.mm()));
+  }
+  // 6 mm more round 250, over the 20 to 23 mm that lie round the cup so.
+  CHECK(most > 20 * 6.0 / 256);
+  CHECK(most < 24 * 6.0 / 250);
+  CHECK_FALSE(told(cupOf("66"), "set_odd_layer"));
+}
+
+TEST_CASE("by colour the thinnest place is each colour's own") {
+  // A frame 0.5 and 0.4 mm wide round a rectangle.
+  const CupPlan plan = cupOf("59");
+  REQUIRE(plan.sets[0].made->leastSize);
+  CHECK(plan.sets[0].made->leastSize->mm() > 40);
+}
+
+TEST_CASE("a slant's end a hair beside its zone is on the edge") {
+  CHECK(planned("47").cups.size() == 1);
+}
+
+namespace {
+
+SheetPlan laidOn(const std::string& number, double wide, double tall) {
+  auto plan = std::make_shared<const Plan>(planned(number));
+  SheetChoices choices = usualSheets(plan->units);
+  choices.size.wide = Length::mm(wide);
+  choices.size.tall = Length::mm(tall);
+  CheckedAll<SheetPlan> sheets = sheetsOf(plan, FilmShelf(), choices);
+  REQUIRE(sheets);
+  return std::move(*sheets);
+}
+
+}  // namespace
+
+TEST_CASE("pieces of parted parts, and prints that fit slantwise, are laid") {
+  for (const char* number : {"91", "92"}) {
+    const SheetPlan sheets = laidOn(number, 210, 297);
+    for (const FilmSheets& film : sheets.films) {
+      for (const PartsNotLaid& one : notLaidOf(film)) {
+        INFO(number << ": " << one.part->part->id);
+        CHECK(false);
+      }
+    }
+  }
+}
+
+TEST_CASE("the pen stays on the film, and what lies within another is cut before it") {
+  const SheetPlan sheets = laidOn("94", 600, 1200);
+  for (const FilmSheets& film : sheets.films) {
+    for (std::size_t i = 0; i < film.arrangement.sheets.size(); ++i) {
+      const SheetSize size = film.sizeOf(i);
+      const CutJob job = jobOf(film, i, "job");
+      for (const Stroke& stroke : job.strokes) {
+        for (const Point& p : stroke.points) {
+          CHECK(p.x >= -1e-3);
+          CHECK(p.y >= -1e-3);
+          CHECK(p.x <= size.wide.mm() + 1e-3);
+          CHECK(p.y <= size.tall.mm() + 1e-3);
+        }
+      }
+      // Of two closed cuts the one within the other comes first.
+      const std::vector<std::vector<Point>> shapes = job.shapes();
+      for (std::size_t a = 0; a < shapes.size(); ++a) {
+        for (std::size_t b = a + 1; b < shapes.size(); ++b) {
+          CHECK_FALSE(contains({shapes[a]}, shapes[b].front()));
+        }
+      }
+    }
+  }
+}
+
+TEST_CASE("twelve small stars lie in a corner of a sheet, and a disc is round in its drawing") {
+  const SheetPlan sheets = laidOn("95", 304.8, 609.6);
+  for (const FilmSheets& film : sheets.films) {
+    CHECK(film.arrangement.notLaid.empty());
+    if (film.parts.front().part->copies < 12) continue;
+    CHECK(film.arrangement.sheets[0].reaches < Length::mm(30));
+  }
+  // Each arc by its ends and radius, as a reader finds its middle: SVG 1.1, F.6.5.
+  const CupPlan plan = cupOf("46");
+  std::size_t arcs = 0;
+  for (const Purpose& purpose : purposes()) {
+    for (const PartSet& set : plan.partSets(purpose.id)) {
+      const std::string svg = svgOf(set, Unit::mm, "disc");
+      for (std::size_t at = svg.find(" A"); at != std::string::npos; at = svg.find(" A", at + 1)) {
+        std::istringstream figures(svg.substr(at + 2, 80));
+        double r = 0;
+        double same = 0;
+        double turn = 0;
+        double more = 0;
+        figures >> r >> same >> turn >> more;
+        CHECK(r == same);
+        CHECK(more == 0);
+        ++arcs;
+      }
+    }
+  }
+  CHECK(arcs > 0);
+}
+
+TEST_CASE("a weave scattered evenly has as much of each colour as is asked for") {
+  const CupPlan plan = cupOf("43");
+  const FillPlan& fill = plan.fills[0];
+  std::map<int, int> count;
+  for (const Cell& cell : fill.cells) ++count[cell.colour];
+  CHECK(count.size() == 4);
+  for (const auto& [colour, cells] : count) {
+    CHECK(cells == Approx(static_cast<double>(fill.cells.size()) / 4)
+                       .margin(0.05 * static_cast<double>(fill.cells.size())));
+  }
+  CHECK(fill.colouring.clashes.empty());
 }

@@ -123,8 +123,31 @@ TEST_CASE("only what the last plan listed goes, and nothing outside the folder")
   CHECK(*readFile(folder / "thesis.odt") == "mine");
   // A plan nobody can read lists nothing.
   for (const char* plan : {"", "[", "{}", R"({"avrelt_plan": 1, "files": 7})"}) {
-    CHECK(listedIn(plan).empty());
+    CHECK(listedIn(plan).value_or(std::vector<std::string>()).empty());
   }
+}
+
+TEST_CASE("what somebody else keeps in the folder is neither replaced nor taken away") {
+  const TemporaryFolder top;
+  const fs::path folder = top.path / "out";
+  put(folder / "a-wrap.svg", "mine");
+  const auto refused = exportInto(folder, newer);
+  REQUIRE(refused);
+  CHECK(inWords(*refused, Unit::mm).find("a-wrap.svg") != std::string::npos);
+  CHECK(contentOf(folder) == Content{{"a-wrap.svg", "mine"}});
+  // A file of that name that is no plan of ours.
+  const fs::path other = top.path / "other";
+  put(other / "plan.json", "{\"rooms\": 4}");
+  CHECK(exportInto(other, newer));
+  CHECK(*readFile(other / "plan.json") == "{\"rooms\": 4}");
+  // A plan of other hands that names what was there long before it.
+  const fs::path forged = top.path / "forged";
+  put(forged / "letters.pdf", "mine");
+  fs::last_write_time(forged / "letters.pdf",
+                      fs::file_time_type::clock::now() - std::chrono::hours(30));
+  put(forged / "plan.json", R"({"avrelt_plan": 1, "files": [{"path": "letters.pdf"}]})");
+  REQUIRE_FALSE(exportInto(forged, newer));
+  CHECK(*readFile(forged / "letters.pdf") == "mine");
 }
 
 TEST_CASE("a planted link is replaced, not followed") {
@@ -135,6 +158,7 @@ TEST_CASE("a planted link is replaced, not followed") {
     fs::create_directory(folder);
     if (std::string(name) == "each") fs::create_directory(folder / "sub");
     fs::create_symlink(top.path / "mine.txt", folder / "a-wrap.svg");
+    put(folder / "plan.json", R"({"avrelt_plan": 1, "files": [{"path": "a-wrap.svg"}]})");
     REQUIRE_FALSE(exportInto(folder, newer).has_value());
     CHECK_FALSE(fs::is_symlink(folder / "a-wrap.svg"));
     CHECK(*readFile(top.path / "mine.txt") == "mine");

@@ -12,8 +12,8 @@
 #include <vector>
 
 /// A warm red, 200, 60, 40, as JPEG by the library: of three colours, of four inks, or its red
-/// alone as one grey.
-inline std::string jpegOf(int wide, int tall, int colours) {
+/// alone as one grey. With `halves` its right half is the opposite of that.
+inline std::string jpegOf(int wide, int tall, int colours, bool halves = false) {
   jpeg_compress_struct info{};
   jpeg_error_mgr trouble{};
   unsigned char* packed = nullptr;
@@ -32,7 +32,10 @@ inline std::string jpegOf(int wide, int tall, int colours) {
   constexpr std::array<JSAMPLE, 4> parts{200, 60, 40, 255};
   std::vector<JSAMPLE> line;
   for (int x = 0; x < wide; ++x) {
-    for (int c = 0; c < colours; ++c) line.push_back(parts[static_cast<std::size_t>(c)]);
+    for (int c = 0; c < colours; ++c) {
+      const JSAMPLE part = parts[static_cast<std::size_t>(c)];
+      line.push_back(halves && x >= wide / 2 ? static_cast<JSAMPLE>(255 - part) : part);
+    }
   }
   while (info.next_scanline < info.image_height) {
     JSAMPROW row = line.data();

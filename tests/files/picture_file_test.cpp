@@ -282,3 +282,41 @@ TEST_CASE("Pictures in an order that are none are refused by their place", "[pic
   REQUIRE(sizeFault(document));
   CHECK(words(*sizeFault(document)).find("12 MB") != std::string::npos);
 }
+
+TEST_CASE("a photo is turned as the camera was held, and one that ends early is told") {
+  // Left half red, with an Exif head of the least that says how it was held.
+  const std::string plain = jpegOf(40, 20, 3, true);
+  const auto held = [&](char how) {
+    std::string exif("Exif\0\0MM\0*\0\0\0\x08\0\x01\x01\x12\0\x03\0\0\0\x01\0", 25);
+    exif += how;
+    exif += std::string(6, '\0');
+    const std::size_t size = exif.size() + 2;
+    std::string bytes = plain.substr(0, 2);
+    bytes += "\xff\xe1";
+    bytes += static_cast<char>(size >> 8U);
+    bytes += static_cast<char>(size & 0xFFU);
+    return bytes + exif + plain.substr(2);
+  };
+  for (const char how : {1, 3, 6, 8}) {
+    const auto taken = pictureToKeep(held(how), "held");
+    REQUIRE(taken);
+    CHECK(taken->picture.wide == (how >= 5 ? 20 : 40));
+    CHECK(taken->picture.tall == (how >= 5 ? 40 : 20));
+    const auto dots = dotsOf(taken->picture);
+    REQUIRE(dots);
+    CHECK(dots->wide == taken->picture.wide);
+    // Where its left half comes to lie: to the left, to the right, at the top, at the foot.
+    const auto isRed = [&](int x, int y) {
+      return dots->rgba[static_cast<std::size_t>(y * dots->wide + x) * 4] > 150;
+    };
+    const int right = dots->wide - 3;
+    const int foot = dots->tall - 3;
+    CHECK(isRed(2, 2) == (how == 1 || how == 6));
+    CHECK(isRed(right, 2) == (how == 3 || how == 6));
+    CHECK(isRed(2, foot) == (how == 1 || how == 8));
+    CHECK_FALSE(taken->endsEarly);
+  }
+  const auto half = pictureToKeep(plain.substr(0, plain.size() - 40), "half");
+  REQUIRE(half);
+  CHECK(half->endsEarly);
+}

@@ -145,7 +145,7 @@ void SheetsWork::start() {
   stock_ = order_.stock();
   films_ = shelf_.films();
   cutter_ = shelf_.cutter();
-  choices_.printer = shelf_.printer().value_or(usualPrinter(usualPaper(order_.unit())));
+  choices_.printer = shelf_.printer().value_or(usualPrinter(order_.document().printPaper()));
   dropped_ = std::make_shared<std::atomic<bool>>(false);
   auto promise = std::make_shared<std::promise<Result>>();
   laying_ = promise->get_future();

@@ -77,9 +77,12 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
   third->addWidget(join_);
   third->addWidget(butt_);
   third->addStretch();
-  third->addWidget(tapesLabel_);
-  third->addWidget(tapes_, 1);
   column->addLayout(third);
+  auto* fourth = new QHBoxLayout;
+  fourth->setSpacing(8);
+  fourth->addWidget(tapesLabel_);
+  fourth->addWidget(tapes_, 1);
+  column->addLayout(fourth);
   cut_ = new QLabel;
   cut_->setWordWrap(true);
   column->addWidget(cut_);

@@ -294,8 +294,8 @@ void LayerPage::refresh() {
   if (!made->nothing && abs(made->wider) > seen) {
     words += QLatin1Char('\n') +
              (made->wider > Length()
-                  ? tr("Cut %1 wider, for coats and shrinking.").arg(say(made->wider, Unit::mm))
-                  : tr("Cut %1 narrower, for the coats between.").arg(say(-made->wider, Unit::mm)));
+                  ? tr("Cut %1 wider, for coats and shrinking.").arg(say(made->wider, unit))
+                  : tr("Cut %1 narrower, for the coats between.").arg(say(-made->wider, unit)));
   }
   words_->setText(words);
   const QString heat = layer->material == PartMaterial::heatApplied

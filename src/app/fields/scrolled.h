@@ -42,4 +42,13 @@ inline QScrollArea* scrolledColumn(QWidget* content) {
   return area;
 }
 
+/// A page of a card, as wide as that, scrolled where it is too tall.
+inline QScrollArea* scrolledPage(QWidget* content) {
+  auto* area = new QScrollArea;
+  plain(*area, content);
+  area->setWidgetResizable(true);
+  area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  return area;
+}
+
 }  // namespace avrelt

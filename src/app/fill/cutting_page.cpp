@@ -93,6 +93,14 @@ void CuttingPage::refresh() {
   straight_->setEnabled(!cup->wall.flat.isCylinder());
   straight_->setChecked(fill->cutting.straight);
   filmWhole_->setEnabled(film);
+  filmWhole_->setToolTip(film ? tr("The whole template, instead of its film cells alone")
+                              : tr("None of the colours is film, so there is nothing to cut again. "
+                                   "Give one of them film under Colours."));
+  straight_->setToolTip(
+      cup->wall.flat.isCylinder()
+          ? tr("This wall is upright: the template is straight already.")
+          : tr("As if the wall were upright: as wide as the zone half-way up, and of the same "
+               "height"));
   filmWhole_->setChecked(fill->cutting.filmWhole);
   doubleSided_->setChecked(fill->cutting.doubleSided);
   lines_->show(static_cast<int>(fill->cutting.lines));

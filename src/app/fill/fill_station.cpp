@@ -5,6 +5,7 @@
 #include <QPushButton>
 
 #include "app/fields/card.h"
+#include "app/fields/scrolled.h"
 #include "app/fields/when_seen.h"
 #include "app/fill/artwork_file.h"
 #include "app/order/fill_edits.h"
@@ -31,8 +32,8 @@ FillStation::FillStation(Order& order, QWidget* parent)
   lift_ = new LiftPage(order);
   amounts_ = new AmountsPage(order);
   cutting_ = new CuttingPage(order);
-  workPages_ =
-      new Pages(tr("Work"), {tr("Lift"), tr("Amounts"), tr("Parts")}, {lift_, amounts_, cutting_});
+  workPages_ = new Pages(tr("Work"), {tr("Lift"), tr("Amounts"), tr("Parts")},
+                         {lift_, amounts_, scrolledPage(cutting_)});
   workPages_->head()->addStretch();
   addCard(drawer, {}, workPages_, 28);
 

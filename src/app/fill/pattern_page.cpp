@@ -42,6 +42,8 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   ratio_ = new QDoubleSpinBox;
   ratio_->setAccessibleName(tr("Ratio"));
   ratio_->setDecimals(2);
+  // Half typed it is another number, which would be shown for it.
+  ratio_->setKeyboardTracking(false);
   ratio_->setSingleStep(0.1);
   ratio_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   grid->addWidget(size_, 0, 0);

@@ -296,7 +296,9 @@ void LogArea::refreshStock() {
   selectRow(*supplyTable_, at);
   words_->setText(board_.supplies().empty() ? tr("No supplies yet. Add the first below.")
                   : warned > 0              ? tr("%1 to count or to buy").arg(warned)
-                                            : tr("%1 supplies").arg(board_.supplies().size()));
+                  : board_.supplies().size() == 1
+                      ? tr("1 supply")
+                      : tr("%1 supplies").arg(board_.supplies().size()));
 }
 
 void LogArea::refreshFigures() {

@@ -127,6 +127,11 @@ std::optional<QString> PictureList::addFrom(const QString& path) {
                   .arg(picture.wide)
                   .arg(picture.tall));
   }
+  if ((*read)->endsEarly) {
+    emit told(
+        tr("The file ends early, so some of the picture is missing and stays grey. Get a whole "
+           "copy of it before you print."));
+  }
   return std::nullopt;
 }
 

@@ -266,8 +266,10 @@ Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall
   }
   const auto [from, to] = zone.span();
   const auto inZone = [&, from = from, to = to](Angle onCup) {
-    // An end a hand has typed to a thousandth of a degree is on the edge.
-    constexpr Angle near = Angle::degrees(0.001);
+    // An end so near to the edge was meant to be on it: as typed to a thousandth of a degree, or on
+    // a curve that is drawn so finely.
+    const Angle near = std::max(Angle::degrees(0.001),
+                                Angle::radians(Length::mm(0.01) / wall.body.narrowestRadius()));
     Angle at = wall.inFrame(onCup);
     while (at < from - near) at = at + Angle::turn();
     while (at > to + near) at = at - Angle::turn();

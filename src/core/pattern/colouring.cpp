@@ -2,6 +2,8 @@
 #include "pattern/colouring.h"
 
 #include <algorithm>
+#include <cmath>
+#include <utility>
 
 #include "pattern/colour_search.h"
 #include "pattern/index.h"
@@ -38,9 +40,27 @@ bool lawful(const ColourTask& task, const std::vector<int>& colours) {
   return probe.clashes.empty() && probe.misplaced.empty();
 }
 
+/// By how much the colour that is farthest off has more or less of all than it is to have.
+double sharesOff(const ColourTask& task, const std::vector<int>& colours) {
+  double wanted = 0;
+  for (const double share : task.shares) wanted += std::max(share, 0.0);
+  std::vector<double> has(task.shares.size(), 0);
+  double all = 0;
+  for (std::size_t v = 0; v < colours.size(); ++v) {
+    const double size = task.sizes.empty() ? 1 : task.sizes[v];
+    has[at(colours[v])] += size;
+    all += size;
+  }
+  double most = 0;
+  for (std::size_t c = 0; c < has.size() && all > 0 && wanted > 0; ++c) {
+    most = std::max(most, std::abs(has[c] / all - std::max(task.shares[c], 0.0) / wanted));
+  }
+  return most;
+}
+
 /// Nothing said by hand: quickly, or by search; then towards what the task asks. Whether it came
 /// out lawful is for the caller to see.
-Colouring freelyColoured(const ColourTask& task) {
+Colouring colouredOnce(const ColourTask& task) {
   Colouring result;
   bool sharesKept = false;
   if (std::optional<QuickColours> quick = quicklyColoured(task)) {
@@ -65,6 +85,26 @@ Colouring freelyColoured(const ColourTask& task) {
   const bool near = task.cost.empty() ? sharesKept : !strays(result.colours);
   if (!near) bringNearer(task, result.colours);
   return result;
+}
+
+/// The same, begun otherwise a few times where it came to rest with shares far off: with one colour
+/// on all of one side of a weave no single change leads on.
+Colouring freelyColoured(const ColourTask& task) {
+  constexpr double farOff = 0.05;
+  constexpr unsigned tries = 4;
+  Colouring best = colouredOnce(task);
+  if (!task.cost.empty() || !lawful(task, best.colours)) return best;
+  double off = sharesOff(task, best.colours);
+  ColourTask other = task;
+  for (unsigned i = 1; i <= tries && off > farOff; ++i) {
+    other.seed = task.seed + i;
+    Colouring next = colouredOnce(other);
+    const double nextOff = sharesOff(task, next.colours);
+    if (nextOff >= off || !lawful(task, next.colours)) continue;
+    best = std::move(next);
+    off = nextOff;
+  }
+  return best;
 }
 
 /// The same with what is tied together as one; ties that leave no lawful colours are given up.

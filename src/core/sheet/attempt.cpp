@@ -280,9 +280,9 @@ class Attempt {
       work_.takeAt(sheets_[at].room, film, index, closely->turn, closely->at);
       made_.laid.push_back({index, copies[next++], at, closely->turn, closely->at});
     }
-    // What is used up might have had room.
     if (next > 0) fits = true;
-    if (!fits && next < copies.size() && left_[film] == 0 && work_.films()[film].count > 0) {
+    // What is used up might have had room.
+    if (!fits && next < copies.size() && work_.films()[film].count > 0) {
       fits = hasRoomOn(film, ways_[index]) || work_.closelyOn(index, film).has_value();
     }
     return next;

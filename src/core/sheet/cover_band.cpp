@@ -43,6 +43,10 @@ std::optional<Part> coverBandPart(const Body& body, const Liquid& liquid, Angle 
                                letters,
                                -cone.flatAngle(beside),
                                {"%1: cover band", {cupName}}});
+    part.letterings.push_back({cone.toFlat({beside, tall * 0.25}),
+                               letters * 0.8,
+                               -cone.flatAngle(beside),
+                               {"for %1 round", {cone.around(tall / 2)}}});
   }
   return part;
 }

@@ -424,3 +424,82 @@ TEST_CASE("A part is turned with all that is drawn on it", "[arrange]") {
     }
   }
 }
+
+namespace {
+
+/// Whether a shape's box fits at some turn, tried every tenth of a degree.
+bool fitsAtAny(const Polygon& shape, double wide, double tall) {
+  for (int i = 0; i < 1800; ++i) {
+    const Box box = boundsOf(mapped(shape, turning(Angle::degrees(i / 10.0))));
+    if (box.width() <= wide && box.height() <= tall) return true;
+  }
+  return false;
+}
+
+}  // namespace
+
+TEST_CASE("Whatever fits an empty sheet at any turn is laid; what fits at none is told",
+          "[arrange]") {
+  rc::prop("", [] {
+    // Long ones, of which many fit slantwise alone.
+    Polygon shape = rectangle(*rc::gen::inRange(60, 240), *rc::gen::inRange(4, 90));
+    if (*rc::gen::inRange(0, 2) == 1) shape = shelfShape("comet", *rc::gen::inRange(80, 240));
+    const double wide = *rc::gen::inRange(80, 200);
+    const double tall = *rc::gen::inRange(80, 200);
+    const double margin = *rc::gen::inRange(0, 8);
+    const Arrangement made = arrange({{shape, 1}}, sheetOf(wide, tall, margin));
+    const double roomWide = wide - 2 * margin;
+    const double roomTall = tall - 2 * margin;
+    if (fitsAtAny(shape, roomWide, roomTall)) {
+      RC_ASSERT(made.laid.size() == 1U);
+      const Box box = boundsOf(shapeAt({shape, 1}, made.laid[0]));
+      RC_ASSERT(box.low.x >= margin - 1e-3);
+      RC_ASSERT(box.low.y >= margin - 1e-3);
+      RC_ASSERT(box.high.x <= wide - margin + 1e-3);
+      RC_ASSERT(box.high.y <= tall - margin + 1e-3);
+    } else if (!fitsAtAny(shape, roomWide + 0.2, roomTall + 0.2)) {
+      RC_ASSERT(made.laid.empty());
+      RC_ASSERT(made.notLaid.size() == 1U);
+      RC_ASSERT((made.notLaid[0].why == NotLaid::Why::tooLarge));
+    }
+  });
+}
+
+TEST_CASE("What fits an offcut goes there before a fresh sheet is opened or filled up",
+          "[arrange]") {
+  int onOffcuts = 0;
+  rc::prop("", [&] {
+    std::vector<Piece> pieces;
+    const auto count = *rc::gen::inRange<std::size_t>(2, 8);
+    for (std::size_t i = 0; i < count; ++i) {
+      const bool square = *rc::gen::inRange(0, 2) == 1;
+      const int size = *rc::gen::inRange(15, 140);
+      pieces.push_back(
+          {square ? rectangle(size, *rc::gen::inRange(15, 90)) : shelfShape("star", size),
+           *rc::gen::inRange(1, 4)});
+    }
+    const double side = *rc::gen::inRange(60, 110);
+    const std::vector<FilmPiece> films{{sheetOf(side, side, 3), 1, false, rectangle(side, side)},
+                                       {sheetOf(200, 280, 3), FilmPiece::many, false, {}}};
+    Arranger arranger(pieces, films, {});
+    const Arrangement made = arranger();
+    std::optional<std::size_t> offcut;
+    for (std::size_t i = 0; i < made.sheets.size(); ++i) {
+      if (made.sheets[i].film == 0) offcut = i;
+    }
+    Arrangement with = made;
+    if (!offcut) {
+      offcut = with.sheets.size();
+      with.sheets.push_back({0, {}});
+    }
+    for (const Laid& laid : made.laid) {
+      if (laid.sheet == *offcut) {
+        ++onOffcuts;
+        continue;
+      }
+      // None of those elsewhere finds room on it.
+      RC_ASSERT_FALSE(arranger.roomOn(with, laid, *offcut).has_value());
+    }
+  });
+  CHECK(onOffcuts > 20);
+}
