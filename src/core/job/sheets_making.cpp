@@ -98,6 +98,34 @@ bool mayTurnBy(const Piece& piece, Angle turn) {
   return off < exact || (piece.mayTurn == MayTurn::half && std::abs(off - 180) < exact);
 }
 
+/// Whether a part lies on an empty sheet of a film.
+bool liesOn(const FilmPiece& from, const Part& part, Length gap) {
+  ArrangeRules rules;
+  rules.gap = gap;
+  rules.lattices = false;
+  FilmPiece one = from;
+  one.count = 1;
+  return !Arranger({{pieceShape(part), 1, part.mayTurn}}, {one}, rules)().laid.empty();
+}
+
+/// A part in pieces that fit a sheet of a film. Where corners of it cannot be used, what fits its
+/// sides may not fit it: then by less of these.
+std::vector<Part> partedOn(const FilmPiece& from, const Part& part, Length lap, Length gap) {
+  const Box room = roomOf(from);
+  const bool plain = from.outline.empty() && from.room.empty();
+  for (const double share : {1.0, 0.95, 0.9, 0.85, 0.8, 0.7, 0.6}) {
+    std::vector<Part> parted =
+        splitToFit(part, Length::mm(room.width() * share), Length::mm(room.height() * share), lap);
+    if (plain) return parted;
+    if (!parted.empty() && std::all_of(parted.begin(), parted.end(), [&](const Part& piece) {
+          return liesOn(from, piece, gap);
+        })) {
+      return parted;
+    }
+  }
+  return {};
+}
+
 /// A part in pieces that fit one of a film's sheets, as few as may be; none where that cannot be.
 std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap) {
   std::vector<Part> best;
@@ -106,9 +134,7 @@ std::vector<Part> partedFor(const FilmSheets& film, const Part& part, Length lap
     return best;
   }
   for (const FilmPiece& from : film.from) {
-    const Box room = roomOf(from);
-    std::vector<Part> parted =
-        splitToFit(part, Length::mm(room.width()), Length::mm(room.height()), lap);
+    std::vector<Part> parted = partedOn(from, part, lap, film.gap);
     if (!parted.empty() && (best.empty() || parted.size() < best.size())) best = std::move(parted);
   }
   return best;

@@ -383,11 +383,17 @@ class LatticeLaying {
     const std::size_t count = std::min(places.size(), wanted_);
     if (count == 0 || count < best_.size()) return;
     if (count == best_.size() && count < wanted_) return;  // a whole sheet ends where it ends
-    std::stable_sort(places.begin(), places.end(),
-                     [](const LatticePlace& a, const LatticePlace& b) {
-                       return std::pair(a.at.y, a.at.x) < std::pair(b.at.y, b.at.x);
-                     });
-    places.resize(count);
+    const auto lower = [](const LatticePlace& a, const LatticePlace& b) {
+      return std::pair(a.at.y, a.at.x) < std::pair(b.at.y, b.at.x);
+    };
+    // Of many that few are wanted of, these alone are put in order, and only where they end lower.
+    if (count < places.size()) {
+      const auto last = places.begin() + static_cast<std::ptrdiff_t>(count) - 1;
+      std::nth_element(places.begin(), last, places.end(), lower);
+      if (count == best_.size() && last->at.y >= top_ - 1e-9) return;
+      places.resize(count);
+    }
+    std::stable_sort(places.begin(), places.end(), lower);
     const double top = places.back().at.y;
     if (count == best_.size() && top >= top_ - 1e-9) return;
     best_ = places;
