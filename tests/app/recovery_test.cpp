@@ -69,6 +69,23 @@ TEST_CASE("what a crash left is offered, opens unsaved, and is gone once taken")
   CHECK(QFile::exists(open.window.file().recovery().copyPath()));
 }
 
+TEST_CASE("on a full disk the copy that is opened stays, to be offered again") {
+  Document document;
+  document.cups = {newCup("Saved from the crash", Unit::inch)};
+  const QString copy = leaveCopy(document, "/tmp/its-own-file.avrelt");
+  OpenWindow open;
+  QString seen;
+  answerNextDialog("Open the copy", &seen);
+  disk::failBy([](std::string_view call) { return call == "write" ? ENOSPC : 0; });
+  open.window.file().offerRecovery();
+  disk::failBy({});
+  CHECK(open.window.order().document().cups[0].name == "Saved from the crash");
+  CHECK(QFile::exists(copy));
+  CHECK_FALSE(Recovery::leftBehind().empty());
+  QFile::remove(copy);
+  QFile::remove(copy + ".from");
+}
+
 TEST_CASE("a file changed since the copy was kept is not lost when the copy is opened and saved") {
   const QTemporaryDir folder;
   const QString path = folder.filePath("mine.avrelt");

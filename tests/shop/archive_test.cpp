@@ -3,9 +3,11 @@
 #include "shop/archive.h"
 
 #include <algorithm>
+#include <cerrno>
 #include <fstream>
 
 #include "files/disk.h"
+#include "files/disk_calls.h"
 #include "shop/backups.h"
 #include "shop/logs.h"
 
@@ -170,6 +172,77 @@ TEST_CASE("photos that are gone are counted, and the rest goes along", "[archive
   REQUIRE(read);
   CHECK(read->photos == 1);
   CHECK(read->missing == 1);
+}
+
+TEST_CASE("a shop is not written over by its own archive", "[archive]") {
+  const ShopFolder here;
+  {
+    Shop shop = here.open();
+    REQUIRE(shop.supplies().put(glitter("First")));
+  }
+  const std::string before = contentsOf(here.file());
+  fs::create_symlink(here.file(), here.path / "also.zip");
+  for (const fs::path& over :
+       {here.file(), here.path / "also.zip", here.path / "." / "shop.sqlite"}) {
+    const auto refused = writeArchive(here.file(), over, at("2026-12-01T10:00"));
+    REQUIRE_FALSE(refused);
+    CHECK(inWords(refused.error(), Unit::mm).find("shop itself") != std::string::npos);
+  }
+  CHECK(contentsOf(here.file()) == before);
+}
+
+TEST_CASE("what no shop can hold is refused in an archive, and nothing is changed", "[archive]") {
+  for (const char* spoilt :
+       {"UPDATE supplies SET price = 'dear'", "UPDATE supplies SET low = -4",
+        "UPDATE supply_events SET at = '2026-02-30T10:00'", "UPDATE supplies SET gone = 1.5"}) {
+    INFO(spoilt);
+    const ShopFolder here;
+    const ShopFolder there;
+    {
+      Shop shop = here.open();
+      const auto key = shop.supplies().put(glitter("First"));
+      REQUIRE(key);
+      there.open();
+    }
+    here.sql(
+        "INSERT INTO supply_events (supply, kind, at, amount, paid)"
+        " SELECT id, 'counted', '2026-02-28T10:00', 3, 0 FROM supplies");
+    here.sql(spoilt);
+    const fs::path zip = here.path / "shop.zip";
+    REQUIRE(writeArchive(here.file(), zip, at("2026-12-01T10:00")));
+    const std::string before = contentsOf(there.file());
+    CHECK_FALSE(readArchive(zip, there.file(), at("2026-12-02T10:00")));
+    CHECK(contentsOf(there.file()) == before);
+  }
+}
+
+TEST_CASE("an import that fails on its way leaves the shop and its photos", "[archive]") {
+  const ShopFolder here;
+  const ShopFolder there;
+  const auto withPhoto = [](const ShopFolder& folder, const char* bytes) {
+    Shop shop = folder.open();
+    Logbook log = shop.logbook();
+    const LogEntry entry = entryOf("o-1", "cup-1", "Comet");
+    REQUIRE_FALSE(log.record(entry, "", {}));
+    REQUIRE(log.addPhoto(entry.key, bytes, "front", at("2026-12-01T20:00")));
+  };
+  withPhoto(here, "new");
+  withPhoto(there, "old");
+  const fs::path zip = here.path / "shop.zip";
+  REQUIRE(writeArchive(here.file(), zip, at("2026-12-01T10:00")));
+  const std::string before = contentsOf(there.file());
+  const std::string photos = photosOf(there.path);
+  // After the photo's own: the step in which the new shop takes the old one's name.
+  int renames = 0;
+  disk::failBy([&](std::string_view call) { return call == "rename" && ++renames == 2 ? EIO : 0; });
+  const auto failed = readArchive(zip, there.file(), at("2026-12-02T10:00"));
+  disk::failBy({});
+  CHECK_FALSE(failed);
+  CHECK(renames == 2);
+  CHECK(contentsOf(there.file()) == before);
+  CHECK(photosOf(there.path) == photos);
+  REQUIRE(readArchive(zip, there.file(), at("2026-12-02T10:00")));
+  CHECK(contentsOf(there.file()) == contentsOf(here.file()));
 }
 
 TEST_CASE("a copy a day, those of a week, a month, a year kept", "[backups]") {
