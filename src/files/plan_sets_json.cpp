@@ -52,8 +52,7 @@ Json placeJson(const CupPlan& cup, const SetPlan& set, const PlacePlan& place) {
   json["up_mm"] = rounded(place.anchor.s.mm());
   json["turn_deg"] = rounded(place.turn.degrees());
   json["follows_wall"] = place.follows;
-  json["outlines_mm"] =
-      outlinesJson(onFlat(*place.laid, cup.wall));
+  json["outlines_mm"] = outlinesJson(onFlat(*place.laid, cup.wall));
   json["clearances_mm"] = {
       {"rim", rounded(room.rim.mm())},         {"base", rounded(room.base.mm())},
       {"seam", rounded(room.seam.apart.mm())}, {"line", apartJson(room.line)},

@@ -65,9 +65,8 @@ std::vector<Height> heightsAt(cInt edge, const WholePaths& outlines) {
 /// Whether a line stands on the seam from end to end.
 bool standsOnSeam(const WholePath& line) {
   const cInt edge = line.front().X < 0 ? -halfTurn : halfTurn;
-  return std::all_of(line.begin(), line.end(), [edge](const WholePoint& p) {
-    return std::abs(p.X - edge) <= onFrameEdge;
-  });
+  return std::all_of(line.begin(), line.end(),
+                     [edge](const WholePoint& p) { return std::abs(p.X - edge) <= onFrameEdge; });
 }
 
 /// The stretches of a line on the seam that have these outlines to both sides. The frame ends
