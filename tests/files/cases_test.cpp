@@ -402,3 +402,13 @@ TEST_CASE("a weave scattered evenly has as much of each colour as is asked for")
   }
   CHECK(fill.colouring.clashes.empty());
 }
+
+TEST_CASE("a turned set is placed by a point of its own side") {
+  // The middle of a triangle's lower side, turned by 45°: on its edge wherever that now is.
+  const CupPlan plan = cupOf("60");
+  const PlacePlan& place = placeOf(plan, 0);
+  const Point at = place.laid->ground.toFlat({Angle(), place.anchor.s});
+  const Polygon& outline = place.laid->outline.shape();
+  CHECK(contains(offsetBy(outline, Length::mm(0.02), Corners::sharp), at));
+  CHECK_FALSE(contains(offsetBy(outline, Length::mm(-0.02), Corners::sharp), at));
+}

@@ -19,7 +19,11 @@ double toTenThousandth(double share) {
 class Footing {
  public:
   Footing(const SetPlan& set, const PlacePlan& place, const Wall& wall)
-      : place_(place), ground_(place.laid->ground), share_(place.percent / 100), box_(set.box) {
+      : place_(place),
+        ground_(place.laid->ground),
+        share_(place.percent / 100),
+        box_(set.own),
+        turned_(set.turned) {
     const Stand stand{{}, {}, {}, 0, place.anchor, place.turn, place.follows, place.percent};
     bent_ = curveOf(stand, set.anchor, wall) != 0;
     was_ = turned(place.turn)(set.anchor * share_);
@@ -32,13 +36,14 @@ class Footing {
     const Angle round = (at.theta - place_.anchor.theta).wrapped();
     const Point off = bent_ ? Point{was_.x + round.radians() * radius_, (at.s - middle_).mm()}
                             : was_ + ground_.toFlat({round, at.s}) - Point{0, place_.anchor.s.mm()};
-    const Point point = turned(-place_.turn)(off);
+    const Point point = turned(-place_.turn - turned_)(off);
     return {toTenThousandth(0.5 + point.x / std::max(box_.width() * share_, 1e-6)),
             toTenThousandth(0.5 + point.y / std::max(box_.height() * share_, 1e-6))};
   }
 
   Told told(const Anchor& anchor) const {
-    const Point point{(anchor.across - 0.5) * box_.width(), (anchor.up - 0.5) * box_.height()};
+    const Point point =
+        turned(turned_)({(anchor.across - 0.5) * box_.width(), (anchor.up - 0.5) * box_.height()});
     const Point by = turned(place_.turn)(point * share_) - was_;
     if (bent_) {
       return {{place_.anchor.theta + Angle::radians(by.x / radius_),
@@ -57,6 +62,7 @@ class Footing {
   const Development& ground_;
   double share_;
   Box box_;
+  Angle turned_;  ///< the artwork in its set
   bool bent_ = false;
   Point was_;
   Length middle_;

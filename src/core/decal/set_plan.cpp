@@ -217,6 +217,8 @@ class SetPlanner::Work {
     plan.made = shape(i, 0, {});
     plan.scale = plan.made->scale;
     plan.box = plan.made->box;
+    plan.own = plan.made->own;
+    plan.turned = set.turn;
     plan.anchor = anchorOf(set, *plan.made);
     dressed_.sets.push_back(std::move(plan));
   }

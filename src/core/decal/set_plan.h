@@ -89,6 +89,8 @@ struct SetPlan {
   bool gone = false;  ///< the artwork is not in the order any more; there are no layers then
   double scale = 1;   ///< of the artwork as it was drawn
   Box box;            ///< of the artwork as it lies, about its middle
+  Box own;            ///< of the artwork before it is turned
+  Angle turned;       ///< by so much it then is
   Point anchor;       ///< of the artwork, from its middle
   std::shared_ptr<const SetShape> made;
   std::vector<SetMake> makes;  ///< at least one; also where it has no place

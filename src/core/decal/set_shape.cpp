@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "shape/smooth.h"
+#include "shape/transform.h"
 
 namespace avrelt {
 namespace {
@@ -155,6 +156,8 @@ class Maker {
       if (byColour()) result.dropped = apart.dropped;
     }
     result.box = boundsOf(result.artwork);
+    result.own =
+        set_.turn == Angle() ? result.box : boundsOf(mapped(result.artwork, turning(-set_.turn)));
     if (byColour() || apart()) seen_ = seenOf(areas_);
     for (const Layer& layer : set_.layers) result.layers.push_back(of(layer, result));
     result.outer = outerOf(result);

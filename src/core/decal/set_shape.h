@@ -17,6 +17,7 @@ struct LayerShape {
 struct SetShape {
   double scale = 1;  ///< of the artwork as it was drawn
   Box box;           ///< of the artwork so, its middle at the origin but for what is turned
+  Box own;           ///< the artwork's before it is turned: its named points lie on its sides
   Polygon artwork;   ///< its silhouette, mended where that is asked for
   std::vector<LayerShape> layers;
   Polygon outer;                    ///< all that lies on the cup of it

@@ -19,7 +19,9 @@ Length middleOf(const Stand& stand, Point anchor) {
 }  // namespace
 
 Point anchorOf(const DecalSet& set, const SetShape& made) {
-  return {(set.anchor.across - 0.5) * made.box.width(), (set.anchor.up - 0.5) * made.box.height()};
+  const Point own{(set.anchor.across - 0.5) * made.own.width(),
+                  (set.anchor.up - 0.5) * made.own.height()};
+  return set.turn == Angle() ? own : turned(set.turn)(own);
 }
 
 Transform turned(Angle by) {

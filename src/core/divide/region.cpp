@@ -92,6 +92,7 @@ std::vector<WallLine> stretchesOnSeam(const WholePath& line, const WholePaths& o
     }
   }
   std::vector<WallLine> stretches;
+  stretches.reserve(whole.size());
   const cInt x = line.front().X;
   for (const auto& [low, high] : whole) stretches.push_back(fromPath({{x, low}, {x, high}}));
   if (line.front().Y > line.back().Y) {

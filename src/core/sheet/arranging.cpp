@@ -214,8 +214,10 @@ std::optional<Laid> Arranging::closelyOn(std::size_t piece, std::size_t film) {
     // From the lowest place up, then to the right.
     constexpr int places = 5;
     for (int i = 0; i < places * places; ++i) {
-      const Point at = room.low - box.low +
-                       Point{right * (i % places) / (places - 1), up * (i / places) / (places - 1)};
+      const int row = i / places;
+      const int column = i % places;
+      const Point at =
+          room.low - box.low + Point{right * column / (places - 1), up * row / (places - 1)};
       if (!(movedBy(lying, at) - usable).empty()) continue;
       return found->second = Laid{piece, 0, 0, turn, at};
     }

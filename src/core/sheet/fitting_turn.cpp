@@ -52,6 +52,7 @@ std::optional<Angle> fittingTurn(const Polygon& shape, Length wide, Length tall)
   };
   const double step = M_PI / turns;
   std::vector<double> at;
+  at.reserve(turns);
   for (int i = 0; i < turns; ++i) at.push_back(over(i * step));
   double least = HUGE_VAL;
   double best = 0;
