@@ -78,6 +78,7 @@ class RoundView : public Canvas {
   std::vector<QPolygonF> polygonsOf(const CupPlan& plan,
                                     const std::vector<WallLine>& outlines) const;
   QPainterPath pathOf(const CupPlan& plan, const std::vector<WallLine>& outlines) const;
+  QPainterPath edgeOf(const CupPlan& plan, const Region& region, const Sight& sight) const;
   QLinearGradient lightOn(const QColor& colour, double radius) const;
   void paintZones(QPainter& painter, const CupPlan& plan) const;
   void paintMove(QPainter& painter, const CupPlan& plan, const TapeMove& move,

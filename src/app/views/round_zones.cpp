@@ -14,6 +14,7 @@
 #include "decal/laid_print.h"
 #include "divide/picture_lie.h"
 #include "divide/sight.h"
+#include "divide/wall_line.h"
 
 // Zones, lines and cells on the cup in the round.
 
@@ -144,6 +145,35 @@ QPainterPath RoundView::pathOf(const CupPlan& plan, const std::vector<WallLine>&
   return painterPath(polygonsOf(plan, outlines));
 }
 
+/// The edge of a region as it appears, without the seam where it goes on beyond that.
+QPainterPath RoundView::edgeOf(const CupPlan& plan, const Region& region,
+                               const Sight& sight) const {
+  constexpr Angle beyond = Angle::radians(1e-4);
+  const auto goesOn = [&](const WallPoint& a, const WallPoint& b) {
+    const Angle over = a.theta < Angle() ? a.theta - beyond : a.theta + beyond;
+    return alongSeam(a, b) && region.contains({over.wrapped(), (a.s + b.s) / 2});
+  };
+  QPainterPath path;
+  for (const WallLine& outline : seenOf(region, sight)) {
+    bool down = false;
+    for (std::size_t i = 0; i < outline.size(); ++i) {
+      const WallPoint& a = outline[i];
+      const WallPoint& b = outline[(i + 1) % outline.size()];
+      const bool seam = goesOn(a, b);
+      const int steps = seam ? 0 : std::max(stepsRound(b.theta - a.theta), 8);
+      const auto at = [&](int step) {
+        const double share = static_cast<double>(step) / steps;
+        return project(plan.wall.body, plan.wall.onCup(a.theta + (b.theta - a.theta) * share),
+                       a.s + (b.s - a.s) * share);
+      };
+      if (steps > 0 && !down) path.moveTo(at(0));
+      for (int step = 1; step <= steps; ++step) path.lineTo(at(step));
+      down = !seam;
+    }
+  }
+  return path;
+}
+
 namespace {
 
 /// How light a round wall is at a share of its width, lit from the left.
@@ -175,6 +205,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   const TapeMove* move = cellsShown_ ? nullptr : moveInHand(order_);
   const std::set<std::string> peeled = peeledOff(order_);
   QPainterPath inHandShape;
+  QPainterPath inHandEdge;
   QPainterPath open;  // what the move in hand does not fill
   open.setFillRule(Qt::WindingFill);
   for (const Zone& zone : plan.divided.zones) {
@@ -186,7 +217,10 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     if (!peeled.contains(zone.id)) {
       paintPrint(painter, plan, zone, zone.finish, shape, sight);
     }
-    if (&zone == inHand) inHandShape = shape;
+    if (&zone == inHand) {
+      inHandShape = shape;
+      inHandEdge = edgeOf(plan, zone.region, sight);
+    }
     if (move != nullptr &&
         std::find(move->zones.begin(), move->zones.end(), zone.letter) == move->zones.end()) {
       open.addPath(shape);
@@ -198,7 +232,7 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
     painter.save();
     clipUnderLines(painter, inHandShape);
     painter.setPen(QPen(t.brass, 6));
-    strokeLines(painter, inHandShape);
+    strokeLines(painter, inHandEdge);
     painter.restore();
   }
   if (move != nullptr && !move->lines.empty()) paintMove(painter, plan, *move, open);
