@@ -415,7 +415,9 @@ Region nearerTo(const std::function<bool(WallPoint, WallPoint)>& asked, const Pa
       const WallPoint& b = line[(i + 1) % line.size()];
       const bool edge = (a.s < onEdge && b.s < onEdge) ||
                         (a.s > body.wall() - onEdge && b.s > body.wall() - onEdge);
-      if (edge || alongSeam(a, b)) continue;
+      // A patch is carried on over the seam, so a side on it is an edge like any other; but where
+      // it goes all round, it is only cut there.
+      if (edge || (round && alongSeam(a, b))) continue;
       const bool one = asked(a, b);
       for (const int turns : {0, -1, 1}) {
         if (turns != 0 && !round) continue;

@@ -47,8 +47,8 @@ std::vector<Patch> drawnIn(const Patch& patch, Length by, const Body& body);
 std::vector<Patch> drawnOut(const Patch& patch, Length by, const Body& body);
 
 /// What of the wall, to at least `reach` from a patch, lies nearer to those of its sides that are
-/// asked for than to any other that is no part of the rim, the base or the seam; folded back into
-/// the frame. A side is told by its two ends in the frame.
+/// asked for than to any other that is no part of the rim or the base, nor of the seam where the
+/// patch goes all round; folded back into the frame. A side is told by its two ends in the frame.
 Region nearerTo(const std::function<bool(WallPoint, WallPoint)>& asked, const Patch& patch,
                 Length reach, const Body& body);
 

@@ -494,6 +494,27 @@ TEST_CASE("a film goes as far as is said of each of its lines") {
   CHECK(sumOf(plan.parts(purpose::film)) == Approx((120 + 4) * tall).epsilon(1e-5));
 }
 
+TEST_CASE("an exact upright keeps film off wherever the seam stands, on it too") {
+  // Below a ring the film runs under, between two exact uprights: the same film from any seam.
+  std::vector<double> areas;
+  for (const double seam : {75.0, -120.0, 180.0, 0.0}) {
+    Cup cup = cupOf(240, 240, 180, seam);
+    cutInto(cup, RingCut{.count = 2}, 2);
+    cup.division.body.parts[0].finish.kind = FinishKind::paint;
+    ZoneNode& lower = cup.division.body.parts[1];
+    lower.cut = UprightCut{.count = 2, .at = Angle::halfTurn()};
+    lower.parts.resize(2);
+    lower.parts[0].finish = film();
+    lower.parts[0].finish.edge = FilmEdge::exact;
+    lower.parts[1].finish.kind = FinishKind::paint;
+    cup.division.body.cut->id = "ring";
+    lower.cut->id = "uprights";
+    lower.parts[0].finish.edges = {{"ring", 0, FilmEdge::under, WrittenLength::mm(4), {}}};
+    areas.push_back(sumOf(filmed(cup).parts(purpose::film)));
+  }
+  for (const double area : areas) CHECK(area == Approx(areas.front()).margin(0.05));
+}
+
 TEST_CASE("films in bands and gores number their joins twice, and show the directions they cover") {
   Cup cup = cupOf(230, 235, 160, 77);
   cup.blank.joined = Joined::smooth;
