@@ -83,7 +83,7 @@ class Dxf {
     put(20, lettering.at.y);
     put(30, 0.0);
     put(40, lettering.height.mm());
-    put(1, plain(inWords(lettering.words, unit)));
+    put(1, plain(wordsOnPaper(lettering.words, unit)));
     put(50, lettering.turn.degrees());
     // In the middle, both ways.
     put(72, "1");

@@ -68,7 +68,7 @@ class PieceLayer {
       laid.box.add(laid.guides.back().path.box);
     }
     for (const Lettering& lettering : part.letterings) {
-      LaidLettering made{inWords(lettering.words, unit_),
+      LaidLettering made{wordsOnPaper(lettering.words, unit_),
                          laidOn(tiling_, lettering.at),
                          lettering.height.mm(),
                          lettering.turn + (tiling_.turned ? Angle::degrees(90) : Angle()),

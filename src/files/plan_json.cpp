@@ -189,6 +189,7 @@ Json markJson(const LineMark& mark, Unit unit) {
   json["on_cup_deg"] = rounded(mark.onCup.degrees());
   json["from_front_mm"] = rounded(mark.fromFront.mm());
   json["from_seam_mm"] = rounded(mark.fromSeam.mm());
+  if (mark.leg > Length()) json["leg_mm"] = rounded(mark.leg.mm());
   json["on_tape"] = {{"from_base", readTape(mark.fromBase, graduation).text},
                      {"from_rim", readTape(mark.fromRim, graduation).text},
                      {"from_front", readTape(abs(mark.fromFront), graduation).text},

@@ -107,7 +107,7 @@ void drawGuides(std::string& svg, const Part& part, const PageFrame& frame, Unit
            ink::guide + "\" stroke=\"none\"";
     const std::string turn = digits(-lettering.turn.degrees());
     if (turn != "0") svg += " transform=\"rotate(" + turn + " " + place(at) + ")\"";
-    svg += ">" + escaped(inWords(lettering.words, unit)) + "</text>\n";
+    svg += ">" + escaped(wordsOnPaper(lettering.words, unit)) + "</text>\n";
   }
 }
 

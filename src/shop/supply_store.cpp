@@ -105,7 +105,13 @@ tl::expected<std::string, Sentence> SupplyStore::put(const Supply& supply) {
     there = known.step();
     // What was counted in grams does not become millilitres.
     const std::optional<SupplyKind> was = there ? supplyKindOf(known.text(0)) : std::nullopt;
-    otherwise = was && measuredBy(*was) != supply.by();
+    if (was && measuredBy(*was) != supply.by()) {
+      Statement counted(*database_,
+                        "SELECT 1 FROM supply_events WHERE supply = ?1 UNION ALL"
+                        " SELECT 1 FROM uses WHERE supply = ?1");
+      counted.bind(id);
+      otherwise = counted.step();
+    }
   }
   if (!taken && there && !otherwise) {
     if (id.empty()) id = newSupplyId();

@@ -597,3 +597,36 @@ TEST_CASE("Two pairs of hands work by one list: what one has begun is not the ot
   open.work().planNow();
   CHECK(open.work().atHand(*mine) != nullptr);
 }
+
+TEST_CASE("The step that is picked is ticked off by key, or what comes first is said", "[bench]") {
+  BenchWindow open;
+  QString words;
+  QObject::connect(&open.station(), &BenchStation::said, [&words](const QString& said) {
+    words = said;
+  });
+  // The second cup's first step, though the first cup's is Now.
+  const std::size_t other = open.work().now()->cup == 0 ? 1 : 0;
+  open.work().pick(BenchWork::Place{other, 0});
+  open.press(Qt::Key_Return, Qt::ControlModifier);
+  REQUIRE(open.doneAll() == 1);
+  CHECK(open.done(other).size() == 1);
+  // One that is done, and one that has others before it.
+  open.work().pick(BenchWork::Place{other, 0});
+  open.press(Qt::Key_Return, Qt::ControlModifier);
+  CHECK(open.doneAll() == 1);
+  CHECK(words.contains(QStringLiteral("ticked off already")));
+  open.work().pick(BenchWork::Place{other, 3});
+  open.press(Qt::Key_Return, Qt::ControlModifier);
+  CHECK(open.doneAll() == 1);
+  CHECK(words.contains(QStringLiteral("first comes")));
+}
+
+TEST_CASE("Planned from now, an order that was to begin later begins now", "[bench]") {
+  BenchWindow open;
+  open.go("2026-12-08T10:00");
+  CHECK(civilText(open.work().startOf(*open.work().now())) == "2026-12-09T18:00");
+  open.station().planAnew();
+  CHECK(civilText(open.work().startOf(*open.work().now())) == "2026-12-08T10:00");
+  open.order().history()->undo();
+  CHECK(open.order().document().bench.from == at("2026-12-09T18:00"));
+}

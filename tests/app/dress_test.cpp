@@ -809,3 +809,37 @@ TEST_CASE("a set is scattered, thrown again in whole and in part, and moved by h
   while (open.order().history()->canUndo()) open.order().history()->undo();
   CHECK(open.cup().sets.empty());
 }
+
+TEST_CASE("words taken back are shown as they are, also where the hand is still in them") {
+  DressWindow open;
+  open.dress().beginWords();
+  WordsPage& page = open.dress().wordsPage();
+  const auto taken = [&] { REQUIRE(QTest::qWaitFor([&] { return !page.waits(); })); };
+  const QString before = page.text().toPlainText();
+  page.text().setFocus();
+  page.text().selectAll();
+  QTest::keyClicks(&page.text(), "Lock");
+  taken();
+  open.order().history()->undo();
+  CHECK(page.text().toPlainText() == before);
+  // Artwork that is none of words leaves nothing of them behind.
+  open.shape("spark");
+  CHECK(page.text().toPlainText().isEmpty());
+  CHECK(open.field("words.capHeight").edit()->text().isEmpty());
+}
+
+TEST_CASE("the scatter shown is that of what is in hand") {
+  DressWindow open;
+  open.dress().setPages().show(DressStation::ofScatter);
+  open.shape("spark");
+  open.type("set.size", "3/8 in");
+  open.dress().scatterPage().addButton().click();
+  open.shape("disc");
+  open.type("set.size", "1/4 in");
+  open.dress().scatterPage().addButton().click();
+  REQUIRE(open.cup().scatters.size() == 2);
+  for (std::size_t i = 0; i < 2; ++i) {
+    open.order().pickSet(open.cup().scatters[i].sets.front());
+    CHECK(scatterInHand(open.order())->id == open.cup().scatters[i].id);
+  }
+}

@@ -2,8 +2,13 @@
 // What shows the order is only touched where that says something else.
 #include <catch2/catch.hpp>
 #include <QSignalSpy>
+#include <QTest>
+#include <QToolTip>
 
 #include "app/application.h"
+#include "app/fields/count_box.h"
+#include "app/fields/idle.h"
+#include "app/fields/length_field.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/show_value.h"
 
@@ -96,4 +101,44 @@ TEST_CASE("lines of a list are told where they change, be they all as tall or no
     CHECK(list.count() == 3);
     CHECK(list.item(2)->text() == QStringLiteral("D"));
   }
+}
+
+TEST_CASE("a number says where it stops when more is typed or stepped to") {
+  application();
+  CountBox box;
+  box.setRange(0, 100);
+  box.setSuffix(QStringLiteral(" %"));
+  box.show();
+  REQUIRE(QTest::qWaitForWindowExposed(&box));
+  box.setValue(10);
+  box.selectAll();
+  QTest::keyClicks(&box, QStringLiteral("10"));
+  CHECK_FALSE(QToolTip::isVisible());
+  QTest::keyClicks(&box, QStringLiteral("1"));
+  CHECK(QToolTip::text() == QStringLiteral("From 0 % to 100 %"));
+  CHECK(box.value() == 10);
+  QToolTip::hideText();
+  box.setValue(100);
+  QTest::keyClick(&box, Qt::Key_Up);
+  CHECK(QToolTip::text() == QStringLiteral("From 0 % to 100 %"));
+  QToolTip::hideText();
+}
+
+TEST_CASE("a page with nothing in hand shows nothing of what was, and shows the same again") {
+  application();
+  QWidget page;
+  auto* length = new LengthField(QStringLiteral("Gap"), QStringLiteral("gap"),
+                                 LengthField::Kind::length, &page);
+  auto* count = new CountBox(&page);
+  length->show(Length::inches(2), Unit::inch);
+  showValue(*count, 7);
+  QSignalSpy told(count, &QSpinBox::valueChanged);
+  showIdle(page);
+  CHECK(length->edit()->text().isEmpty());
+  CHECK(count->text().isEmpty());
+  showValue(*count, 7);
+  length->show(Length::inches(2), Unit::inch);
+  CHECK(count->text() == QStringLiteral("7"));
+  CHECK(length->edit()->text() == QStringLiteral("2 in"));
+  CHECK(told.count() == 0);
 }

@@ -793,3 +793,29 @@ TEST_CASE("The shopping list has the film that is wanted, and says which cups it
   open.order().load(document);
   CHECK(words().contains("Narrow cannot be planned yet"));
 }
+
+TEST_CASE("A supply of every kind is added, and a choice that is refused goes back", "[log]") {
+  LogWindow open;
+  open.window.goToStation(MainWindow::log);
+  SupplyCards& cards = open.station().supplies();
+  for (std::size_t i = 0; i < supplyKinds; ++i) {
+    cards.addSupply(static_cast<SupplyKind>(i));
+    REQUIRE(open.station().board().pickedSupply() != nullptr);
+    CHECK(open.station().board().pickedSupply()->supply->kind == static_cast<SupplyKind>(i));
+  }
+  // What was not counted yet may be of any kind.
+  const std::string id = open.station().board().pickedSupply()->supply->id;
+  cards.kind().setCurrentIndex(static_cast<int>(SupplyKind::tape));
+  emit cards.kind().activated(cards.kind().currentIndex());
+  CHECK(open.window.shelf().supplies().called(id)->kind == SupplyKind::tape);
+  SupplyEvent counted;
+  counted.supply = id;
+  counted.at = timeAt("2026-12-09T18:00");
+  counted.amount = Amount::ofUnits(MeasuredBy::length, 2000);
+  REQUIRE(open.window.shelf().note(counted));
+  answerNextDialog(QStringLiteral("OK"));
+  cards.kind().setCurrentIndex(static_cast<int>(SupplyKind::resin));
+  emit cards.kind().activated(cards.kind().currentIndex());
+  CHECK(open.window.shelf().supplies().called(id)->kind == SupplyKind::tape);
+  CHECK(cards.kind().currentIndex() == static_cast<int>(SupplyKind::tape));
+}

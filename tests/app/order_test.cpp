@@ -222,3 +222,26 @@ TEST_CASE("an order takes so many cups and no more") {
   open.press(Qt::Key_D, Qt::ControlModifier);
   CHECK(open.window.order().document().cups.size() == Document::mostCups);
 }
+
+TEST_CASE("what was in hand of a cup is not of the one that takes its place") {
+  TwoCups two;
+  Order& order = two.order;
+  int taken = 0;
+  QObject::connect(&order, &Order::cupTaken, [&taken] { ++taken; });
+  order.pickLine("7");
+  order.setTyping("wrap.overlap", Sentence{"No length.", {}});
+  // The second is the first now: as many cups before it, and another cup.
+  order.removeCup();
+  CHECK(order.currentIndex() == 0);
+  CHECK(taken == 1);
+  CHECK(order.line().empty());
+  CHECK(order.faults().empty());
+  order.pickLine("7");
+  order.history()->undo();
+  CHECK(taken == 2);
+  CHECK(order.line().empty());
+  order.pickLine("7");
+  order.setUnit(Unit::mm);
+  CHECK(taken == 2);
+  CHECK(order.line() == "7");
+}

@@ -217,7 +217,7 @@ TEST_CASE("strips lie edge to edge and backings like their prints, which hold th
                                            laid.turn == print.turn;
                                   });
     const bool follows = its != backings->arrangement.laid.end();
-    CHECK((follows || backings->notAlike > 0));
+    CHECK((follows || backings->notAlike.count() > 0));
   }
   // Both are remembered.
   MainWindow another;
@@ -500,4 +500,18 @@ TEST_CASE("the cutter's figures are kept, and refused ones are not") {
   CHECK_FALSE(open.bench().work().set(wrong));
   CHECK(said.contains(QStringLiteral("up to 2 mm")));
   CHECK(open.window.shelf().cutter().bladeOffset.mm() == Approx(0.3));
+}
+
+TEST_CASE("sheets of an order that is left are gone with it") {
+  SheetsWindow open;
+  REQUIRE(open.bench().work().sheets() != nullptr);
+  Document other;
+  other.cups = {newCup("Other", Unit::inch)};
+  // A girth that cannot be: nothing is laid of it.
+  other.cups[0].blank.stations[0].girth = WrittenLength::mm(0);
+  open.window.order().load(other);
+  CHECK(open.bench().work().sheets() == nullptr);
+  open.bench().work().layNow();
+  CHECK(open.bench().work().sheets() == nullptr);
+  CHECK(open.bench().list().count() == 0);
 }

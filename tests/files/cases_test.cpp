@@ -4,6 +4,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <filesystem>
+#include <functional>
 #include <map>
 #include <sstream>
 
@@ -312,11 +313,13 @@ TEST_CASE("a slant's end a hair beside its zone is on the edge") {
 
 namespace {
 
-SheetPlan laidOn(const std::string& number, double wide, double tall) {
+SheetPlan laidOn(const std::string& number, double wide, double tall,
+                 const std::function<void(SheetChoices&)>& choose = {}) {
   auto plan = std::make_shared<const Plan>(planned(number));
   SheetChoices choices = usualSheets(plan->units);
   choices.size.wide = Length::mm(wide);
   choices.size.tall = Length::mm(tall);
+  if (choose) choose(choices);
   CheckedAll<SheetPlan> sheets = sheetsOf(plan, FilmShelf(), choices);
   REQUIRE(sheets);
   return std::move(*sheets);
@@ -411,4 +414,44 @@ TEST_CASE("a turned set is placed by a point of its own side") {
   const Polygon& outline = place.laid->outline.shape();
   CHECK(contains(offsetBy(outline, Length::mm(0.02), Corners::sharp), at));
   CHECK_FALSE(contains(offsetBy(outline, Length::mm(-0.02), Corners::sharp), at));
+}
+
+TEST_CASE("a zone's outlines leave out the slivers beside it") {
+  const CupPlan plan = cupOf("48");
+  for (const Zone& zone : plan.divided.zones) {
+    INFO(zone.letter);
+    double sum = 0;
+    for (const Patch& patch : patchesOf(zone.region)) {
+      sum += enclosedArea(patch.lines(), plan.wall.body).mm2();
+    }
+    CHECK(sum == Approx(zone.area.mm2()).margin(0.01));
+  }
+}
+
+TEST_CASE("backings lie as their prints do, whatever margin they take, or the reason is told") {
+  const auto choose = [](double margin) {
+    return [margin](SheetChoices& choices) {
+      choices.rules.gap = Length::mm(0.5);
+      choices.size.margin = Length::mm(margin);
+      choices.alike = true;
+      choices.lap = Length::mm(10);
+    };
+  };
+  for (const double margin : {3.0, 10.0, 20.0}) {
+    const SheetPlan sheets = laidOn("93", 305, 305, choose(margin));
+    for (const FilmSheets& film : sheets.films) {
+      INFO(margin);
+      CHECK(film.notAlike.noRoom == 0);
+      CHECK(film.notAlike.atEdge == 0);
+    }
+  }
+  // On sheets smaller than what the printer takes they cannot; the size that does is told.
+  const SheetPlan small = laidOn("93", 150, 200, choose(3));
+  NotAlike all;
+  for (const FilmSheets& film : small.films) all.add(film.notAlike);
+  REQUIRE(all.noSheet > 0);
+  CHECK(all.count() == all.noSheet);
+  CHECK(all.wanted.wide.mm() > 150);
+  const SheetPlan enough = laidOn("93", all.wanted.wide.mm(), all.wanted.tall.mm(), choose(3));
+  for (const FilmSheets& film : enough.films) CHECK(film.notAlike.count() == 0);
 }

@@ -28,10 +28,18 @@ TEST_CASE("a supply is kept as it was put, and told apart by an id of its own", 
   Supply wrong = expected;
   wrong.price = Money::of(-1);
   CHECK_FALSE(shop.supplies().put(wrong));
-  wrong = expected;
-  wrong.kind = SupplyKind::resin;
-  wrong.low = Amount::ofUnits(MeasuredBy::volume, 0);
-  CHECK_FALSE(shop.supplies().put(wrong));
+  // Of another measure only until it is counted.
+  Supply resin = expected;
+  resin.kind = SupplyKind::resin;
+  resin.low = Amount::ofUnits(MeasuredBy::volume, 0);
+  CHECK(shop.supplies().put(resin));
+  CHECK(shop.supplies().put(expected));
+  SupplyEvent counted;
+  counted.supply = *id;
+  counted.at = at("2026-12-01T10:00");
+  counted.amount = Amount::ofUnits(MeasuredBy::weight, 80);
+  REQUIRE(shop.supplies().note(counted));
+  CHECK_FALSE(shop.supplies().put(resin));
   wrong = expected;
   wrong.id = "s-unknown";
   wrong.name = "Unknown";

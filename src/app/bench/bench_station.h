@@ -59,6 +59,8 @@ class BenchStation : public QWidget {
   void begin();
   /// Ticks the step shown off, where it is the next of its cup.
   void doneNow();
+  /// The same for the step that is picked; where it is not the next of its cup, says which is.
+  void donePicked();
   /// Notes that the step shown is begun; where it is, that nobody is at it.
   void beginNow();
   /// Shows what the next pair of hands does.
@@ -106,6 +108,7 @@ class BenchStation : public QWidget {
   const Step* droppedInHand() const;
   bool isDroppedInHand();
   bool isKept(const BenchWork::Place& place);
+  void done(const BenchWork::Place& place);
 
   Order& order_;
   Shelf& shelf_;

@@ -72,13 +72,38 @@ void BenchStation::nextPair() {
 }
 
 void BenchStation::doneNow() {
-  const auto place = work_.now();
+  if (const auto place = work_.now()) done(*place);
+}
+
+void BenchStation::donePicked() {
+  if (isDroppedInHand()) return;
+  const auto place = work_.picked();
   if (!place) return;
+  const BenchCup& cup = work_.plan().cups[place->cup];
+  const QString words = say(work_.stepAt(*place).words, order_.unit());
+  if (cup.done[place->step]) {
+    emit said(tr("“%1” is ticked off already.").arg(words));
+    return;
+  }
   if (isKept(*place)) return;
-  const Step step = work_.stepAt(*place);
-  const QString name = QString::fromStdString(work_.plan().cups[place->cup].name);
-  const auto window = work_.windowOf(place->cup);
-  work_.done(*place);
+  const bool atIt = cup.atHand && cup.atHand->step == place->step;
+  if (!atIt && !cup.left.empty() && cup.left.front() != place->step) {
+    const Step& first = cup.steps[cup.left.front()];
+    emit said(tr("%1: first comes “%2”.")
+                  .arg(QString::fromStdString(cup.name), say(first.words, order_.unit())));
+    return;
+  }
+  done(*place);
+  // The next is in hand then.
+  work_.pick(std::nullopt);
+}
+
+void BenchStation::done(const BenchWork::Place& place) {
+  if (isKept(place)) return;
+  const Step step = work_.stepAt(place);
+  const QString name = QString::fromStdString(work_.plan().cups[place.cup].name);
+  const auto window = work_.windowOf(place.cup);
+  work_.done(place);
   if (window && window->opensIn > 0) {
     emit said(tr("%1: done %2 before it should have been. Look whether what lies below has set.")
                   .arg(name, clockWordsOf(window->opensIn)));
@@ -383,6 +408,11 @@ void BenchStation::begin() {
 
 void BenchStation::planAnew() {
   const Duration late = work_.late();
+  const CivilTime now = clock_.now();
+  // An order that was to begin later begins now.
+  if (order_.document().bench.from > now) {
+    changeBench(order_, tr("Begin now"), [now](BenchChoices& choices) { choices.from = now; });
+  }
   work_.planNow();
   emit said(late > Duration()
                 ? tr("Planned from now on, %1 late. %2")

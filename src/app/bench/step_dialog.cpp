@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "app/bench/bench_words.h"
+#include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 #include "app/order/phrases.h"
@@ -23,7 +24,7 @@ namespace {
 constexpr int mostMinutes = 10080;
 
 QSpinBox* minutesField(Duration value, const QString& suffix) {
-  auto* field = new QSpinBox;
+  auto* field = new CountBox;
   field->setRange(0, mostMinutes);
   field->setSuffix(suffix);
   field->setValue(static_cast<int>(std::lround(value.minutes())));

@@ -6,6 +6,7 @@
 #include <QLocale>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 #include "bench/method.h"
@@ -78,7 +79,7 @@ TimesDialog::TimesDialog(const BenchChoices& choices, CivilTime now, Unit unit, 
   column->addLayout(hours);
   auto* places = new QHBoxLayout;
   const auto count = [&](const QString& label, int value, int least = 1) {
-    auto* field = new QSpinBox;
+    auto* field = new CountBox;
     field->setRange(least, BenchChoices::mostPlaces);
     field->setValue(value);
     places->addWidget(labelled(label, field));

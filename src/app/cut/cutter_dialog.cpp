@@ -6,6 +6,7 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/kept_length.h"
 #include "app/fields/labelled.h"
@@ -28,14 +29,14 @@ CutterDialog::CutterDialog(const Cutter& cutter, Unit unit, QWidget* parent)
          "blade’s packet: the blade is led so that its tip stays on the line"));
   grid->addWidget(offset_, 1, 0);
   grid->addWidget(field(tr("It cuts past its start by"), "overcut", cutter_.overcut, unit), 1, 1);
-  auto* speed = new QSpinBox;
+  auto* speed = new CountBox;
   speed->setRange(1, 1000);
   speed->setSuffix(tr(" mm/s"));
   speed->setValue(static_cast<int>(cutter_.perSecond.mm()));
   grid->addWidget(labelled(tr("Speed"), speed), 2, 0);
   connect(speed, &QSpinBox::valueChanged, this,
           [this](int value) { cutter_.perSecond = Length::mm(value); });
-  auto* passes = new QSpinBox;
+  auto* passes = new CountBox;
   passes->setRange(1, 9);
   passes->setValue(cutter_.passes);
   grid->addWidget(labelled(tr("Times round"), passes), 2, 1);

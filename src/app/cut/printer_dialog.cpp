@@ -7,6 +7,7 @@
 #include <QSpinBox>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/kept_length.h"
 #include "app/fields/labelled.h"
@@ -42,7 +43,7 @@ PrinterDialog::PrinterDialog(const Printer& printer, Unit unit, QWidget* parent)
     grid->addWidget(field, at / 2, at % 2);
     ++at;
   }
-  auto* dots = new QSpinBox;
+  auto* dots = new CountBox;
   dots->setRange(72, 600);
   dots->setValue(static_cast<int>(std::lround(printer_.dotsPerInch)));
   grid->addWidget(labelled(tr("Dots to the inch"), dots), at / 2, at % 2);

@@ -71,9 +71,20 @@ void SheetsWork::later() {
   if (seen_) later_.start();
 }
 
+void SheetsWork::dropSheets() {
+  stop();
+  if (dropped_) *dropped_ = true;
+  faults_.clear();
+  if (sheets_ == nullptr) return;
+  sheets_ = nullptr;
+  emit changed();
+}
+
 /// Another cup in hand, say, changes nothing of it.
 void SheetsWork::orderChanged() {
   if (own_) return;
+  // What was laid of another order is none of this one's.
+  if (order_.document().id != document_.id) dropSheets();
   const bool same =
       sheets_ != nullptr && !stale_ && order_.document() == document_ && order_.stock() == stock_;
   if (!same) later();
@@ -181,6 +192,8 @@ void SheetsWork::layNow() {
 void SheetsWork::poll() {
   if (working() && laying_.wait_for(std::chrono::seconds(0)) == std::future_status::ready) {
     Result result = laying_.get();
+    // Laid of an order that has been left since.
+    if (document_.id != order_.document().id) result = tl::unexpected(Faults());
     faults_ = result ? Faults() : result.error();
     sheets_ = result ? std::make_shared<const SheetPlan>(std::move(*result)) : nullptr;
     before_ = sheets_ ? takenBy(*sheets_) : 0;

@@ -92,6 +92,7 @@ class SheetsWork : public QObject {
   void readChoices();
   void later();
   void orderChanged();
+  void dropSheets();
   void start();
   void poll();
   void takeFound();

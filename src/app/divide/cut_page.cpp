@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/show_value.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
@@ -248,7 +249,7 @@ QLayout* CutPage::numbers() {
 
 QWidget* CutPage::counter() {
   countLabel_ = new QLabel;
-  count_ = new QSpinBox;
+  count_ = new CountBox;
   count_->setAccessibleName(tr("How many"));
   count_->setRange(1, 500);
   count_->setSpecialValueText({});

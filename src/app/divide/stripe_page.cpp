@@ -7,6 +7,7 @@
 #include <QPainter>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
@@ -48,7 +49,7 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
   second->setSpacing(8);
   width_ = field(fields, tr("Wide"), "width", &Stripe::width);
   overlap_ = field(fields, tr("Ends overlap"), "overlap", &Stripe::overlap);
-  spares_ = new QSpinBox;
+  spares_ = new CountBox;
   spares_->setRange(-1, 100);
   spares_->setSpecialValueText(tr("by rule"));
   spares_->setButtonSymbols(QAbstractSpinBox::NoButtons);
@@ -90,7 +91,7 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
   connect(lay_, &QPushButton::clicked, this, [this] {
     const CupPlan* plan = order_.plan();
     if (plan == nullptr || plan->divided.lines.empty()) return;
-    addStripe(order_, order_.line().empty() ? plan->divided.lines.front().id : order_.line());
+    addStripe(order_, lineInHand(*plan));
     list_->setCurrentRow(list_->count() - 1);
   });
   connect(take_, &QPushButton::clicked, this,
@@ -130,6 +131,14 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+}
+
+/// The line in hand, or else the first; nothing where none is cut.
+std::string StripePage::lineInHand(const CupPlan& plan) const {
+  for (const DivideLine& line : plan.divided.lines) {
+    if (line.id == order_.line()) return line.id;
+  }
+  return plan.divided.lines.empty() ? std::string() : plan.divided.lines.front().id;
 }
 
 const Stripe* StripePage::inHand() const {
@@ -181,7 +190,7 @@ void StripePage::refreshList(const CupPlan& plan) {
         plan.stripes.begin(), plan.stripes.end(),
         [&](const StripePlan& candidate) { return candidate.stripe == static_cast<int>(i); });
     if (made == plan.stripes.end()) {
-      lines << tr("on a line no longer cut");
+      lines << tr("Waits for a line that is not cut");
       continue;
     }
     const QString what = made->kind == StripeKind::tape ? tr("tape") : tr("film");
@@ -216,9 +225,9 @@ void StripePage::refresh() {
   const Unit unit = order_.unit();
   const Stripe* stripe = inHand();
   lay_->setEnabled(!plan->divided.lines.empty());
-  lay_->setText(order_.line().empty()
-                    ? tr("+ On line 1")
-                    : tr("+ On line %1").arg(QString::fromStdString(order_.line())));
+  const std::string line = lineInHand(*plan);
+  lay_->setText(line.empty() ? tr("+ On a line")
+                             : tr("+ On line %1").arg(QString::fromStdString(line)));
   take_->setEnabled(stripe != nullptr);
   for (QWidget* shown : std::initializer_list<QWidget*>{colour_, kind_, join_, butt_, width_,
                                                         overlap_, spares_, sparesLabel_}) {

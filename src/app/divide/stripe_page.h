@@ -33,6 +33,7 @@ class StripePage : public QWidget {
  private:
   /// The stripe in hand; nothing for none.
   const Stripe* inHand() const;
+  std::string lineInHand(const CupPlan& plan) const;
   void change(const QString& key, const std::function<void(Stripe&)>& change);
   LengthField* field(FieldSet& fields, const QString& label, const char* member,
                      WrittenLength Stripe::*length);

@@ -171,7 +171,8 @@ void WorkPage::refreshMarks(const CupPlan& plan) {
     };
     const QString plain = QStringLiteral("%1");
     put(0, QString::fromStdString(mark.line));
-    put(1, say(Sentence{markName(mark.at), {}}, unit));
+    const QString name = say(Sentence{markName(mark.at), {}}, unit);
+    put(1, mark.leg > Length() ? tr("%1, leg %2").arg(name, onTape(mark.leg, unit).mark) : name);
     length(2, mark.fromBase, plain);
     length(3, mark.fromRim, plain);
     if (mark.at == MarkAt::ring) {

@@ -6,6 +6,7 @@
 #include <QPainter>
 #include <QVBoxLayout>
 
+#include "app/fields/idle.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
@@ -108,6 +109,7 @@ void BladePage::refresh() {
   const SetPlan* plan = setPlanInHand(order_);
   setEnabled(set != nullptr);
   if (set == nullptr) {
+    showIdle(*this);
     words_->clear();
     return;
   }

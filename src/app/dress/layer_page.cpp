@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/labelled.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
@@ -162,7 +163,7 @@ QWidget* LayerPage::makeFilm() {
   material_ = box(tr("Cut from"), titles, 0);
   sees_ = box(tr("The blade sees"), {tr("as usual for it"), tr("its front"), tr("its back")}, 1);
   mirrored_ = box(tr("Cut"), {tr("as the blade sees it"), tr("mirrored"), tr("not mirrored")}, 2);
-  spares_ = new QSpinBox;
+  spares_ = new CountBox;
   spares_->setRange(0, 50);
   spares_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   grid->addWidget(labelled(tr("Spares"), spares_), 1, 1);

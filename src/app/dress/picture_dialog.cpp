@@ -13,6 +13,7 @@
 #include <QThreadPool>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/window/theme.h"
@@ -98,7 +99,7 @@ PictureDialog::PictureDialog(Unit unit, QWidget* parent) : QDialog(parent), unit
   grid->setHorizontalSpacing(12);
   mode_ = new Segments(tr("What is told apart"), {tr("Dark and light"), tr("Colours")});
   mode_->show(0);
-  colours_ = new QSpinBox;
+  colours_ = new CountBox;
   colours_->setRange(2, 12);
   colours_->setValue(4);
   threshold_ = new QSlider(Qt::Horizontal);
@@ -109,7 +110,7 @@ PictureDialog::PictureDialog(Unit unit, QWidget* parent) : QDialog(parent), unit
   invert_ = new QCheckBox(tr("Light instead of dark"));
   background_ = new QCheckBox(tr("Leave the background out"));
   background_->setChecked(true);
-  specks_ = new QSpinBox;
+  specks_ = new CountBox;
   specks_->setRange(0, 10'000);
   specks_->setValue(4);
   specks_->setSuffix(tr(" dots"));

@@ -7,6 +7,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/idle.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
@@ -126,6 +127,7 @@ void PlacePage::refresh() {
     one->setEnabled(static_cast<bool>(now));
   }
   if (!now) {
+    showIdle(*this);
     room_->setText(set != nullptr ? tr("It stands nowhere. Add a place, or put it in a row.")
                                   : QString());
     marks_->clear();

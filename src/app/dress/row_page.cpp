@@ -9,6 +9,8 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
+#include "app/fields/idle.h"
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
 #include "app/fields/show_value.h"
@@ -54,7 +56,7 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(8);
   grid->setVerticalSpacing(2);
-  count_ = new QSpinBox;
+  count_ = new CountBox;
   count_->setRange(0, mostInLine);
   count_->setSpecialValueText(tr("all that fit"));
   count_->setButtonSymbols(QAbstractSpinBox::NoButtons);
@@ -65,7 +67,7 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   start_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   start_->setMinimumContentsLength(8);
   at_ = fields.add(tr("Round the cup"), QStringLiteral("row.at"), LengthField::Kind::degrees);
-  lines_ = new QSpinBox;
+  lines_ = new CountBox;
   lines_->setRange(1, mostLines);
   lines_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   apart_ = length(fields, tr("Lines apart"), "apart", &Row::apart);
@@ -200,6 +202,8 @@ void RowPage::refresh() {
   remove_->setEnabled(row != nullptr);
   rows_->setEnabled(row != nullptr);
   if (row == nullptr) {
+    showIdle(*body_);
+    start_->setCurrentIndex(-1);
     words_->setText(tr("+ Row puts the set in hand round the cup, as often as you say."));
     return;
   }

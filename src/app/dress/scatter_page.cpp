@@ -9,6 +9,8 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
+#include "app/fields/idle.h"
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
 #include "app/fields/show_value.h"
@@ -61,7 +63,7 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setHorizontalSpacing(8);
   grid->setVerticalSpacing(2);
-  count_ = plainSpin<QSpinBox>(1, mostScattered, {});
+  count_ = plainSpin<CountBox>(1, mostScattered, {});
   cover_ = plainSpin<QDoubleSpinBox>(0, 80, tr(" %"));
   cover_->setDecimals(1);
   cover_->setSpecialValueText(tr("by number"));
@@ -69,9 +71,9 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
   gap_ = length(fields, tr("Gap, at least"), "gap", &Scatter::gap);
   away_ = length(fields, tr("Off the rest"), "away", &Scatter::away);
   away_->setToolTip(tr("How far they keep from rim, base, lines, handles and other sets"));
-  smallest_ = plainSpin<QSpinBox>(10, 100, tr(" %"));
+  smallest_ = plainSpin<CountBox>(10, 100, tr(" %"));
   smallest_->setToolTip(tr("Of the set's size; they come in three sizes up to the whole"));
-  turns_ = plainSpin<QSpinBox>(0, 180, tr("°"));
+  turns_ = plainSpin<CountBox>(0, 180, tr("°"));
   turns_->setToolTip(tr("How far each leans at most, to either side"));
   density_ = new QComboBox;
   density_->addItems({tr("nowhere"), tr("at the rim"), tr("at the base"), tr("at the front")});
@@ -219,6 +221,8 @@ void ScatterPage::refresh() {
   remove_->setEnabled(scatter != nullptr);
   scatters_->setEnabled(scatter != nullptr);
   if (scatter == nullptr) {
+    showIdle(*body_);
+    density_->setCurrentIndex(-1);
     words_->setText(
         tr("+ Scatter throws the set in hand over the zone in hand. Small sets do best, and few."));
     return;

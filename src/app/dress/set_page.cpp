@@ -9,6 +9,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/idle.h"
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
 #include "app/fields/show_value.h"
@@ -280,6 +281,7 @@ void SetPage::refresh() {
   const Unit unit = order_.unit();
   setEnabled(set != nullptr);
   if (set == nullptr) {
+    showIdle(*this);
     words_->clear();
     return;
   }

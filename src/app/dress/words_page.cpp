@@ -9,6 +9,8 @@
 #include <QVBoxLayout>
 #include <utility>
 
+#include "app/fields/count_box.h"
+#include "app/fields/idle.h"
 #include "app/fields/labelled.h"
 #include "app/fields/on_event.h"
 #include "app/fields/when_seen.h"
@@ -43,11 +45,11 @@ WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addWidget(faces_);
   height_ = fields.add(tr("Capitals, tall"), QStringLiteral("words.capHeight"));
   arc_ = fields.add(tr("Arc, radius"), QStringLiteral("words.arc"));
-  spacing_ = new QSpinBox;
+  spacing_ = new CountBox;
   spacing_->setRange(-100, 500);
   spacing_->setSuffix(tr(" %"));
   spacing_->setToolTip(tr("Between letters, in per cent of the capitals' height"));
-  lines_ = new QSpinBox;
+  lines_ = new CountBox;
   lines_->setRange(50, 600);
   lines_->setSuffix(tr(" %"));
   lines_->setToolTip(tr("From line to line, in per cent of the capitals' height"));
@@ -195,6 +197,7 @@ bool WordsPage::change(const QString& key, const std::function<void(Words&)>& ch
   if (words == art->words && fault_.isEmpty()) return true;
   const Checked<Lettered> made = lettered(words);
   fault_ = made ? QString() : say(made.error().sentence, order_.unit());
+  stays_ = !made;
   if (!made) {
     words_->setText(fault_);
     return false;
@@ -230,18 +233,24 @@ void WordsPage::refresh() {
   setEnabled(art != nullptr);
   const Unit unit = order_.unit();
   if (art == nullptr) {
+    showIdle(*this);
+    faces_->setCurrentIndex(-1);
     text_->setPlainText({});
     shown_.clear();
+    typed_.stop();
+    typedInto_.clear();
     words_->setText(tr("Take a lettering in hand, or begin one with “Words”."));
     filling_ = false;
     return;
   }
   const Words& words = art->words;
-  if (art->id != shown_) fault_.clear();
+  if (art->id != shown_) {
+    fault_.clear();
+    stays_ = false;
+  }
   const QString text = QString::fromStdString(words.text);
   // What is being typed and cannot be set stays in the field.
-  if (art->id != shown_ ||
-      (!text_->hasFocus() && typedInto_.empty() && text_->toPlainText() != text)) {
+  if (art->id != shown_ || (!stays_ && typedInto_.empty() && text_->toPlainText() != text)) {
     text_->setPlainText(text);
   }
   shown_ = art->id;

@@ -53,6 +53,7 @@ class WordsPage : public QWidget {
   QLabel* words_ = nullptr;
   std::string shown_;  ///< the artwork whose words are being typed
   QTimer typed_;
+  bool stays_ = false;     ///< what was typed cannot be set, and stays in the field
   std::string typedInto_;  ///< the artwork that waits for what was typed
   QString fault_;
   bool filling_ = false;

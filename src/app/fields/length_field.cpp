@@ -58,6 +58,12 @@ void LengthField::showWord(const QString& word, Unit unit) {
   put(word);
 }
 
+void LengthField::showNothing() {
+  forget();
+  setFault({});
+  put({});
+}
+
 void LengthField::put(const QString& text) {
   value_ = text;
   if (unreadable_ || (edited_ && text == echo_)) return;

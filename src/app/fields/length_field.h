@@ -41,6 +41,9 @@ class LengthField : public QWidget {
   /// A word in place of the number, for a field left to the program ("half-way").
   void showWord(const QString& word, Unit unit);
 
+  /// Nothing, for a field that is for nothing just now; what was being typed is dropped.
+  void showNothing();
+
   /// What the plan says against the value; nothing takes the bubble away.
   void setFault(const QString& sentence);
   /// Drops what is being typed: the value now shown is another's.

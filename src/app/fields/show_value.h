@@ -12,13 +12,14 @@ namespace avrelt {
 // already; at every step of a drag the hand would feel that. None of these tells those who listen.
 
 inline void showValue(QSpinBox& box, int value) {
-  if (box.value() == value) return;
+  if (box.value() == value && !box.text().isEmpty()) return;
   const QSignalBlocker quiet(box);
   box.setValue(value);
 }
 
 inline void showValue(QDoubleSpinBox& box, double value) {
-  if (std::abs(box.value() - value) < std::pow(10, -box.decimals()) / 2) return;
+  const bool same = std::abs(box.value() - value) < std::pow(10, -box.decimals()) / 2;
+  if (same && !box.text().isEmpty()) return;
   const QSignalBlocker quiet(box);
   box.setValue(value);
 }

@@ -5,6 +5,7 @@
 #include <QGridLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
@@ -51,14 +52,14 @@ AmountsPage::AmountsPage(Order& order, QWidget* parent) : QWidget(parent), order
              [](FillRates& rates, double perCm2) { rates.glitterPerCm2 = Mass::grams(perCm2); });
   paint_ = amount(tr("paint "), tr("Millilitres of paint for a coat; kept for the whole shop"),
                   [](FillRates& rates, double perCm2) { rates.paintPerCm2 = Volume::ml(perCm2); });
-  minutes_ = new QSpinBox;
+  minutes_ = new CountBox;
   minutes_->setRange(0, 24 * 60);
   minutes_->setSuffix(tr(" min each"));
   minutes_->setAccessibleName(tr("Minutes a colour takes; kept for the whole shop"));
   minutes_->setToolTip(minutes_->accessibleName());
   minutes_->setButtonSymbols(QAbstractSpinBox::NoButtons);
   minutes_->setKeyboardTracking(false);
-  coats_ = new QSpinBox;
+  coats_ = new CountBox;
   coats_->setRange(1, 20);
   coats_->setAccessibleName(tr("Coats of glitter on every cell"));
   coats_->setToolTip(coats_->accessibleName());

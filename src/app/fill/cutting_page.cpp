@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
@@ -33,7 +34,7 @@ CuttingPage::CuttingPage(Order& order, QWidget* parent) : QWidget(parent), order
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
   lines_ = new Segments(tr("Lines between cells"), {tr("Leave"), tr("One part"), tr("Tape")});
-  spares_ = new QSpinBox;
+  spares_ = new CountBox;
   spares_->setRange(0, 20);
   spares_->setPrefix(tr("spares "));
   spares_->setAccessibleName(tr("Spares of every cell of film"));
@@ -108,12 +109,14 @@ void CuttingPage::refresh() {
   lines_->button(static_cast<int>(LineWork::tape))->setEnabled(!artwork);
   spares_->setEnabled(film && !fill->cutting.filmWhole);
   showValue(*spares_, fill->cutting.spares);
-  const double metres = plan->cutLength.mm() / 1000;
+  const auto metresWords = [unit](Length length) {
+    const double metres = length.mm() / 1000;
+    return unit == Unit::inch ? tr("%1 ft").arg(metres / 0.3048, 0, 'f', 0)
+                              : tr("%1 m").arg(metres, 0, 'f', 1);
+  };
   QString words = tr("To weed: %1, the narrowest about %2, %3 of cuts.")
                       .arg(cellCount(plan->cells.size()))
-                      .arg(say(plan->thinnest, unit),
-                           unit == Unit::inch ? tr("%1 ft").arg(metres / 0.3048, 0, 'f', 0)
-                                              : tr("%1 m").arg(metres, 0, 'f', 1));
+                      .arg(say(plan->thinnest, unit), metresWords(plan->cutLength));
   if (plan->islands > 0) words += tr(" %1 islands come loose.").arg(plan->islands);
   if (!plan->tape.runs.empty()) {
     QStringList runs;
@@ -122,11 +125,11 @@ void CuttingPage::refresh() {
         runs << tr("…");
         break;
       }
-      runs << tr("%1 × %2").arg(run.count).arg(say(run.length, unit));
+      runs << tr("%1 × %2").arg(run.count).arg(onTape(run.length, unit).mark);
     }
-    words += tr(" Tape %1 wide, %2 in all: %3.")
-                 .arg(say(plan->tape.width, unit), say(plan->tape.total, unit),
-                      runs.join(QStringLiteral(", ")));
+    words += tr(" Tape %1 wide, %2 in all, each run %3 longer than its line to lift it by: %4.")
+                 .arg(say(plan->tape.width, unit), metresWords(plan->tape.total),
+                      onTape(tapeTab * 2, unit).mark, runs.join(QStringLiteral(", ")));
   }
   words_->setText(words + tr(" Hook and knife away from the hand."));
 }

@@ -5,6 +5,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
@@ -95,7 +96,7 @@ FitPage::FitPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
                  &Pattern::along, QStringLiteral("along"));
   up_ = share(tr("up"), tr("How far up a repeat begins, in per cent of it"), &Pattern::up,
               QStringLiteral("up"));
-  seed_ = new QSpinBox;
+  seed_ = new CountBox;
   seed_->setRange(0, 1'000'000);
   seed_->setPrefix(tr("stones "));
   seed_->setAccessibleName(tr("Which throw of pebbles"));

@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
 #include "app/fields/show_value.h"
@@ -44,13 +45,13 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
   space_->setDecimals(1);
   space_->setRange(1, 2000);
   space_->setSuffix(tr(" ml"));
-  glycerin_ = spin(new QSpinBox, tr("Glycerin"), tr("The more of it, the slower glitter falls"));
+  glycerin_ = spin(new CountBox, tr("Glycerin"), tr("The more of it, the slower glitter falls"));
   glycerin_->setRange(0, 100);
   glycerin_->setSuffix(tr(" %"));
-  room_ = spin(new QSpinBox, tr("Left free"), tr("For the liquid to grow into as it warms"));
+  room_ = spin(new CountBox, tr("Left free"), tr("For the liquid to grow into as it warms"));
   room_->setRange(0, 50);
   room_->setSuffix(tr(" %"));
-  warmest_ = spin(new QSpinBox, tr("Warmest it gets"),
+  warmest_ = spin(new CountBox, tr("Warmest it gets"),
                   tr("In the wash, in a car in the sun, with a hot drink in it"));
   seal_ = addMarkedField(
       order, fields, tr("Seal line at"), QStringLiteral("liquid.seal_at"),

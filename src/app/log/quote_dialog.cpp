@@ -5,6 +5,7 @@
 #include <QHeaderView>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 
@@ -27,7 +28,7 @@ QuoteDialog::QuoteDialog(std::vector<QuoteCup> cups, const QString& order, const
   auto* row = new QHBoxLayout;
   whom_ = new QLineEdit(whom);
   whom_->setMaxLength(200);
-  days_ = new QSpinBox;
+  days_ = new CountBox;
   days_->setRange(1, 366);
   days_->setValue(30);
   row->addWidget(labelled(tr("For whom"), whom_), 3);

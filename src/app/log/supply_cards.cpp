@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <QAbstractItemView>
 #include <QGridLayout>
+#include <QMenu>
 #include <QMessageBox>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
@@ -69,16 +70,21 @@ QWidget* SupplyCards::supplyCard() {
   body->addLayout(grid);
   body->addStretch();
   auto* buttons = new QHBoxLayout;
-  auto* add = new QPushButton(tr("Add a supply"));
+  add_ = new QPushButton(tr("Add a supply"));
+  auto* kinds = new QMenu(add_);
+  for (std::size_t i = 0; i < supplyKinds; ++i) {
+    const auto kind = static_cast<SupplyKind>(i);
+    kinds->addAction(supplyKindWords(kind), this, [this, kind] { addSupply(kind); });
+  }
+  add_->setMenu(kinds);
   remove_ = new QPushButton(tr("Remove"));
   remove_->setAccessibleName(tr("Remove the supply"));
-  for (QPushButton* button : {add, remove_}) {
+  for (QPushButton* button : {add_, remove_}) {
     button->setStyleSheet(QStringLiteral("padding: 4px 10px;"));
     buttons->addWidget(button);
   }
   buttons->addStretch();
   body->addLayout(buttons);
-  connect(add, &QPushButton::clicked, this, &SupplyCards::addSupply);
   connect(remove_, &QPushButton::clicked, this, &SupplyCards::removeSupply);
   for (QLineEdit* field : {name_, low_, lot_, thinning_}) {
     connect(field, &QLineEdit::editingFinished, this, &SupplyCards::keep);
@@ -258,12 +264,16 @@ void SupplyCards::keep() {
     supply.low = *read;
   }
   if (supply == *line->supply) return;
-  board_.shelf().put(supply);
+  // A choice that was refused goes back.
+  if (!board_.shelf().put(supply)) refresh();
 }
 
-void SupplyCards::addSupply() {
+void SupplyCards::addSupply(SupplyKind kind) {
   Supply supply;
-  const std::string wanted = tr("New glitter").toStdString();
+  supply.kind = kind;
+  const std::string wanted =
+      kind == SupplyKind::other ? tr("New supply").toStdString()
+                                : tr("New %1").arg(supplyKindWords(kind).toLower()).toStdString();
   supply.name = wanted;
   const SupplyShelf& shelf = board_.shelf().supplies();
   for (int another = 2;; ++another) {

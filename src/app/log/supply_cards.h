@@ -29,7 +29,9 @@ class SupplyCards : public QWidget {
   QLabel& words() { return *words_; }
   QDoubleSpinBox& price() { return *price_; }
 
-  void addSupply();
+  /// Asks of which kind, and adds one.
+  void askAndAdd() { add_->showMenu(); }
+  void addSupply(SupplyKind kind);
   void removeSupply();
   /// Takes what is typed as what is there, or as what came in.
   void note(SupplyEvent::Kind kind);
@@ -56,6 +58,7 @@ class SupplyCards : public QWidget {
   QLineEdit* low_ = nullptr;
   QLineEdit* lot_ = nullptr;
   QLineEdit* thinning_ = nullptr;
+  QPushButton* add_ = nullptr;
   QPushButton* remove_ = nullptr;
   QListWidget* events_ = nullptr;
   std::vector<long long> eventKeys_;

@@ -87,7 +87,17 @@ void Order::pickArt(const std::string& art) {
 }
 
 void Order::pickSet(const std::string& set) {
-  // Its artwork comes along.
+  // Its artwork comes along; a row or scatter of others does not stay.
+  if (hasCup() && set != inHand_.set) {
+    const auto letGoOf = [&](std::string& which, const auto& all) {
+      for (const auto& one : all) {
+        const bool its = std::find(one.sets.begin(), one.sets.end(), set) != one.sets.end();
+        if (one.id == which && !its) which.clear();
+      }
+    };
+    letGoOf(inHand_.row, currentCup().rows);
+    letGoOf(inHand_.scatter, currentCup().scatters);
+  }
   if (hasCup()) {
     for (const DecalSet& one : currentCup().sets) {
       if (one.id == set) inHand_.art = one.artwork;
@@ -146,14 +156,17 @@ void Order::load(const Document& document) {
 }
 
 void Order::put(const Snapshot& snapshot, bool goesOn) {
+  const std::string cup = hasCup() ? currentCup().id : std::string();
   now_ = snapshot;
   document_ = snapshot.document();
   const int count = static_cast<int>(document_.cups.size());
   const int before =
       std::exchange(current_, count == 0 ? -1 : std::clamp(snapshot.current(), 0, count - 1));
-  planAgain(goesOn && before == current_);
-  if (before != current_) {
+  const bool same = before == current_ && cup == (hasCup() ? currentCup().id : std::string());
+  planAgain(goesOn && same);
+  if (!same) {
     typing_.clear();
+    inHand_.letGo();
     emit cupTaken();
   }
   emit changed();

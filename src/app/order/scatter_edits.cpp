@@ -2,19 +2,24 @@
 #include "app/order/scatter_edits.h"
 
 #include <algorithm>
+#include <utility>
 
 #include "app/order/phrases.h"
+#include "app/order/place_edits.h"
 #include "app/order/zone_edits.h"
 #include "job/ids.h"
 
 namespace avrelt {
 namespace {
 
-Scatter* scatterCalled(Cup& cup, const std::string& id) {
-  for (Scatter& scatter : cup.scatters) {
+const Scatter* scatterCalled(const Cup& cup, const std::string& id) {
+  for (const Scatter& scatter : cup.scatters) {
     if (scatter.id == id) return &scatter;
   }
   return nullptr;
+}
+Scatter* scatterCalled(Cup& cup, const std::string& id) {
+  return const_cast<Scatter*>(scatterCalled(std::as_const(cup), id));
 }
 
 /// What it is thrown on: all that stands on the cup but its own.
@@ -34,8 +39,10 @@ ScatterGround groundFor(const CupPlan& plan, const std::string& scatter) {
 const Scatter* scatterInHand(const Order& order) {
   if (!order.hasCup()) return nullptr;
   const std::vector<Scatter>& all = order.currentCup().scatters;
-  for (const Scatter& scatter : all) {
-    if (scatter.id == order.scatter()) return &scatter;
+  if (const Scatter* picked = scatterCalled(order.currentCup(), order.scatter())) return picked;
+  const StandingSet now = placeInHand(order);
+  if (now && !now.place->scatter.empty()) {
+    return scatterCalled(order.currentCup(), now.place->scatter);
   }
   return all.empty() ? nullptr : &all.front();
 }

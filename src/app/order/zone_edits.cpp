@@ -139,7 +139,7 @@ void editCut(Order& order, const QString& text, const QString& key,
   const Zone* inHand = zoneInHand(order);
   if (plan == nullptr || inHand == nullptr || inHand->path.empty()) return;
   const Zone zone = *inHand;
-  const bool allRound = regionOf(*plan, parentOf(zone.path)).allRound();
+  const UprightRoom room = uprightRoomOf(regionOf(*plan, parentOf(zone.path)), plan->wall);
   order.editCup(
       text,
       [&](Cup& cup) {
@@ -147,7 +147,7 @@ void editCut(Order& order, const QString& text, const QString& key,
         if (!node.cut) return;
         Cut next = *node.cut;
         change(next);
-        recut(cup.division, node, next, allRound);
+        recut(cup.division, node, next, room);
       },
       QStringLiteral("cut ") + key);
 }

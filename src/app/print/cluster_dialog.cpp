@@ -7,6 +7,7 @@
 #include <QPainter>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 #include "app/order/phrases.h"
@@ -129,7 +130,7 @@ ClusterDialog::ClusterDialog(Unit unit, std::vector<SharedArt> artworks, QWidget
   wide_ = new LengthField(tr("Wide"), QStringLiteral("cluster.wide"));
   tall_ = new LengthField(tr("Tall"), QStringLiteral("cluster.tall"));
   motif_ = new LengthField(tr("Each, at most"), QStringLiteral("cluster.motif"));
-  turns_ = new QSpinBox;
+  turns_ = new CountBox;
   turns_->setRange(0, 180);
   turns_->setSuffix(tr("°"));
   turns_->setValue(180);

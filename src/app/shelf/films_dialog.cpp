@@ -8,6 +8,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
+#include "app/fields/count_box.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
 #include "app/order/phrases.h"
@@ -68,7 +69,7 @@ FilmsDialog::FilmsDialog(Shelf& shelf, Unit unit, QWidget* parent)
   sizes->setHorizontalSpacing(8);
   wide_ = new LengthField(tr("Width"), QStringLiteral("stock.wide"));
   tall_ = new LengthField(tr("Length"), QStringLiteral("stock.tall"));
-  count_ = new QSpinBox;
+  count_ = new CountBox;
   count_->setRange(1, 10'000);
   place_ = new QLineEdit;
   place_->setMaxLength(100);

@@ -12,11 +12,13 @@
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QMimeData>
+#include <QPushButton>
 #include <QSettings>
 #include <QStyle>
 #include <QVBoxLayout>
 
 #include "app/fields/beside.h"
+#include "app/fields/idle.h"
 #include "app/fields/scrolled.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -208,8 +210,7 @@ void MainWindow::makeBench() {
   connect(log_, &LogStation::orderMade, this, [this](const Document& order) {
     if (!file_->mayLeave()) return;
     file_->begin(order);
-    goToStation(gauge);
-    gauge_->begin();
+    beginAtGauge();
   });
   connect(bench_, &BenchStation::said, watch_, &WatchLine::say);
   connect(bench_, &BenchStation::watched, this, [this] { watch_->setOthers(bench_->watches()); });
@@ -229,10 +230,27 @@ void MainWindow::makeBench() {
   connect(&order_, &Order::changed, this, &MainWindow::setViews);
 }
 
-void MainWindow::addCup() {
-  if (!order_.addCup()) return;
+/// With the first measure in hand, to be typed over.
+void MainWindow::beginAtGauge() {
   goToStation(gauge);
   gauge_->begin();
+}
+
+void MainWindow::addCup() {
+  if (order_.addCup()) beginAtGauge();
+}
+
+void MainWindow::askAndRemoveCup() {
+  const QString name = QString::fromStdString(order_.currentCup().name);
+  QMessageBox ask(QMessageBox::NoIcon, tr("Remove this cup?"),
+                  tr("“%1” goes from the order, with its measures, its design and its ticks. Undo "
+                     "brings it back.")
+                      .arg(name),
+                  QMessageBox::Cancel, this);
+  QPushButton* remove = ask.addButton(tr("Remove"), QMessageBox::AcceptRole);
+  ask.setDefaultButton(remove);
+  ask.exec();
+  if (ask.clickedButton() == remove) order_.removeCup();
 }
 
 void MainWindow::goToStation(int station) {
@@ -323,6 +341,11 @@ void MainWindow::refresh() {
   setWindowModified(!clean);
   units_->show(order_.unit() == Unit::inch ? 0 : 1);
   for (QAction* action : cupActions_) action->setEnabled(order_.hasCup());
+  if (!order_.hasCup()) {
+    for (QWidget* station : std::initializer_list<QWidget*>{gauge_, divide_, fill_, dress_}) {
+      showIdle(*station);
+    }
+  }
   saveSvg_->setEnabled(order_.planHolds() || order_.working());
   savePdf_->setEnabled(order_.planHolds() || order_.working());
   saveAll_->setEnabled(order_.hasCup());

@@ -85,7 +85,9 @@ class MainWindow : public QMainWindow {
   void setViews();
   void refresh();
   void showOnDisk(OnDisk state);
+  void beginAtGauge();
   void addCup();
+  void askAndRemoveCup();
   void goToField(const QString& field);
   void fillRecent();
   void askAndSavePiece(OutputKind kind);

@@ -39,7 +39,9 @@ void MainWindow::makeActions() {
 void MainWindow::makeFileMenu() {
   QMenu* file = menuBar()->addMenu(tr("&File"));
   add(file, tr("&New order"), QKeySequence::New, [this] {
-    if (file_->mayLeave()) file_->startOver();
+    if (!file_->mayLeave()) return;
+    file_->startOver();
+    beginAtGauge();
   });
   add(file, tr("&Open…"), QKeySequence::Open, [this] { file_->askAndOpen(); });
   recent_ = file->addMenu(tr("Open &recent"));
@@ -83,8 +85,8 @@ void MainWindow::makeCupMenu() {
   forCup(add(cupMenu_, tr("&Copy"), QKeySequence(tr("Ctrl+D")), [this] { order_.copyCup(); }));
   forCup(add(cupMenu_, tr("&Rename"), QKeySequence(tr("F2")),
              [this] { cups_->rename(order_.currentIndex()); }));
-  forCup(add(cupMenu_, tr("Re&move"), QKeySequence(tr("Ctrl+Backspace")),
-             [this] { order_.removeCup(); }));
+  forCup(add(cupMenu_, tr("Re&move…"), QKeySequence(tr("Ctrl+Backspace")),
+             [this] { askAndRemoveCup(); }));
   cupMenu_->addSeparator();
   forCup(
       add(cupMenu_, tr("Shelf of &blanks…"), QKeySequence(tr("Ctrl+B")), [this] { showShelf(); }));
@@ -155,7 +157,7 @@ void MainWindow::makeBenchMenu() {
       act(*bench_);
     });
   };
-  at(tr("&Done: tick the step off"), "Ctrl+Return", [](BenchStation& s) { s.doneNow(); });
+  at(tr("&Done: tick the step off"), "Ctrl+Return", [](BenchStation& s) { s.donePicked(); });
   at(tr("Beg&in it, or leave it"), "Alt+Shift+N", [](BenchStation& s) { s.beginNow(); });
   at(tr("The ne&xt pair of hands"), "Alt+Shift+H", [](BenchStation& s) { s.nextPair(); });
   at(tr("Take the last tick &back"), "Ctrl+Shift+Return", [](BenchStation& s) { s.undoLast(); });
@@ -213,7 +215,7 @@ void MainWindow::makeLogMenu() {
      [](LogStation& s) { s.cups().removeEntry(); });
   menu->addSeparator();
   at(tr("Add a suppl&y"), "Alt+Shift+A", LogArea::stock,
-     [](LogStation& s) { s.supplies().addSupply(); });
+     [](LogStation& s) { s.supplies().askAndAdd(); });
   at(tr("S&upplies"), "Alt+Shift+S", LogArea::stock,
      [](LogStation& s) { s.area().supplyTable().setFocus(); });
   at(tr("&Figures your shop has found out"), "Alt+Shift+F", LogArea::figures,
@@ -336,7 +338,7 @@ void MainWindow::makeArtMenu() {
 
 void MainWindow::makeViewMenu() {
   QMenu* view = menuBar()->addMenu(tr("&View"));
-  add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { goToStation(gauge); });
+  add(view, tr("&Gauge"), QKeySequence(tr("Ctrl+1")), [this] { beginAtGauge(); });
   add(view, tr("D&ivide"), QKeySequence(tr("Ctrl+2")), [this] { goToStation(dividing); });
   add(view, tr("&Fill"), QKeySequence(tr("Ctrl+3")), [this] { goToStation(filling); });
   add(view, tr("D&ress"), QKeySequence(tr("Ctrl+4")), [this] { goToStation(dressing); });

@@ -48,6 +48,7 @@ class Thrower {
   }
 
   std::vector<ScatterItem> operator()(const std::set<std::size_t>& again) {
+    if (!scatter_.zone.empty() && zone_ == nullptr) return scatter_.items;
     std::vector<ScatterItem> items;
     if (sets_.empty() || high_ <= low_) return items;
     for (const Footprint& other : ground_.others) {

@@ -66,7 +66,7 @@ struct ScatterGround {
 /// is lessened as it fills, down to its gap (darts, Cook 1986, from memory; by a radius that
 /// shrinks). What was put by hand stays, comes first, and is thrown round. Those of `again` alone,
 /// by their index, where any are given, by hand or not; the others stay. Fewer than wanted where no
-/// more are found room for.
+/// more are found room for. Where its zone is not there, what was thrown stays as it is.
 std::vector<ScatterItem> scattered(const Scatter& scatter, const ScatterGround& ground,
                                    const std::set<std::size_t>& again = {});
 

@@ -117,6 +117,7 @@ class Divider {
         // Two lines a V, left and right; they share the point.
         const bool left = line.index % 2 == 0;
         put(left ? MarkAt::leftCorner : MarkAt::rightCorner, left ? first : last);
+        divided_.marks.back().leg = line.length;
         if (left) put(MarkAt::point, last);
         break;
       }

@@ -55,6 +55,7 @@ const char* markName(MarkAt at);
 struct LineMark : WallMark {
   std::string line;
   MarkAt at = MarkAt::ring;
+  Length leg{};  ///< of a V's corner: along the wall from there to its point; else 0
 };
 
 /// A node that was cut, as it lay on the wall before.

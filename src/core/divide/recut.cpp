@@ -2,7 +2,10 @@
 #include "divide/recut.h"
 
 #include <algorithm>
+#include <cmath>
+#include <numbers>
 #include <optional>
+#include <utility>
 
 #include "divide/part_ids.h"
 
@@ -62,10 +65,14 @@ void eachFinish(ZoneNode& node, const Call& call) {
 
 /// For every line between two parts before, which of those after is the same, or −1; how many there
 /// are after; and the same for all lines that stripes may lie on.
+///
+/// Round the whole cup parts and lines are turned first, so that the first line that stays stands
+/// at the beginning, before and after; `turned` says by how many.
 struct SameLines {
   std::vector<int> lines;
   int after = 0;
   std::vector<int> striped;
+  std::pair<int, int> turned{};
 };
 std::optional<SameLines> byPlaces(const RingCut& before, const RingCut& after) {
   if (before.fromRim != after.fromRim || before.places.size() == after.places.size()) {
@@ -87,7 +94,38 @@ std::optional<SameLines> byWidths(const std::vector<std::optional<WrittenLength>
   return SameLines{lines, last, closed ? std::move(bands) : lines};
 }
 
-std::optional<SameLines> sameLines(const Cut& before, const Cut& after, bool allRound) {
+/// Where uprights stand, from where they begin to the right.
+std::vector<Angle> standsOf(const UprightCut& uprights, Angle begins) {
+  std::vector<Angle> stands;
+  stands.reserve(uprights.angles.size());
+  for (const Angle at : uprights.angles) {
+    const double on = std::fmod((at - begins).radians(), 2 * std::numbers::pi);
+    stands.push_back(Angle::radians(on < 0 ? on + 2 * std::numbers::pi : on));
+  }
+  std::sort(stands.begin(), stands.end());
+  return stands;
+}
+
+std::optional<SameLines> byAngles(const UprightCut& before, const UprightCut& after,
+                                  const UprightRoom& zone) {
+  if (before.angles.size() == after.angles.size() || before.angles.empty()) return std::nullopt;
+  const Angle begins = zone.whole ? after.at : zone.begins;
+  std::vector<int> lines = alike(standsOf(before, begins), standsOf(after, begins));
+  const auto count = static_cast<int>(after.angles.size());
+  if (!zone.whole) return SameLines{lines, count, lines};
+  const auto stays = std::find_if(lines.begin(), lines.end(), [](int line) { return line >= 0; });
+  if (stays == lines.end() || before.at != after.at) return std::nullopt;
+  const auto first = static_cast<std::size_t>(stays - lines.begin());
+  std::vector<int> inner;
+  inner.reserve(lines.size() - 1);
+  for (std::size_t i = 1; i < lines.size(); ++i) {
+    const int line = lines[(first + i) % lines.size()];
+    inner.push_back(line < 0 ? -1 : (line - *stays + count) % count - 1);
+  }
+  return SameLines{std::move(inner), count - 1, lines, {static_cast<int>(first), *stays}};
+}
+
+std::optional<SameLines> sameLines(const Cut& before, const Cut& after, const UprightRoom& zone) {
   if (placedBy(before) != placedBy(after)) return std::nullopt;
   const auto* rings = std::get_if<RingCut>(&before.how);
   const auto* nextRings = std::get_if<RingCut>(&after.how);
@@ -97,8 +135,11 @@ std::optional<SameLines> sameLines(const Cut& before, const Cut& after, bool all
   }
   const auto* uprights = std::get_if<UprightCut>(&before.how);
   const auto* nextUprights = std::get_if<UprightCut>(&after.how);
-  if (uprights != nullptr && nextUprights != nullptr && uprights->by == CutBy::widths) {
-    return byWidths(uprights->widths, nextUprights->widths, allRound);
+  if (uprights != nullptr && nextUprights != nullptr) {
+    if (uprights->by == CutBy::places) return byAngles(*uprights, *nextUprights, zone);
+    if (uprights->by == CutBy::widths) {
+      return byWidths(uprights->widths, nextUprights->widths, zone.whole);
+    }
   }
   return std::nullopt;
 }
@@ -107,6 +148,8 @@ std::optional<SameLines> sameLines(const Cut& before, const Cut& after, bool all
 /// last on; what is left over waits behind.
 std::vector<ZoneNode> rearranged(std::vector<ZoneNode> parts, const SameLines& same) {
   const std::size_t before = same.lines.size() + 1;
+  std::rotate(parts.begin(), parts.begin() + same.turned.first,
+              parts.begin() + static_cast<std::ptrdiff_t>(before));
   std::vector<std::optional<std::size_t>> from(static_cast<std::size_t>(same.after) + 1);
   std::vector<bool> taken(parts.size(), false);
   std::size_t first = 0;  // of the old parts between two lines that stay
@@ -136,6 +179,7 @@ std::vector<ZoneNode> rearranged(std::vector<ZoneNode> parts, const SameLines& s
     }
     next.push_back(part ? std::move(parts[*part]) : ZoneNode());
   }
+  std::rotate(next.rbegin(), next.rbegin() + same.turned.second, next.rend());
   for (std::size_t i = 0; i < parts.size(); ++i) {
     if (!taken[i]) next.push_back(std::move(parts[i]));
   }
@@ -144,8 +188,8 @@ std::vector<ZoneNode> rearranged(std::vector<ZoneNode> parts, const SameLines& s
 
 }  // namespace
 
-void recut(Division& division, ZoneNode& node, const Cut& next, bool allRound) {
-  const std::optional<SameLines> same = sameLines(*node.cut, next, allRound);
+void recut(Division& division, ZoneNode& node, const Cut& next, const UprightRoom& zone) {
+  const std::optional<SameLines> same = sameLines(*node.cut, next, zone);
   if (same) {
     PartIds ids(division.body);
     const std::string cut = cutIdOf(node, node.id);

@@ -132,8 +132,7 @@ Checked<Split> divided(const Region& zone, const RingCut& cut, const Wall& wall)
 
 Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wall) {
   const auto [from, to] = zone.span();
-  // A zone that a V parts from rim to base covers all angles too.
-  const bool all = to - from >= Angle::turn() - Angle::radians(1e-6);
+  const bool all = uprightRoomOf(zone, wall).whole;
   const Angle begins = all ? wall.inFrame(cut.at) : from;
   const Angle room = all ? Angle::turn() : to - from;
   const Length high = zone.highest();
@@ -393,6 +392,11 @@ Checked<Split> divided(const Region& zone, const WaveCut& cut, const Wall& wall)
 }
 
 }  // namespace
+
+UprightRoom uprightRoomOf(const Region& zone, const Wall& wall) {
+  const auto [from, to] = zone.span();
+  return {to - from >= Angle::turn() - Angle::radians(1e-6), wall.onCup(from)};
+}
 
 Checked<Split> split(const Region& zone, const Cut& cut, const Wall& wall) {
   return std::visit([&](const auto& how) { return divided(zone, how, wall); }, cut.how);

@@ -16,6 +16,14 @@ struct Split {
   std::vector<std::vector<WallLine>> lines;
 };
 
+/// How far a zone that uprights part goes round: the whole cup, which one that a V parts from rim to base does too, or
+/// from a place on the cup to the right.
+struct UprightRoom {
+  bool whole = true;
+  Angle begins{};
+};
+UprightRoom uprightRoomOf(const Region& zone, const Wall& wall);
+
 /// Cuts a zone. Lines that are straight in the flat, of V and slant, and waves are followed within
 /// `curveTolerance`; on a cylinder the straight ones are straight in wall coordinates too.
 ///

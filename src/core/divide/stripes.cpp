@@ -99,13 +99,7 @@ CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& strip
     const Stripe& stripe = stripes[i];
     const std::string place = "stripes[" + std::to_string(i) + "].";
     const DivideLine* line = lineAt(divided, stripe.of, stripe.line);
-    if (line == nullptr) {
-      faults.push_back({place + "line",
-                        {"This stripe lies on a line that is not cut any more. Take it away, or "
-                         "lay it on another.",
-                         {}}});
-      continue;
-    }
+    if (line == nullptr) continue;
     const Length width = stripe.width.length;
     if (width <= Length() || width > widest) {
       faults.push_back(

@@ -16,6 +16,7 @@
 #include "watch/peekaboo_rules.h"
 #include "watch/picture_rules.h"
 #include "watch/place_rules.h"
+#include "watch/reference_rules.h"
 #include "watch/set_rules.h"
 #include "watch/wrap_rules.h"
 
@@ -70,6 +71,7 @@ void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
   add(watchPictures(plan.divided, cup.fills, plan.wall));
   add(watchMasks(cup.division.masks, plan.divided));
   add(watchDivision(cup.division, plan.divided, plan.stripes, body));
+  add(watchReferences({cup.division, plan.divided, cup.sets, cup.rows, cup.scatters}));
   add(watchFills(cup.fills, plan.fills, body));
   add(watchSets(cup.sets, plan.sets));
   add(watchPeekaboos(cup.sets, plan.sets, [&](const std::string& id) -> const Body& {

@@ -28,12 +28,40 @@ std::optional<Sentence> notFedWords(long count) {
                  "them.");
 }
 
-std::optional<Sentence> notAlikeWords(long count) {
-  return counted(count,
-                 "1 backing does not lie as its print does: there is no sheet so large, or too "
-                 "little room. Take sheets as large as the printer's.",
-                 "%1 backings do not lie as their prints do: there is no sheet so large, or too "
-                 "little room. Take sheets as large as the printer's.");
+void addNotAlike(std::vector<Sentence>& notes, const NotAlike& of) {
+  if (of.noSheet > 0) {
+    notes.push_back({of.noSheet == 1
+                         ? "1 backing does not lie as its print does, whose sheet is larger. Take "
+                           "sheets of at least %2 by %3."
+                         : "%1 backings do not lie as their prints do, whose sheets are larger. "
+                           "Take sheets of at least %2 by %3.",
+                     {of.noSheet, of.wanted.wide, of.wanted.tall}});
+  }
+  if (of.atEdge > 0 && of.free > Length()) {
+    notes.push_back({of.atEdge == 1
+                         ? "1 backing does not lie as its print does: it comes to %2 of the "
+                           "sheet's edge. Take a smaller margin."
+                         : "%1 backings do not lie as their prints do: they come to %2 of the "
+                           "sheet's edge. Take a smaller margin.",
+                     {of.atEdge, of.free}});
+  } else if (of.atEdge > 0) {
+    notes.push_back({of.atEdge == 1
+                         ? "1 backing does not lie as its print does: the print fills its sheet, "
+                           "and the backing reaches over the edge. Make the set smaller, or print "
+                           "it on larger paper."
+                         : "%1 backings do not lie as their prints do: the prints fill their "
+                           "sheets, and the backings reach over the edge. Make the sets smaller, "
+                           "or print them on larger paper.",
+                     {of.atEdge}});
+  }
+  if (of.noRoom > 0) {
+    notes.push_back({of.noRoom == 1
+                         ? "1 backing does not lie as its print does: another part is too near "
+                           "there. Take a smaller gap, or let parts laid by hand go."
+                         : "%1 backings do not lie as their prints do: other parts are too near "
+                           "there. Take a smaller gap, or let parts laid by hand go.",
+                     {of.noRoom}});
+  }
 }
 
 std::optional<Sentence> stackWords(const StripStacks& stacks) {
@@ -53,13 +81,13 @@ std::vector<Sentence> notesOn(const SheetPlan& sheets) {
   };
   long notFed = 0;
   long lost = 0;
-  long notAlike = 0;
   bool alike = false;
+  NotAlike notAlike;
   StripStacks stacks;
   for (const FilmSheets& film : sheets.films) {
     notFed += film.notFed;
     lost += film.lost;
-    notAlike += film.notAlike;
+    notAlike.add(film.notAlike);
     alike = alike || !film.alike.empty();
     stacks.strips += film.stacks.strips;
     stacks.stacks += film.stacks.stacks;
@@ -77,7 +105,7 @@ std::vector<Sentence> notesOn(const SheetPlan& sheets) {
   if (stacks.tookMore) {
     notes.push_back({"Some strips lie apart: edge to edge they would take more film.", {}});
   }
-  say(notAlikeWords(notAlike));
+  addNotAlike(notes, notAlike);
   if (alike) {
     notes.push_back(
         {"Backings lie as their prints do: lay the sheets on each other at their lower "

@@ -250,7 +250,7 @@ class SheetMaker {
     if (film.prints()) rules.gap = std::max(rules.gap, choices_.printer.bleed * 2);
     film.gap = rules.gap;
     film.weeding = choices_.weeding;
-    keepClear(film, pieces, sheets_.alike);
+    keepClear(film, pieces, sheets_.alike, choices_.size.margin);
     const auto layAll = [&] {
       film.arranger = std::make_shared<Arranger>(pieces, film.from, rules);
       film.arrangement = (*film.arranger)();

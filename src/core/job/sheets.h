@@ -84,6 +84,19 @@ struct KeptTogether {
   friend auto operator<=>(const KeptTogether&, const KeptTogether&) = default;
 };
 
+/// Backings that may not lie as their prints do, and why.
+struct NotAlike {
+  long noSheet = 0;  ///< there is no sheet as large as the print's
+  SheetSize wanted;  ///< as large as the largest of those
+  long atEdge = 0;   ///< they reach into the margin of their sheet
+  Length free = Length::mm(1e6);  ///< how far the worst of those is from the edge; below 0 over it
+  long noRoom = 0;   ///< they come too near to others
+
+  long count() const { return noSheet + atEdge + noRoom; }
+  /// Those of another film, too.
+  void add(const NotAlike& other);
+};
+
 /// All that is cut from one film, across cups: what there is of it is used up once.
 struct FilmSheets {
   FilmWanted wanted;                  ///< by the first of its parts
@@ -105,7 +118,7 @@ struct FilmSheets {
   std::set<std::pair<std::size_t, int>> alike;
   /// Its first sheets are like these, by their films and their numbers there.
   std::vector<std::pair<std::size_t, std::size_t>> likeSheets;
-  long notAlike = 0;  ///< backings that may not lie as their prints do
+  NotAlike notAlike;
   /// By piece and copy, what lies where it was put by hand.
   std::set<std::pair<std::size_t, int>> byHand;
   /// How many that were put by hand do not find their sheet, or room on it, any more.

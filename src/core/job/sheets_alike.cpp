@@ -90,7 +90,30 @@ std::optional<std::size_t> sheetFor(const FilmSheets& film, const SheetSize& siz
   return std::nullopt;
 }
 
+/// Why it does not lie there: it reaches into the sheet's margin, or too near to another.
+void noteNoRoom(FilmSheets& film, const Laid& laid) {
+  const FilmPiece& piece = film.from[film.arrangement.sheets[laid.sheet].film];
+  const Box box = boundsOf(shapeAt(film.pieces()[laid.piece], laid));
+  const double least = std::min({box.low.x, box.low.y, piece.size.wide.mm() - box.high.x,
+                                 piece.size.tall.mm() - box.high.y});
+  if (least >= piece.size.margin.mm()) {
+    ++film.notAlike.noRoom;
+    return;
+  }
+  ++film.notAlike.atEdge;
+  film.notAlike.free = std::min(film.notAlike.free, Length::mm(least));
+}
+
 }  // namespace
+
+void NotAlike::add(const NotAlike& other) {
+  noSheet += other.noSheet;
+  wanted.wide = std::max(wanted.wide, other.wanted.wide);
+  wanted.tall = std::max(wanted.tall, other.wanted.tall);
+  atEdge += other.atEdge;
+  free = std::min(free, other.free);
+  noRoom += other.noRoom;
+}
 
 std::vector<LaidAlike> alikeOf(const Plan& plan) {
   std::vector<LaidAlike> all;
@@ -114,13 +137,21 @@ std::set<std::size_t> laidAlike(const FilmSheets& film, const std::vector<LaidAl
 }
 
 void keepClear(const FilmSheets& film, std::vector<Piece>& pieces,
-               const std::vector<LaidAlike>& alike) {
+               const std::vector<LaidAlike>& alike, Length margin) {
   if (!film.prints()) return;
+  // The backing's own sheet may take more of a margin than what can be printed has.
+  double more = 0;
+  for (const FilmPiece& from : film.from) {
+    const Box room = roomOf(from);
+    const double m = margin.mm();
+    more = std::max({more, m - room.low.x, m - room.low.y, room.high.x - from.size.wide.mm() + m,
+                     room.high.y - from.size.tall.mm() + m});
+  }
   for (const LaidAlike& one : alike) {
     const auto print = pieceOf(film, one.print);
     if (!print) continue;
     Polygon& clear = pieces[*print].clear;
-    clear = unionOf({clear, pieceShape(*one.part)});
+    clear = unionOf({clear, offsetBy(pieceShape(*one.part), Length::mm(more), Corners::sharp)});
   }
 }
 
@@ -137,7 +168,7 @@ bool dropClear(const FilmSheets& film, std::vector<Piece>& pieces) {
 Arrangement likePrints(FilmSheets& film, const SheetPlan& sheets) {
   film.alike.clear();
   film.likeSheets.clear();
-  film.notAlike = 0;
+  film.notAlike = {};
   Arrangement kept;
   if (film.prints()) return kept;
   const Arrangement before = std::exchange(film.arrangement, {});
@@ -148,17 +179,23 @@ Arrangement likePrints(FilmSheets& film, const SheetPlan& sheets) {
     laid.sheet = static_cast<std::size_t>(known - film.likeSheets.begin());
     const bool isNew = known == film.likeSheets.end();
     if (isNew) {
-      const auto stock = sheetFor(film, sheets.films[from].sizeOf(print.sheet), film.arrangement);
-      if (!stock) return false;
+      const SheetSize size = sheets.films[from].sizeOf(print.sheet);
+      const auto stock = sheetFor(film, size, film.arrangement);
+      if (!stock) {
+        ++film.notAlike.noSheet;
+        film.notAlike.wanted.wide = std::max(film.notAlike.wanted.wide, size.wide);
+        film.notAlike.wanted.tall = std::max(film.notAlike.wanted.tall, size.tall);
+        return;
+      }
       film.arrangement.sheets.push_back({*stock, {}});
     }
     if (!layOne(film, laid)) {
+      noteNoRoom(film, laid);
       if (isNew) film.arrangement.sheets.pop_back();
-      return false;
+      return;
     }
     if (isNew) film.likeSheets.push_back(like);
     film.alike.insert({laid.piece, laid.copy});
-    return true;
   };
   for (const LaidAlike& one : sheets.alike) {
     const auto piece = pieceOf(film, one.part);
@@ -169,7 +206,7 @@ Arrangement likePrints(FilmSheets& film, const SheetPlan& sheets) {
       if (!over) continue;
       for (const Laid& print : prints.arrangement.laid) {
         if (print.piece != *over || print.copy >= film.pieces()[*piece].copies) continue;
-        if (!lay(from, print, {*piece, print.copy, 0, print.turn, print.at})) ++film.notAlike;
+        lay(from, print, {*piece, print.copy, 0, print.turn, print.at});
       }
     }
   }

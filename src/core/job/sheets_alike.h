@@ -17,7 +17,7 @@ std::set<std::size_t> laidAlike(const FilmSheets& film, const std::vector<LaidAl
 
 /// Keeps clear round prints what their backings take on their own sheets.
 void keepClear(const FilmSheets& film, std::vector<Piece>& pieces,
-               const std::vector<LaidAlike>& alike);
+               const std::vector<LaidAlike>& alike, Length margin);
 /// Lets go of that where a print fits no sheet with it; whether there was any such.
 bool dropClear(const FilmSheets& film, std::vector<Piece>& pieces);
 

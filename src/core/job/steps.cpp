@@ -360,7 +360,9 @@ class Steps {
         }
         peel();
         laid(item, StepKind::ring,
-             {"Lay the %1 round what the stencil left, each by its number.", {Phrase(item.name)}},
+             {isBuried(set) ? "Lay the %1 round what the stencil left, each by its number."
+                            : "Lay the %1 on its marks.",
+              {Phrase(item.name)}},
              min(3 * places))
             .pieces = pieces;
         return;
@@ -384,6 +386,11 @@ class Steps {
         press(step, layer.material);
       }
     }
+  }
+
+  static bool isBuried(const DecalSet& set) {
+    return std::any_of(set.layers.begin(), set.layers.end(),
+                       [](const Layer& layer) { return layer.kind == LayerKind::peekaboo; });
   }
 
   /// The buried stencil of a ring's set, where each is ringed before the next is lifted: as the

@@ -9,18 +9,43 @@ namespace avrelt {
 namespace {
 
 using Translate = std::function<std::string(const std::string&)>;
+using LengthWords = std::string (*)(Length length, Unit unit);
+
+std::string said(const Sentence& sentence, Unit unit, const Translate& translate,
+                 LengthWords lengths);
 
 struct Speaker {
   Unit unit;
   const Translate& translate;
+  LengthWords lengths;
   std::string operator()(const std::string& text) const { return text; }
-  std::string operator()(Length length) const { return plainText(length, unit); }
+  std::string operator()(Length length) const { return lengths(length, unit); }
   std::string operator()(Angle angle) const { return angleText(angle); }
   std::string operator()(long count) const { return std::to_string(count); }
   std::string operator()(const Phrase& phrase) const {
-    return inWords(*phrase.said, unit, translate);
+    return said(*phrase.said, unit, translate, lengths);
   }
 };
+
+std::string said(const Sentence& sentence, Unit unit, const Translate& translate,
+                 LengthWords lengths) {
+  const std::string translatedPattern = translate(sentence.pattern);
+  const std::vector<Sentence::Part>& parts = sentence.parts;
+  std::string text;
+  for (std::size_t i = 0; i < translatedPattern.size(); ++i) {
+    const char next = i + 1 < translatedPattern.size() ? translatedPattern[i + 1] : '\0';
+    if (translatedPattern[i] == '%' && next >= '1' && next <= '9') {
+      const auto place = static_cast<std::size_t>(next - '1');
+      if (place < parts.size()) text += std::visit(Speaker{unit, translate, lengths}, parts[place]);
+      ++i;
+    } else {
+      text += translatedPattern[i];
+    }
+  }
+  return text;
+}
+
+const Translate untranslated = [](const std::string& pattern) { return pattern; };
 
 }  // namespace
 
@@ -42,24 +67,15 @@ std::string angleText(Angle angle) {
 }
 
 std::string inWords(const Sentence& sentence, Unit unit, const Translate& translate) {
-  const std::string translatedPattern = translate(sentence.pattern);
-  const std::vector<Sentence::Part>& parts = sentence.parts;
-  std::string text;
-  for (std::size_t i = 0; i < translatedPattern.size(); ++i) {
-    const char next = i + 1 < translatedPattern.size() ? translatedPattern[i + 1] : '\0';
-    if (translatedPattern[i] == '%' && next >= '1' && next <= '9') {
-      const auto place = static_cast<std::size_t>(next - '1');
-      if (place < parts.size()) text += std::visit(Speaker{unit, translate}, parts[place]);
-      ++i;
-    } else {
-      text += translatedPattern[i];
-    }
-  }
-  return text;
+  return said(sentence, unit, translate, plainText);
 }
 
 std::string inWords(const Sentence& sentence, Unit unit) {
-  return inWords(sentence, unit, [](const std::string& pattern) { return pattern; });
+  return said(sentence, unit, untranslated, plainText);
+}
+
+std::string wordsOnPaper(const Sentence& sentence, Unit unit) {
+  return said(sentence, unit, untranslated, tapeText);
 }
 
 }  // namespace avrelt

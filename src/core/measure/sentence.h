@@ -39,6 +39,9 @@ struct Sentence {
 /// The sentence with its places filled, lengths shown in `unit`.
 std::string inWords(const Sentence& sentence, Unit unit);
 
+/// The same as papers and parts say it: lengths by `tapeText`.
+std::string wordsOnPaper(const Sentence& sentence, Unit unit);
+
 /// The same in another language: each pattern, phrases' too, as `translate` gives it. Places may
 /// stand in another order there.
 std::string inWords(const Sentence& sentence, Unit unit,

@@ -107,6 +107,14 @@ std::string plainText(Length length, Unit unit) {
   return decimalText(length, unit, 2);
 }
 
+std::string tapeText(Length length, Unit unit) {
+  if (unit == Unit::mm) return decimalText(length, unit, 1);
+  const Length size = abs(length);
+  if (size < step(Graduation::thirtySecond)) return decimalText(length, unit, 3);
+  const bool small = size < Length::inches(0.5);
+  return readTape(length, small ? Graduation::thirtySecond : Graduation::sixteenth).text;
+}
+
 std::string errorText(Length error, Unit unit) {
   std::string text = decimalText(error, unit, unit == Unit::inch ? 3 : 1);
   if (text.front() == '-') return "\u2212" + text.substr(1);

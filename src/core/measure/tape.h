@@ -39,6 +39,10 @@ std::string decimalText(Length length, Unit unit, int decimals);
 /// or two of a millimetre.
 std::string plainText(Length length, Unit unit);
 
+/// As papers and parts say it, with no more than a tape or a knife can do: tenths of a millimetre;
+/// sixteenths of an inch, thirty-seconds under half an inch, decimals where not one of those.
+std::string tapeText(Length length, Unit unit);
+
 /// A signed small difference: "+1/64 in" style is hard to read, so decimals: "+0.4 mm",
 /// "−0.016 in"; "0 mm" where it rounds to nothing.
 std::string errorText(Length error, Unit unit);

@@ -27,7 +27,8 @@ class CellLayer {
     std::vector<const Patch*> patches;
     patches.reserve(laid_.cells.size());
     for (const LaidCell& cell : laid_.cells) patches.push_back(&cell.whole);
-    for (const SharedEdge& edge : edgesOf(patches, Length::mm(0.5))) {
+    // Where less than a line's width is shared the lines that end there cover it.
+    for (const SharedEdge& edge : edgesOf(patches, std::max(Length::mm(0.5), line_))) {
       laid_.neighbours.emplace_back(edge.first, edge.second);
     }
     return std::move(laid_);

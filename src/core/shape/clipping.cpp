@@ -115,31 +115,38 @@ void part(WholePath path, WholePaths& simple) {
   if (open.size() > 2) simple.push_back(std::move(open));
 }
 
-/// Whether one outline lies in another, which it may touch but not cross.
-bool liesIn(const WholePath& inner, const WholePath& outer) {
-  for (const WholePoint& p : inner) {
-    const int side = cl::PointInPolygon(p, outer);
-    if (side >= 0) return side == 1;
+/// A place well inside a simple outline: the middle of the widest of three levels across it.
+/// Corners will not do: those that stand on another outline may lie beside it by the last rounding.
+WholePoint placeIn(const WholePath& path) {
+  const auto [low, high] = std::minmax_element(
+      path.begin(), path.end(), [](const WholePoint& a, const WholePoint& b) { return a.Y < b.Y; });
+  WholePoint best = path.front();
+  double widest = -1;
+  for (const int quarters : {2, 1, 3}) {
+    const cl::cInt y = low->Y + (high->Y - low->Y) / 4 * quarters;
+    std::vector<double> crossed;
+    for (std::size_t i = 0; i < path.size(); ++i) {
+      const WholePoint& a = path[i];
+      const WholePoint& b = path[(i + 1) % path.size()];
+      if ((a.Y <= y) == (b.Y <= y)) continue;
+      const double share = static_cast<double>(y - a.Y) / static_cast<double>(b.Y - a.Y);
+      crossed.push_back(static_cast<double>(a.X) + static_cast<double>(b.X - a.X) * share);
+    }
+    std::sort(crossed.begin(), crossed.end());
+    for (std::size_t i = 0; i + 1 < crossed.size(); i += 2) {
+      if (crossed[i + 1] - crossed[i] <= widest) continue;
+      widest = crossed[i + 1] - crossed[i];
+      best = {std::llround((crossed[i] + crossed[i + 1]) / 2), y};
+    }
   }
-  // All its corners are on the other's edge: the middle of a side is not, or it is the same. Twice
-  // as fine a grid has those middles.
-  WholePath twice = outer;
-  for (WholePoint& p : twice) p = {p.X * 2, p.Y * 2};
-  for (std::size_t i = 0; i < inner.size(); ++i) {
-    const WholePoint& a = inner[i];
-    const WholePoint& b = inner[(i + 1) % inner.size()];
-    const int side = cl::PointInPolygon({a.X + b.X, a.Y + b.Y}, twice);
-    if (side >= 0) return side == 1;
-  }
-  return true;
+  return best;
 }
 
 struct Bounds {
   WholePoint low;
   WholePoint high;
-  bool holds(const Bounds& other) const {
-    return low.X <= other.low.X && low.Y <= other.low.Y && high.X >= other.high.X &&
-           high.Y >= other.high.Y;
+  bool holds(const WholePoint& p) const {
+    return low.X <= p.X && low.Y <= p.Y && high.X >= p.X && high.Y >= p.Y;
   }
 };
 
@@ -189,13 +196,13 @@ std::vector<WholePart> combinedParts(const WholePaths& first, const WholePaths& 
   }
   for (WholePath& opening : openings) {
     // In the smallest outline round it.
-    const Bounds own = boundsOf(opening);
+    const WholePoint place = placeIn(opening);
     WholePart* around = nullptr;
     double least = HUGE_VAL;
     for (std::size_t i = 0; i < parts.size(); ++i) {
-      if (!bounds[i].holds(own)) continue;
+      if (!bounds[i].holds(place)) continue;
       const double area = cl::Area(parts[i].outline);
-      if (area >= least || !liesIn(opening, parts[i].outline)) continue;
+      if (area >= least || cl::PointInPolygon(place, parts[i].outline) == 0) continue;
       least = area;
       around = &parts[i];
     }

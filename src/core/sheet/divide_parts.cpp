@@ -214,7 +214,9 @@ std::vector<Part> marksSheets(const Divided& divided, const Development& flat, U
         write(columns[column].middle, y, 2.4, std::move(words));
       };
       cell(0, {"%1", {mark.line}});
-      cell(1, {markName(mark.at), {}});
+      const Sentence name{markName(mark.at), {}};
+      cell(1, mark.leg > Length() ? Sentence{"%1, leg %2", {Phrase(name), mark.leg}}
+                                  : name);
       cell(2, {"%1", {both(mark.fromBase)}});
       cell(3, {"%1", {both(mark.fromRim)}});
       if (round) {

@@ -45,6 +45,16 @@ void watchStripes(
             {"No tape %1 wide is among yours. Take one you have, or cut the stripe from film.",
              {stripe.width}});
     }
+    const bool twice = std::any_of(stripes.begin(), stripes.end(), [&](const StripePlan& other) {
+      return other.line == stripe.line && other.stripe < stripe.stripe &&
+             abs(other.width - stripe.width) < same;
+    });
+    if (twice) {
+      watch("stripe_twice", WatchLevel::note, field + "width",
+            {"Two stripes of %1 lie on line %2, one over the other. Make one of them narrower, or "
+             "remove it.",
+             {stripe.width, stripe.line}});
+    }
     if (stripe.join == StripeJoin::hidden && stripe.joinUnder.empty()) {
       watch("join_shows", WatchLevel::note, field + "join",
             {"No stripe crosses line %1 to hide its join: it is joined at the seam. Lay a stripe "

@@ -18,6 +18,7 @@ namespace avrelt {
 /// - `line_at_edge`: a line nearer than 1/8 in to rim or base, where nothing decorative goes.
 /// - `stripe_over_edge`: a stripe that goes round and covers some of that 1/8 in.
 /// - `tape_not_owned`: a tape stripe of a width the maker has no tape of.
+/// - `stripe_twice`: two stripes as wide as each other on one line.
 /// - `join_shows`: a join that was to be hidden, and no stripe crosses to hide it.
 std::vector<Watch> watchDivision(const Division& division, const Divided& divided,
                                  const std::vector<StripePlan>& stripes, const Body& body);

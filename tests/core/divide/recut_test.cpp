@@ -50,10 +50,10 @@ std::string stripesOf(const Division& division) {
   return all;
 }
 
-void change(Division& division, const Cut& next, bool allRound = true) {
+void change(Division& division, const Cut& next, UprightRoom zone = {true, -Angle::halfTurn()}) {
   Cut named = next;
   named.id = "cut";
-  recut(division, division.body, named, allRound);
+  recut(division, division.body, named, zone);
 }
 
 }  // namespace
@@ -112,12 +112,43 @@ TEST_CASE("uprights by widths keep their lines, round the cup too") {
     return Cut(uprights);
   };
   Division round = cutInto(widths({50, 80, 100}), 3, 3);
-  change(round, widths({20, 30, 80, 100}), true);
+  change(round, widths({20, 30, 80, 100}));
   // All round, a line is the left-hand edge of a part: that of the part taken away has gone.
   CHECK(partsOf(round) == "cut.0 a b c");
   CHECK(stripesOf(round) == "1>2 2>3");
   Division open = cutInto(widths({50, 80, 100}), 3, 2);
-  change(open, widths({50, 80, 60, 40}), false);
+  change(open, widths({50, 80, 60, 40}), {false, {}});
   CHECK(partsOf(open) == "a b cut.2 c");
   CHECK(stripesOf(open) == "0>0 1>1");
+}
+
+namespace {
+
+Cut uprightsAt(std::vector<double> degrees) {
+  UprightCut uprights{.by = CutBy::places};
+  for (const double one : degrees) uprights.angles.push_back(Angle::degrees(one));
+  return Cut(uprights);
+}
+
+}  // namespace
+
+TEST_CASE("uprights by places keep parts and lines where they stand, round the cup too") {
+  // Counted from the seam at 180°: a goes from −90° to 0°, c from 90° on past the seam.
+  Division round = cutInto(uprightsAt({-90, 0, 90}), 3, 3);
+  change(round, uprightsAt({-90, -30, 0, 90}));
+  CHECK(partsOf(round) == "cut.0 a b c");
+  CHECK(stripesOf(round) == "0>0 1>2 2>3");
+  // One before all others parts the last, whose right-hand piece stays what it was.
+  Division first = cutInto(uprightsAt({-90, 0, 90}), 3, 3);
+  change(first, uprightsAt({-150, -90, 0, 90}));
+  CHECK(partsOf(first) == "c a b cut.3");
+  CHECK(stripesOf(first) == "0>1 1>2 2>3");
+  change(first, uprightsAt({-90, 0, 90}));
+  CHECK(partsOf(first) == "a b c cut.3");
+  CHECK(stripesOf(first) == "0>0 1>1 2>2");
+  // In a zone that runs from 60° over the seam to −60° they are counted from there.
+  Division open = cutInto(uprightsAt({-170, 170}), 3, 2);
+  change(open, uprightsAt({-170, 100, 170}), {false, Angle::degrees(60)});
+  CHECK(partsOf(open) == "cut.0 a b c");
+  CHECK(stripesOf(open) == "0>1 1>2");
 }

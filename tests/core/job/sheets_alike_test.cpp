@@ -112,7 +112,7 @@ TEST_CASE("Backings lie where their prints do, on sheets as large", "[alike]") {
     SheetPlan sheets = sheetsFor(document, choices);
     CHECK(partsOn(sheets) == all);
     FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
-    CHECK(backings.notAlike == 0);
+    CHECK(backings.notAlike.count() == 0);
     CHECK(backings.alike.size() == backings.arrangement.laid.size());
     checkAlike(sheets);
     // Denser prints take their backings along.
@@ -158,7 +158,7 @@ TEST_CASE("Backings follow their prints on tapers, over the seam, bent and parte
     SheetPlan sheets = sheetsFor(document, choices);
     FilmSheets& prints = filmOf(sheets, PartMaterial::printable);
     FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
-    CHECK(backings.notAlike == 0);
+    CHECK(backings.notAlike.count() == 0);
     CHECK(leastBetween(prints.pieces(), prints.arrangement) >= prints.gap);
     CHECK(leastBetween(backings.pieces(), backings.arrangement) >= backings.gap);
     for (const Laid& laid : backings.arrangement.laid) {
@@ -194,7 +194,7 @@ TEST_CASE("A backing whose film keeps its direction is not turned after its prin
     for (const Laid& laid : backings.arrangement.laid) {
       CHECK(std::abs(std::remainder(laid.turn.degrees(), 360)) < 1e-6);
     }
-    apart += static_cast<int>(backings.notAlike);
+    apart += static_cast<int>(backings.notAlike.count());
   }
   CHECK(apart > 0);
 }
@@ -210,7 +210,7 @@ TEST_CASE("What is ticked as cut holds no layout: its partner lies as others do"
   choices.alike = true;
   SheetPlan sheets = sheetsFor(document, choices);
   const FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
-  CHECK(backings.notAlike == 0);
+  CHECK(backings.notAlike.count() == 0);
   for (const Laid& laid : backings.arrangement.laid) {
     CHECK(backings.alike.contains({laid.piece, laid.copy}) ==
           (backings.parts[laid.piece].cup == 1));
@@ -236,7 +236,7 @@ TEST_CASE("A print moved by hand takes its backing along", "[alike]") {
       followPrints(sheets);
       FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
       // Whoever has no room there any more lies elsewhere, and is counted.
-      CHECK(backings.alike.size() + static_cast<std::size_t>(backings.notAlike) ==
+      CHECK(backings.alike.size() + static_cast<std::size_t>(backings.notAlike.count()) ==
             backings.arrangement.laid.size());
       CHECK(leastBetween(backings.pieces(), backings.arrangement) >= backings.gap);
       CHECK(partsOn(sheets) == all);
@@ -262,7 +262,7 @@ TEST_CASE("Backings with no sheet so large are said, and lie as others do", "[al
   SheetPlan sheets = sheetsFor(order(dice), choices);
   FilmSheets& backings = filmOf(sheets, PartMaterial::permanent);
   CHECK(backings.alike.empty());
-  CHECK(backings.notAlike == static_cast<long>(backings.arrangement.laid.size()));
+  CHECK(backings.notAlike.count() == static_cast<long>(backings.arrangement.laid.size()));
   CHECK(notesOn(sheets).size() == 1);
 }
 

@@ -5,6 +5,8 @@
 
 #include <catch2/catch.hpp>
 
+#include "measure/sentence.h"
+
 using namespace avrelt;
 
 TEST_CASE("fractions are reduced") {
@@ -64,4 +66,15 @@ TEST_CASE("people tape by sixteenths or millimetres") {
   CHECK(usualGraduation(Unit::inch) == Graduation::sixteenth);
   CHECK(usualGraduation(Unit::mm) == Graduation::millimetre);
   CHECK(step(Graduation::thirtySecond) == Length::inches(1.0 / 32));
+}
+
+TEST_CASE("papers say no more of a length than a tape or a knife can do") {
+  CHECK(tapeText(Length::mm(28.58), Unit::mm) == "28.6 mm");
+  CHECK(tapeText(Length::mm(0.5), Unit::mm) == "0.5 mm");
+  CHECK(tapeText(Length::inches(4.095), Unit::inch) == "4 1/8 in");
+  CHECK(tapeText(Length::inches(0.28), Unit::inch) == "9/32 in");
+  CHECK(tapeText(Length::inches(0.02), Unit::inch) == "0.02 in");
+  CHECK(wordsOnPaper({"%1 down", {Length::mm(28.58)}}, Unit::mm) == "28.6 mm down");
+  CHECK(wordsOnPaper({"%1!", {Phrase({"%1 down", {Length::mm(28.58)}})}}, Unit::mm) ==
+        "28.6 mm down!");
 }

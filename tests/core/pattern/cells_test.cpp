@@ -7,6 +7,7 @@
 
 #include "core/cups.h"
 #include "divide/split.h"
+#include "pattern/laid_cells.h"
 #include "pattern/neighbours.h"
 
 using namespace avrelt;
@@ -196,4 +197,24 @@ TEST_CASE("patterns that cannot be are refused at their member") {
           p.family = Family::weave;
           p.ratio = 1.5;
         }) == "ratio");
+}
+
+TEST_CASE("cells that share no more than a line's width are no neighbours: lines cover it") {
+  const CellsBench bench(all()[0].blank);
+  const Length radius = bench.body.radius(Length());
+  const auto box = [&](double left, double right, double low, double high) {
+    const auto at = [&](double x, double y) {
+      return WallPoint{Angle::radians(Length::mm(x) / radius), Length::mm(y)};
+    };
+    RawCell cell;
+    cell.patch.outline = {at(left, low), at(right, low), at(right, high), at(left, high)};
+    return cell;
+  };
+  // They share 0.8 mm of a side.
+  const std::vector<RawCell> two{box(0, 10, 50, 60), box(10, 20, 59.2, 70)};
+  const auto meet = [&](double line) {
+    return laidCells(two, Length::mm(line), false, false, radius, bench.body).neighbours.size();
+  };
+  CHECK(meet(0.6) == 1);
+  CHECK(meet(1) == 0);
 }
