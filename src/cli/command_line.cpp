@@ -19,6 +19,7 @@
 #include "files/svg_drawing.h"
 #include "job/ids.h"
 #include "job/sheet_notes.h"
+#include "job/sheet_search.h"
 #include "shop/shop.h"
 #include "version/version.h"
 
@@ -169,12 +170,14 @@ int runSheets(const SheetOptions& options) {
   }
   HowFar tried("Tries made");
   const auto tries = static_cast<std::size_t>(std::max(options.tries, 0));
-  for (std::size_t i = 0; i < sheets->films.size(); ++i) {
+  SheetSearch search(*sheets);
+  for (std::size_t i = 0; i < search.films(); ++i) {
     for (std::size_t n = 0; n < tries; ++n) {
-      improve(*sheets, i);
-      tried(i * tries + n + 1, sheets->films.size() * tries);
+      search(i);
+      tried(i * tries + n + 1, search.films() * tries);
     }
   }
+  *sheets = search.best();
   const auto saved = saveSheets(options.plan.folder, *sheets, output);
   if (!saved) return complain(inWords(saved.error(), unit));
   for (const std::string& name : *saved) {

@@ -21,6 +21,7 @@ QApplication& application();
 /// A window as a new user meets it: shown, an empty order with one cup, inches.
 struct OpenWindow {
   OpenWindow() {
+    window.resize(1280, 800);
     window.show();
     CHECK(QTest::qWaitForWindowExposed(&window));
     // The same first cup wherever in the world the tests run.

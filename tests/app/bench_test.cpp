@@ -601,9 +601,8 @@ TEST_CASE("Two pairs of hands work by one list: what one has begun is not the ot
 TEST_CASE("The step that is picked is ticked off by key, or what comes first is said", "[bench]") {
   BenchWindow open;
   QString words;
-  QObject::connect(&open.station(), &BenchStation::said, [&words](const QString& said) {
-    words = said;
-  });
+  QObject::connect(&open.station(), &BenchStation::said,
+                   [&words](const QString& said) { words = said; });
   // The second cup's first step, though the first cup's is Now.
   const std::size_t other = open.work().now()->cup == 0 ? 1 : 0;
   open.work().pick(BenchWork::Place{other, 0});
@@ -623,10 +622,10 @@ TEST_CASE("The step that is picked is ticked off by key, or what comes first is 
 
 TEST_CASE("Planned from now, an order that was to begin later begins now", "[bench]") {
   BenchWindow open;
-  open.go("2026-12-08T10:00");
+  open.go("2026-12-08T19:00");
   CHECK(civilText(open.work().startOf(*open.work().now())) == "2026-12-09T18:00");
   open.station().planAnew();
-  CHECK(civilText(open.work().startOf(*open.work().now())) == "2026-12-08T10:00");
+  CHECK(civilText(open.work().startOf(*open.work().now())) == "2026-12-08T19:00");
   open.order().history()->undo();
   CHECK(open.order().document().bench.from == at("2026-12-09T18:00"));
 }

@@ -15,6 +15,7 @@
 #include "app/bench/step_dialog.h"
 #include "app/bench/times_dialog.h"
 #include "app/fields/dialog_close.h"
+#include "app/fields/on_screen.h"
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"
 #include "files/bench_files.h"
@@ -332,7 +333,7 @@ QStringList BenchStation::shoppingWords() {
 void BenchStation::showShopping() {
   QDialog dialog(this);
   dialog.setWindowTitle(tr("What is left takes"));
-  dialog.resize(460, 420);
+  openAt(dialog, {460, 420});
   auto* column = new QVBoxLayout(&dialog);
   auto* text = new QPlainTextEdit;
   text->setReadOnly(true);

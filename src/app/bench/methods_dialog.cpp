@@ -6,6 +6,7 @@
 
 #include "app/bench/bench_words.h"
 #include "app/fields/dialog_close.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {
@@ -27,7 +28,7 @@ QStringList figureWords() {
 MethodsDialog::MethodsDialog(const Methods& methods, QWidget* parent)
     : QDialog(parent), methods_(methods) {
   setWindowTitle(tr("Resins, glues, paints"));
-  resize(1080, 620);
+  openAt(*this, {1080, 620});
   auto* column = new QVBoxLayout(this);
   auto* caution =
       new QLabel(tr("Check every figure against the maker’s data sheet, which goes first. "

@@ -13,6 +13,7 @@
 #include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "bench/looks.h"
 #include "files/bench_files.h"
@@ -42,7 +43,7 @@ QLabel* wordsLabel(const QString& words, const char* role) {
 StepDialog::StepDialog(const Step& step, Unit unit, QWidget* parent)
     : QDialog(parent), step_(step), unit_(unit) {
   setWindowTitle(tr("A step"));
-  resize(520, 420);
+  openAt(*this, {520, 420});
   auto* column = new QVBoxLayout(this);
   column->setSpacing(10);
   if (step.own) {
@@ -152,7 +153,7 @@ void StepDialog::refresh() {
 LookDialog::LookDialog(const Step& step, const Look& look, Unit unit, QWidget* parent)
     : QDialog(parent) {
   setWindowTitle(tr("Not right"));
-  resize(540, 270);
+  openAt(*this, {540, 270});
   auto* column = new QVBoxLayout(this);
   column->setSpacing(8);
   column->addWidget(wordsLabel(say(step.words, unit), "label"));

@@ -12,6 +12,7 @@
 
 #include "app/fields/dialog_close.h"
 #include "app/fields/kept_length.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/views/print_paint.h"
@@ -143,7 +144,7 @@ FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer&
                                  pngOf(print, figures_.dotsPerInch));
   if (trouble) trouble_ = say(*trouble, unit_);
   sheet_ = std::move(print);
-  resize(860, 560);
+  openAt(*this, {860, 560});
   refresh();
 }
 

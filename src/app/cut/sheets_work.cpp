@@ -8,6 +8,8 @@
 #include <string_view>
 #include <thread>
 
+#include "job/sheet_search.h"
+
 namespace avrelt {
 namespace {
 
@@ -213,15 +215,15 @@ void SheetsWork::search() {
   search_->found = *sheets_;
   before_ = takenBy(*sheets_);
   QThreadPool::globalInstance()->start(
-      [search = search_, before = ending_, sheets = *sheets_]() mutable {
+      [search = search_, before = ending_, sheets = SheetSearch(*sheets_)]() mutable {
         // Arrangers are one thread's at a time.
         while (before && !before->over) std::this_thread::sleep_for(std::chrono::milliseconds(5));
         try {
           for (long round = 0; round < mostTries && !search->stopped; ++round) {
-            for (std::size_t i = 0; i < sheets.films.size() && !search->stopped; ++i) {
-              if (improve(sheets, i)) {
+            for (std::size_t i = 0; i < sheets.films() && !search->stopped; ++i) {
+              if (sheets(i)) {
                 const std::lock_guard<std::mutex> lock(search->guard);
-                search->found = sheets;
+                search->found = sheets.best();
                 search->better = true;
               }
             }

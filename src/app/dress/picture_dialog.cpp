@@ -14,6 +14,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/count_box.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/window/theme.h"
@@ -91,7 +92,7 @@ void TraceView::paintEvent(QPaintEvent* /*event*/) {
 
 PictureDialog::PictureDialog(Unit unit, QWidget* parent) : QDialog(parent), unit_(unit) {
   setWindowTitle(tr("Trace a picture"));
-  resize(820, 560);
+  openAt(*this, {820, 560});
   auto* column = new QVBoxLayout(this);
   view_ = new TraceView;
   column->addWidget(view_, 1);

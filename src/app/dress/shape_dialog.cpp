@@ -6,6 +6,7 @@
 #include <QLabel>
 #include <QVBoxLayout>
 
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 
@@ -32,7 +33,7 @@ ShapeDialog::ShapeDialog(std::vector<ShapeChoice> shapes,
                          std::function<void(const std::string&)> remove, QWidget* parent)
     : QDialog(parent), shapes_(std::move(shapes)), removeOwn_(std::move(remove)) {
   setWindowTitle(tr("Shapes"));
-  resize(640, 480);
+  openAt(*this, {640, 480});
   auto* column = new QVBoxLayout(this);
   search_ = new QLineEdit;
   search_->setPlaceholderText(tr("Search: moon, star, leaf…"));

@@ -26,8 +26,8 @@ QValidator::State CountBox::validate(QString& text, int& at) const {
 
 void CountBox::sayRange() const {
   if (!isVisible()) return;
-  const QString low = specialValueText().isEmpty() ? textFromValue(minimum()) + suffix()
-                                                   : specialValueText();
+  const QString low =
+      specialValueText().isEmpty() ? textFromValue(minimum()) + suffix() : specialValueText();
   const QString words = tr("From %1 to %2").arg(low, textFromValue(maximum()) + suffix());
   QToolTip::showText(mapToGlobal(QPoint(0, height())), words, const_cast<CountBox*>(this));
 }

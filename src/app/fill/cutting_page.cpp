@@ -11,6 +11,7 @@
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
+#include "pattern/line_tape.h"
 
 namespace avrelt {
 
@@ -129,7 +130,7 @@ void CuttingPage::refresh() {
     }
     words += tr(" Tape %1 wide, %2 in all, each run %3 longer than its line to lift it by: %4.")
                  .arg(say(plan->tape.width, unit), metresWords(plan->tape.total),
-                      onTape(tapeTab * 2, unit).mark, runs.join(QStringLiteral(", ")));
+                      onTape(lineTab * 2, unit).mark, runs.join(QStringLiteral(", ")));
   }
   words_->setText(words + tr(" Hook and knife away from the hand."));
 }

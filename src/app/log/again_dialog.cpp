@@ -8,6 +8,7 @@
 #include "app/fields/beside.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {
@@ -16,7 +17,7 @@ AgainDialog::AgainDialog(Document past, Shelf& shelf, const Stock& stock, Unit u
                          QWidget* parent)
     : QDialog(parent), past_(std::move(past)), stock_(stock), unit_(unit) {
   setWindowTitle(tr("Make it again"));
-  resize(560, 420);
+  openAt(*this, {560, 420});
   auto* column = new QVBoxLayout(this);
   column->setSpacing(10);
   blank_ = new QComboBox;

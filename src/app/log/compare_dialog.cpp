@@ -10,6 +10,7 @@
 
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "app/window/theme.h"
 
@@ -42,7 +43,7 @@ class Lines {
 CompareDialog::CompareDialog(LogBoard& board, QWidget* parent)
     : QDialog(parent), board_(board), entries_(board.entries()) {
   setWindowTitle(tr("Compare two cups"));
-  resize(760, 560);
+  openAt(*this, {760, 560});
   auto* column = new QVBoxLayout(this);
   auto* row = new QHBoxLayout;
   const auto choice = [&](const QString& name) {

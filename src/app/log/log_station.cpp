@@ -11,6 +11,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/dialog_close.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "files/disk.h"
 #include "shop/log_pdf.h"
@@ -70,7 +71,7 @@ void LogStation::showBackups() {
   const std::vector<Backup> backups = shelf_.backups();
   QDialog dialog(this);
   dialog.setWindowTitle(tr("Copies of the shop"));
-  dialog.resize(460, 380);
+  openAt(dialog, {460, 380});
   auto* column = new QVBoxLayout(&dialog);
   auto* list = new QListWidget;
   list->setAccessibleName(dialog.windowTitle());

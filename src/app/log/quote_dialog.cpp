@@ -8,6 +8,7 @@
 #include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
+#include "app/fields/on_screen.h"
 
 namespace avrelt {
 namespace {
@@ -22,7 +23,7 @@ QuoteDialog::QuoteDialog(std::vector<QuoteCup> cups, const QString& order, const
                          CivilTime now, QWidget* parent)
     : QDialog(parent), cups_(std::move(cups)), order_(order.toStdString()), now_(now) {
   setWindowTitle(tr("Quote"));
-  resize(680, 520);
+  openAt(*this, {680, 520});
   auto* column = new QVBoxLayout(this);
   column->setSpacing(10);
   auto* row = new QHBoxLayout;

@@ -271,9 +271,9 @@ void SupplyCards::keep() {
 void SupplyCards::addSupply(SupplyKind kind) {
   Supply supply;
   supply.kind = kind;
-  const std::string wanted =
-      kind == SupplyKind::other ? tr("New supply").toStdString()
-                                : tr("New %1").arg(supplyKindWords(kind).toLower()).toStdString();
+  const std::string wanted = kind == SupplyKind::other
+                                 ? tr("New supply").toStdString()
+                                 : tr("New %1").arg(supplyKindWords(kind).toLower()).toStdString();
   supply.name = wanted;
   const SupplyShelf& shelf = board_.shelf().supplies();
   for (int another = 2;; ++another) {

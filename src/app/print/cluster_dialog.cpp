@@ -10,6 +10,7 @@
 #include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/views/print_paint.h"
@@ -217,7 +218,7 @@ ClusterDialog::ClusterDialog(Unit unit, std::vector<SharedArt> artworks, QWidget
     refresh();
   });
   refresh();
-  resize(900, 600);
+  openAt(*this, {900, 600});
 }
 
 void ClusterDialog::refresh() {

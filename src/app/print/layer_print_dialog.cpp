@@ -8,6 +8,7 @@
 
 #include "app/fields/beside.h"
 #include "app/fields/dialog_close.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "files/picture_file.h"
 #include "measure/tape.h"
@@ -134,7 +135,7 @@ LayerPrintDialog::LayerPrintDialog(const Document& document, const QString& titl
   others_.setInterval(0);
   connect(&others_, &QTimer::timeout, this, &LayerPrintDialog::lookOn);
   refresh();
-  resize(960, 600);
+  openAt(*this, {960, 600});
 }
 
 LayerPrint LayerPrintDialog::lies() const {

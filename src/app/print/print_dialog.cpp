@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/dialog_close.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "measure/tape.h"
 #include "watch/picture_rules.h"
@@ -122,7 +123,7 @@ PrintDialog::PrintDialog(const Document& document, const Wall& wall, const Zone&
     refresh();
   });
   refresh();
-  resize(960, 600);
+  openAt(*this, {960, 600});
 }
 
 std::optional<PictureLie> PrintDialog::lie() const {

@@ -11,13 +11,14 @@
 #include "app/fields/count_box.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {
 FilmsDialog::FilmsDialog(Shelf& shelf, Unit unit, QWidget* parent)
     : QDialog(parent), shelf_(shelf), unit_(unit) {
   setWindowTitle(tr("Films on the shelf"));
-  resize(900, 480);
+  openAt(*this, {900, 480});
   auto* row = new QHBoxLayout(this);
   row->setSpacing(16);
 

@@ -10,6 +10,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "app/fields/on_screen.h"
 #include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
 #include "app/trace/photo.h"
@@ -27,7 +28,7 @@ const QSize photoShown(292, 120);
 ShelfDialog::ShelfDialog(Shelf& shelf, Order& order, QWidget* parent)
     : QDialog(parent), shelf_(shelf), order_(order) {
   setWindowTitle(tr("Shelf of blanks"));
-  resize(1040, 680);
+  openAt(*this, {1040, 680});
   auto* columns = new QHBoxLayout(this);
   columns->setSpacing(14);
 

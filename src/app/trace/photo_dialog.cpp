@@ -5,6 +5,7 @@
 #include <QHBoxLayout>
 #include <QPushButton>
 
+#include "app/fields/on_screen.h"
 #include "app/fields/scrolled.h"
 #include "app/trace/photo.h"
 
@@ -12,7 +13,7 @@ namespace avrelt {
 
 void PhotoDialog::lay(PhotoCanvas* canvas, const QString& how) {
   canvas_ = canvas;
-  resize(1040, 680);
+  openAt(*this, {1040, 680});
   auto* row = new QHBoxLayout(this);
   row->setSpacing(14);
   row->addWidget(canvas_, 1);

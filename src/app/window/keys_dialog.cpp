@@ -8,6 +8,8 @@
 #include <QMenu>
 #include <QScrollArea>
 
+#include "app/fields/on_screen.h"
+
 namespace avrelt {
 namespace {
 
@@ -81,7 +83,7 @@ KeysDialog::KeysDialog(const QMenuBar& menus, QWidget* parent) : QDialog(parent)
   auto* all = new QVBoxLayout(this);
   all->addWidget(scroll, 1);
   all->addWidget(buttons);
-  resize(1010, 620);
+  openAt(*this, {1010, 620});
 }
 
 }  // namespace avrelt

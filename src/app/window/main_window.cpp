@@ -19,6 +19,7 @@
 
 #include "app/fields/beside.h"
 #include "app/fields/idle.h"
+#include "app/fields/on_screen.h"
 #include "app/fields/scrolled.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
@@ -38,7 +39,7 @@ MainWindow::MainWindow(QWidget* parent)
       file_(std::make_unique<OrderFile>(order_, this)),
       shelf_(std::make_unique<Shelf>(order_)) {
   setAcceptDrops(true);
-  resize(1280, 800);
+  openAt(*this, {1280, 800});
   // Half of a usual screen, as it is where everything is drawn twice as large.
   setMinimumSize(620, 380);
   {

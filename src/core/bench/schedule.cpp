@@ -31,9 +31,8 @@ class Line {
   }
   void drop(Minutes from, Minutes takes) {
     if (takes <= 0) return;
-    busy_.erase(std::find_if(busy_.begin(), busy_.end(), [&](const Busy& one) {
-      return one.from == from && one.to == from + takes;
-    }));
+    busy_.erase(std::partition_point(busy_.begin(), busy_.end(),
+                                     [&](const Busy& one) { return one.from < from; }));
   }
 
  private:
@@ -79,7 +78,8 @@ class Quick {
       : problem_(problem),
         favours_(favours),
         next_(problem.chains.size(), 0),
-        found_(problem.chains.size()) {
+        found_(problem.chains.size()),
+        seen_(problem.chains.size(), 0) {
     for (std::size_t i = 0; i < problem.crewCount(); ++i) {
       hours_.emplace_back(problem.crew(i).hours);
       hands_.emplace_back(std::max<std::size_t>(1, problem.crew(i).pairs));
@@ -190,9 +190,35 @@ class Quick {
     spotsOf(task.spot).drop(taken.number, start, up(task.holds));
   }
 
+  /// Whether others took of what the block of a chain was found to take, since that was looked.
+  bool isTouched(std::size_t chain) const {
+    const std::vector<Task>& tasks = problem_.chains[chain].tasks;
+    const std::vector<Minutes>& starts = found_[chain];
+    for (std::size_t k = seen_[chain]; k < done_.size(); ++k) {
+      const Done& other = done_[k];
+      for (std::size_t i = 0; i < starts.size(); ++i) {
+        const Task& task = tasks[next_[chain] + i];
+        const auto meets = [&](Minutes takes, Minutes otherTakes) {
+          return starts[i] < other.start + std::max<Minutes>(otherTakes, 1) &&
+                 other.start < starts[i] + std::max<Minutes>(takes, 1);
+        };
+        if (task.hand == other.task->hand && meets(up(task.takes), up(other.task->takes))) {
+          return true;
+        }
+        if (task.spot == other.task->spot && meets(up(task.holds), up(other.task->holds))) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
   /// Whether the next block of a chain could still start as it was found: what others took since
   /// can only have made it later.
   bool stillFits(std::size_t chain) {
+    const bool touched = isTouched(chain);
+    seen_[chain] = done_.size();
+    if (!touched) return true;
     const std::vector<Task>& tasks = problem_.chains[chain].tasks;
     const std::vector<Minutes>& starts = found_[chain];
     std::vector<Taken> taken;
@@ -211,15 +237,17 @@ class Quick {
   /// When each task of the next block may start; false where that cannot be.
   bool find(std::size_t chain) {
     if (!found_[chain].empty() && stillFits(chain)) return true;
-    found_[chain] = blockFor(chain);
+    // Never sooner than it was before.
+    const Minutes from = found_[chain].empty() ? from_[chain] : found_[chain].front();
+    found_[chain] = blockFor(chain, from);
+    seen_[chain] = done_.size();
     return !found_[chain].empty();
   }
 
-  std::vector<Minutes> blockFor(std::size_t chain) {
+  std::vector<Minutes> blockFor(std::size_t chain, Minutes from) {
     const std::vector<Task>& tasks = problem_.chains[chain].tasks;
     const std::size_t first = next_[chain];
     const std::size_t count = blockOf(chain);
-    Minutes from = from_[chain];
     constexpr int mostTries = 20000;
     for (int tries = 0; tries < mostTries; ++tries) {
       std::vector<Minutes> starts;
@@ -264,6 +292,7 @@ class Quick {
       const Task& task = tasks[index];
       const Minutes end = start + up(task.takes);
       const Taken taken = take(task, start);
+      done_.push_back({&task, start});
       made_.tasks.push_back({chain, index, minutes(start), minutes(end), taken.number,
                              std::max<std::size_t>(1, taken.pair)});
       made_.ends = std::max(made_.ends, minutes(end));
@@ -299,6 +328,13 @@ class Quick {
   std::array<Lines, spots> spots_;
   std::vector<std::size_t> next_;
   std::vector<std::vector<Minutes>> found_;
+  /// What was put so far, in turn, and up to where each chain's block was held against it.
+  struct Done {
+    const Task* task;
+    Minutes start;
+  };
+  std::vector<Done> done_;
+  std::vector<std::size_t> seen_;
   std::vector<Minutes> from_;
   std::vector<std::vector<Minutes>> left_;
   Schedule made_;

@@ -16,8 +16,8 @@ struct Split {
   std::vector<std::vector<WallLine>> lines;
 };
 
-/// How far a zone that uprights part goes round: the whole cup, which one that a V parts from rim to base does too, or
-/// from a place on the cup to the right.
+/// How far a zone that uprights part goes round: the whole cup, which one that a V parts from rim
+/// to base does too, or from a place on the cup to the right.
 struct UprightRoom {
   bool whole = true;
   Angle begins{};

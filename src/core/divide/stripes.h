@@ -61,7 +61,8 @@ using StripeBody = std::function<const Body&(const std::string& stripe)>;
 /// Each is as long as its line is on the body it is laid on, where `bodyOf` tells one for its id.
 /// One on a line that is not there waits: it is no part of the plan, and comes back with its line.
 ///
-/// Refused, naming the member ("stripes[2].width"): a width of nothing or over 50 mm, an overlap as long as the line, more than 100 spares.
+/// Refused, naming the member ("stripes[2].width"): a width of nothing or over 50 mm, an overlap as
+/// long as the line, more than 100 spares.
 CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& stripes,
                                                 const Divided& divided,
                                                 const StripeBody& bodyOf = {});

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "job/sheet_notes.h"
 
+#include <algorithm>
 #include <utility>
 
 namespace avrelt {
@@ -64,6 +65,25 @@ void addNotAlike(std::vector<Sentence>& notes, const NotAlike& of) {
   }
 }
 
+/// What keeps prints apart besides the gap that was asked for.
+void addKeptApart(std::vector<Sentence>& notes, const SheetPlan& sheets) {
+  bool byBleed = false;
+  bool byBacking = false;
+  for (const FilmSheets& film : sheets.films) {
+    if (!film.prints() || film.arrangement.laid.size() < 2) continue;
+    byBleed = byBleed || film.gap > sheets.choices.rules.gap;
+    byBacking = byBacking || std::any_of(film.pieces().begin(), film.pieces().end(),
+                                         [](const Piece& piece) { return !piece.clear.empty(); });
+  }
+  if (byBleed) {
+    notes.push_back(
+        {"Prints lie %1 apart, twice the printer’s bleed.", {sheets.choices.printer.bleed * 2}});
+  }
+  if (byBacking) {
+    notes.push_back({"Prints lie as far apart as the backings that are to lie like them.", {}});
+  }
+}
+
 std::optional<Sentence> stackWords(const StripStacks& stacks) {
   if (stacks.stacks == 0) return std::nullopt;
   return Sentence{stacks.stacks == 1
@@ -106,6 +126,7 @@ std::vector<Sentence> notesOn(const SheetPlan& sheets) {
     notes.push_back({"Some strips lie apart: edge to edge they would take more film.", {}});
   }
   addNotAlike(notes, notAlike);
+  addKeptApart(notes, sheets);
   if (alike) {
     notes.push_back(
         {"Backings lie as their prints do: lay the sheets on each other at their lower "

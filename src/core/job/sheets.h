@@ -86,11 +86,11 @@ struct KeptTogether {
 
 /// Backings that may not lie as their prints do, and why.
 struct NotAlike {
-  long noSheet = 0;  ///< there is no sheet as large as the print's
-  SheetSize wanted;  ///< as large as the largest of those
-  long atEdge = 0;   ///< they reach into the margin of their sheet
+  long noSheet = 0;               ///< there is no sheet as large as the print's
+  SheetSize wanted;               ///< as large as the largest of those
+  long atEdge = 0;                ///< they reach into the margin of their sheet
   Length free = Length::mm(1e6);  ///< how far the worst of those is from the edge; below 0 over it
-  long noRoom = 0;   ///< they come too near to others
+  long noRoom = 0;                ///< they come too near to others
 
   long count() const { return noSheet + atEdge + noRoom; }
   /// Those of another film, too.

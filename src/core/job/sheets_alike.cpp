@@ -94,8 +94,8 @@ std::optional<std::size_t> sheetFor(const FilmSheets& film, const SheetSize& siz
 void noteNoRoom(FilmSheets& film, const Laid& laid) {
   const FilmPiece& piece = film.from[film.arrangement.sheets[laid.sheet].film];
   const Box box = boundsOf(shapeAt(film.pieces()[laid.piece], laid));
-  const double least = std::min({box.low.x, box.low.y, piece.size.wide.mm() - box.high.x,
-                                 piece.size.tall.mm() - box.high.y});
+  const double least = std::min(
+      {box.low.x, box.low.y, piece.size.wide.mm() - box.high.x, piece.size.tall.mm() - box.high.y});
   if (least >= piece.size.margin.mm()) {
     ++film.notAlike.noRoom;
     return;

@@ -14,7 +14,7 @@ namespace {
 
 using std::numbers::pi;
 
-constexpr double tab = tapeTab.mm();
+constexpr double tab = lineTab.mm();
 constexpr double touching = 0.2;  // mm two stretches may lie apart and still be one run
 constexpr double shortRun = 8;    // mm, under which a run is a part of a curve
 

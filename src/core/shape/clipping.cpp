@@ -195,14 +195,15 @@ std::vector<WholePart> combinedParts(const WholePaths& first, const WholePaths& 
     }
   }
   for (WholePath& opening : openings) {
-    // In the smallest outline round it.
+    // In the smallest outline round it; what is smaller than it lies in it.
     const WholePoint place = placeIn(opening);
+    const double own = std::abs(cl::Area(opening));
     WholePart* around = nullptr;
     double least = HUGE_VAL;
     for (std::size_t i = 0; i < parts.size(); ++i) {
       if (!bounds[i].holds(place)) continue;
       const double area = cl::Area(parts[i].outline);
-      if (area >= least || cl::PointInPolygon(place, parts[i].outline) == 0) continue;
+      if (area < own || area >= least || cl::PointInPolygon(place, parts[i].outline) == 0) continue;
       least = area;
       around = &parts[i];
     }

@@ -215,8 +215,7 @@ std::vector<Part> marksSheets(const Divided& divided, const Development& flat, U
       };
       cell(0, {"%1", {mark.line}});
       const Sentence name{markName(mark.at), {}};
-      cell(1, mark.leg > Length() ? Sentence{"%1, leg %2", {Phrase(name), mark.leg}}
-                                  : name);
+      cell(1, mark.leg > Length() ? Sentence{"%1, leg %2", {Phrase(name), mark.leg}} : name);
       cell(2, {"%1", {both(mark.fromBase)}});
       cell(3, {"%1", {both(mark.fromRim)}});
       if (round) {

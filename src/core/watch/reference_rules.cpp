@@ -44,9 +44,8 @@ class References {
 
   void ofEdges(const Zone& zone) {
     const bool waits = std::any_of(
-        zone.finish.edges.begin(), zone.finish.edges.end(), [&](const LineEdge& edge) {
-          return lineAt(of_.divided, edge.of, edge.line) == nullptr;
-        });
+        zone.finish.edges.begin(), zone.finish.edges.end(),
+        [&](const LineEdge& edge) { return lineAt(of_.divided, edge.of, edge.line) == nullptr; });
     if (!waits) return;
     put("edge_waits", WatchLevel::note, "divide.body",
         {"An edge of zone %1’s film waits for a line that is not cut. Cut the line again, or set "

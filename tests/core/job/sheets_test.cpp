@@ -11,6 +11,7 @@
 #include "core/random_cups.h"
 #include "core/sheet_orders.h"
 #include "job/sheet_notes.h"
+#include "job/sheet_search.h"
 
 using namespace avrelt;
 using namespace avrelt::cups;
@@ -470,6 +471,39 @@ TEST_CASE("With weeding aids the last on every sheet is a box round all parts", 
         CHECK(box.contains(part.bounds().low));
         CHECK(box.contains(part.bounds().high));
       }
+    }
+  }
+}
+
+TEST_CASE("a search leaves what it does not improve as it lies", "[sheets]") {
+  // A lone wrap lies level in its corner, and nothing is gained by tilting it.
+  Document document;
+  document.units = Unit::mm;
+  document.cups = {straight()};
+  giveIds(document.cups[0]);
+  const SheetPlan lone = sheetsFor(document, usualSheets(Unit::mm));
+  SheetSearch search(lone);
+  int better = 0;
+  for (int n = 0; n < 60; ++n) {
+    for (std::size_t i = 0; i < search.films(); ++i) better += search(i) ? 1 : 0;
+  }
+  CHECK(better == 0);
+  for (std::size_t i = 0; i < search.films(); ++i) {
+    const Arrangement& was = lone.films[i].arrangement;
+    const Arrangement& is = search.best().films[i].arrangement;
+    REQUIRE(is.laid.size() == was.laid.size());
+    for (std::size_t k = 0; k < is.laid.size(); ++k) CHECK(is.laid[k].turn == was.laid[k].turn);
+  }
+  // Each step taken gains something over the one before.
+  SheetChoices choices = usualSheets(Unit::mm);
+  choices.size.wide = Length::mm(160);
+  choices.size.tall = Length::mm(200);
+  SheetPlan before = sheetsFor(order(), choices);
+  SheetSearch many(before);
+  for (int n = 0; n < 40; ++n) {
+    for (std::size_t i = 0; i < many.films(); ++i) {
+      if (many(i)) CHECK(isWorthwhile(many.best().films[i], before.films[i]));
+      before = many.best();
     }
   }
 }

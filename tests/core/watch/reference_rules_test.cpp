@@ -19,7 +19,7 @@ Cup referring() {
   cup.division.body.cut = RingCut{.count = 3};
   cup.division.body.parts.assign(3, ZoneNode());
   cup.division.body.parts[1].finish.kind = FinishKind::film;
-  cup.sets = {setAt(named("star_5"), 20, {placeAt(0, 90)})};
+  cup.sets = {setAt(named("star"), 20, {placeAt(0, 90)})};
   giveIds(cup);
   Stripe stripe;
   stripe.of = cup.division.body.cut->id;
@@ -37,10 +37,9 @@ Cup referring() {
 }
 
 std::size_t waiting(const CupPlan& plan) {
-  return static_cast<std::size_t>(
-      std::count_if(plan.watches.begin(), plan.watches.end(), [](const Watch& watch) {
-        return watch.rule.find("_wait") != std::string::npos;
-      }));
+  return static_cast<std::size_t>(std::count_if(
+      plan.watches.begin(), plan.watches.end(),
+      [](const Watch& watch) { return watch.rule.find("_wait") != std::string::npos; }));
 }
 
 }  // namespace
