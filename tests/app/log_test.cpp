@@ -274,6 +274,9 @@ TEST_CASE("A supply is counted, runs short on the watch line, and a mixed-up uni
   // Another is added by key, and removed; the name is there to be typed.
   open.window.goToStation(MainWindow::log);
   open.press(Qt::Key_A, Qt::ShiftModifier | Qt::AltModifier);
+  // Of which kind is asked, glitter first.
+  REQUIRE(QApplication::activePopupWidget() != nullptr);
+  QTest::keyClick(QApplication::activePopupWidget(), Qt::Key_Return);
   CHECK(open.station().board().supplies().size() == 2);
   CHECK(cards.name().text() == "New glitter");
   QTest::keyClicks(&cards.name(), "Brass");
@@ -813,7 +816,7 @@ TEST_CASE("A supply of every kind is added, and a choice that is refused goes ba
   counted.at = timeAt("2026-12-09T18:00");
   counted.amount = Amount::ofUnits(MeasuredBy::length, 2000);
   REQUIRE(open.window.shelf().note(counted));
-  answerNextDialog(QStringLiteral("OK"));
+  open.station().board().read();
   cards.kind().setCurrentIndex(static_cast<int>(SupplyKind::resin));
   emit cards.kind().activated(cards.kind().currentIndex());
   CHECK(open.window.shelf().supplies().called(id)->kind == SupplyKind::tape);

@@ -268,6 +268,12 @@ void SupplyCards::keep() {
   if (!board_.shelf().put(supply)) refresh();
 }
 
+void SupplyCards::askAndAdd() {
+  QMenu* kinds = add_->menu();
+  kinds->setActiveAction(kinds->actions().value(static_cast<int>(SupplyKind::glitter)));
+  kinds->popup(add_->mapToGlobal(QPoint(0, add_->height())));
+}
+
 void SupplyCards::addSupply(SupplyKind kind) {
   Supply supply;
   supply.kind = kind;

@@ -30,7 +30,7 @@ class SupplyCards : public QWidget {
   QDoubleSpinBox& price() { return *price_; }
 
   /// Asks of which kind, and adds one.
-  void askAndAdd() { add_->showMenu(); }
+  void askAndAdd();
   void addSupply(SupplyKind kind);
   void removeSupply();
   /// Takes what is typed as what is there, or as what came in.
