@@ -114,7 +114,16 @@ QWidget* WorkPage::markPage() {
     if (filling_ || plan == nullptr || row < 0) return;
     order_.pickLine(plan->divided.marks.at(static_cast<std::size_t>(row)).line);
   });
-  return marks_;
+  auto* page = new QWidget;
+  auto* column = new QVBoxLayout(page);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(4);
+  column->addWidget(marks_, 1);
+  legs_ = new QLabel;
+  legs_->setProperty("role", "label");
+  legs_->setWordWrap(true);
+  column->addWidget(legs_);
+  return page;
 }
 
 /// The zones of the move in hand are filled earlier or later; the list follows them.
@@ -157,6 +166,7 @@ void WorkPage::refreshMoves(const CupPlan& plan) {
 void WorkPage::refreshMarks(const CupPlan& plan) {
   const Unit unit = order_.unit();
   marks_->setRowCount(static_cast<int>(plan.divided.marks.size()));
+  QStringList legs;
   int row = 0;
   for (const LineMark& mark : plan.divided.marks) {
     const auto put = [&](int at, const QString& text) {
@@ -171,8 +181,10 @@ void WorkPage::refreshMarks(const CupPlan& plan) {
     };
     const QString plain = QStringLiteral("%1");
     put(0, QString::fromStdString(mark.line));
-    const QString name = say(Sentence{markName(mark.at), {}}, unit);
-    put(1, mark.leg > Length() ? tr("%1, leg %2").arg(name, onTape(mark.leg, unit).mark) : name);
+    put(1, say(Sentence{markName(mark.at), {}}, unit));
+    if (mark.leg > Length()) {
+      legs << tr("line %1: %2").arg(QString::fromStdString(mark.line), onTape(mark.leg, unit).mark);
+    }
     length(2, mark.fromBase, plain);
     length(3, mark.fromRim, plain);
     if (mark.at == MarkAt::ring) {
@@ -188,6 +200,13 @@ void WorkPage::refreshMarks(const CupPlan& plan) {
     }
     ++row;
   }
+  // Of many only the first few: the marks sheet has all.
+  constexpr qsizetype fit = 8;
+  const bool more = legs.size() > fit;
+  legs = legs.mid(0, fit);
+  if (more) legs << tr("…");
+  legs_->setText(tr("From corner to point, %1").arg(legs.join(QStringLiteral("; "))));
+  legs_->setVisible(!legs.isEmpty());
 }
 
 }  // namespace avrelt

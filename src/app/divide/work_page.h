@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <QLabel>
 #include <QListWidget>
 #include <QPushButton>
 #include <QTableWidget>
@@ -46,6 +47,7 @@ class WorkPage : public QWidget {
   QPushButton* later_ = nullptr;
   QPushButton* asUsual_ = nullptr;
   QTableWidget* marks_ = nullptr;
+  QLabel* legs_ = nullptr;
   StripePage* stripes_ = nullptr;
   MaskPage* masks_ = nullptr;
   LengthField* tape_ = nullptr;

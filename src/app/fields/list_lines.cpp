@@ -27,8 +27,7 @@ int linesOf(const QString& text, const QFont& font, int wide) {
 
 }  // namespace
 
-LineDelegate::Measured& LineDelegate::measured(const QStyleOptionViewItem& option,
-                                               int room) const {
+LineDelegate::Measured& LineDelegate::measured(const QStyleOptionViewItem& option, int room) const {
   constexpr std::size_t mostKept = 6;
   for (Measured& known : measured_) {
     if (known.room == room && known.font == option.font) return known;

@@ -250,6 +250,7 @@ void MainWindow::askAndRemoveCup() {
                   QMessageBox::Cancel, this);
   QPushButton* remove = ask.addButton(tr("Remove"), QMessageBox::AcceptRole);
   ask.setDefaultButton(remove);
+  ask.button(QMessageBox::Cancel)->setIcon({});
   ask.exec();
   if (ask.clickedButton() == remove) order_.removeCup();
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/window/tape_rail.h"
 
+#include <algorithm>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
@@ -9,10 +10,11 @@
 
 namespace avrelt {
 namespace {
-constexpr int slot = 84;
-constexpr int firstMark = 42;
-constexpr int sliderHeight = 72;
+constexpr double slot = 84;
+constexpr double firstMark = 42;
+constexpr double sliderHeight = 72;
 constexpr int pointer = 10;
+constexpr double namedSlot = 64;  ///< less has no room for names below numbers
 }  // namespace
 
 TapeRail::TapeRail(const QStringList& stations, QWidget* parent)
@@ -40,9 +42,15 @@ void TapeRail::setCurrent(int station) {
   update();
 }
 
+/// All stations are in sight, closer to each other on a low screen.
+double TapeRail::slotHeight() const {
+  return std::min(slot, (height() - 8.0) / (static_cast<double>(stations_.size()) + 0.4));
+}
+
 QRectF TapeRail::place(int station) const {
-  return {0, static_cast<double>(firstMark + station * slot), static_cast<double>(tapeWidth()),
-          sliderHeight};
+  const double share = slotHeight() / slot;
+  return {0, (firstMark + station * slot) * share, static_cast<double>(tapeWidth()),
+          sliderHeight * share};
 }
 
 void TapeRail::paintEvent(QPaintEvent* /*event*/) {
@@ -78,14 +86,17 @@ void TapeRail::paintEvent(QPaintEvent* /*event*/) {
       painter.drawPath(slider);
     }
     painter.setPen(now ? t.onSlider : t.tapeTick);
-    painter.setFont(face(30, QFont::Bold));
-    painter.drawText(QPointF(14, box.top() + (narrow_ ? 46 : 38)), QString::number(i + 1));
-    if (!narrow_) {
+    const bool named = !narrow_ && slotHeight() >= namedSlot;
+    const int size = std::clamp(static_cast<int>(box.height() * 0.6), 14, 30);
+    painter.setFont(face(size, QFont::Bold));
+    const double baseline = named ? 38 : box.height() / 2 + size * 0.36;
+    painter.drawText(QPointF(14, box.top() + baseline), QString::number(i + 1));
+    if (named) {
       painter.setFont(face(13, QFont::DemiBold));
       painter.drawText(QPointF(14, box.top() + 57), stations_[i]);
     }
   }
-  if (!narrow_) {
+  if (!narrow_ && slotHeight() >= slot) {
     painter.setPen(t.tapeTick);
     painter.setFont(face(13, QFont::Bold));
     painter.drawText(QPointF(14, height() - 16.0), QStringLiteral("Avrelt"));

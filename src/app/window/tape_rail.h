@@ -28,6 +28,7 @@ class TapeRail : public Canvas {
   void keyPressEvent(QKeyEvent* event) override;
 
  private:
+  double slotHeight() const;
   QRectF place(int station) const;
   int tapeWidth() const;
 
