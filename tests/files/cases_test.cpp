@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Orders that once came out wrong, each held to what is true of it by a way of its own.
+#include "files/cases.h"
+
 #include <algorithm>
 #include <catch2/catch.hpp>
 #include <cmath>
-#include <filesystem>
 #include <functional>
 #include <map>
 #include <sstream>
@@ -12,47 +13,16 @@
 #include "decal/coverage.h"
 #include "decal/peekaboos.h"
 #include "files/disk.h"
-#include "files/document_json.h"
 #include "files/sheet_files.h"
 #include "files/svg.h"
 #include "files/svg_drawing.h"
 #include "job/bench_plan.h"
-#include "job/plan.h"
 #include "job/sheets.h"
 #include "sheet/film_parts.h"
 
 using namespace avrelt;
 
 namespace {
-
-/// The order whose file name begins so.
-Document orderOf(const std::string& number) {
-  for (const auto& file : std::filesystem::directory_iterator(AVRELT_TEST_DATA "/cases")) {
-    if (file.path().filename().string().rfind(number + "-", 0) != 0) continue;
-    const auto document = readDocument(*readFile(file.path()));
-    REQUIRE(document.has_value());
-    return document->document;
-  }
-  FAIL("no case " << number);
-  return {};
-}
-
-Plan planned(const std::string& number) {
-  CheckedAll<Plan> plan = planDocument(orderOf(number));
-  if (!plan) {
-    FAIL(plan.error().front().field << ": " << inWords(plan.error().front().sentence, Unit::mm));
-  }
-  return std::move(*plan);
-}
-
-CupPlan cupOf(const std::string& number) {
-  return planned(number).cups.front();
-}
-
-bool told(const CupPlan& plan, const std::string& rule) {
-  return std::any_of(plan.watches.begin(), plan.watches.end(),
-                     [&](const Watch& watch) { return watch.rule == rule; });
-}
 
 const PlacePlan& placeOf(const CupPlan& plan, std::size_t set, std::size_t place = 0) {
   return plan.sets.at(set).places.at(place);

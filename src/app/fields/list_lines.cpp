@@ -10,6 +10,11 @@
 namespace avrelt {
 namespace {
 
+/// As the list shows it: a line feed begins a new line.
+QString shown(QString text) {
+  return text.replace(QLatin1Char('\n'), QChar(QChar::LineSeparator));
+}
+
 int linesOf(const QString& text, const QFont& font, int wide) {
   QTextOption option;
   option.setWrapMode(QTextOption::WordWrap);
@@ -61,8 +66,11 @@ QSize LineDelegate::sizeHint(const QStyleOptionViewItem& option, const QModelInd
     return QStyledItemDelegate::sizeHint(option, index);
   }
   Measured& measure = measured(option, room);
-  if (!list->wordWrap()) return {room, measure.one};
-  const QString text = index.data(Qt::DisplayRole).toString();
+  const QString text = shown(index.data(Qt::DisplayRole).toString());
+  if (!list->wordWrap()) {
+    const auto more = static_cast<int>(text.count(QChar(QChar::LineSeparator)));
+    return {room, measure.one + more * measure.more};
+  }
   auto lines = measure.lines.constFind(text);
   if (lines == measure.lines.cend()) {
     constexpr int most = 20'000;

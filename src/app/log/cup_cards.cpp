@@ -7,11 +7,11 @@
 #include <QFileInfo>
 #include <QGridLayout>
 #include <QImageReader>
-#include <QMessageBox>
 #include <QVBoxLayout>
 
 #include "app/bench/bench_words.h"
 #include "app/fields/card.h"
+#include "app/fields/confirmed.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/on_event.h"
@@ -501,14 +501,11 @@ void CupCards::removeEntry() {
   std::optional<Logbook> log = board_.shelf().logbook();
   if (entry == nullptr || !log) return;
   const LogKey key = entry->key;
-  QMessageBox ask(QMessageBox::NoIcon, tr("Remove a cup from the log"),
-                  tr("Remove %1, its photos and what was cut for it? This cannot be undone; "
-                     "today’s copy of the shop still has it. What it used stays used.")
-                      .arg(QString::fromStdString(entry->name)),
-                  QMessageBox::Cancel, this);
-  QPushButton* remove = ask.addButton(tr("Remove"), QMessageBox::DestructiveRole);
-  ask.exec();
-  if (ask.clickedButton() != remove) return;
+  const QString question = tr("Remove %1, its photos and what was cut for it? This cannot be "
+                              "undone; today’s copy of the shop still has it. What it used stays "
+                              "used.")
+                               .arg(QString::fromStdString(entry->name));
+  if (!confirmed(this, tr("Remove a cup from the log"), question, tr("Remove"))) return;
   board_.pick(std::nullopt);
   board_.shelf().logged(log->remove(key));
 }

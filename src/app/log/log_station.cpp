@@ -5,11 +5,11 @@
 #include <QFileDialog>
 #include <QInputDialog>
 #include <QLocale>
-#include <QMessageBox>
 #include <QProcess>
 #include <QStandardPaths>
 #include <QVBoxLayout>
 
+#include "app/fields/confirmed.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
@@ -113,13 +113,10 @@ void LogStation::askAndImport() {
   const QString path = QFileDialog::getOpenFileName(this, tr("Import a shop"), folder_(),
                                                     tr("Archive of a shop (*.zip)"));
   if (path.isEmpty()) return;
-  QMessageBox ask(QMessageBox::NoIcon, tr("Import a shop"),
-                  tr("Put what is in this archive in the place of the shop you have? What is there "
-                     "now is kept beside its copies."),
-                  QMessageBox::Cancel, this);
-  QPushButton* take = ask.addButton(tr("Import"), QMessageBox::AcceptRole);
-  ask.exec();
-  if (ask.clickedButton() != take) return;
+  const QString question =
+      tr("Put what is in this archive in the place of the shop you have? What "
+         "is there now is kept beside its copies.");
+  if (!confirmed(this, tr("Import a shop"), question, tr("Import"))) return;
   const Sentence came = shelf_.takeArchive(path);
   keeper_.begin();
   board_.read();

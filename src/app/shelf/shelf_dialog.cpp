@@ -6,10 +6,10 @@
 #include <QFileDialog>
 #include <QFormLayout>
 #include <QHBoxLayout>
-#include <QMessageBox>
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "app/fields/confirmed.h"
 #include "app/fields/on_screen.h"
 #include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
@@ -272,15 +272,10 @@ void ShelfDialog::removeOne() {
   const int index = view_->picked();
   if (index < 0) return;
   const QString name = QString::fromStdString(found_[static_cast<std::size_t>(index)].blank.name);
-  QMessageBox ask(QMessageBox::Question, tr("Take off the shelf"),
-                  tr("Take “%1” off the shelf? What was logged of it goes too. Orders that use it "
-                     "keep their own measures.")
-                      .arg(name),
-                  QMessageBox::NoButton, this);
-  QPushButton* yes = ask.addButton(tr("Take it off"), QMessageBox::AcceptRole);
-  ask.addButton(tr("Leave it"), QMessageBox::RejectRole);
-  ask.exec();
-  if (ask.clickedButton() == yes) shelf_.remove(name);
+  const QString question = tr("Remove “%1” from the shelf? What was logged of it goes too. Orders "
+                              "that use it keep their own measures.")
+                               .arg(name);
+  if (confirmed(this, tr("Remove a blank"), question, tr("Remove"))) shelf_.remove(name);
 }
 
 }  // namespace avrelt

@@ -18,6 +18,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/beside.h"
+#include "app/fields/confirmed.h"
 #include "app/fields/idle.h"
 #include "app/fields/on_screen.h"
 #include "app/fields/scrolled.h"
@@ -243,16 +244,10 @@ void MainWindow::addCup() {
 
 void MainWindow::askAndRemoveCup() {
   const QString name = QString::fromStdString(order_.currentCup().name);
-  QMessageBox ask(QMessageBox::NoIcon, tr("Remove this cup?"),
-                  tr("“%1” goes from the order, with its measures, its design and its ticks. Undo "
-                     "brings it back.")
-                      .arg(name),
-                  QMessageBox::Cancel, this);
-  QPushButton* remove = ask.addButton(tr("Remove"), QMessageBox::AcceptRole);
-  ask.setDefaultButton(remove);
-  ask.button(QMessageBox::Cancel)->setIcon({});
-  ask.exec();
-  if (ask.clickedButton() == remove) order_.removeCup();
+  const QString question = tr("“%1” goes from the order, with its measures, its design and its "
+                              "ticks. Undo brings it back.")
+                               .arg(name);
+  if (confirmed(this, tr("Remove this cup?"), question, tr("Remove"))) order_.removeCup();
 }
 
 void MainWindow::goToStation(int station) {

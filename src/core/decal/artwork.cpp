@@ -14,16 +14,41 @@ constexpr double mostMm = 10'000;
 constexpr std::size_t mostJoined = 20;
 /// Lines that cross each other more often than this are no drawing anybody made.
 constexpr std::size_t mostCrossings = 200'000;
+/// Shapes that lie on each other have more points than what they make; beyond this joining them
+/// would take longer than anybody waits.
+constexpr std::size_t mostGathered = 4 * mostArtworkPoints;
 const char* const inkColour = "#22262A";
 
-void put(Artwork& artwork, const std::string& colour, Polygon area) {
-  if (area.empty()) return;
-  if (!artwork.areas.empty() && artwork.areas.back().colour == colour) {
-    artwork.areas.back().area = unionOf({artwork.areas.back().area, area});
-  } else {
-    artwork.areas.push_back({colour, std::move(area)});
+/// Areas as they lie on each other, those of one colour in turn as one: joined once for all of
+/// them, as one after another would take time that grows with their square.
+class Gathered {
+ public:
+  void put(const std::string& colour, Polygon area) {
+    if (area.empty()) return;
+    for (const std::vector<Point>& outline : area) points_ += outline.size();
+    if (colour != colour_) close();
+    colour_ = colour;
+    run_.push_back(std::move(area));
   }
-}
+  /// Before they are joined.
+  std::size_t points() const { return points_; }
+  std::vector<ColourArea> take() {
+    close();
+    return std::move(areas_);
+  }
+
+ private:
+  void close() {
+    if (run_.empty()) return;
+    areas_.push_back({colour_, run_.size() == 1 ? std::move(run_.front()) : unionOf(run_)});
+    run_.clear();
+  }
+
+  std::vector<ColourArea> areas_;
+  std::vector<Polygon> run_;
+  std::string colour_;
+  std::size_t points_ = 0;
+};
 
 const Artwork* called(const std::vector<SharedArt>& artworks, const std::string& id) {
   for (const SharedArt& artwork : artworks) {
@@ -116,8 +141,7 @@ std::optional<Fault> artworkFault(const Artwork& artwork) {
 }
 
 Checked<Artwork> artworkOf(const Drawing& drawing) {
-  Artwork artwork;
-  artwork.name = drawing.name;
+  Gathered areas;
   for (const DrawnShape& shape : drawing.shapes) {
     std::size_t points = 0;
     for (const Polyline& line : shape.lines) {
@@ -135,10 +159,16 @@ Checked<Artwork> artworkOf(const Drawing& drawing) {
                     {shape.name});
     }
     Covered covered = coveredBy(shape);
-    put(artwork, shape.fillColour, std::move(covered.inside));
-    put(artwork, shape.lineColour, std::move(covered.line));
-    if (artwork.points() > mostArtworkPoints) break;
+    areas.put(shape.fillColour, std::move(covered.inside));
+    areas.put(shape.lineColour, std::move(covered.line));
+    if (areas.points() > mostGathered) {
+      return refuse("artwork", "Its shapes have more than %1 points. Simplify its paths.",
+                    {static_cast<long>(mostGathered)});
+    }
   }
+  Artwork artwork;
+  artwork.name = drawing.name;
+  artwork.areas = areas.take();
   return checked(std::move(artwork));
 }
 
@@ -209,17 +239,18 @@ Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedA
   Artwork joined = artwork;
   joined.kind = ArtKind::joined;
   joined.areas.clear();
+  Gathered gathered;
   switch (joining.kind) {
     case JoinKind::stacked:
       for (const std::vector<ColourArea>& areas : all) {
         joined.areas.insert(joined.areas.end(), areas.begin(), areas.end());
       }
-      break;
+      return checked(std::move(joined));
     case JoinKind::together: {
       std::vector<Polygon> polygons;
       polygons.reserve(all.size());
       for (const std::vector<ColourArea>& areas : all) polygons.push_back(whole(areas));
-      put(joined, all.front().front().colour, unionOf(polygons));
+      gathered.put(all.front().front().colour, unionOf(polygons));
       break;
     }
     case JoinKind::without:
@@ -227,17 +258,18 @@ Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedA
       for (const ColourArea& area : all.front()) {
         Polygon left = area.area;
         for (std::size_t i = 1; i < all.size(); ++i) left = left - whole(all[i]);
-        put(joined, area.colour, std::move(left));
+        gathered.put(area.colour, std::move(left));
       }
       break;
     case JoinKind::common:
       for (const ColourArea& area : all.front()) {
         Polygon left = area.area;
         for (std::size_t i = 1; i < all.size(); ++i) left = left & whole(all[i]);
-        put(joined, area.colour, std::move(left));
+        gathered.put(area.colour, std::move(left));
       }
       break;
   }
+  joined.areas = gathered.take();
   if (joined.areas.empty()) {
     return refuse("joining", "Nothing is left of them so. Move one, or join them another way.");
   }

@@ -7,10 +7,12 @@
 namespace avrelt {
 namespace {
 
-/// One way to say it of one, another of several, which have the number as their first part.
-std::optional<Sentence> counted(long count, const char* one, const char* several) {
+/// One way to say it of one, another of several, which have the number as their first part and
+/// after it what `more` is.
+template <typename... More>
+std::optional<Sentence> counted(long count, const char* one, const char* several, More... more) {
   if (count == 0) return std::nullopt;
-  return Sentence{count == 1 ? one : several, {count}};
+  return Sentence{count == 1 ? one : several, {count, more...}};
 }
 
 std::optional<Sentence> forgottenWords(long count) {
@@ -29,40 +31,39 @@ std::optional<Sentence> notFedWords(long count) {
                  "them.");
 }
 
-void addNotAlike(std::vector<Sentence>& notes, const NotAlike& of) {
-  if (of.noSheet > 0) {
-    notes.push_back({of.noSheet == 1
-                         ? "1 backing does not lie as its print does, whose sheet is larger. Take "
-                           "sheets of at least %2 by %3."
-                         : "%1 backings do not lie as their prints do, whose sheets are larger. "
-                           "Take sheets of at least %2 by %3.",
-                     {of.noSheet, of.wanted.wide, of.wanted.tall}});
+std::optional<Sentence> noSheetWords(const NotAlike& of) {
+  return counted(of.noSheet,
+                 "1 backing does not lie as its print does, whose sheet is larger. Take sheets of "
+                 "at least %2 by %3.",
+                 "%1 backings do not lie as their prints do, whose sheets are larger. Take sheets "
+                 "of at least %2 by %3.",
+                 of.wanted.wide, of.wanted.tall);
+}
+
+std::optional<Sentence> atEdgeWords(const NotAlike& of) {
+  if (of.free > Length()) {
+    return counted(of.atEdge,
+                   "1 backing does not lie as its print does: it comes to %2 of the sheet's edge. "
+                   "Take a smaller margin.",
+                   "%1 backings do not lie as their prints do: they come to %2 of the sheet's "
+                   "edge. Take a smaller margin.",
+                   of.free);
   }
-  if (of.atEdge > 0 && of.free > Length()) {
-    notes.push_back({of.atEdge == 1
-                         ? "1 backing does not lie as its print does: it comes to %2 of the "
-                           "sheet's edge. Take a smaller margin."
-                         : "%1 backings do not lie as their prints do: they come to %2 of the "
-                           "sheet's edge. Take a smaller margin.",
-                     {of.atEdge, of.free}});
-  } else if (of.atEdge > 0) {
-    notes.push_back({of.atEdge == 1
-                         ? "1 backing does not lie as its print does: the print fills its sheet, "
-                           "and the backing reaches over the edge. Make the set smaller, or print "
-                           "it on larger paper."
-                         : "%1 backings do not lie as their prints do: the prints fill their "
-                           "sheets, and the backings reach over the edge. Make the sets smaller, "
-                           "or print them on larger paper.",
-                     {of.atEdge}});
-  }
-  if (of.noRoom > 0) {
-    notes.push_back({of.noRoom == 1
-                         ? "1 backing does not lie as its print does: another part is too near "
-                           "there. Take a smaller gap, or let parts laid by hand go."
-                         : "%1 backings do not lie as their prints do: other parts are too near "
-                           "there. Take a smaller gap, or let parts laid by hand go.",
-                     {of.noRoom}});
-  }
+  return counted(of.atEdge,
+                 "1 backing does not lie as its print does: the print fills its sheet, and the "
+                 "backing reaches over the edge. Make the set smaller, or print it on larger "
+                 "paper.",
+                 "%1 backings do not lie as their prints do: the prints fill their sheets, and "
+                 "the backings reach over the edge. Make the sets smaller, or print them on "
+                 "larger paper.");
+}
+
+std::optional<Sentence> noRoomWords(const NotAlike& of) {
+  return counted(of.noRoom,
+                 "1 backing does not lie as its print does: another part is too near there. Take "
+                 "a smaller gap, or let parts laid by hand go.",
+                 "%1 backings do not lie as their prints do: other parts are too near there. Take "
+                 "a smaller gap, or let parts laid by hand go.");
 }
 
 /// What keeps prints apart besides the gap that was asked for.
@@ -125,7 +126,9 @@ std::vector<Sentence> notesOn(const SheetPlan& sheets) {
   if (stacks.tookMore) {
     notes.push_back({"Some strips lie apart: edge to edge they would take more film.", {}});
   }
-  addNotAlike(notes, notAlike);
+  say(noSheetWords(notAlike));
+  say(atEdgeWords(notAlike));
+  say(noRoomWords(notAlike));
   addKeptApart(notes, sheets);
   if (alike) {
     notes.push_back(

@@ -145,6 +145,25 @@ TEST_CASE("under coats a curved body grows square to its wall") {
   }
 }
 
+TEST_CASE("between the stations of a smooth wall too a coat is as thick as it is, square to it") {
+  // Bellies, waists and bells of any size; held to the bare wall's own radius and lean.
+  const bool holds = rc::check([] {
+    const auto girth = [] { return double(*rc::gen::inRange(180, 330)); };
+    const auto along = *rc::gen::elementOf(std::vector{HeightAlong::wall, HeightAlong::plumb});
+    const CheckedAll<Body> bare = Body::of(
+        curved({{0, 250}, {60, girth()}, {130, girth()}, {200, girth()}}, Joined::smooth, along));
+    RC_PRE(bare.has_value());
+    const double coat = *rc::gen::inRange(1, 100) / 100.0;
+    const Body grown = bare->grownBy(Length::mm(coat));
+    for (int i = 0; i <= 200; ++i) {
+      const Length s = bare->wall() * (i / 200.0);
+      const double wanted = bare->radius(s).mm() + coat * std::cos(bare->lean(s).radians());
+      RC_ASSERT(std::abs(grown.radius(s).mm() - wanted) < 0.02);
+    }
+  });
+  CHECK(holds);
+}
+
 TEST_CASE("the side view is as high and wide as the body, with its rounding") {
   Blank blank = allCurved()[1].blank;
   const Body sharp = bodyOf(blank);
