@@ -7,6 +7,7 @@
 #include <QPixmap>
 #include <QVBoxLayout>
 
+#include "app/fields/idle.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
@@ -325,6 +326,9 @@ void ColourPage::refresh() {
     style_->setCurrentIndex(static_cast<int>(fill->style));
     corners_->setChecked(fill->corners);
     beyond_->setChecked(fill->beyond);
+  } else {
+    showIdle(*this);
+    name_->clear();
   }
   filling_ = false;
 }

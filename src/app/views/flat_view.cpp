@@ -70,7 +70,8 @@ std::optional<QPointF> FlatView::inHand() const {
   if (!zonesShown_) return placeOf(order_.gaugeLine());
   if (!order_.line().empty()) return placeOfLine(order_.line());
   const Zone* zone = zoneInHand(order_);
-  return zone != nullptr ? std::optional(fit_(plan->wall.flat.toFlat(zone->label))) : std::nullopt;
+  return zone != nullptr ? std::optional(fit_(plan->wall.flat.toFlat(zone->namedAt)))
+                         : std::nullopt;
 }
 
 std::vector<GaugeLine> FlatView::gaugeLines() const {

@@ -79,7 +79,7 @@ QPointF FlatView::placeOfZone(const std::string& letter) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return {};
   for (const Zone& zone : plan->divided.zones) {
-    if (zone.letter == letter) return fit_(plan->wall.flat.toFlat(zone.label));
+    if (zone.letter == letter) return fit_(plan->wall.flat.toFlat(zone.namedAt));
   }
   return {};
 }
@@ -299,7 +299,7 @@ void FlatView::paintLetters(QPainter& painter, const CupPlan& plan, WordRoom& ro
                         [&](const Zone* zone) { return zone == inHand; });
   for (const Zone* zone : zones) {
     const QString words = QString::fromStdString(zone->letter);
-    const WallPoint middle = zone->label;
+    const WallPoint middle = zone->namedAt;
     for (const double aside : {0.0, 12.0, -12.0, 24.0, -24.0}) {
       const WallPoint place{middle.theta + Angle::degrees(aside), middle.s};
       if (!zone->region.contains(place)) continue;

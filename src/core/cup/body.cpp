@@ -284,6 +284,8 @@ void Body::setFillet(double radius) {
 
 Body Body::grownBy(Length thickness) const {
   Body grown = *this;
+  grown.rises_.clear();
+  grown.ends_.clear();
   const double t = thickness.mm();
   const auto gain = [&](std::size_t i, bool atEnd) {
     // Where two rises meet at a corner the coat rounds it: the mean of both.
@@ -296,19 +298,36 @@ Body Body::grownBy(Length thickness) const {
     return t * own;
   };
   for (std::size_t i = 0; i < rises_.size(); ++i) {
-    HermiteCubic& r = grown.rises_[i].r;
-    r.y0 += gain(i, false);
-    r.y1 += gain(i, true);
-    if (rises_[i].straight) {
+    const Rise& bare = rises_[i];
+    if (bare.straight) {
+      Rise rise = bare;
+      rise.r.y0 += gain(i, false);
+      rise.r.y1 += gain(i, true);
       // A lone straight wall keeps its slope to the bit.
-      if (rises_.size() > 1) r.m0 = r.m1 = (r.y1 - r.y0) / r.length;
-    } else {
-      const HermiteCubic& bare = rises_[i].r;
-      const auto turned = [&](double m, double x) {
-        return m - t * m * bare.curvature(x) / std::max(cosineOf(m), 0.05);
-      };
-      r.m0 = turned(bare.m0, 0);
-      r.m1 = turned(bare.m1, bare.length);
+      if (rises_.size() > 1) rise.r.m0 = rise.r.m1 = (rise.r.y1 - rise.r.y0) / rise.r.length;
+      grown.rises_.push_back(rise);
+      grown.ends_.push_back(ends_[i]);
+      continue;
+    }
+    // What is offset from a cubic is none: short pieces follow it within hundredths of the coat.
+    const int parts = std::clamp(static_cast<int>(bare.r.length / 6), 1, 24);
+    const auto turned = [&](double x) {
+      const double m = bare.r.slope(x);
+      return m - t * m * bare.r.curvature(x) / std::max(cosineOf(m), 0.05);
+    };
+    const auto radius = [&](double x) { return bare.r.at(x) + t * cosineOf(bare.r.slope(x)); };
+    for (int part = 0; part < parts; ++part) {
+      const double from = bare.r.length * part / parts;
+      const double to = bare.r.length * (part + 1) / parts;
+      const bool last = part + 1 == parts;
+      grown.rises_.push_back(
+          {bare.s + from,
+           0,
+           {to - from, part == 0 ? bare.r.y0 + gain(i, false) : radius(from),
+            last ? bare.r.y1 + gain(i, true) : radius(to), turned(from), turned(to)},
+           false,
+           0});
+      grown.ends_.push_back(last ? ends_[i] : bare.s + to);
     }
   }
   grown.finish();

@@ -44,6 +44,8 @@ class Divider {
       zone.area = region.area(wall_.body);
       zone.region = region;
       zone.label = labelPlace(region);
+      const bool onSeam = region.outlines().size() > 1 && !region.allRound();
+      zone.namedAt = onSeam ? middleOfLargest(region, zone.label) : zone.label;
       zone.finish = node.finish;
       divided_.zones.push_back(std::move(zone));
       return;

@@ -19,7 +19,8 @@ struct Zone {
   ZonePath path;
   Region region;
   Area area;
-  WallPoint label;  ///< well inside, for its letter
+  WallPoint label;    ///< well inside, for its letter
+  WallPoint namedAt;  ///< where that stands on the flat: in its larger part if the seam cuts it
   Finish finish;
 };
 

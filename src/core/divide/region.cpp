@@ -7,6 +7,7 @@
 
 #include "divide/patch.h"
 #include "divide/wall_grid.h"
+#include "divide/wall_line.h"
 
 namespace avrelt {
 namespace {
@@ -278,6 +279,17 @@ WallPoint labelPlace(const Region& region) {
   WallPoint place = labelPlace(patchesOf(region));
   place.theta = place.theta.wrapped();
   return place;
+}
+
+WallPoint middleOfLargest(const Region& region, WallPoint otherwise) {
+  double most = 0;
+  for (const WallLine& line : region.outlines()) {
+    const double turn = turnOf(line);
+    if (turn <= most) continue;
+    most = turn;
+    otherwise = labelPlace(Region({line}));
+  }
+  return otherwise;
 }
 
 }  // namespace avrelt

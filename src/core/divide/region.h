@@ -63,5 +63,7 @@ Area enclosedArea(const std::vector<WallLine>& outlines, const Body& body);
 
 /// A place well inside a region, for its letter: the middle of its widest stretch half-way up.
 WallPoint labelPlace(const Region& region);
+/// The same for the largest of its outlines in the frame; `otherwise` where it has none.
+WallPoint middleOfLargest(const Region& region, WallPoint otherwise);
 
 }  // namespace avrelt

@@ -5,7 +5,6 @@
 #include <cmath>
 #include <set>
 
-#include "divide/wall_line.h"
 #include "measure/colour.h"
 #include "pattern/laid_cells.h"
 #include "pattern/line_tape.h"
@@ -13,18 +12,6 @@
 
 namespace avrelt {
 namespace {
-
-/// A place inside a region's largest outline; `otherwise` where it has none.
-WallPoint middleOfLargest(const Region& region, WallPoint otherwise) {
-  double most = 0;
-  for (const WallLine& line : region.outlines()) {
-    const double turn = turnOf(line);
-    if (turn <= most) continue;
-    most = turn;
-    otherwise = labelPlace(Region({line}));
-  }
-  return otherwise;
-}
 
 bool isLast(const Finish& finish) {
   return finish.kind == FinishKind::film;

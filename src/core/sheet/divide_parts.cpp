@@ -42,7 +42,7 @@ void drawPicture(Part& part, const Divided& divided, const Development& flat, co
   };
   for (const Zone& zone : divided.zones) {
     for (const WallLine& outline : zone.region.outlines()) draw(outline, true);
-    const WallPoint middle = zone.label;
+    const WallPoint middle = zone.namedAt;
     part.letterings.push_back(
         {place(flat.toFlat(middle)), Length::mm(3.2), Angle(), {"%1", {zone.letter}}});
   }

@@ -194,6 +194,26 @@ TEST_CASE("every mark lies on its line, on any cup, over any seam, in any zone")
   CHECK(marks > 800);
 }
 
+TEST_CASE("a zone's letter stands within it on the flat, and beside the seam where that cuts it") {
+  const Body body = bodyOf(cups::body(Length::mm(250), Length::mm(250), Length::mm(150)));
+  for (const double at : {180.0, 170.0, -150.0, 0.0, 90.0}) {
+    INFO(at);
+    const Wall wall{body, body.cone(), Angle::degrees(180)};
+    ZoneNode node;
+    node.cut = VeeCut{
+        .at = Angle::degrees(at), .wide = WrittenLength::mm(60), .deep = WrittenLength::mm(80)};
+    const Divided divided = *divide(node, wall);
+    for (const Zone& zone : divided.zones) {
+      // A letter 6 mm wide, on 250 mm round.
+      for (const double aside : {-4.3, 0.0, 4.3}) {
+        const Angle theta = zone.namedAt.theta + Angle::degrees(aside);
+        CHECK(std::abs(theta.degrees()) <= 180);
+        CHECK(zone.region.contains({theta, zone.namedAt.s}));
+      }
+    }
+  }
+}
+
 TEST_CASE("a V from rim to base parts its zone; uprights there begin where they are asked to") {
   const Body body = bodyOf(cups::body(Length::mm(250), Length::mm(250), Length::mm(150)));
   for (const double seam : {180.0, 0.0, 77.0}) {
