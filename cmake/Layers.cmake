@@ -35,22 +35,31 @@ target_compile_options(avrelt_flags INTERFACE -ffp-contract=off)
 
 set(AVRELT_ASKED_BY_CALLS job log watch files shop cli sim)
 
-# avrelt_layer(NAME SOURCES … LINKS …): the library avrelt_NAME of the current folder.
+# avrelt_layer(NAME SOURCES … LINKS …): the library avrelt_NAME of the current folder, included as
+# "NAME/…". With WITHIN app it is avrelt_app_NAME, included as "app/NAME/…".
 function(avrelt_layer name)
-  cmake_parse_arguments(LAYER "" "" "SOURCES;LINKS;PRIVATE_LINKS" ${ARGN})
+  cmake_parse_arguments(LAYER "" "WITHIN" "SOURCES;LINKS;PRIVATE_LINKS" ${ARGN})
+  set(target avrelt_${name})
   set(window ${CMAKE_BINARY_DIR}/layers/${name})
+  if(LAYER_WITHIN)
+    set(target avrelt_${LAYER_WITHIN}_${name})
+    set(window ${CMAKE_BINARY_DIR}/layers/${LAYER_WITHIN}_${name}/${LAYER_WITHIN})
+  endif()
   file(MAKE_DIRECTORY ${window})
   file(CREATE_LINK ${CMAKE_CURRENT_SOURCE_DIR} ${window}/${name} SYMBOLIC)
-  add_library(avrelt_${name} STATIC ${LAYER_SOURCES})
-  target_include_directories(avrelt_${name} PUBLIC ${window})
-  target_link_libraries(avrelt_${name} PUBLIC ${LAYER_LINKS} PRIVATE avrelt_watched
-                                              ${LAYER_PRIVATE_LINKS})
+  add_library(${target} STATIC ${LAYER_SOURCES})
+  if(LAYER_WITHIN)
+    cmake_path(GET window PARENT_PATH window)
+  endif()
+  target_include_directories(${target} PUBLIC ${window})
+  target_link_libraries(${target} PUBLIC ${LAYER_LINKS} PRIVATE avrelt_watched
+                                         ${LAYER_PRIVATE_LINKS})
   # Where little is reckoned the address sanitizer asks by calls in place of lines of its own at
   # every access: that compiles in two thirds of the time, and would take half as long again where
   # much is.
   if(AVRELT_SANITIZE AND name IN_LIST AVRELT_ASKED_BY_CALLS)
     target_compile_options(
-      avrelt_${name} PRIVATE
+      ${target} PRIVATE
       "$<$<CXX_COMPILER_ID:Clang>:SHELL:-mllvm -asan-instrumentation-with-call-threshold=0>")
   endif()
 endfunction()
@@ -65,7 +74,11 @@ endfunction()
 # for all. Never our own: a source names each of those that it uses.
 function(avrelt_read_once target)
   target_precompile_headers(${target} PRIVATE ${ARGN})
-  # So that ccache finds them again.
+  avrelt_found_again(${target})
+endfunction()
+
+# So that ccache finds again what was compiled with headers read once.
+function(avrelt_found_again target)
   target_compile_options(
     ${target} PRIVATE $<$<CXX_COMPILER_ID:GNU>:-fpch-preprocess>
                       $<$<CXX_COMPILER_ID:Clang>:SHELL:-Xclang -fno-pch-timestamp>)

@@ -13,7 +13,7 @@
 #include "app/shelf/shelf_dialog.h"
 #include "app/trace/trace_dialog.h"
 #include "app/window/main_window.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "cli/command_line.h"
 #include "version/version.h"
 

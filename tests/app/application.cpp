@@ -3,7 +3,7 @@
 
 #include <QMessageBox>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

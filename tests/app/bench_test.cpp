@@ -19,7 +19,7 @@
 #include "app/bench/step_dialog.h"
 #include "app/bench/times_dialog.h"
 #include "app/order/bench_edits.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "bench/looks.h"
 #include "files/disk.h"
 

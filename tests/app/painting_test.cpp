@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What is drawn quickly looks as what the window's library draws at leisure.
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
@@ -10,8 +10,8 @@
 #include <random>
 
 #include "app/application.h"
-#include "app/views/laid_words.h"
-#include "app/window/theme.h"
+#include "app/look/laid_words.h"
+#include "app/look/theme.h"
 
 using namespace avrelt;
 

@@ -30,7 +30,7 @@
 #include <random>
 
 #include "app/window/main_window.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "files/document_json.h"
 
 using namespace avrelt;

@@ -9,12 +9,13 @@
 #include <QVBoxLayout>
 
 #include "app/bench/bench_station.h"
-#include "app/bench/bench_words.h"
+#include "app/order/bench_words.h"
 #include "app/bench/methods_dialog.h"
 #include "app/bench/standoff_view.h"
 #include "app/bench/step_dialog.h"
 #include "app/bench/times_dialog.h"
 #include "app/fields/dialog_close.h"
+#include "app/fields/labelled.h"
 #include "app/fields/on_screen.h"
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"

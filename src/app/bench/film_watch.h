@@ -7,7 +7,7 @@
 #include <vector>
 
 #include "app/order/order.h"
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 #include "job/estimate.h"
 
 namespace avrelt {

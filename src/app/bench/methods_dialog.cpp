@@ -4,7 +4,7 @@
 #include <QHeaderView>
 #include <QVBoxLayout>
 
-#include "app/bench/bench_words.h"
+#include "app/order/bench_words.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/on_screen.h"
 #include "app/order/phrases.h"

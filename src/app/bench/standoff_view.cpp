@@ -13,8 +13,8 @@
 
 #include "app/bench/bench_bell.h"
 #include "app/order/phrases.h"
-#include "app/views/painting.h"
-#include "app/window/theme.h"
+#include "app/look/painting.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

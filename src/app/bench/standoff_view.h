@@ -4,7 +4,7 @@
 #include <QDateTime>
 #include <QWidget>
 
-#include "app/bench/bench_work.h"
+#include "app/order/bench_work.h"
 #include "app/views/round_view.h"
 
 namespace avrelt {

@@ -9,7 +9,7 @@
 #include <QRadioButton>
 #include <QVBoxLayout>
 
-#include "app/bench/bench_words.h"
+#include "app/order/bench_words.h"
 #include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"

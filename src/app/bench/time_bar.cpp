@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <QPainter>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

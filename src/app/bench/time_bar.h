@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 namespace avrelt {
 

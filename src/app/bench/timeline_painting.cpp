@@ -3,7 +3,7 @@
 #include <QPainter>
 
 #include "app/bench/timeline_view.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 // How the timeline is drawn.
 

@@ -11,7 +11,7 @@
 
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "files/bench_files.h"
 
 namespace avrelt {

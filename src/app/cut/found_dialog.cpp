@@ -16,7 +16,7 @@
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/views/print_paint.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "files/disk.h"
 #include "files/picture_file.h"
 

@@ -5,8 +5,8 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
-#include "app/views/painting.h"
-#include "app/window/theme.h"
+#include "app/look/painting.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

@@ -12,7 +12,7 @@
 #include <set>
 
 #include "app/order/order.h"
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 #include "files/sheet_files.h"
 
 namespace avrelt {

@@ -6,7 +6,7 @@
 #include <QWidget>
 
 #include "app/fields/field_set.h"
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 namespace avrelt {
 

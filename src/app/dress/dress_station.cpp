@@ -11,7 +11,7 @@
 #include "app/fields/card.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 #include "files/disk.h"
 #include "files/svg_drawing.h"
 

@@ -7,7 +7,7 @@
 #include <QSpinBox>
 #include <QWidget>
 
-#include "app/divide/swatches.h"
+#include "app/fields/swatches.h"
 #include "app/dress/layer_stack.h"
 #include "app/fields/field_set.h"
 #include "app/fields/pages.h"

@@ -11,7 +11,7 @@
 #include "app/order/set_edits.h"
 #include "app/views/art_paint.h"
 #include "app/views/zone_paint.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "sheet/decal_parts.h"
 
 namespace avrelt {

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "app/order/order.h"
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 namespace avrelt {
 

@@ -17,7 +17,7 @@
 #include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

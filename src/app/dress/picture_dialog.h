@@ -14,7 +14,7 @@
 #include <QTimer>
 
 #include "app/fields/segments.h"
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 #include "decal/artwork.h"
 #include "measure/length.h"
 

@@ -7,6 +7,14 @@
 
 namespace avrelt {
 
+/// Words that break into lines.
+inline QLabel* wordsLabel(const char* role) {
+  auto* label = new QLabel;
+  label->setWordWrap(true);
+  label->setProperty("role", role);
+  return label;
+}
+
 /// A field with its label above it, as number fields have it.
 inline QWidget* labelled(const QString& words, QWidget* field, QLabel** made = nullptr) {
   auto* box = new QWidget;

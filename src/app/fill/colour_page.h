@@ -10,7 +10,7 @@
 #include <QPushButton>
 #include <QWidget>
 
-#include "app/divide/swatches.h"
+#include "app/fields/swatches.h"
 #include "app/fields/segments.h"
 #include "app/fields/supply_button.h"
 #include "app/order/order.h"

@@ -8,7 +8,7 @@
 #include <QPainter>
 
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "pattern/pebbles.h"
 
 namespace avrelt {

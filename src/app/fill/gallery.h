@@ -3,7 +3,7 @@
 
 #include <vector>
 
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 #include "pattern/pattern.h"
 
 namespace avrelt {

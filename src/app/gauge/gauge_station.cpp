@@ -11,7 +11,7 @@
 #include "app/gauge/measures.h"
 #include "app/order/phrases.h"
 #include "app/trace/trace_dialog.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

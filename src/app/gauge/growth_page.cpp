@@ -13,7 +13,7 @@
 #include "app/gauge/coats.h"
 #include "app/gauge/measures.h"
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

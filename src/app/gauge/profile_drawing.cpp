@@ -7,7 +7,7 @@
 #include <QPainter>
 
 #include "app/gauge/measures.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

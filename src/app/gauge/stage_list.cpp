@@ -9,7 +9,7 @@
 
 #include "app/gauge/coats.h"
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

@@ -10,7 +10,7 @@
 
 #include "app/gauge/measures.h"
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

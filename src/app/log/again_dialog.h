@@ -6,7 +6,7 @@
 #include <QListWidget>
 #include <QPushButton>
 
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 #include "job/again.h"
 
 namespace avrelt {

@@ -12,7 +12,7 @@
 #include "app/fields/labelled.h"
 #include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

@@ -9,7 +9,7 @@
 #include <QImageReader>
 #include <QVBoxLayout>
 
-#include "app/bench/bench_words.h"
+#include "app/order/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/confirmed.h"
 #include "app/fields/labelled.h"
@@ -18,7 +18,7 @@
 #include "app/log/again_dialog.h"
 #include "app/log/compare_dialog.h"
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "files/disk.h"
 #include "shop/log_pdf.h"
 

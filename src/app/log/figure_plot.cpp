@@ -9,7 +9,7 @@
 #include <QPainter>
 #include <QToolTip>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "measure/sentence.h"
 
 namespace avrelt {

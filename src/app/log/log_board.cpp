@@ -5,7 +5,7 @@
 #include <cmath>
 #include <map>
 
-#include "app/bench/bench_words.h"
+#include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 #include "files/document_json.h"
 #include "files/read_fault.h"

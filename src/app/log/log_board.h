@@ -5,8 +5,8 @@
 #include <QObject>
 #include <QTimer>
 
-#include "app/bench/bench_work.h"
-#include "app/shelf/shelf.h"
+#include "app/order/bench_work.h"
+#include "app/order/shelf.h"
 #include "log/cost.h"
 #include "log/learning.h"
 

@@ -7,8 +7,8 @@
 #include <QTimer>
 #include <set>
 
-#include "app/bench/bench_work.h"
-#include "app/shelf/shelf.h"
+#include "app/order/bench_work.h"
+#include "app/order/shelf.h"
 
 namespace avrelt {
 

@@ -5,7 +5,7 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
-#include "app/bench/bench_words.h"
+#include "app/order/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/labelled.h"
 

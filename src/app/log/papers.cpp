@@ -5,7 +5,7 @@
 #include <QFileDialog>
 #include <QFileInfo>
 
-#include "app/bench/bench_words.h"
+#include "app/order/bench_words.h"
 #include "app/fields/beside.h"
 #include "app/log/log_keeper.h"
 #include "app/order/phrases.h"

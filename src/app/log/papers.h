@@ -9,7 +9,7 @@
 
 #include "app/log/quote_dialog.h"
 #include "app/order/order.h"
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 
 namespace avrelt {
 

@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <QPixmap>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

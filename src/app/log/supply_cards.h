@@ -9,7 +9,7 @@
 #include <QPushButton>
 #include <QWidget>
 
-#include "app/divide/swatches.h"
+#include "app/fields/swatches.h"
 #include "app/log/log_board.h"
 
 namespace avrelt {

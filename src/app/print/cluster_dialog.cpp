@@ -14,7 +14,7 @@
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/views/print_paint.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "files/picture_file.h"
 #include "measure/colour.h"
 #include "measure/tape.h"

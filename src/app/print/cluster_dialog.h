@@ -9,9 +9,9 @@
 #include <QPushButton>
 #include <QSpinBox>
 
-#include "app/divide/swatches.h"
+#include "app/fields/swatches.h"
 #include "app/fields/length_field.h"
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 #include "decal/cluster.h"
 #include "shape/picture.h"
 

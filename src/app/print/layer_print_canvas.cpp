@@ -6,7 +6,7 @@
 #include <QPainter>
 
 #include "app/views/art_paint.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

@@ -3,7 +3,7 @@
 
 #include <optional>
 
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 #include "app/views/print_paint.h"
 #include "decal/print_cover.h"
 

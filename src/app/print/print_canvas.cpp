@@ -5,7 +5,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "divide/flat_outline.h"
 
 namespace avrelt {

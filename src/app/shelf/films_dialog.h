@@ -11,9 +11,9 @@
 #include <QPushButton>
 #include <QSpinBox>
 
-#include "app/divide/swatches.h"
+#include "app/fields/swatches.h"
 #include "app/fields/length_field.h"
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 
 namespace avrelt {
 

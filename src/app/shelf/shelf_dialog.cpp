@@ -14,7 +14,7 @@
 #include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
 #include "app/trace/photo.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "cup/capacity.h"
 
 namespace avrelt {

@@ -7,7 +7,7 @@
 #include <QListWidget>
 #include <QPushButton>
 
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 #include "app/shelf/shelf_view.h"
 
 namespace avrelt {

@@ -7,7 +7,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

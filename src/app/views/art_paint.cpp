@@ -3,7 +3,7 @@
 
 #include <QPainter>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

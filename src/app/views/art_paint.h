@@ -3,7 +3,7 @@
 
 #include <QIcon>
 
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 #include "decal/artwork.h"
 
 namespace avrelt {

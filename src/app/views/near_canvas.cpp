@@ -9,7 +9,7 @@
 #include <QPainter>
 #include <QWheelEvent>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

@@ -5,7 +5,7 @@
 #include <QImage>
 #include <QPainterPath>
 
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 #include "shape/picture_mesh.h"
 
 namespace avrelt {

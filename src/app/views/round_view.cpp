@@ -14,7 +14,7 @@
 #include "app/order/zone_edits.h"
 #include "app/views/round_sight.h"
 #include "app/views/stretch_paint.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {

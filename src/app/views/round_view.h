@@ -4,7 +4,7 @@
 #include <optional>
 
 #include "app/order/order.h"
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 #include "app/views/print_paint.h"
 
 namespace avrelt {

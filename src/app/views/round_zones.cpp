@@ -10,7 +10,7 @@
 #include "app/views/round_sight.h"
 #include "app/views/round_view.h"
 #include "app/views/zone_paint.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "decal/laid_print.h"
 #include "divide/picture_lie.h"
 #include "divide/sight.h"

@@ -5,7 +5,7 @@
 #include <cmath>
 #include <QPolygonF>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

@@ -3,7 +3,7 @@
 
 #include <algorithm>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "measure/colour.h"
 
 namespace avrelt {

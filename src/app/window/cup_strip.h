@@ -4,7 +4,7 @@
 #include <QLineEdit>
 
 #include "app/order/order.h"
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 namespace avrelt {
 

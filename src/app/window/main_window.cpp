@@ -28,7 +28,7 @@
 #include "app/order/stack_edits.h"
 #include "app/shelf/shelf_dialog.h"
 #include "app/window/keys_dialog.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 #include "files/disk.h"
 #include "files/read_fault.h"
 #include "version/version.h"

@@ -15,13 +15,13 @@
 #include "app/gauge/gauge_station.h"
 #include "app/log/log_station.h"
 #include "app/order/order.h"
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 #include "app/views/flat_view.h"
 #include "app/views/round_view.h"
 #include "app/window/cup_strip.h"
 #include "app/window/order_file.h"
 #include "app/window/tape_rail.h"
-#include "app/window/watch_line.h"
+#include "app/views/watch_line.h"
 #include "files/outputs.h"
 
 namespace avrelt {

@@ -7,7 +7,7 @@
 #include "app/order/stack_edits.h"
 #include "app/trace/check_dialog.h"
 #include "app/window/main_window.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 // The menus, their shortcuts, and what they do.
 

@@ -3,7 +3,7 @@
 
 #include <QStringList>
 
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 namespace avrelt {
 

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/bench/bench_clock.h"
+#include "app/order/bench_clock.h"
 
 #include <ctime>
 #include <filesystem>

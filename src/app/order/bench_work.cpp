@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/bench/bench_work.h"
+#include "app/order/bench_work.h"
 
 #include <algorithm>
 #include <cmath>

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/shelf/shelf.h"
+#include "app/order/shelf.h"
 
 #include <algorithm>
 #include <QDate>

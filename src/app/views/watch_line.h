@@ -4,7 +4,7 @@
 #include <vector>
 
 #include "app/order/order.h"
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 namespace avrelt {
 

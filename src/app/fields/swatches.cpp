@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/divide/swatches.h"
+#include "app/fields/swatches.h"
 
 #include <algorithm>
 #include <QColorDialog>
@@ -7,7 +7,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/views/painting.h"
+#include "app/look/painting.h"
 
 #include <algorithm>
 #include <QEvent>
@@ -8,8 +8,8 @@
 #include <QPixmapCache>
 #include <QRegion>
 
-#include "app/views/laid_words.h"
-#include "app/window/theme.h"
+#include "app/look/laid_words.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/views/laid_words.h"
+#include "app/look/laid_words.h"
 
 #include <algorithm>
 #include <QFontMetricsF>

@@ -7,7 +7,7 @@
 #include <QTimer>
 #include <set>
 
-#include "app/bench/bench_clock.h"
+#include "app/order/bench_clock.h"
 #include "app/order/order.h"
 #include "job/bench_plan.h"
 

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/window/watch_line.h"
+#include "app/views/watch_line.h"
 
 #include <algorithm>
 #include <QKeyEvent>
@@ -8,7 +8,7 @@
 #include <utility>
 
 #include "app/order/phrases.h"
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 namespace avrelt {
 

@@ -2,7 +2,6 @@
 #pragma once
 
 #include <QCoreApplication>
-#include <QLabel>
 #include <QString>
 
 #include "bench/method.h"
@@ -12,14 +11,6 @@ namespace avrelt {
 
 /// What a dry run runs at.
 inline constexpr int dryRunSpeed = 60;
-
-/// Words that break into lines.
-inline QLabel* wordsLabel(const char* role) {
-  auto* label = new QLabel;
-  label->setWordWrap(true);
-  label->setProperty("role", role);
-  return label;
-}
 
 /// "Fast resin".
 inline QString methodWords(MethodKind kind) {

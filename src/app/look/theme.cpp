@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/window/theme.h"
+#include "app/look/theme.h"
 
 #include <QApplication>
 #include <QFontDatabase>
