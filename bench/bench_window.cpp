@@ -7,10 +7,10 @@
 #include <QMouseEvent>
 #include <vector>
 
+#include "app/look/theme.h"
 #include "app/order/fill_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/window/main_window.h"
-#include "app/look/theme.h"
 
 // What the hand feels, measured in the real window: from start to the first painted picture with
 // an order open, from a step of a drag to the repaint, and the memory it takes.

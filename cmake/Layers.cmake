@@ -65,9 +65,10 @@ function(avrelt_layer name)
 endfunction()
 
 # What only says what others are to do need not be polished in a build to test with, and compiles in
-# half the time.
+# half the time; a third less, and as quick to the hand, in one to look at it.
 function(avrelt_unpolished target)
-  target_compile_options(${target} PRIVATE $<$<CONFIG:Debug>:-O0>)
+  target_compile_options(${target} PRIVATE $<$<CONFIG:Debug>:-O0>
+                                           $<$<AND:$<BOOL:${AVRELT_QUICK}>,$<CONFIG:Release>>:-O1>)
 endfunction()
 
 # avrelt_read_once(TARGET HEADER …): headers of others that most sources of a target want, read once

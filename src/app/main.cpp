@@ -9,11 +9,11 @@
 #include <QTimer>
 
 #include "app/bench/standoff_view.h"
+#include "app/look/theme.h"
 #include "app/order/bench_edits.h"
 #include "app/shelf/shelf_dialog.h"
 #include "app/trace/trace_dialog.h"
 #include "app/window/main_window.h"
-#include "app/look/theme.h"
 #include "cli/command_line.h"
 #include "version/version.h"
 

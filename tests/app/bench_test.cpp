@@ -18,8 +18,8 @@
 #include "app/bench/standoff_view.h"
 #include "app/bench/step_dialog.h"
 #include "app/bench/times_dialog.h"
-#include "app/order/bench_edits.h"
 #include "app/look/theme.h"
+#include "app/order/bench_edits.h"
 #include "bench/looks.h"
 #include "files/disk.h"
 

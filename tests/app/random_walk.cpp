@@ -29,8 +29,8 @@
 #include <QTimer>
 #include <random>
 
-#include "app/window/main_window.h"
 #include "app/look/theme.h"
+#include "app/window/main_window.h"
 #include "files/document_json.h"
 
 using namespace avrelt;

@@ -7,14 +7,14 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
-#include "app/order/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
 #include "app/fields/scrolled.h"
 #include "app/fields/when_seen.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/bench_words.h"
+#include "app/order/phrases.h"
 #include "files/bench_files.h"
 #include "job/work.h"
 

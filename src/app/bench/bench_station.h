@@ -10,12 +10,12 @@
 #include <QWidget>
 
 #include "app/bench/bench_bell.h"
-#include "app/order/bench_work.h"
 #include "app/bench/film_watch.h"
 #include "app/bench/room_thermometer.h"
 #include "app/bench/time_bar.h"
 #include "app/bench/timeline_view.h"
 #include "app/fields/pages.h"
+#include "app/order/bench_work.h"
 #include "app/order/shelf.h"
 #include "app/views/watch_line.h"
 

@@ -9,7 +9,6 @@
 #include <QVBoxLayout>
 
 #include "app/bench/bench_station.h"
-#include "app/order/bench_words.h"
 #include "app/bench/methods_dialog.h"
 #include "app/bench/standoff_view.h"
 #include "app/bench/step_dialog.h"
@@ -18,6 +17,7 @@
 #include "app/fields/labelled.h"
 #include "app/fields/on_screen.h"
 #include "app/order/bench_edits.h"
+#include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 #include "files/bench_files.h"
 #include "files/disk.h"

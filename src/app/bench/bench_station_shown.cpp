@@ -3,8 +3,8 @@
 #include <cmath>
 
 #include "app/bench/bench_station.h"
-#include "app/order/bench_words.h"
 #include "app/fields/list_lines.h"
+#include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 #include "files/bench_files.h"
 

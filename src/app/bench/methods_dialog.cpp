@@ -4,9 +4,9 @@
 #include <QHeaderView>
 #include <QVBoxLayout>
 
-#include "app/order/bench_words.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/on_screen.h"
+#include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {

@@ -12,9 +12,9 @@
 #include <QPainter>
 
 #include "app/bench/bench_bell.h"
-#include "app/order/phrases.h"
 #include "app/look/painting.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 namespace {

@@ -9,11 +9,11 @@
 #include <QRadioButton>
 #include <QVBoxLayout>
 
-#include "app/order/bench_words.h"
 #include "app/fields/count_box.h"
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 #include "app/fields/on_screen.h"
+#include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 #include "bench/looks.h"
 #include "files/bench_files.h"

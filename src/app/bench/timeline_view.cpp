@@ -9,9 +9,9 @@
 #include <QToolTip>
 #include <span>
 
+#include "app/look/theme.h"
 #include "app/order/bench_edits.h"
 #include "app/order/phrases.h"
-#include "app/look/theme.h"
 #include "files/bench_files.h"
 
 namespace avrelt {

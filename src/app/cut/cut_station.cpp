@@ -7,8 +7,8 @@
 
 #include "app/fields/card.h"
 #include "app/fields/when_seen.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 #include "sheet/tiling.h"
 
 namespace avrelt {

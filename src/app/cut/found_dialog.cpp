@@ -13,10 +13,10 @@
 #include "app/fields/dialog_close.h"
 #include "app/fields/kept_length.h"
 #include "app/fields/on_screen.h"
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
 #include "app/views/print_paint.h"
-#include "app/look/theme.h"
 #include "files/disk.h"
 #include "files/picture_file.h"
 

@@ -4,9 +4,9 @@
 #include <algorithm>
 #include <QPainter>
 
-#include "app/order/phrases.h"
 #include "app/look/painting.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 

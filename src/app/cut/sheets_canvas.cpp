@@ -7,9 +7,9 @@
 #include <QPainter>
 #include <QToolTip>
 
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
-#include "app/look/theme.h"
 #include "measure/colour.h"
 #include "sheet/laid_out.h"
 

@@ -7,10 +7,10 @@
 #include <QPushButton>
 #include <QWidget>
 
-#include "app/fields/swatches.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/fields/supply_button.h"
+#include "app/fields/swatches.h"
 #include "app/order/order.h"
 
 namespace avrelt {

@@ -8,10 +8,10 @@
 
 #include "app/fields/idle.h"
 #include "app/fields/when_seen.h"
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
 #include "app/views/art_paint.h"
-#include "app/look/theme.h"
 
 namespace avrelt {
 

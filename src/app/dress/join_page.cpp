@@ -5,6 +5,7 @@
 #include <QAbstractItemView>
 #include <QGridLayout>
 #include <QVBoxLayout>
+#include <utility>
 
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
@@ -86,6 +87,7 @@ void JoinPage::change(const QString& key, const std::function<void(Joining&)>& c
   change(next.joining);
   const Checked<Artwork> made = joinedArtwork(next, order_.document().artworks);
   words_->setText(made ? QString() : say(made.error().sentence, order_.unit()));
+  askedForOne_ = false;
   if (!made) return;
   changeArtwork(order_, tr("Join otherwise"), key, std::string(art->id),
                 [&](Artwork& artwork) { artwork = *made; });
@@ -104,6 +106,7 @@ void JoinPage::refresh() {
     how_->setCurrentIndex(static_cast<int>(art->joining.kind));
   } else {
     words_->setText(tr("Take a joined artwork in hand, or choose several and join them."));
+    askedForOne_ = true;
   }
   const int row = std::max(list_->currentRow(), 0);
   showLines(*list_, lines);
@@ -116,7 +119,7 @@ void JoinPage::refresh() {
   }
   const int now = list_->currentRow();
   if (art != nullptr && now >= 0) {
-    if (words_->text().startsWith(tr("Take a joined"))) words_->clear();
+    if (std::exchange(askedForOne_, false)) words_->clear();
     const JoinedArt& one = art->joining.of[static_cast<std::size_t>(now)];
     const double per = inches ? 25.4 : 1;
     right_->setValue(one.right / per);

@@ -38,6 +38,7 @@ class JoinPage : public QWidget {
   QDoubleSpinBox* turn_ = nullptr;
   QLabel* words_ = nullptr;
   bool filling_ = false;
+  bool askedForOne_ = false;  ///< that is what the words say
 };
 
 }  // namespace avrelt

@@ -7,10 +7,10 @@
 #include <QSpinBox>
 #include <QWidget>
 
-#include "app/fields/swatches.h"
 #include "app/dress/layer_stack.h"
 #include "app/fields/field_set.h"
 #include "app/fields/pages.h"
+#include "app/fields/swatches.h"
 
 namespace avrelt {
 

@@ -7,11 +7,11 @@
 #include <QPainter>
 
 #include "app/fields/when_seen.h"
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
 #include "app/views/art_paint.h"
 #include "app/views/zone_paint.h"
-#include "app/look/theme.h"
 #include "sheet/decal_parts.h"
 
 namespace avrelt {

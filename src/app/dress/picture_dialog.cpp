@@ -15,9 +15,9 @@
 
 #include "app/fields/count_box.h"
 #include "app/fields/on_screen.h"
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/views/art_paint.h"
-#include "app/look/theme.h"
 
 namespace avrelt {
 namespace {

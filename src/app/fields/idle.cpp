@@ -3,7 +3,6 @@
 
 #include <QAbstractSpinBox>
 #include <QCheckBox>
-#include <QLineEdit>
 #include <QSignalBlocker>
 
 #include "app/fields/length_field.h"
@@ -15,9 +14,8 @@ void showIdle(QWidget& page) {
   for (LengthField* field : page.findChildren<LengthField*>()) field->showNothing();
   for (Segments* segments : page.findChildren<Segments*>()) segments->show(-1);
   for (QAbstractSpinBox* box : page.findChildren<QAbstractSpinBox*>()) {
-    // Its own `clear` would leave what stands before and after a number.
     const QSignalBlocker quiet(box);
-    if (auto* typed = box->findChild<QLineEdit*>()) typed->clear();
+    box->clear();
   }
   for (QCheckBox* box : page.findChildren<QCheckBox*>()) {
     const QSignalBlocker quiet(box);

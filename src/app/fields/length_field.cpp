@@ -6,8 +6,8 @@
 #include <QStyle>
 #include <QVBoxLayout>
 
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 

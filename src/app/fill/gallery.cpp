@@ -7,8 +7,8 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 #include "pattern/pebbles.h"
 
 namespace avrelt {

@@ -9,9 +9,9 @@
 
 #include "app/fields/card.h"
 #include "app/gauge/measures.h"
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/trace/trace_dialog.h"
-#include "app/look/theme.h"
 
 namespace avrelt {
 

@@ -12,8 +12,8 @@
 
 #include "app/gauge/coats.h"
 #include "app/gauge/measures.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 namespace {

@@ -3,9 +3,9 @@
 
 #include <QPainter>
 
-#include "app/order/phrases.h"
 #include "app/look/painting.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/order/order.h"
 #include "app/look/painting.h"
+#include "app/order/order.h"
 
 namespace avrelt {
 

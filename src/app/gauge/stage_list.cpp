@@ -8,8 +8,8 @@
 #include <QPainter>
 
 #include "app/gauge/coats.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 namespace {

@@ -9,8 +9,8 @@
 #include <QVBoxLayout>
 
 #include "app/gauge/measures.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 namespace {

@@ -11,8 +11,8 @@
 #include "app/fields/dialog_close.h"
 #include "app/fields/labelled.h"
 #include "app/fields/on_screen.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 namespace {

@@ -9,7 +9,6 @@
 #include <QImageReader>
 #include <QVBoxLayout>
 
-#include "app/order/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/confirmed.h"
 #include "app/fields/labelled.h"
@@ -17,8 +16,9 @@
 #include "app/fields/on_event.h"
 #include "app/log/again_dialog.h"
 #include "app/log/compare_dialog.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/bench_words.h"
+#include "app/order/phrases.h"
 #include "files/disk.h"
 #include "shop/log_pdf.h"
 

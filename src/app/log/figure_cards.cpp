@@ -4,12 +4,12 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
-#include "app/order/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/bench_words.h"
+#include "app/order/phrases.h"
 #include "bench/looks.h"
 
 namespace avrelt {

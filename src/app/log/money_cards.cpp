@@ -5,9 +5,9 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
-#include "app/order/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/labelled.h"
+#include "app/order/bench_words.h"
 
 namespace avrelt {
 

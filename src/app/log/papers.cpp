@@ -5,9 +5,9 @@
 #include <QFileDialog>
 #include <QFileInfo>
 
-#include "app/order/bench_words.h"
 #include "app/fields/beside.h"
 #include "app/log/log_keeper.h"
+#include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 #include "files/disk.h"
 

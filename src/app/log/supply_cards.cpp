@@ -9,10 +9,10 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
-#include "app/order/bench_words.h"
 #include "app/fields/card.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
+#include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {

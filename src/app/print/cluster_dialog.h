@@ -9,8 +9,8 @@
 #include <QPushButton>
 #include <QSpinBox>
 
-#include "app/fields/swatches.h"
 #include "app/fields/length_field.h"
+#include "app/fields/swatches.h"
 #include "app/look/painting.h"
 #include "decal/cluster.h"
 #include "shape/picture.h"

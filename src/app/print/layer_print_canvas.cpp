@@ -5,8 +5,8 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/views/art_paint.h"
 #include "app/look/theme.h"
+#include "app/views/art_paint.h"
 
 namespace avrelt {
 

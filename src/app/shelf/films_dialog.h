@@ -11,8 +11,8 @@
 #include <QPushButton>
 #include <QSpinBox>
 
-#include "app/fields/swatches.h"
 #include "app/fields/length_field.h"
+#include "app/fields/swatches.h"
 #include "app/order/shelf.h"
 
 namespace avrelt {

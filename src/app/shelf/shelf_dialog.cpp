@@ -12,9 +12,9 @@
 #include "app/fields/confirmed.h"
 #include "app/fields/on_screen.h"
 #include "app/fields/scrolled.h"
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/trace/photo.h"
-#include "app/look/theme.h"
 #include "cup/capacity.h"
 
 namespace avrelt {

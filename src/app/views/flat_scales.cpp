@@ -2,10 +2,10 @@
 #include <algorithm>
 #include <QPainter>
 
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/order/stack_edits.h"
 #include "app/views/flat_view.h"
-#include "app/look/theme.h"
 #include "sheet/round_marks.h"
 
 // Round the flat: what it is called, a tape up its side, directions along its rim.

@@ -4,10 +4,10 @@
 #include <QKeyEvent>
 #include <QPainter>
 
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
 #include "app/views/flat_view.h"
-#include "app/look/theme.h"
 #include "cup/hand_fronts.h"
 #include "decal/laid_print.h"
 #include "decal/place_relief.h"

@@ -8,11 +8,11 @@
 #include <QPainter>
 #include <utility>
 
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/stretch_paint.h"
-#include "app/look/theme.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {

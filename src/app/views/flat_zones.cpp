@@ -4,14 +4,14 @@
 #include <QKeyEvent>
 #include <QPainter>
 
+#include "app/look/laid_words.h"
+#include "app/look/theme.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/stack_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/flat_view.h"
-#include "app/look/laid_words.h"
 #include "app/views/zone_paint.h"
-#include "app/look/theme.h"
 #include "divide/flat_outline.h"
 #include "divide/picture_lie.h"
 

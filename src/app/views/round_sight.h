@@ -1,18 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <cmath>
 #include <functional>
-#include <numbers>
 #include <optional>
 #include <QColor>
 #include <QPainterPath>
 
 namespace avrelt {
-
-/// The onlooker stands a little above the rim: sine and cosine of 12°.
-inline const double tiltSin = std::sin(12.0 / 180 * std::numbers::pi);
-inline const double tiltCos = std::cos(12.0 / 180 * std::numbers::pi);
 
 inline QColor shaded(const QColor& colour, double light) {
   return QColor::fromRgbF(colour.redF() * light, colour.greenF() * light, colour.blueF() * light);

@@ -9,12 +9,12 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/order/place_edits.h"
 #include "app/order/zone_edits.h"
 #include "app/views/round_sight.h"
 #include "app/views/stretch_paint.h"
-#include "app/look/theme.h"
 #include "sheet/round_marks.h"
 
 namespace avrelt {
@@ -68,12 +68,11 @@ void RoundView::refit() {
   if (plan == nullptr) return;
   const Body& body = plan->wall.body;
   const double widest = body.widestRadius().mm();
-  const double height = body.plumb().mm();
   const QRectF room = QRectF(rect()).adjusted(26, 40, -26, -44);
-  const double tall = height * tiltCos + 2 * widest * tiltSin;
-  scale_ = std::max(1e-6, std::min(room.width() / (2 * widest), room.height() / tall));
+  scale_ = std::max(1e-6, std::min(room.width() / CupCamera::wide(body).mm(),
+                                   room.height() / CupCamera::tall(body).mm()));
   middle_ = room.center();
-  half_ = height / 2;
+  plumb_ = body.plumb();
   constexpr double off = 0.2;  // of a dot, between two places
   const double radius = std::max(1.0, widest * scale_ * devicePixelRatioF());
   roundStep_ = Angle::radians(std::clamp(2 * std::acos(1 - off / radius), 0.02, 0.2));
@@ -84,17 +83,17 @@ void RoundView::resizeEvent(QResizeEvent* event) {
   refit();
 }
 
+CupCamera RoundView::cameraOn(const Body& body) const {
+  return {body, facing_, plumb_};
+}
+
 QPointF RoundView::project(const Body& body, Angle onCup, Length s) const {
-  const SpacePoint p = body.toSpace({onCup - facing_, s});
-  return middle_ + QPointF(p.x, -(p.z - half_) * tiltCos - p.y * tiltSin) * scale_;
+  const Point p = cameraOn(body).project(onCup, s);
+  return middle_ + QPointF(p.x, -p.y) * scale_;
 }
 
 bool RoundView::near(const Body& body, Angle onCup, Length s) const {
-  // The wall's normal against the line of sight: a cup narrowing downwards hides a little of its
-  // sides, one narrowing upwards shows a little more.
-  const double towards = std::cos((onCup - facing_).radians());
-  const double lean = body.taper(s);
-  return towards * std::sqrt(1 - lean * lean) * tiltCos - lean * tiltSin > 0;
+  return cameraOn(body).sees(onCup, s);
 }
 
 QPainterPath RoundView::ringPath(const Body& body, Length s, bool nearOnly) const {
@@ -260,10 +259,8 @@ void RoundView::paintEdges(QPainter& painter, const Body& body) const {
     QPolygonF edge;
     for (int i = 0; i <= rises; ++i) {
       const Length s = wall * (static_cast<double>(i) / rises);
-      const double k = body.taper(s);
-      const double cosine = k / std::sqrt((1 - k) * (1 + k)) * tiltSin / tiltCos;
-      if (std::abs(cosine) >= 1) continue;
-      edge << project(body, facing_ + Angle::radians(side * std::acos(cosine)), s);
+      const std::optional<Angle> away = cameraOn(body).turnsAway(s);
+      if (away) edge << project(body, facing_ + *away * side, s);
     }
     QPainterPath path;
     path.addPolygon(edge);

@@ -3,9 +3,10 @@
 
 #include <optional>
 
-#include "app/order/order.h"
 #include "app/look/painting.h"
+#include "app/order/order.h"
 #include "app/views/print_paint.h"
+#include "cup/cup_camera.h"
 
 namespace avrelt {
 
@@ -53,6 +54,7 @@ class RoundView : public Canvas {
 
  private:
   void refit();
+  CupCamera cameraOn(const Body& body) const;
   /// Where a place on the wall appears, and whether it is on the near side.
   QPointF project(const Body& body, Angle onCup, Length s) const;
   bool near(const Body& body, Angle onCup, Length s) const;
@@ -104,7 +106,7 @@ class RoundView : public Canvas {
   Angle facing_;
   double scale_ = 1;
   QPointF middle_;
-  double half_ = 0;                      ///< half the height, mm
+  Length plumb_;                         ///< of the body
   Angle roundStep_ = Angle::degrees(4);  ///< places on a ring so far apart look round
   QPointF pressed_;
   Angle pressedFacing_;

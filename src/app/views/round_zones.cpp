@@ -3,6 +3,7 @@
 #include <cmath>
 #include <QPainter>
 
+#include "app/look/theme.h"
 #include "app/order/fill_edits.h"
 #include "app/order/phrases.h"
 #include "app/order/stack_edits.h"
@@ -10,7 +11,6 @@
 #include "app/views/round_sight.h"
 #include "app/views/round_view.h"
 #include "app/views/zone_paint.h"
-#include "app/look/theme.h"
 #include "decal/laid_print.h"
 #include "divide/picture_lie.h"
 #include "divide/sight.h"
@@ -89,32 +89,14 @@ std::optional<QPointF> RoundView::placeOfLine(const std::string& id) const {
 std::optional<WallPoint> RoundView::wallAt(QPointF p) const {
   const CupPlan* plan = order_.plan();
   if (plan == nullptr) return std::nullopt;
-  const Body& body = plan->wall.body;
-  const double across = (p.x() - middle_.x()) / scale_;
-  // Up the wall along the upright that appears at this x at every height: found by halving.
-  const auto facingAt = [&](Length s) {
-    return Angle::radians(std::asin(std::clamp(across / body.radius(s).mm(), -1.0, 1.0)));
-  };
-  const auto above = [&](Length s) { return project(body, facing_ + facingAt(s), s).y() < p.y(); };
-  if (above(Length()) || !above(body.wall())) return std::nullopt;
-  Length low;
-  Length high = body.wall();
-  for (int i = 0; i < 40; ++i) {
-    const Length middle = (low + high) / 2;
-    (above(middle) ? high : low) = middle;
-  }
-  if (std::abs(across) > body.radius(low).mm()) return std::nullopt;
-  const Angle onCup = facing_ + facingAt(low);
-  return WallPoint{plan->wall.inFrame(onCup), low};
+  const QPointF off = (p - middle_) / scale_;
+  const auto place = cameraOn(plan->wall.body).at({off.x(), -off.y()});
+  if (!place) return std::nullopt;
+  return WallPoint{plan->wall.inFrame(place->onCup), place->s};
 }
 
-/// The angles round the facing one between which the wall is seen. On a cone it turns away at one
-/// angle all the way up; on a curved wall near enough.
 RoundView::Sight RoundView::sightOf(const CupPlan& plan) const {
-  const Body& body = plan.wall.body;
-  const double k = body.isCone() ? body.taper(Length()) : 0;
-  const double turns = k / std::sqrt((1 - k) * (1 + k)) * tiltSin / tiltCos;
-  return {plan.wall.inFrame(facing_), Angle::radians(std::acos(std::clamp(turns, -1.0, 1.0)))};
+  return {plan.wall.inFrame(facing_), cameraOn(plan.wall.body).seenHalf()};
 }
 
 /// Outlines on the wall as they appear, with so many places to a side that they look round.

@@ -7,8 +7,8 @@
 #include <QPainter>
 #include <utility>
 
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 

@@ -8,8 +8,8 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/order/phrases.h"
 #include "app/look/theme.h"
+#include "app/order/phrases.h"
 
 namespace avrelt {
 namespace {

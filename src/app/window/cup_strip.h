@@ -3,8 +3,8 @@
 
 #include <QLineEdit>
 
-#include "app/order/order.h"
 #include "app/look/painting.h"
+#include "app/order/order.h"
 
 namespace avrelt {
 

@@ -18,10 +18,10 @@
 #include "app/order/shelf.h"
 #include "app/views/flat_view.h"
 #include "app/views/round_view.h"
+#include "app/views/watch_line.h"
 #include "app/window/cup_strip.h"
 #include "app/window/order_file.h"
 #include "app/window/tape_rail.h"
-#include "app/views/watch_line.h"
 #include "files/outputs.h"
 
 namespace avrelt {

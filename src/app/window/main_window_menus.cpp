@@ -2,12 +2,12 @@
 #include <QApplication>
 #include <QMenuBar>
 
+#include "app/look/theme.h"
 #include "app/order/place_edits.h"
 #include "app/order/scatter_edits.h"
 #include "app/order/stack_edits.h"
 #include "app/trace/check_dialog.h"
 #include "app/window/main_window.h"
-#include "app/look/theme.h"
 
 // The menus, their shortcuts, and what they do.
 
