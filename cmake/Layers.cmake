@@ -65,7 +65,7 @@ function(avrelt_layer name)
 endfunction()
 
 # What only says what others are to do need not be polished in a build to test with, and compiles in
-# half the time; a third less, and as quick to the hand, in one to look at it.
+# half the time, and in two thirds of it in one to look at it.
 function(avrelt_unpolished target)
   target_compile_options(${target} PRIVATE $<$<CONFIG:Debug>:-O0>
                                            $<$<AND:$<BOOL:${AVRELT_QUICK}>,$<CONFIG:Release>>:-O1>)

@@ -6,6 +6,7 @@
 #include <QToolTip>
 
 #include "app/application.h"
+#include "app/fields/confirmed.h"
 #include "app/fields/count_box.h"
 #include "app/fields/idle.h"
 #include "app/fields/length_field.h"
@@ -141,4 +142,39 @@ TEST_CASE("a page with nothing in hand shows nothing of what was, and shows the 
   CHECK(count->text() == QStringLiteral("7"));
   CHECK(length->edit()->text() == QStringLiteral("2 in"));
   CHECK(told.count() == 0);
+}
+
+TEST_CASE("what stands before or after a number does not pass for one that is gone") {
+  application();
+  QWidget page;
+  auto* share = new QDoubleSpinBox(&page);
+  share->setPrefix(QStringLiteral("share "));
+  auto* shrinks = new CountBox(&page);
+  shrinks->setSuffix(QStringLiteral(" %"));
+  showValue(*share, 1.5);
+  showValue(*shrinks, 0);
+  showIdle(page);
+  CHECK(share->cleanText().isEmpty());
+  CHECK(shrinks->cleanText().isEmpty());
+  showValue(*share, 1.5);
+  showValue(*shrinks, 0);
+  CHECK(share->cleanText() == share->locale().toString(1.5, 'f', 2));
+  CHECK(shrinks->cleanText() == QStringLiteral("0"));
+}
+
+TEST_CASE("Return leaves what undo does not bring back, Escape everything") {
+  application();
+  const auto answered = [](Qt::Key key, OnReturn onReturn) {
+    QTimer::singleShot(0, [key] {
+      QWidget* asked = QApplication::activeModalWidget();
+      REQUIRE(asked != nullptr);
+      QTest::keyClick(asked, key);
+    });
+    return confirmed(nullptr, QStringLiteral("Remove it"), QStringLiteral("Remove it?"),
+                     QStringLiteral("Remove"), onReturn);
+  };
+  CHECK_FALSE(answered(Qt::Key_Return, OnReturn::leaves));
+  CHECK(answered(Qt::Key_Return, OnReturn::acts));
+  CHECK_FALSE(answered(Qt::Key_Escape, OnReturn::leaves));
+  CHECK_FALSE(answered(Qt::Key_Escape, OnReturn::acts));
 }

@@ -6,11 +6,13 @@
 
 namespace avrelt {
 
-bool confirmed(QWidget* over, const QString& title, const QString& question, const QString& act) {
+bool confirmed(QWidget* over, const QString& title, const QString& question, const QString& act,
+               OnReturn onReturn) {
   QMessageBox ask(QMessageBox::NoIcon, title, question, QMessageBox::Cancel, over);
   QPushButton* yes = ask.addButton(act, QMessageBox::AcceptRole);
-  ask.setDefaultButton(yes);
-  ask.button(QMessageBox::Cancel)->setIcon({});
+  auto* no = qobject_cast<QPushButton*>(ask.button(QMessageBox::Cancel));
+  no->setIcon({});
+  ask.setDefaultButton(onReturn == OnReturn::acts ? yes : no);
   ask.exec();
   return ask.clickedButton() == yes;
 }

@@ -12,14 +12,14 @@ namespace avrelt {
 // already; at every step of a drag the hand would feel that. None of these tells those who listen.
 
 inline void showValue(QSpinBox& box, int value) {
-  if (box.value() == value && !box.text().isEmpty()) return;
+  if (box.value() == value && !box.cleanText().isEmpty()) return;
   const QSignalBlocker quiet(box);
   box.setValue(value);
 }
 
 inline void showValue(QDoubleSpinBox& box, double value) {
   const bool same = std::abs(box.value() - value) < std::pow(10, -box.decimals()) / 2;
-  if (same && !box.text().isEmpty()) return;
+  if (same && !box.cleanText().isEmpty()) return;
   const QSignalBlocker quiet(box);
   box.setValue(value);
 }

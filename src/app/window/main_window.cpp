@@ -247,7 +247,9 @@ void MainWindow::askAndRemoveCup() {
   const QString question = tr("“%1” goes from the order, with its measures, its design and its "
                               "ticks. Undo brings it back.")
                                .arg(name);
-  if (confirmed(this, tr("Remove this cup?"), question, tr("Remove"))) order_.removeCup();
+  if (confirmed(this, tr("Remove this cup?"), question, tr("Remove"), OnReturn::acts)) {
+    order_.removeCup();
+  }
 }
 
 void MainWindow::goToStation(int station) {
