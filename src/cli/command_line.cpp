@@ -20,6 +20,7 @@
 #include "job/ids.h"
 #include "job/sheet_notes.h"
 #include "job/sheet_search.h"
+#include "rules/catalogue.h"
 #include "shop/shop.h"
 #include "version/version.h"
 
@@ -250,8 +251,8 @@ int runArt(const ArtOptions& options) {
 Asked askedFor(int argc, const char* const* argv) {
   if (argc < 2) return Asked::window;
   const std::string_view word = argv[1];
-  for (const std::string_view known :
-       {"plan", "sheets", "steps", "schedule", "art", "log", "shop", "--help", "-h", "--version"}) {
+  for (const std::string_view known : {"plan", "sheets", "steps", "schedule", "art", "log", "shop",
+                                       "rules", "--help", "-h", "--version"}) {
     if (word == known) return Asked::commandLine;
   }
   return Asked::window;
@@ -269,7 +270,8 @@ int runAsked(int argc, const char* const* argv) {
       "avrelt schedule …       when to do what\n"
       "avrelt art …            takes a drawing into an order\n"
       "avrelt log …            what was made\n"
-      "avrelt shop …           the whole shop out to an archive, and in again"};
+      "avrelt shop …           the whole shop out to an archive, and in again\n"
+      "avrelt rules            every warning there is, and why"};
   app.name("avrelt");
   app.set_version_flag("--version", std::string("avrelt ") + version);
   app.require_subcommand(0, 1);
@@ -345,6 +347,10 @@ int runAsked(int argc, const char* const* argv) {
   ShopOptions shopOptions;
   CLI::App* log = addLog(app, shopOptions);
   const ShopCommands shop = addShop(app, shopOptions);
+  CLI::App* rules = app.add_subcommand(
+      "rules",
+      "Every warning there is, as a page in Markdown: what sets it off, what helps, and why it\n"
+      "holds.");
 
   try {
     app.parse(argc, argv);
@@ -362,6 +368,10 @@ int runAsked(int argc, const char* const* argv) {
   if (log->parsed()) return runLog(shopOptions);
   if (shop.exporting->parsed()) return runExport(shopOptions);
   if (shop.importing->parsed()) return runImport(shopOptions);
+  if (rules->parsed()) {
+    std::cout << ruleCatalogueText();
+    return 0;
+  }
   std::cout << app.help();
   return 0;
 }

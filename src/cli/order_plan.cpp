@@ -8,6 +8,7 @@
 #include "files/disk_calls.h"
 #include "files/document_json.h"
 #include "files/read_fault.h"
+#include "files/where_text.h"
 
 namespace avrelt {
 namespace {
@@ -70,7 +71,9 @@ std::optional<Plan> planFrom(const PlanOptions& options) {
   const CheckedAll<Plan> plan = planDocument(read->document, stock);
   if (!plan) {
     for (const Fault& fault : plan.error()) {
-      complain(inWords(ReadFault{read->lines.lineOf(fault.field), fault}, options.file, unit));
+      const std::string path = pathOf(fault.where, read->document);
+      complain(
+          inWords(ReadFault{read->lines.lineOf(path), path, fault.sentence}, options.file, unit));
     }
     return std::nullopt;
   }

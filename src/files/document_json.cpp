@@ -14,6 +14,7 @@
 #include "files/json_writing.h"
 #include "files/liquid_json.h"
 #include "files/picture_file.h"
+#include "files/where_text.h"
 #include "job/ids.h"
 #include "job/purpose.h"
 
@@ -282,7 +283,7 @@ class DocumentReader {
     object.wholeNumber("ids", mostIds, cup.ids);
     cup.kept = object.kept();
     if (const std::optional<TwiceTold> twice = idTwice(cup)) {
-      object.fault(object.pathOf(twice->field),
+      object.fault(object.pathOf(twice->path),
                    {"The id “%1” belongs to %2 already. Give this one its own.",
                     {twice->id, object.pathOf(twice->first)}});
     }

@@ -130,7 +130,7 @@ std::optional<FaceFile> faceCalled(const std::string& family, const std::string&
 Checked<Lettered> lettered(const Words& words) {
   const std::optional<FaceFile> face = faceCalled(words.family, words.style);
   if (!face) {
-    return refuse("words.face",
+    return refuse(Member::wordsFace,
                   "The face “%1” is not on this machine. Take another, or install it; the outlines "
                   "stay as they were.",
                   {words.family});

@@ -69,7 +69,7 @@ class Builder : public nlohmann::json_sax<Json> {
     }
     if (!note(path())) return false;
     if (level.value->contains(name)) {
-      fault = ReadFault{*line_, {path(), {"“%1” stands twice here. Keep one of the two.", {name}}}};
+      fault = ReadFault{*line_, path(), {"“%1” stands twice here. Keep one of the two.", {name}}};
       return false;
     }
     return true;
@@ -78,7 +78,7 @@ class Builder : public nlohmann::json_sax<Json> {
   bool parse_error(std::size_t position, const std::string& token,
                    const nlohmann::detail::exception& error) override {
     if (error.id == 406) {  // a number no double holds
-      fault = ReadFault{*line_, {path(), {"The number %1 is too large to be meant.", {token}}}};
+      fault = ReadFault{*line_, path(), {"The number %1 is too large to be meant.", {token}}};
       return false;
     }
     const std::size_t read = std::min(position, text_.size());
@@ -96,7 +96,7 @@ class Builder : public nlohmann::json_sax<Json> {
                 : Sentence{"This is not JSON from here on. A comma, a quote or a bracket is "
                            "missing or too many.",
                            {}};
-    fault = ReadFault{static_cast<int>(lines) + 1, {path(), std::move(sentence)}};
+    fault = ReadFault{static_cast<int>(lines) + 1, path(), std::move(sentence)};
     return false;
   }
 
@@ -143,9 +143,9 @@ class Builder : public nlohmann::json_sax<Json> {
     const std::string where = path();
     if (levels_.size() >= deepest) {
       fault = ReadFault{*line_,
-                        {where.substr(0, 40),
-                         {"The file nests deeper than %1 levels; an order needs six.",
-                          {static_cast<long>(deepest)}}}};
+                        where.substr(0, 40),
+                        {"The file nests deeper than %1 levels; an order needs six.",
+                         {static_cast<long>(deepest)}}};
       return false;
     }
     if (!note(where)) return false;
@@ -172,7 +172,7 @@ class Builder : public nlohmann::json_sax<Json> {
   }
 
   bool tooMuch(Sentence sentence) {
-    fault = ReadFault{*line_, {path().substr(0, 60), std::move(sentence)}};
+    fault = ReadFault{*line_, path().substr(0, 60), std::move(sentence)};
     return false;
   }
 
@@ -191,7 +191,7 @@ tl::expected<ReadJson, ReadFault> readJson(std::string_view text) {
   const bool read =
       Json::sax_parse(CountedText(begin, &line), CountedText(begin + text.size(), &line), &builder);
   if (builder.fault) return tl::unexpected(std::move(*builder.fault));
-  if (!read) return tl::unexpected(ReadFault{line, {{}, {"This is not JSON.", {}}}});
+  if (!read) return tl::unexpected(ReadFault{line, {}, {"This is not JSON.", {}}});
   return std::move(builder.result);
 }
 

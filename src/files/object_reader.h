@@ -36,7 +36,7 @@ class ObjectReader {
   }
 
   void fault(const std::string& field, Sentence sentence) {
-    faults_.push_back({lines_.lineOf(field), {field, std::move(sentence)}});
+    faults_.push_back({lines_.lineOf(field), field, std::move(sentence)});
   }
 
   void text(const char* name, std::string& target) {

@@ -9,6 +9,7 @@
 #include "files/plan_figures.h"
 #include "files/plan_sets_json.h"
 #include "files/schedule_json.h"
+#include "files/where_text.h"
 #include "job/bench_plan.h"
 
 namespace avrelt {
@@ -380,11 +381,11 @@ Json partJson(const Part& part) {
   return json;
 }
 
-Json watchJson(const Watch& watch, Unit unit) {
+Json watchJson(const Watch& watch, const Cup& cup, Unit unit) {
   Json json = Json::object();
-  json["rule"] = watch.rule;
+  json["rule"] = idOf(watch.rule);
   json["level"] = levelName(watch.level);
-  json["field"] = watch.field;
+  json["field"] = pathOf(watch.where, cup);
   json["text"] = inWords(watch.sentence, unit);
   return json;
 }
@@ -466,7 +467,9 @@ std::string planJson(const Plan& plan, const std::vector<Output>& outputs) {
     }
     addSteps(json, cup, plan);
     json["watches"] = Json::array();
-    for (const Watch& watch : cup.watches) json["watches"].push_back(watchJson(watch, plan.units));
+    for (const Watch& watch : cup.watches) {
+      json["watches"].push_back(watchJson(watch, *cup.of, plan.units));
+    }
     root["cups"].push_back(std::move(json));
   }
   root["files"] = Json::array();

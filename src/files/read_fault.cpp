@@ -6,8 +6,8 @@ namespace avrelt {
 std::string inWords(const ReadFault& fault, const std::string& fileName, Unit unit) {
   std::string text = fileName;
   if (fault.line > 0) text += ", line " + std::to_string(fault.line);
-  if (!fault.fault.field.empty()) text += ", " + fault.fault.field;
-  return text + ": " + inWords(fault.fault.sentence, unit);
+  if (!fault.path.empty()) text += ", " + fault.path;
+  return text + ": " + inWords(fault.sentence, unit);
 }
 
 int FieldLines::lineOf(std::string field) const {

@@ -3,18 +3,18 @@
 
 #include <map>
 #include <string>
-#include <tl/expected.hpp>
 #include <vector>
 
-#include "measure/fault.h"
+#include "measure/sentence.h"
 
 namespace avrelt {
 
-/// Something wrong in a file: the fault, and the line it stands on (from 1; 0 where the file as a
-/// whole is meant).
+/// Something wrong in a file: the line it stands on (from 1; 0 where the file as a whole is meant),
+/// and the path of the member there ("cups[0].wrap.overlap").
 struct ReadFault {
   int line = 0;
-  Fault fault;
+  std::string path;
+  Sentence sentence;
 };
 
 using ReadFaults = std::vector<ReadFault>;

@@ -78,7 +78,7 @@ class Reader {
 
  private:
   tl::unexpected<ReadFaults> alone(int line, std::string words, std::vector<Sentence::Part> parts) {
-    return tl::unexpected(ReadFaults{{line, {"", {std::move(words), std::move(parts)}}}});
+    return tl::unexpected(ReadFaults{{line, {}, {std::move(words), std::move(parts)}}});
   }
 
   int lineAt(std::ptrdiff_t offset) const {
@@ -90,7 +90,7 @@ class Reader {
     // A place used twice is wrong once.
     if (faults_.size() >= mostFaults || !blamed_.insert(node.offset_debug()).second) return;
     faults_.push_back(
-        {lineAt(node.offset_debug()), {nameOf(node), {std::move(words), std::move(parts)}}});
+        {lineAt(node.offset_debug()), nameOf(node), {std::move(words), std::move(parts)}});
   }
 
   static std::string nameOf(const pugi::xml_node& node) {

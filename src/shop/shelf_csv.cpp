@@ -138,7 +138,7 @@ class Reader {
 
  private:
   void fault(int line, const char* field, Sentence sentence) {
-    faults_.push_back({line, {field, std::move(sentence)}});
+    faults_.push_back({line, field, std::move(sentence)});
   }
 
   void readHeader() {
@@ -269,9 +269,9 @@ tl::expected<std::vector<ShelfBlank>, ReadFaults> readShelfCsv(std::string_view 
   if (const int line = lineNotUtf8(text); line != 0) {
     return tl::unexpected(ReadFaults{
         {line,
-         {"",
-          {"The table is not written in UTF-8. Save it again as “CSV UTF-8” and bring that in.",
-           {}}}}});
+         {},
+         {"The table is not written in UTF-8. Save it again as “CSV UTF-8” and bring that in.",
+          {}}}});
   }
   return Reader(parse(text)).read();
 }

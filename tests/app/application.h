@@ -11,6 +11,7 @@
 #include <QTimer>
 
 #include "app/window/main_window.h"
+#include "files/where_text.h"
 
 namespace avrelt {
 
@@ -33,17 +34,17 @@ struct OpenWindow {
   OpenWindow(const OpenWindow&) = delete;
   OpenWindow& operator=(const OpenWindow&) = delete;
 
-  /// The field the document calls by this name.
-  LengthField& field(const char* name) {
+  /// The field that is for this.
+  LengthField& field(const Where& where) {
     for (LengthField* field : window.findChildren<LengthField*>()) {
-      if (field->field() == QLatin1String(name)) return *field;
+      if (field->where() == where) return *field;
     }
-    FAIL("no field " << name);
+    FAIL("no field for " << textOf(where.member));
     throw 0;
   }
   /// Clears a field and types into it as a person does.
-  void type(const char* name, const QString& text) {
-    QLineEdit* edit = field(name).edit();
+  void type(const Where& where, const QString& text) {
+    QLineEdit* edit = field(where).edit();
     edit->setFocus();
     edit->selectAll();
     QTest::keyClick(edit, Qt::Key_Delete);

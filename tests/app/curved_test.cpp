@@ -81,7 +81,7 @@ TEST_CASE("stations out of order are told at their place, and nothing is lost") 
   CHECK(open.order().plan() != nullptr);
   CHECK(open.window.watchLine().sentence().contains("from the base up"));
   CHECK(open.table().item(1, 0)->toolTip().contains("from the base up"));
-  CHECK(open.window.gaugeStation().goTo("blank.stations[2].at"));
+  CHECK(open.window.gaugeStation().goTo(Where(Member::stationAt, std::size_t{2})));
   CHECK(open.table().currentRow() == 1);
   open.order().history()->undo();
   CHECK(open.order().planHolds());
@@ -160,27 +160,27 @@ TEST_CASE("a handle is put on the body, seen in both views, and watched") {
   CHECK(open.cup().blank.features[0].at == Angle::degrees(90));
   CHECK(differing(before, open.window.flat().grab().toImage()) > 200);
   CHECK(open.window.watchLine().sentence().contains("handle"));
-  open.type("blank.features.at", "0");
+  open.type(Member::featureAt, "0");
   open.press(Qt::Key_Return);
   CHECK(open.cup().blank.features[0].at == Angle());
   CHECK(open.window.watchLine().sentence().contains("stands on the front"));
   // A width below nothing is no width, and could not be read again.
   const Angle wide = open.cup().blank.features[0].wide;
-  open.type("blank.features.wide", "-1");
-  CHECK(open.field("blank.features.wide").unreadable());
+  open.type(Member::featureWide, "-1");
+  CHECK(open.field(Member::featureWide).unreadable());
   CHECK(open.cup().blank.features[0].wide == wide);
-  open.type("blank.features.wide", "40");
+  open.type(Member::featureWide, "40");
   CHECK(open.cup().blank.features[0].wide == Angle::degrees(40));
-  open.type("blank.features.high", "9");
+  open.type(Member::featureHigh, "9");
   CHECK_FALSE(open.window.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("the wall ends at"));
-  CHECK(open.window.gaugeStation().goTo("blank.features[0].high"));
+  CHECK(open.window.gaugeStation().goTo(Where(Member::featureHigh, std::size_t{0})));
 }
 
 TEST_CASE("what hangs over the base is snipped, or refused at its field") {
   OpenWindow open;
   open.window.gaugeStation().showWrap(GaugeStation::base);
-  open.type("base.overhang", "3/8");
+  open.type(Member::overhang, "3/8");
   open.press(Qt::Key_Return);
   const CupPlan* plan = open.window.order().plan();
   CHECK(plan->snips.count > 8);
@@ -198,7 +198,7 @@ TEST_CASE("a wrap marked as cut is held against what is measured later") {
   REQUIRE(open.cup().cuts.size() == 1);
   CHECK(isCut(open.cup(), wrap));
   CHECK(open.cup().cuts[0].aroundRim.length.inches() == Approx(9));
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   open.press(Qt::Key_Return);
   CHECK(open.window.watchLine().sentence().contains("cut it again"));
   order.markCut(wrap, false);

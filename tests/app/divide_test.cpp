@@ -149,13 +149,13 @@ TEST_CASE("tape moves, marks and stripes come of it, and a move shows its line")
 TEST_CASE("a wrong V is told at its field, and the watch line leads there") {
   DivideWindow open;
   open.cut(CutKind::vee);
-  open.type("divide.cut.wide", "12");
+  open.type(Member::cutWide, "12");
   CHECK_FALSE(open.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("along that edge"));
   open.window.goToStation(MainWindow::gauge);
   open.window.watchLine().go();
   QApplication::processEvents();
-  CHECK(open.field("divide.cut.wide").isVisible());
+  CHECK(open.field(Member::cutWide).isVisible());
 }
 
 TEST_CASE("what is cut stays what it was when the cup's size changes") {
@@ -177,7 +177,7 @@ TEST_CASE("stripes by tape and spacer are a way to place rings, with what they n
   CHECK(page.runWords().contains("14 stripes fit, 1/4 in is left over"));
   page.count().setValue(3);
   CHECK(open.divided().zones.size() == 6);
-  open.type("divide.cut.tape", "9");
+  open.type(Member::cutTape, "9");
   CHECK_FALSE(open.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("does not fit a zone"));
   open.order().history()->undo();
@@ -290,7 +290,7 @@ TEST_CASE("a stripe's join, spares and tape are chosen, and what is cut is count
   page.join().button(1)->click();
   CHECK(open.window.watchLine().sentence().contains("No stripe crosses line 1"));
   page.kind().button(0)->click();
-  open.type("divide.stripe.width", "5 mm");
+  open.type(Member::stripeWidth, "5 mm");
   CHECK(open.order().plan()->watches.size() == 2);
   page.tapes().setFocus();
   page.tapes().selectAll();

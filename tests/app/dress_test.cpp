@@ -73,14 +73,14 @@ TEST_CASE("a set has one size for all its layers, typed, and its fields tell wha
   DressWindow open;
   open.shape("star");
   open.dress().layerPage().addAction(LayerKind::ring)->trigger();
-  open.type("set.size", "3 in");
+  open.type(Member::setSize, "3 in");
   CHECK(open.set().size.text == "3 in");
   CHECK(open.plan().box.width() == Approx(76.2).margin(0.01));
   CHECK(boundsOf(open.plan().layers()[0].shape).width() > 76.2);
-  open.type("set.size", "0");
+  open.type(Member::setSize, "0");
   REQUIRE_FALSE(open.order().faults().empty());
-  CHECK(open.order().faults().front().field == "sets[0].size");
-  open.type("set.size", "2 in");
+  CHECK(open.order().faults().front().where.member == Member::setSize);
+  open.type(Member::setSize, "2 in");
   CHECK(open.order().faults().empty());
   QTest::mouseClick(open.dress().setPage().by().button(1), Qt::LeftButton);
   CHECK(open.set().byHeight);
@@ -119,7 +119,7 @@ TEST_CASE("a layer is made and cut as its fields say, and one mirrored alone is 
   open.shape("comet");
   LayerPage& page = open.dress().layerPage();
   page.addAction(LayerKind::backing)->trigger();
-  open.type("set.layer.offset", "0.097");
+  open.type(Member::layerOffset, "0.097");
   CHECK(open.set().layers[1].offset.length.inches() == Approx(0.097));
   QTest::mouseClick(page.corners().button(1), Qt::LeftButton);
   CHECK(open.set().layers[1].corners == Corners::sharp);
@@ -453,16 +453,16 @@ TEST_CASE("a set is copied to another cup, and its layers are ticked as cut with
   open.order().markCut(entries[0], true);
   REQUIRE(open.cup().cuts.size() == 1);
   CHECK(open.cup().cuts[0].size->length == open.set().size.length);
-  open.type("set.size", "2 1/4 in");
+  open.type(Member::setSize, "2 1/4 in");
   const auto& watches = open.order().plan()->watches;
   CHECK(std::any_of(watches.begin(), watches.end(),
-                    [](const Watch& watch) { return watch.rule == "set_cut_otherwise"; }));
+                    [](const Watch& watch) { return watch.rule == Rule::setCutOtherwise; }));
 }
 
 TEST_CASE("thin strokes are thickened and specks dropped by a tick, on the Blade page") {
   DressWindow open;
   open.shape("frame");
-  open.type("set.size", "1/2 in");
+  open.type(Member::setSize, "1/2 in");
   open.dress().setPages().show(DressStation::ofBlade);
   QApplication::processEvents();
   CHECK(open.dress().bladePage().words().text().contains("Thinnest stroke"));
@@ -478,15 +478,15 @@ TEST_CASE("thin strokes are thickened and specks dropped by a tick, on the Blade
 TEST_CASE("a set is put on the cup once more, typed, picked and taken away again") {
   DressWindow open;
   open.shape("star");
-  open.type("set.size", "1 in");
+  open.type(Member::setSize, "1 in");
   open.dress().setPages().show(DressStation::ofPlace);
   PlacePage& page = open.dress().placePage();
   page.addButton().click();
   REQUIRE(open.set().places.size() == 2);
   CHECK(page.places().count() == 2);
   CHECK(page.places().currentIndex() == 1);
-  open.type("place.at", "120");
-  open.type("place.up", "2 1/4 in");
+  open.type(Member::placeAt, "120");
+  open.type(Member::placeUp, "2 1/4 in");
   CHECK(open.set().places[1].at.degrees() == Approx(120));
   CHECK(open.set().places[1].up.text == "2 1/4 in");
   CHECK(open.set().places[0].at.degrees() == Approx(0).margin(1e-9));
@@ -516,7 +516,7 @@ TEST_CASE("a set is put on the cup once more, typed, picked and taken away again
 TEST_CASE("a set that is dragged is drawn to the front; Alt leaves it where it is put") {
   DressWindow open;
   open.shape("star");
-  open.type("set.size", "1 in");
+  open.type(Member::setSize, "1 in");
   open.dress().placePage();
   const std::string id = open.set().places[0].id;
   FlatView& flat = open.window.flat();
@@ -553,7 +553,7 @@ TEST_CASE("a set that is dragged is drawn to the front; Alt leaves it where it i
 TEST_CASE("a set is placed by a point of it that is picked on the flat, typed, or left alone") {
   DressWindow open;
   open.shape("star");
-  open.type("set.size", "2 in");
+  open.type(Member::setSize, "2 in");
   FlatView& flat = open.window.flat();
   const std::string id = open.set().places[0].id;
   SetPage& page = open.dress().setPage();
@@ -599,7 +599,7 @@ TEST_CASE("a set is placed by a point of it that is picked on the flat, typed, o
   CHECK(reach().low < before.low);
 
   // With a refused number in sight, by the last good plan; the number stays as it was typed.
-  open.type("set.size", "0 in");
+  open.type(Member::setSize, "0 in");
   REQUIRE_FALSE(open.order().faults().empty());
   page.pickButton().click();
   QTest::mouseClick(&flat, Qt::LeftButton, {}, flat.placeOfSet(id).toPoint() + QPoint(12, 12));
@@ -607,7 +607,7 @@ TEST_CASE("a set is placed by a point of it that is picked on the flat, typed, o
   CHECK_FALSE(page.pickButton().isChecked());
   CHECK_FALSE(open.set().anchor == Anchor{0, 1});
   CHECK_FALSE(open.order().faults().empty());
-  open.type("set.size", "2 in");
+  open.type(Member::setSize, "2 in");
   CHECK(open.order().faults().empty());
 
   // Another station: nothing is waited for.
@@ -705,7 +705,7 @@ TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coa
 TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {
   DressWindow open;
   open.shape("full_moon");
-  open.type("set.size", "1 in");
+  open.type(Member::setSize, "1 in");
   open.dress().setPages().show(DressStation::ofRow);
   RowPage& page = open.dress().rowPage();
   page.addButton().click();
@@ -730,7 +730,8 @@ TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {
   growToFit(open.order());
   CHECK(open.plan().places.size() == 8);
   const Length fits = open.set().size.length;
-  open.type("set.size", (QString::number(fits.inches() + 1.0 / 32) + " in").toUtf8().constData());
+  open.type(Member::setSize,
+            (QString::number(fits.inches() + 1.0 / 32) + " in").toUtf8().constData());
   CHECK(open.plan().places.size() < 8);
   open.order().history()->undo();
   // Moved by one of its places, all go along.
@@ -745,9 +746,9 @@ TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {
   // A place of a row is not removed alone.
   removePlace(open.order());
   CHECK(open.plan().places.size() == 8);
-  open.type("row.gap", "9 ft");
+  open.type(Member::rowGap, "9 ft");
   CHECK_FALSE(open.order().faults().empty());
-  open.type("row.gap", "1/4 in");
+  open.type(Member::rowGap, "1/4 in");
   CHECK(open.order().faults().empty());
   releaseRow(open.order());
   CHECK(open.cup().rows.empty());
@@ -761,7 +762,7 @@ TEST_CASE("a row is made, counted, grown to fit, moved whole and taken apart") {
 TEST_CASE("a set is scattered, thrown again in whole and in part, and moved by hand") {
   DressWindow open;
   open.shape("spark");
-  open.type("set.size", "3/8 in");
+  open.type(Member::setSize, "3/8 in");
   open.dress().setPages().show(DressStation::ofScatter);
   ScatterPage& page = open.dress().scatterPage();
   page.addButton().click();
@@ -800,9 +801,9 @@ TEST_CASE("a set is scattered, thrown again in whole and in part, and moved by h
   CHECK(open.cup().scatters[0].items.size() > 25);
   page.whole().click();
   CHECK_FALSE(open.cup().scatters[0].whole);
-  open.type("scatter.gap", "12 ft");
+  open.type(Member::scatterGap, "12 ft");
   CHECK_FALSE(open.order().faults().empty());
-  open.type("scatter.gap", "1/8 in");
+  open.type(Member::scatterGap, "1/8 in");
   CHECK(open.order().faults().empty());
   page.removeButton().click();
   CHECK(open.cup().scatters.empty());
@@ -825,17 +826,17 @@ TEST_CASE("words taken back are shown as they are, also where the hand is still 
   // Artwork that is none of words leaves nothing of them behind.
   open.shape("spark");
   CHECK(page.text().toPlainText().isEmpty());
-  CHECK(open.field("words.capHeight").edit()->text().isEmpty());
+  CHECK(open.field(Member::wordsCapHeight).edit()->text().isEmpty());
 }
 
 TEST_CASE("the scatter shown is that of what is in hand") {
   DressWindow open;
   open.dress().setPages().show(DressStation::ofScatter);
   open.shape("spark");
-  open.type("set.size", "3/8 in");
+  open.type(Member::setSize, "3/8 in");
   open.dress().scatterPage().addButton().click();
   open.shape("disc");
-  open.type("set.size", "1/4 in");
+  open.type(Member::setSize, "1/4 in");
   open.dress().scatterPage().addButton().click();
   REQUIRE(open.cup().scatters.size() == 2);
   for (std::size_t i = 0; i < 2; ++i) {

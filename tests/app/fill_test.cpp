@@ -56,13 +56,13 @@ TEST_CASE("repeats are offered with what they cost, a wrong size is told at its 
   repeats.setCurrentIndex(2);
   emit repeats.activated(2);
   CHECK(open.plan().fit.around == repeats.itemData(2).toInt());
-  open.type("fill.pattern.size", "1/32");
+  open.type(Member::patternSize, "1/32");
   CHECK_FALSE(open.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("cannot be laid"));
   open.window.goToStation(MainWindow::gauge);
   open.window.watchLine().go();
   QApplication::processEvents();
-  CHECK(open.field("fill.pattern.size").isVisible());
+  CHECK(open.field(Member::patternSize).isVisible());
 }
 
 TEST_CASE("a click on a cell gives it the colour in hand, another frees it") {

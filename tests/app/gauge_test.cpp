@@ -16,8 +16,8 @@ QLabel* bubble(OpenWindow& open) {
 
 TEST_CASE("a straight cup takes two numbers typed") {
   OpenWindow open;
-  open.type("blank.stations[0].around", "9 3/8");
-  open.type("blank.stations[1].at", "7 7/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
+  open.type(Where(Member::stationAt, std::size_t{1}), "7 7/8");
   open.press(Qt::Key_Return);
   CHECK(open.cup().blank.stations[0].girth->text == "9 3/8 in");
   CHECK(open.cup().blank.stations[1].at.length == Length::inches(7.875));
@@ -29,28 +29,28 @@ TEST_CASE("a straight cup takes two numbers typed") {
 TEST_CASE("one number typed is one step of the history, and undo brings the old one back") {
   OpenWindow open;
   const WrittenLength before = *open.cup().blank.stations[0].girth;
-  open.type("blank.stations[0].around", "10 1/2");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "10 1/2");
   open.press(Qt::Key_Return);
   CHECK(open.window.order().history()->count() == 1);
   CHECK(open.window.order().history()->undoText() == "Set girth to 10 1/2 in");
   open.press(Qt::Key_Z, Qt::ControlModifier);
   CHECK(*open.cup().blank.stations[0].girth == before);
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "9 in");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "9 in");
   open.press(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "10 1/2 in");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "10 1/2 in");
 }
 
 TEST_CASE("typing nonsense greys the plan, says why beside the field, and loses nothing") {
   OpenWindow open;
   const Document before = open.window.order().document();
-  open.type("blank.stations[0].around", "9 3/0");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/0");
   CHECK_FALSE(open.window.order().planHolds());
   CHECK(open.window.order().plan() != nullptr);
   open.press(Qt::Key_Return);
   QLabel* said = bubble(open);
   REQUIRE(said != nullptr);
   CHECK(said->text().contains("divides by zero"));
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "9 3/0");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "9 3/0");
   CHECK(open.window.watchLine().sentence().contains("divides by zero"));
   open.press(Qt::Key_Escape);
   CHECK(bubble(open) == nullptr);
@@ -61,18 +61,18 @@ TEST_CASE("typing nonsense greys the plan, says why beside the field, and loses 
 
 TEST_CASE("a half-typed number raises no bubble until the hand pauses") {
   OpenWindow open;
-  open.type("blank.stations[0].around", "9 3/");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/");
   CHECK(bubble(open) == nullptr);
   QTest::qWait(900);
   CHECK(bubble(open) != nullptr);
-  QTest::keyClicks(open.field("blank.stations[0].around").edit(), "8");
+  QTest::keyClicks(open.field(Where(Member::stationGirth, std::size_t{0})).edit(), "8");
   CHECK(bubble(open) == nullptr);
   CHECK(open.cup().blank.stations[0].girth->length == Length::inches(9.375));
 }
 
 TEST_CASE("a measure the plan refuses is said at its field, and undo helps") {
   OpenWindow open;
-  open.type("wrap.overlap", "40");
+  open.type(Member::overlap, "40");
   open.press(Qt::Key_Return);
   QLabel* said = bubble(open);
   REQUIRE(said != nullptr);
@@ -84,47 +84,47 @@ TEST_CASE("a measure the plan refuses is said at its field, and undo helps") {
 
 TEST_CASE("arrow keys step a field by one mark, with Shift by eight") {
   OpenWindow open;
-  open.field("blank.stations[0].around").edit()->setFocus();
+  open.field(Where(Member::stationGirth, std::size_t{0})).edit()->setFocus();
   open.press(Qt::Key_Up);
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "9 1/16 in");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "9 1/16 in");
   open.press(Qt::Key_Down, Qt::ShiftModifier);
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "8 9/16 in");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "8 9/16 in");
 }
 
 TEST_CASE("F4 switches the unit and every field shows the same length in it") {
   OpenWindow open;
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   open.press(Qt::Key_Return);
   open.press(Qt::Key_F4);
   CHECK(open.window.order().unit() == Unit::mm);
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "238.13 mm");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "238.13 mm");
   CHECK(open.cup().blank.stations[0].girth->text == "9 3/8 in");
   open.press(Qt::Key_F4);
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "9 3/8 in");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "9 3/8 in");
 }
 
 TEST_CASE("tapered brings the rim's field, straight takes it away") {
   OpenWindow open;
-  CHECK(open.field("blank.stations[1].around").isHidden());
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{1})).isHidden());
   for (Segments* segments : open.window.findChildren<Segments*>()) {
     if (segments->accessibleName() != "Shape") continue;
     QTest::mouseClick(segments->button(1), Qt::LeftButton);
   }
-  CHECK_FALSE(open.field("blank.stations[1].around").isHidden());
-  open.type("blank.stations[1].around", "10 1/2");
+  CHECK_FALSE(open.field(Where(Member::stationGirth, std::size_t{1})).isHidden());
+  open.type(Where(Member::stationGirth, std::size_t{1}), "10 1/2");
   CHECK_FALSE(open.window.order().plan()->wall.flat.isCylinder());
 }
 
 TEST_CASE("the seam is typed in degrees, with or without the sign, or refused") {
   OpenWindow open;
-  open.type("wrap.seam_at", "170");
+  open.type(Member::seamAt, "170");
   CHECK(open.cup().wrap.seamAt.degrees() == Approx(170));
-  open.type("wrap.seam_at", "-90");
+  open.type(Member::seamAt, "-90");
   CHECK(open.cup().wrap.seamAt.degrees() == Approx(-90));
-  open.type("wrap.seam_at", "behind");
+  open.type(Member::seamAt, "behind");
   CHECK_FALSE(open.window.order().planHolds());
   open.press(Qt::Key_Escape);
-  CHECK(open.field("wrap.seam_at").edit()->text() == "-90°");
+  CHECK(open.field(Member::seamAt).edit()->text() == "-90°");
 }
 
 TEST_CASE("the rim's handle is dragged on the drawing and snaps to sixteenths") {
@@ -159,11 +159,11 @@ TEST_CASE("the height's handle is dragged up") {
 TEST_CASE("nonsense typed for one cup does not follow to the next") {
   OpenWindow open;
   open.window.order().addCup();
-  open.type("blank.stations[0].around", "10 1/0");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "10 1/0");
   CHECK_FALSE(open.window.order().planHolds());
   open.window.order().choose(0);
   CHECK(open.window.order().planHolds());
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "9 in");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "9 in");
   CHECK(bubble(open) == nullptr);
   open.window.order().choose(1);
   CHECK(open.window.order().planHolds());
@@ -173,7 +173,7 @@ TEST_CASE(
     "a cup with two walls is filled: said what goes in, refused where the band has no place") {
   OpenWindow open;
   GaugeStation& gauge = open.window.gaugeStation();
-  CHECK(gauge.goTo("liquid.room"));
+  CHECK(gauge.goTo(Member::liquidRoom));
   LiquidPage& page = gauge.liquidPage();
   REQUIRE(page.isVisible());
   CHECK_FALSE(open.cup().liquid);
@@ -187,11 +187,11 @@ TEST_CASE(
   QTest::keyClicks(&page.space(), "300");
   CHECK(open.cup().liquid->space.ml() == Approx(300));
   CHECK(page.words().text().contains("142.5 ml water"));
-  open.type("liquid.seal_at", "20");
+  open.type(Member::liquidSealAt, "20");
   open.press(Qt::Key_Return);
   CHECK_FALSE(open.window.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("does not lie on the wall"));
-  open.type("liquid.seal_at", "3/4");
+  open.type(Member::liquidSealAt, "3/4");
   open.press(Qt::Key_Return);
   CHECK(open.window.order().planHolds());
   CHECK(open.window.order().plan()->parts(purpose::coverBand).size() == 1);

@@ -52,12 +52,12 @@ TEST_CASE("the girth measured at this stage is typed, and the wrap follows it") 
   OpenWindow open;
   open.window.gaugeStation().showPage(GaugeStation::growth);
   addCoat(open.window.order(), resin(30));
-  CHECK(open.field("build_up.measured").edit()->text() == "not yet");
-  open.type("build_up.measured", "9 1/8");
+  CHECK(open.field(Member::measured).edit()->text() == "not yet");
+  open.type(Member::measured, "9 1/8");
   open.press(Qt::Key_Return);
   CHECK(wrapWidth(open) == Approx((9.125 + 0.125) * 25.4));
   CHECK(open.window.watchLine().count() == 0);
-  open.type("build_up.measured", "12");
+  open.type(Member::measured, "12");
   open.press(Qt::Key_Return);
   CHECK_FALSE(open.window.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("does not fit this cup"));
@@ -66,7 +66,7 @@ TEST_CASE("the girth measured at this stage is typed, and the wrap follows it") 
 TEST_CASE("measuring and handles stay with the bare cup") {
   OpenWindow open;
   addCoat(open.window.order(), resin(30));
-  CHECK(open.field("blank.stations[0].around").edit()->text() == "9 in");
+  CHECK(open.field(Where(Member::stationGirth, std::size_t{0})).edit()->text() == "9 in");
   CHECK(open.window.order().plan()->bare.aroundRim().inches() == Approx(9));
   CHECK(open.window.order().plan()->wall.flat.aroundRim() > Length::inches(9));
 }
@@ -149,7 +149,7 @@ TEST_CASE("how wrong it can be is worked out, and one press takes the overlap th
 TEST_CASE("how far a cup is out of round is typed, and counts for a rule across") {
   OpenWindow open;
   open.window.gaugeStation().showPage(GaugeStation::doubt);
-  open.type("doubt.out_of_round", "1/16");
+  open.type(Member::outOfRound, "1/16");
   CHECK(open.window.order().plan()->seamDoubt.round == Length());
   setGirthMeasured(open.window.order(), Girth::across);
   CHECK(open.window.order().plan()->seamDoubt.round > Length::mm(2));

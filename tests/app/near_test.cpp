@@ -126,7 +126,7 @@ TEST_CASE("by keys alone the flat is seen from nearer, about what is in hand") {
   QTest::keyClick(&flat, Qt::Key_0, Qt::ControlModifier);
   CHECK(flat.times() == 1);
   // The same from the menu, wherever the keyboard is, and not where nothing is drawn to a scale.
-  open.field("wrap.overlap").edit()->setFocus();
+  open.field(Member::overlap).edit()->setFocus();
   actionOf(open.window, QStringLiteral("Zoom in"))->trigger();
   CHECK(flat.times() == Approx(1.5));
   actionOf(open.window, QStringLiteral("Zoom out"))->trigger();

@@ -229,7 +229,7 @@ TEST_CASE("what was in hand of a cup is not of the one that takes its place") {
   int taken = 0;
   QObject::connect(&order, &Order::cupTaken, [&taken] { ++taken; });
   order.pickLine("7");
-  order.setTyping("wrap.overlap", Sentence{"No length.", {}});
+  order.setTyping(Member::overlap, Sentence{"No length.", {}});
   // The second is the first now: as many cups before it, and another cup.
   order.removeCup();
   CHECK(order.currentIndex() == 0);

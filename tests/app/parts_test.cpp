@@ -74,7 +74,7 @@ TEST_CASE("film gets a stage of its own in the growth list, by drag and by key")
   CHECK(page->thing().currentText().contains("after 2 coats"));
   CHECK(page->thing().itemText(0) == "everything else");
   // Measured at its own stage, it is cut for that.
-  open.type("build_up.measured", "9 1/8");
+  open.type(Member::measured, "9 1/8");
   open.press(Qt::Key_Return);
   REQUIRE(open.cup().buildUp.measured.size() == 1);
   CHECK(open.cup().buildUp.measured[0].after == 2);
@@ -198,10 +198,10 @@ TEST_CASE("a cover and a window are made of zones in hand and take tape's place"
                          [&](const TapeMove& move) { return move.kind == kind; });
   };
   CHECK(moves(MoveKind::mask) == 1);
-  open.type("divide.mask.margin", "1/2");
+  open.type(Member::maskMargin, "1/2");
   open.press(Qt::Key_Return);
   CHECK(open.cup().division.masks[0].margin.length == Length::inches(0.5));
-  open.type("divide.mask.margin", "20");
+  open.type(Member::maskMargin, "20");
   open.press(Qt::Key_Return);
   CHECK_FALSE(open.order().planHolds());
   CHECK(open.window.watchLine().sentence().contains("cannot be laid"));
@@ -230,7 +230,7 @@ TEST_CASE("a patch is asked for where a V's point shows") {
   QApplication::processEvents();
   const auto told = [&] {
     return std::any_of(order.plan()->watches.begin(), order.plan()->watches.end(),
-                       [](const Watch& watch) { return watch.rule == "point_shows"; });
+                       [](const Watch& watch) { return watch.rule == Rule::pointShows; });
   };
   CHECK(told());
   FinishPage& page = open.window.divideStation().finishPage();
@@ -239,7 +239,7 @@ TEST_CASE("a patch is asked for where a V's point shows") {
   emit page.patch().activated(2);
   CHECK_FALSE(told());
   CHECK(order.plan()->parts(purpose::patch).size() == 1);
-  open.type("divide.finish.patch_across", "1/2");
+  open.type(Member::patchAcross, "1/2");
   open.press(Qt::Key_Return);
   CHECK(order.plan()->part(purpose::patch).bounds().width() == Approx(12.7));
 }
@@ -259,7 +259,7 @@ TEST_CASE("film's edge is chosen for all lines or for one, and back") {
   emit page.edge().activated(3);
   REQUIRE(open.cup().division.body.parts[1].finish.edges.size() == 1);
   CHECK(page.edge().currentIndex() == 3);
-  open.type("divide.finish.edge_by", "1/4");
+  open.type(Member::edgeBy, "1/4");
   open.press(Qt::Key_Return);
   CHECK(open.cup().division.body.parts[1].finish.edges[0].by.length == Length::inches(0.25));
   CHECK(open.plan().parts(purpose::film)[0].area().mm2() > exact);

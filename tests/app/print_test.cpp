@@ -167,7 +167,7 @@ TEST_CASE("how a picture lies is chosen, typed, dragged and told") {
   printZone(open.order(), dialog.choice());
   bool told = false;
   for (const Watch& watch : open.order().plan()->watches) {
-    told = told || watch.rule == "picture_refused";
+    told = told || watch.rule == Rule::pictureRefused;
   }
   CHECK(told);
 }

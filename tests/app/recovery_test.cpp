@@ -35,7 +35,7 @@ TEST_CASE("within seconds of a change a copy is kept, and a clean save removes i
   const QTemporaryDir folder;
   OpenWindow open;
   CHECK_FALSE(QFile::exists(open.window.file().recovery().copyPath()));
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   CHECK(QTest::qWaitFor([&] { return QFile::exists(open.window.file().recovery().copyPath()); },
                         6000));
   const auto kept = readDocument(*readFile(open.window.file().recovery().copyPath().toStdString()));
@@ -47,7 +47,7 @@ TEST_CASE("within seconds of a change a copy is kept, and a clean save removes i
 
 TEST_CASE("a copy in use by a running window is not offered to another") {
   OpenWindow open;
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   open.window.file().recovery().keep();
   CHECK(QFile::exists(open.window.file().recovery().copyPath()));
   CHECK(Recovery::leftBehind().empty());
@@ -158,7 +158,7 @@ TEST_CASE("a copy knows its file from the first moment, and a failed one is told
   const QTemporaryDir folder;
   OpenWindow open;
   REQUIRE(open.window.file().saveTo(folder.filePath("mine.avrelt")));
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   const QString copy = open.window.file().recovery().copyPath();
   // Killed between the note and the copy, there is a note; the other way round never.
   int at = 0;

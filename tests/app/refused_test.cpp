@@ -121,7 +121,7 @@ TEST_CASE("a pattern taken away while a number is refused leaves the window stan
   open.window.goToStation(MainWindow::filling);
   fillZone(open.window.order(), Family::hexagons);
   open.window.goToStation(MainWindow::gauge);
-  open.type("wrap.overlap", "60");
+  open.type(Member::overlap, "60");
   open.press(Qt::Key_Return);
   CHECK_FALSE(open.window.order().planHolds());
   open.window.goToStation(MainWindow::filling);

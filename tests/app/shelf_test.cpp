@@ -131,7 +131,7 @@ TEST_CASE("a shelf that cannot be opened is said, and the order goes on") {
   dialog.show();
   CHECK(dialog.words().contains("damaged"));
   CHECK_FALSE(dialog.saveButton().isEnabled());
-  open.type("blank.stations[0].around", "10");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "10");
   CHECK(open.window.order().planHolds());
   fs::remove(Shop::usualFile());
 }

@@ -55,9 +55,9 @@ TEST_CASE("lines are picked and moved by keys alone") {
 
 TEST_CASE("what is picked in a field is picked in both views") {
   OpenWindow open;
-  open.field("wrap.overlap").edit()->setFocus();
+  open.field(Member::overlap).edit()->setFocus();
   CHECK(open.window.order().gaugeLine() == GaugeLine::overlap);
-  open.field("wrap.rim_clearance").edit()->setFocus();
+  open.field(Member::rimClearance).edit()->setFocus();
   CHECK(open.window.order().gaugeLine() == GaugeLine::rimClearance);
 }
 
@@ -91,7 +91,7 @@ TEST_CASE("both views and the drawing show the cup in its colours, and grey when
        {static_cast<QWidget*>(&open.window.flat()), static_cast<QWidget*>(&open.window.round())}) {
     const int before = inkOf(*view);
     CHECK(before > 100);
-    open.type("wrap.overlap", "40");
+    open.type(Member::overlap, "40");
     CHECK(inkOf(*view) < before / 2);
     open.window.order().history()->undo();
     CHECK(inkOf(*view) > before / 2);

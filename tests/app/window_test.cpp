@@ -26,7 +26,7 @@ TEST_CASE("type, drag, undo, save, reopen") {
   Document saved;
   {
     OpenWindow open;
-    open.type("blank.stations[0].around", "9 3/8");
+    open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
     open.press(Qt::Key_Return);
     FlatView& flat = open.window.flat();
     const QPoint from = flat.placeOf(GaugeLine::rimClearance).toPoint();
@@ -113,7 +113,7 @@ TEST_CASE("a file that cannot be opened is told in words and changes nothing") {
 
 TEST_CASE("where saving fails the words say so and the order stays unsaved") {
   OpenWindow open;
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   QString seen;
   answerNextDialog("Close", &seen);
   CHECK_FALSE(open.window.file().saveTo("/proc/nowhere/order.avrelt"));
@@ -134,7 +134,7 @@ TEST_CASE("a file changed on disk is noticed, and not saved over without asking"
   auto* notice = open.window.findChild<QFrame*>("notice");
   REQUIRE(notice != nullptr);
   CHECK(QTest::qWaitFor([&] { return notice->isVisible(); }, 3000));
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   QString seen;
   answerNextDialog("Go back", &seen);
   open.press(Qt::Key_S, Qt::ControlModifier);
@@ -147,7 +147,7 @@ TEST_CASE("a file changed on disk is noticed, and not saved over without asking"
 
 TEST_CASE("closing with changes asks, and goes back when told to") {
   OpenWindow open;
-  open.type("blank.stations[0].around", "9 3/8");
+  open.type(Where(Member::stationGirth, std::size_t{0}), "9 3/8");
   QString seen;
   answerNextDialog("Go back", &seen);
   CHECK_FALSE(open.window.close());
@@ -229,7 +229,7 @@ TEST_CASE("the watch line shows the worst first, and goes to its field") {
   CHECK(watch.count() == 3);
   CHECK(watch.sentence().contains("bare steel"));
   QTest::mouseClick(&watch, Qt::LeftButton, Qt::NoModifier, QPoint(60, 16));
-  CHECK(QApplication::focusWidget() == open.field("wrap.rim_clearance").edit());
+  CHECK(QApplication::focusWidget() == open.field(Member::rimClearance).edit());
   open.press(Qt::Key_F8);
   CHECK(watch.sentence().contains("172°"));
 }
@@ -239,8 +239,8 @@ TEST_CASE("the strip's faults lead to the cut station") {
   open.window.order().setMeasure(GaugeLine::strip, Length::inches(30));
   CHECK(open.window.watchLine().sentence().contains("does not lie on the wall"));
   open.press(Qt::Key_F7);
-  CHECK(open.field("strip.at").isVisible());
-  CHECK(QApplication::focusWidget() == open.field("strip.at").edit());
+  CHECK(open.field(Member::stripAt).isVisible());
+  CHECK(QApplication::focusWidget() == open.field(Member::stripAt).edit());
 }
 
 TEST_CASE("every action has a name, and every one but the recent files a way by keys") {

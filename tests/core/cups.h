@@ -48,13 +48,13 @@ inline Body bodyOf(const Blank& blank) {
 }
 
 /// What is said against this field of a blank that makes no body.
-inline std::string faultAt(const Blank& blank, const std::string& field) {
+inline std::string faultAt(const Blank& blank, const Where& where) {
   const CheckedAll<Body> made = Body::of(blank);
   REQUIRE_FALSE(made.has_value());
   for (const Fault& fault : made.error()) {
-    if (fault.field == field) return inWords(fault.sentence, Unit::mm);
+    if (fault.where == where) return inWords(fault.sentence, Unit::mm);
   }
-  FAIL("no fault at " << field);
+  FAIL("no fault there");
   return {};
 }
 

@@ -64,8 +64,7 @@ inline CupPlan planned(Cup cup) {
   giveIds(cup);
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   std::string faults;
-  if (!plan)
-    faults = plan.error().front().field + ": " + inWords(plan.error().front().sentence, Unit::mm);
+  if (!plan) faults = inWords(plan.error().front().sentence, Unit::mm);
   INFO(faults);
   REQUIRE(plan);
   return *plan;
@@ -73,7 +72,7 @@ inline CupPlan planned(Cup cup) {
 
 inline const Watch* watchOf(const CupPlan& plan, const std::string& rule) {
   const auto found = std::find_if(plan.watches.begin(), plan.watches.end(),
-                                  [&](const Watch& watch) { return watch.rule == rule; });
+                                  [&](const Watch& watch) { return idOf(watch.rule) == rule; });
   return found == plan.watches.end() ? nullptr : &*found;
 }
 inline bool told(const CupPlan& plan, const std::string& rule) {

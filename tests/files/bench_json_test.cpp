@@ -67,7 +67,7 @@ std::string fieldOf(const std::string& bench, const std::string& ofCup = {}) {
       R"({"avrelt": 2, "cups": [{"name": "A", "blank": {"stations": [{"at": 0, "around": 240}, {"at": 90}]})" +
       (ofCup.empty() ? std::string() : ", \"bench\": " + ofCup) + "}]" +
       (bench.empty() ? std::string() : ", \"bench\": " + bench) + "}");
-  return read ? std::string() : read.error().front().fault.field;
+  return read ? std::string() : read.error().front().path;
 }
 
 }  // namespace

@@ -28,7 +28,7 @@ inline Document orderOf(const std::string& number) {
 inline Plan planned(const std::string& number) {
   CheckedAll<Plan> plan = planDocument(orderOf(number));
   if (!plan) {
-    FAIL(plan.error().front().field << ": " << inWords(plan.error().front().sentence, Unit::mm));
+    FAIL(plan.error().front().where.id << ": " << inWords(plan.error().front().sentence, Unit::mm));
   }
   return std::move(*plan);
 }
@@ -39,7 +39,7 @@ inline CupPlan cupOf(const std::string& number) {
 
 inline bool told(const CupPlan& plan, const std::string& rule) {
   return std::any_of(plan.watches.begin(), plan.watches.end(),
-                     [&](const Watch& watch) { return watch.rule == rule; });
+                     [&](const Watch& watch) { return idOf(watch.rule) == rule; });
 }
 
 }  // namespace avrelt

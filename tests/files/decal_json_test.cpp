@@ -127,7 +127,7 @@ Document fullOfDecals() {
 std::string faultOf(const std::string& text) {
   const auto read = readDocument(text);
   if (read) return "none";
-  return read.error().front().fault.field;
+  return read.error().front().path;
 }
 
 std::string withSets(const std::string& artworks, const std::string& sets) {

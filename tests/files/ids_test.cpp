@@ -88,7 +88,7 @@ TEST_CASE("a reference of version 1 that leads nowhere is told with its place an
   const CupPlan plan = planned(gone);
   CHECK(filledIn(plan) == "B");
   const auto told = std::find_if(plan.watches.begin(), plan.watches.end(), [](const Watch& watch) {
-    return watch.rule == "pattern_waits" && watch.field == "fills[0].zone";
+    return watch.rule == Rule::patternWaits && watch.where.member == Member::fillZone;
   });
   CHECK(told != plan.watches.end());
   CHECK_THAT(writeDocument(document), Catch::Contains("\"mark\": \"kept\"") &&

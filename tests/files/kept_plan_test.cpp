@@ -5,6 +5,7 @@
 #include "decal/shapes.h"
 #include "files/document_json.h"
 #include "files/outputs.h"
+#include "files/where_text.h"
 #include "job/cup_planner.h"
 
 using namespace avrelt;
@@ -21,7 +22,8 @@ std::string saidBy(const CheckedAll<CupPlan>& plan) {
   }
   std::string faults;
   for (const Fault& fault : plan.error()) {
-    faults += fault.field + ": " + inWords(fault.sentence, Unit::mm) + "\n";
+    faults +=
+        std::string(textOf(fault.where.member)) + ": " + inWords(fault.sentence, Unit::mm) + "\n";
   }
   return faults;
 }

@@ -267,13 +267,13 @@ TEST_CASE("Pictures in an order that are none are refused by their place", "[pic
     REQUIRE_FALSE(read);
     return read.error().front();
   };
-  CHECK(faultOf(R"([{"name": "a"}])").fault.field == "pictures[0].data");
-  CHECK(faultOf(R"([{"data": "*"}])").fault.field == "pictures[0].data");
-  CHECK(faultOf(R"([{"data": "Zm9v"}])").fault.field == "pictures[0].data");
+  CHECK(faultOf(R"([{"name": "a"}])").path == "pictures[0].data");
+  CHECK(faultOf(R"([{"data": "*"}])").path == "pictures[0].data");
+  CHECK(faultOf(R"([{"data": "Zm9v"}])").path == "pictures[0].data");
   const std::string good = base64Of(pngOf(some(3, 3), 300));
   const auto twice =
       faultOf(R"([{"id": "p", "data": ")" + good + R"("}, {"id": "p", "data": ")" + good + "\"}]");
-  CHECK(twice.fault.field == "pictures[1].id");
+  CHECK(twice.path == "pictures[1].id");
   // Too much of them in one order.
   Document document;
   KeptPicture large;

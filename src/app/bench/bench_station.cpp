@@ -269,18 +269,19 @@ int BenchStation::cupInHand() const {
 std::vector<WatchLine::Item> BenchStation::watches() const {
   std::vector<WatchLine::Item> items;
   const BenchPlan& plan = work_.plan();
-  const auto fieldOf = [&](std::size_t cup, const std::string& step) {
-    return QStringLiteral("bench.%1/%2")
-        .arg(QString::fromStdString(plan.cups[cup].name), QString::fromStdString(step));
+  const auto whereOf = [&](std::size_t cup, const std::string& step) {
+    Where where(Member::step, step);
+    where.cup = plan.cups[cup].name;
+    return where;
   };
   for (const BenchTrouble& trouble : plan.troubles) {
     items.push_back(
-        {WatchLevel::warn, fieldOf(trouble.cup, trouble.step), say(trouble.words, order_.unit())});
+        {WatchLevel::warn, whereOf(trouble.cup, trouble.step), say(trouble.words, order_.unit())});
   }
   for (const ShoppingLine& line : shoppingFor(plan, shelf_.supplies(), order_.stock().filling)) {
     if (!line.by) continue;
     items.push_back(
-        {WatchLevel::warn, QStringLiteral("bench.supplies"),
+        {WatchLevel::warn, Member::supplies,
          tr("%1 runs short on %2: %3 are wanted, and %4 are there. Buy it before.")
              .arg(QString::fromStdString(line.name), QString::fromStdString(dayText(*line.by)),
                   QString::fromStdString(amountText(line.needed, order_.unit())),
@@ -288,7 +289,7 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
   }
   for (const FilmNeed& need : films_.missing()) {
     items.push_back(
-        {WatchLevel::warn, QStringLiteral("bench.supplies"),
+        {WatchLevel::warn, Member::supplies,
          (plan.due ? tr("%1 runs short before %2: %3 are wanted with your waste, and %4 are there. "
                         "Buy it before.")
                          .arg(QString::fromStdString(need.name),
@@ -300,7 +301,7 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
   }
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
     for (const StepConflict& conflict : plan.cups[i].conflicts) {
-      items.push_back({WatchLevel::warn, fieldOf(i, conflict.step),
+      items.push_back({WatchLevel::warn, whereOf(i, conflict.step),
                        tr("%1: %2").arg(QString::fromStdString(plan.cups[i].name),
                                         say(conflict.words, order_.unit()))});
     }
@@ -308,16 +309,13 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
   return items;
 }
 
-bool BenchStation::goTo(const QString& field) {
-  if (!field.startsWith(QStringLiteral("bench."))) return false;
+bool BenchStation::goTo(const Where& where) {
   const BenchPlan& plan = work_.plan();
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
-    const QString mine = QStringLiteral("bench.%1/").arg(QString::fromStdString(plan.cups[i].name));
-    if (!field.startsWith(mine)) continue;
-    const std::string step = field.mid(mine.size()).toStdString();
+    if (where.member != Member::step || plan.cups[i].name != where.cup) continue;
     const int index = work_.indexOf(i);
     for (std::size_t k = 0; k < plan.cups[i].steps.size(); ++k) {
-      if (plan.cups[i].steps[k].id != step) continue;
+      if (plan.cups[i].steps[k].id != where.id) continue;
       work_.pick(BenchWork::Place{i, k});
       break;
     }

@@ -52,7 +52,7 @@ class BenchStation : public QWidget {
   QLabel& planWords() { return *planWords_; }
 
   /// A step of a cup that something is told of: "bench.<cup>/<step>".
-  bool goTo(const QString& field);
+  bool goTo(const Where& where);
   /// What cannot be kept, and what a maker's changes do to a cup.
   std::vector<WatchLine::Item> watches() const;
   /// Another order is on the bench.

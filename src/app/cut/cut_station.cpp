@@ -87,7 +87,7 @@ QWidget* CutStation::partCard() {
   body->addWidget(scroll_, 1);
   group_ = new QButtonGroup(this);
   stripAt_ = fields_.add(tr("Top edge up the wall"), GaugeLine::strip);
-  stripWidth_ = fields_.add(tr("Width"), QStringLiteral("strip.width"));
+  stripWidth_ = fields_.add(tr("Width"), Member::stripWidth);
   auto* strip = new QHBoxLayout;
   strip->setSpacing(10);
   strip->addWidget(stripAt_, 3);
@@ -96,12 +96,12 @@ QWidget* CutStation::partCard() {
   connect(stripAt_, &LengthField::typed, this, [this](const WrittenLength& typed) {
     order_.editCup(
         tr("Set strip height to %1").arg(say(typed.length, order_.unit())),
-        [&](Cup& cup) { cup.strip.at = typed; }, QStringLiteral("strip.at"));
+        [&](Cup& cup) { cup.strip.at = typed; }, keyOf(Member::stripAt));
   });
   connect(stripWidth_, &LengthField::typed, this, [this](const WrittenLength& typed) {
     order_.editCup(
         tr("Set strip width to %1").arg(say(typed.length, order_.unit())),
-        [&](Cup& cup) { cup.strip.width = typed; }, QStringLiteral("strip.width"));
+        [&](Cup& cup) { cup.strip.width = typed; }, keyOf(Member::stripWidth));
   });
   connect(stripWidth_, &LengthField::stepped, this, [this](int marks) {
     const Graduation graduation = usualGraduation(order_.unit());
@@ -111,7 +111,7 @@ QWidget* CutStation::partCard() {
     order_.editCup(
         tr("Set strip width to %1").arg(say(next, order_.unit())),
         [&](Cup& cup) { cup.strip.width = written(next, order_.unit()); },
-        QStringLiteral("strip.width"));
+        keyOf(Member::stripWidth));
   });
   return card;
 }
@@ -359,9 +359,9 @@ void CutStation::refresh() {
   pages_->setText(size + QStringLiteral("; ") + pages);
 }
 
-bool CutStation::goTo(const QString& field) {
-  if (field.startsWith(QLatin1String("cuts["))) {
-    const auto index = field.mid(5, field.indexOf(QLatin1Char(']')) - 5).toUInt();
+bool CutStation::goTo(const Where& where) {
+  if (where.member == Member::cutRecord) {
+    const auto index = static_cast<std::size_t>(std::max(where.number, 0));
     if (!order_.hasCup() || index >= order_.currentCup().cuts.size()) return false;
     const CutRecord cut = order_.currentCup().cuts[index];
     // Also where the station was never seen: its rows are made now.
@@ -371,13 +371,12 @@ bool CutStation::goTo(const QString& field) {
     }
     return true;
   }
-  if (field == QLatin1String("wrap.over")) {
+  if (where.member == Member::wrapOver) {
     over_->setFocus(Qt::OtherFocusReason);
     return true;
   }
-  if (fields_.find(field) == nullptr) return false;
   choose(purpose::markingStrip);
-  return fields_.goTo(field);
+  return fields_.goTo(where);
 }
 
 }  // namespace avrelt

@@ -45,7 +45,7 @@ class CutStation : public QWidget {
   void toggleCut();
   /// Whether what is chosen is seen among the cup's zones, not on the wrap.
   bool isForZones() const;
-  bool goTo(const QString& field);
+  bool goTo(const Where& where);
 
  signals:
   void purposeChosen();

@@ -21,14 +21,16 @@ CutterDialog::CutterDialog(const Cutter& cutter, Unit unit, QWidget* parent)
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(12);
   grid->setVerticalSpacing(6);
-  grid->addWidget(field(tr("Widest film it cuts"), "widest", cutter_.widest, unit), 0, 0);
-  grid->addWidget(field(tr("Longest"), "longest", cutter_.longest, unit), 0, 1);
-  offset_ = field(tr("The blade’s tip trails by"), "offset", cutter_.bladeOffset, unit);
+  grid->addWidget(field(tr("Widest film it cuts"), Member::cutterWidest, cutter_.widest, unit), 0,
+                  0);
+  grid->addWidget(field(tr("Longest"), Member::cutterLongest, cutter_.longest, unit), 0, 1);
+  offset_ = field(tr("The blade’s tip trails by"), Member::cutterOffset, cutter_.bladeOffset, unit);
   offset_->setToolTip(
       tr("0 where the cutter steers the blade or makes up for it itself. Else the offset on the "
          "blade’s packet: the blade is led so that its tip stays on the line"));
   grid->addWidget(offset_, 1, 0);
-  grid->addWidget(field(tr("It cuts past its start by"), "overcut", cutter_.overcut, unit), 1, 1);
+  grid->addWidget(
+      field(tr("It cuts past its start by"), Member::cutterOvercut, cutter_.overcut, unit), 1, 1);
   auto* speed = new CountBox;
   speed->setRange(1, 1000);
   speed->setSuffix(tr(" mm/s"));
@@ -59,9 +61,8 @@ CutterDialog::CutterDialog(const Cutter& cutter, Unit unit, QWidget* parent)
   closeBelow(*this, *column);
 }
 
-LengthField* CutterDialog::field(const QString& label, const char* name, Length& length,
-                                 Unit unit) {
-  return keptLength(label, QStringLiteral("cutter.") + QString::fromLatin1(name), length, unit);
+LengthField* CutterDialog::field(const QString& label, Member member, Length& length, Unit unit) {
+  return keptLength(label, member, length, unit);
 }
 
 }  // namespace avrelt

@@ -21,7 +21,7 @@ class CutterDialog : public QDialog {
   LengthField& offset() { return *offset_; }
 
  private:
-  LengthField* field(const QString& label, const char* name, Length& length, Unit unit);
+  LengthField* field(const QString& label, Member member, Length& length, Unit unit);
 
   Cutter cutter_;
   LengthField* offset_ = nullptr;

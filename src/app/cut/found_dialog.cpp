@@ -93,10 +93,9 @@ FoundDialog::FoundDialog(PartSet parts, Length wide, Length tall, const Printer&
     typed_[2 * i] = seen(Length::mm(planned_[i].x));
     typed_[2 * i + 1] = Length::mm(planned_[i].y);
     const auto changed = [this] { refresh(); };
-    fields_[2 * i] = keptLength(tr("%1 mark, right").arg(names[i]), QStringLiteral("found.right"),
+    fields_[2 * i] = keptLength(tr("%1 mark, right").arg(names[i]), Member::foundRight,
                                 typed_[2 * i], unit, changed);
-    fields_[2 * i + 1] =
-        keptLength(tr("up"), QStringLiteral("found.up"), typed_[2 * i + 1], unit, changed);
+    fields_[2 * i + 1] = keptLength(tr("up"), Member::foundUp, typed_[2 * i + 1], unit, changed);
     fields_[2 * i + 1]->edit()->setAccessibleName(tr("%1 mark, up").arg(names[i]));
     grid->addWidget(fields_[2 * i], static_cast<int>(i), 0);
     grid->addWidget(fields_[2 * i + 1], static_cast<int>(i), 1);

@@ -25,20 +25,19 @@ PrinterDialog::PrinterDialog(const Printer& printer, Unit unit, QWidget* parent)
   grid->setVerticalSpacing(6);
   struct Row {
     QString label;
-    const char* name;
+    Member member;
     Length& length;
   };
-  const Row rows[] = {{tr("Its sheet is wide"), "wide", printer_.wide},
-                      {tr("and tall"), "tall", printer_.tall},
-                      {tr("Not printed, left"), "left", printer_.left},
-                      {tr("right"), "right", printer_.right},
-                      {tr("above"), "top", printer_.top},
-                      {tr("below"), "bottom", printer_.bottom},
-                      {tr("Print beyond the cut by"), "bleed", printer_.bleed}};
+  const Row rows[] = {{tr("Its sheet is wide"), Member::printerWide, printer_.wide},
+                      {tr("and tall"), Member::printerTall, printer_.tall},
+                      {tr("Not printed, left"), Member::printerLeft, printer_.left},
+                      {tr("right"), Member::printerRight, printer_.right},
+                      {tr("above"), Member::printerTop, printer_.top},
+                      {tr("below"), Member::printerBottom, printer_.bottom},
+                      {tr("Print beyond the cut by"), Member::printerBleed, printer_.bleed}};
   int at = 0;
   for (const Row& row : rows) {
-    auto* field = keptLength(row.label, QStringLiteral("printer.") + QString::fromLatin1(row.name),
-                             row.length, unit, [this] { refresh(); });
+    auto* field = keptLength(row.label, row.member, row.length, unit, [this] { refresh(); });
     fields_.push_back(field);
     grid->addWidget(field, at / 2, at % 2);
     ++at;
@@ -79,7 +78,7 @@ void PrinterDialog::refresh() {
   for (LengthField* field : fields_) {
     field->setFault({});
     for (const Fault& fault : faults) {
-      if (QString::fromStdString(fault.field) == field->field()) {
+      if (fault.where == field->where()) {
         field->setFault(say(fault.sentence, unit_));
       }
     }

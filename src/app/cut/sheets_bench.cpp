@@ -15,6 +15,7 @@
 #include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
 #include "files/read_fault.h"
+#include "files/where_text.h"
 
 namespace avrelt {
 SheetsBench::SheetsBench(Order& order, Shelf& shelf, std::function<QString()> folder,
@@ -133,10 +134,10 @@ QWidget* SheetsBench::partsCard() {
   });
   auto* fields = new QHBoxLayout;
   fields->setSpacing(8);
-  wide_ = field(tr("Plain sheet"), "wide");
-  tall_ = field(tr("by"), "tall");
-  margin_ = field(tr("Margin"), "margin");
-  gap_ = field(tr("Gap"), "gap");
+  wide_ = field(tr("Plain sheet"), Member::sheetWide);
+  tall_ = field(tr("by"), Member::sheetTall);
+  margin_ = field(tr("Margin"), Member::sheetMargin);
+  gap_ = field(tr("Gap"), Member::sheetGap);
   for (LengthField* one : {wide_, tall_, margin_, gap_}) fields->addWidget(one);
   body->addLayout(fields);
   auto* how = new QGridLayout;
@@ -276,16 +277,16 @@ QWidget* SheetsBench::cutCard() {
   return card;
 }
 
-LengthField* SheetsBench::field(const QString& label, const char* key) {
-  auto* made = new LengthField(label, QStringLiteral("sheet.") + QString::fromLatin1(key));
+LengthField* SheetsBench::field(const QString& label, Member member) {
+  auto* made = new LengthField(label, member);
   connect(made, &LengthField::typed, this,
-          [this, key](const WrittenLength& typed) { work_.set(key, typed.length); });
-  connect(made, &LengthField::stepped, this, [this, key, made](int marks) {
+          [this, member](const WrittenLength& typed) { work_.set(member, typed.length); });
+  connect(made, &LengthField::stepped, this, [this, member, made](int marks) {
     const Graduation graduation = usualGraduation(order_.unit());
-    const Length now = work_.choice(key);
+    const Length now = work_.choice(member);
     const Length next = nearestMark(now, graduation) + step(graduation) * marks;
-    work_.set(key, std::max(next, Length()));
-    made->show(work_.choice(key), order_.unit());
+    work_.set(member, std::max(next, Length()));
+    made->show(work_.choice(member), order_.unit());
   });
   return made;
 }
@@ -330,19 +331,18 @@ void SheetsBench::refresh() {
     words = sheetNotes(*sheets, unit);
   }
   for (LengthField* one : {wide_, tall_, margin_, gap_}) {
-    const std::string key = one->field().mid(6).toStdString();
-    one->show(work_.choice(key.c_str()), unit);
+    one->show(work_.choice(one->where().member), unit);
     one->setFault({});
     for (const Fault& fault : work_.faults()) {
-      if (one->field() == QString::fromStdString(fault.field))
-        one->setFault(say(fault.sentence, unit));
+      if (one->where() == fault.where) one->setFault(say(fault.sentence, unit));
     }
   }
   for (const Fault& fault : work_.faults()) {
-    words << (fault.field.starts_with("sheet")
+    words << (thingOf(fault.where.member) == Thing::none
                   ? say(fault.sentence, unit)
-                  : QString::fromStdString(
-                        inWords(ReadFault{0, fault}, tr("This order").toStdString(), unit)));
+                  : QString::fromStdString(inWords(
+                        ReadFault{0, pathOf(fault.where, order_.document()), fault.sentence},
+                        tr("This order").toStdString(), unit)));
   }
   weeding_->setChecked(work_.weeding());
   stack_->setChecked(work_.stacking());

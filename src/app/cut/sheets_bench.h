@@ -88,7 +88,7 @@ class SheetsBench : public QWidget {
   QWidget* filmsCard();
   QWidget* partsCard();
   QWidget* cutCard();
-  LengthField* field(const QString& label, const char* key);
+  LengthField* field(const QString& label, Member member);
   void refresh();
   void refreshParts();
   void refreshChoices();

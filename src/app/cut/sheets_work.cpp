@@ -13,13 +13,28 @@
 namespace avrelt {
 namespace {
 
-/// "sheets/in/wide": what was chosen last, in mm, apart for who works in inches.
-QString settingOf(const char* key, Unit unit) {
-  return QStringLiteral("sheets/%1/%2")
-      .arg(QString::fromLatin1(unit == Unit::inch ? "in" : "mm"), QString::fromLatin1(key));
+const char* keptAs(Member member) {
+  switch (member) {
+    case Member::sheetWide:
+      return "wide";
+    case Member::sheetTall:
+      return "tall";
+    case Member::sheetMargin:
+      return "margin";
+    default:
+      return "gap";
+  }
 }
 
-constexpr const char* keys[] = {"wide", "tall", "margin", "gap"};
+/// "sheets/in/wide": what was chosen last, in mm, apart for who works in inches.
+QString settingOf(Member member, Unit unit) {
+  return QStringLiteral("sheets/%1/%2")
+      .arg(QString::fromLatin1(unit == Unit::inch ? "in" : "mm"),
+           QString::fromLatin1(keptAs(member)));
+}
+
+constexpr Member keptChoices[] = {Member::sheetWide, Member::sheetTall, Member::sheetMargin,
+                                  Member::sheetGap};
 
 constexpr const char* togetherSetting = "sheets/together";
 constexpr const char* weedingSetting = "sheets/weeding";
@@ -92,17 +107,16 @@ void SheetsWork::orderChanged() {
   if (!same) later();
 }
 
-Length& SheetsWork::lengthOf(SheetChoices& choices, const char* key) {
-  const std::string_view name = key;
-  if (name == "wide") return choices.size.wide;
-  if (name == "tall") return choices.size.tall;
-  if (name == "margin") return choices.size.margin;
+Length& SheetsWork::lengthOf(SheetChoices& choices, Member member) {
+  if (member == Member::sheetWide) return choices.size.wide;
+  if (member == Member::sheetTall) return choices.size.tall;
+  if (member == Member::sheetMargin) return choices.size.margin;
   return choices.rules.gap;
 }
 
-Length SheetsWork::choice(const char* key) const {
+Length SheetsWork::choice(Member member) const {
   SheetChoices choices = choices_;
-  return lengthOf(choices, key);
+  return lengthOf(choices, member);
 }
 
 void SheetsWork::readChoices() {
@@ -110,9 +124,9 @@ void SheetsWork::readChoices() {
   const SheetChoices usual = usualSheets(unit);
   choices_.size = usual.size;
   choices_.rules = usual.rules;
-  for (const char* key : keys) {
-    Length& length = lengthOf(choices_, key);
-    const double kept = QSettings().value(settingOf(key, unit), length.mm()).toDouble();
+  for (const Member member : keptChoices) {
+    Length& length = lengthOf(choices_, member);
+    const double kept = QSettings().value(settingOf(member, unit), length.mm()).toDouble();
     if (std::isfinite(kept) && kept >= 0 && kept <= 3000) length = Length::mm(kept);
   }
   choices_.lap = usual.lap;
@@ -123,9 +137,9 @@ void SheetsWork::readChoices() {
   choicesFor_ = unit;
 }
 
-void SheetsWork::set(const char* key, Length to) {
-  lengthOf(choices_, key) = to;
-  QSettings().setValue(settingOf(key, order_.unit()), to.mm());
+void SheetsWork::set(Member member, Length to) {
+  lengthOf(choices_, member) = to;
+  QSettings().setValue(settingOf(member, order_.unit()), to.mm());
   later();
 }
 
@@ -173,8 +187,8 @@ void SheetsWork::start() {
       promise->set_value(sheetsOf(std::make_shared<const Plan>(std::move(*plan)), films, choices,
                                   [&](std::size_t, std::size_t) { return !*dropped; }));
     } catch (const std::exception& fallen) {
-      promise->set_value(tl::unexpected(
-          Faults{{"sheet", {"The parts cannot be laid (%1).", {std::string(fallen.what())}}}}));
+      promise->set_value(tl::unexpected(Faults{
+          {Member::whole, {"The parts cannot be laid (%1).", {std::string(fallen.what())}}}}));
     }
   });
   poll_.start();

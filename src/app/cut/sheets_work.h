@@ -42,8 +42,8 @@ class SheetsWork : public QObject {
   /// What is wanted of the sheets is asked for only while somebody looks.
   void setSeen(bool seen);
   /// Keeps a choice for the next time, apart for who works in inches, and lays anew soon.
-  void set(const char* key, Length to);
-  Length choice(const char* key) const;
+  void set(Member member, Length to);
+  Length choice(Member member) const;
   void take(const FilmWanted& wanted, long long film);
   bool set(const Cutter& cutter);
   bool set(const Printer& printer);
@@ -88,7 +88,7 @@ class SheetsWork : public QObject {
   struct Search;
   using Result = CheckedAll<SheetPlan>;
 
-  static Length& lengthOf(SheetChoices& choices, const char* key);
+  static Length& lengthOf(SheetChoices& choices, Member member);
   void readChoices();
   void later();
   void orderChanged();

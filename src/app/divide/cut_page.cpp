@@ -218,13 +218,14 @@ QLayout* CutPage::numbers() {
   grid->setColumnStretch(1, 1);
   counted_ = counter();
   grid->addWidget(counted_, 0, 0);
-  at_ = angle(tr("At (0° is the front)"), "at",
+  at_ = angle(tr("At (0° is the front)"), Member::cutAt,
               ofKinds<Angle>(&UprightCut::at, &VeeCut::at, &SlantCut::at, &WaveCut::at));
   grid->addWidget(at_, 0, 1);
-  grid->addWidget(angle(tr("To"), "to", ofKinds<Angle>(&SlantCut::to)), 0, 0);
-  grid->addWidget(field(tr("Wide at its open end"), "wide", ofKinds<WrittenLength>(&VeeCut::wide)),
-                  1, 0);
-  deep_ = fields_.add(tr("Deep, to its point"), QStringLiteral("divide.cut.deep"));
+  grid->addWidget(angle(tr("To"), Member::cutTo, ofKinds<Angle>(&SlantCut::to)), 0, 0);
+  grid->addWidget(
+      field(tr("Wide at its open end"), Member::cutWide, ofKinds<WrittenLength>(&VeeCut::wide)), 1,
+      0);
+  deep_ = fields_.add(tr("Deep, to its point"), Member::cutDeep);
   connect(deep_, &LengthField::typed, this, [this](const WrittenLength& typed) {
     editCut(order_, tr("V %1 deep").arg(say(typed.length, order_.unit())), QStringLiteral("deep"),
             [&](Cut& cut) {
@@ -232,16 +233,19 @@ QLayout* CutPage::numbers() {
             });
   });
   grid->addWidget(deep_, 1, 1);
-  low_ = field(tr("Up the wall"), "low", ofKinds<WrittenLength>(&SlantCut::low, &WaveCut::low));
+  low_ = field(tr("Up the wall"), Member::cutLow,
+               ofKinds<WrittenLength>(&SlantCut::low, &WaveCut::low));
   grid->addWidget(low_, 2, 0);
   grid->addWidget(
-      field(tr("Up the wall at its end"), "high", ofKinds<WrittenLength>(&SlantCut::high)), 2, 1);
+      field(tr("Up the wall at its end"), Member::cutHigh, ofKinds<WrittenLength>(&SlantCut::high)),
+      2, 1);
   grid->addWidget(
-      field(tr("Tall, trough to crest"), "swing", ofKinds<WrittenLength>(&WaveCut::swing)), 2, 1);
+      field(tr("Tall, trough to crest"), Member::cutSwing, ofKinds<WrittenLength>(&WaveCut::swing)),
+      2, 1);
   over_ = leftOver();
   grid->addWidget(over_, 0, 1);
-  tape_ = field(tr("Stripe, wide"), "tape", ofKinds<WrittenLength>(&RingCut::tape));
-  spacer_ = field(tr("Spacer, wide"), "spacer", ofKinds<WrittenLength>(&RingCut::spacer));
+  tape_ = field(tr("Stripe, wide"), Member::cutTape, ofKinds<WrittenLength>(&RingCut::tape));
+  spacer_ = field(tr("Spacer, wide"), Member::cutSpacer, ofKinds<WrittenLength>(&RingCut::spacer));
   grid->addWidget(tape_, 1, 0);
   grid->addWidget(spacer_, 1, 1);
   return grid;
@@ -299,10 +303,10 @@ QWidget* CutPage::tapeWays() {
   return ways;
 }
 
-LengthField* CutPage::field(const QString& label, const char* member,
+LengthField* CutPage::field(const QString& label, Member member,
                             const std::function<WrittenLength*(Cut&)>& of) {
-  const QString key = QLatin1String(member);
-  LengthField* made = fields_.add(label, QStringLiteral("divide.cut.") + key);
+  const QString key = keyOf(member);
+  LengthField* made = fields_.add(label, member);
   lengths_.emplace_back(made, of);
   const auto set = [this, key, of](const WrittenLength& length) {
     editCut(order_, tr("Set the cut to %1").arg(say(length.length, order_.unit())), key,
@@ -324,11 +328,10 @@ LengthField* CutPage::field(const QString& label, const char* member,
   return made;
 }
 
-LengthField* CutPage::angle(const QString& label, const char* member,
+LengthField* CutPage::angle(const QString& label, Member member,
                             const std::function<Angle*(Cut&)>& of) {
-  const QString key = QLatin1String(member);
-  LengthField* made =
-      fields_.add(label, QStringLiteral("divide.cut.") + key, LengthField::Kind::degrees);
+  const QString key = keyOf(member);
+  LengthField* made = fields_.add(label, member, LengthField::Kind::degrees);
   angles_.emplace_back(made, of);
   const auto set = [this, key, of](Angle angle) {
     editCut(order_, tr("Turn the cut to %1").arg(QString::fromStdString(angleText(angle))), key,

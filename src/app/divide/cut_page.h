@@ -41,10 +41,9 @@ class CutPage : public QWidget {
   QWidget* counter();
   QWidget* leftOver();
   QWidget* tapeWays();
-  LengthField* field(const QString& label, const char* member,
+  LengthField* field(const QString& label, Member member,
                      const std::function<WrittenLength*(Cut&)>& of);
-  LengthField* angle(const QString& label, const char* member,
-                     const std::function<Angle*(Cut&)>& of);
+  LengthField* angle(const QString& label, Member member, const std::function<Angle*(Cut&)>& of);
   void refresh();
   void readList();
   void showNumbers(const Cut* cut);

@@ -25,37 +25,42 @@ void DivideStation::refresh() {
   fields_.showFaults();
 }
 
-bool DivideStation::goTo(const QString& field) {
-  if (!field.startsWith(QStringLiteral("divide."))) return false;
-  if (field.startsWith(QStringLiteral("divide.body."))) {
-    // The zone that the cut at fault made is taken in hand.
-    ZonePath path;
-    static const QRegularExpression part(QStringLiteral("parts\\[(\\d+)\\]"));
-    auto found = part.globalMatch(field.left(field.indexOf(QStringLiteral("cut."))));
-    while (found.hasNext()) path.push_back(found.next().captured(1).toInt());
-    path.push_back(0);
-    order_.pickPart(path);
-    if (fields_.goTo(field)) return true;
-    cut_->setFocus(Qt::OtherFocusReason);
+bool DivideStation::goTo(const Where& where) {
+  const auto focus = [](QWidget& widget) {
+    widget.setFocus(Qt::OtherFocusReason);
     return true;
+  };
+  const auto pickIn = [](QListWidget& list, const auto& things, const std::string& id) {
+    for (std::size_t i = 0; i < things.size(); ++i) {
+      if (things[i].id == id) list.setCurrentRow(static_cast<int>(i));
+    }
+  };
+  switch (thingOf(where.member)) {
+    case Thing::zone:
+      if (fields_.goTo(where)) return true;
+      if (where.member == Member::zone) return focus(*cut_);
+      return focus(where.member == Member::edgeBy || where.member == Member::patchAcross
+                       ? static_cast<QWidget&>(finish_->patch())
+                       : finish_->pictureButton());
+    case Thing::cut:
+      return fields_.goTo(where) || focus(*cut_);
+    case Thing::stripe:
+      work_->showPage(WorkPage::stripes);
+      if (order_.hasCup()) {
+        pickIn(work_->stripePage().list(), order_.currentCup().division.stripes, where.id);
+      }
+      return fields_.goTo(where) || focus(work_->stripePage().list());
+    case Thing::mask:
+      work_->showPage(WorkPage::masks);
+      if (order_.hasCup()) {
+        pickIn(work_->maskPage().list(), order_.currentCup().division.masks, where.id);
+      }
+      return fields_.goTo(where) || focus(work_->maskPage().list());
+    default:
+      break;
   }
-  work_->showPage(field.startsWith(QStringLiteral("divide.stripes")) ? WorkPage::stripes
-                  : field.startsWith(QStringLiteral("divide.masks")) ? WorkPage::masks
-                                                                     : WorkPage::moves);
-  if (field == QLatin1String("divide.finish.patch_across")) {
-    finish_->patch().setFocus(Qt::OtherFocusReason);
-    return true;
-  }
-  if (field.startsWith(QLatin1String("divide.finish.picture"))) {
-    finish_->pictureButton().setFocus(Qt::OtherFocusReason);
-    return true;
-  }
-  if (field.startsWith(QLatin1String("divide.masks")) && !fields_.goTo(field)) {
-    work_->maskPage().list().setFocus(Qt::OtherFocusReason);
-    return true;
-  }
-  if (!fields_.goTo(field)) work_->moveList().setFocus(Qt::OtherFocusReason);
-  return true;
+  work_->showPage(WorkPage::moves);
+  return fields_.goTo(where) || focus(work_->moveList());
 }
 
 }  // namespace avrelt

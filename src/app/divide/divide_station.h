@@ -20,7 +20,7 @@ class DivideStation : public QWidget {
 
   /// Puts the keyboard to what the field names ("divide.body.parts[1].cut.wide"); false where it is
   /// none of this station's.
-  bool goTo(const QString& field);
+  bool goTo(const Where& where);
   CutPage& cutPage() { return *cut_; }
   FinishPage& finishPage() { return *finish_; }
   WorkPage& workPage() { return *work_; }

@@ -108,7 +108,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   edge_->view()->setAccessibleName(edge_->accessibleName());
   edge_->addItems(
       {tr("under stripes by half"), tr("exact"), tr("larger by"), tr("larger, to trim")});
-  edgeBy_ = fields.add(tr("By how much"), QStringLiteral("divide.finish.edge_by"));
+  edgeBy_ = fields.add(tr("By how much"), Member::edgeBy);
   edgeBy_->setLabel({});
   auto* edges = new QHBoxLayout;
   edges->setSpacing(6);
@@ -116,7 +116,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   edges->addWidget(edge_, 4);
   edges->addWidget(edgeBy_, 3);
   column->addLayout(edges);
-  patchAcross_ = fields.add(tr("Patch, across"), QStringLiteral("divide.finish.patch_across"));
+  patchAcross_ = fields.add(tr("Patch, across"), Member::patchAcross);
   patchAcross_->setLabel({});
   auto* spread = new QHBoxLayout;
   spread->setSpacing(6);

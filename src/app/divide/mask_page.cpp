@@ -49,7 +49,7 @@ MaskPage::MaskPage(Order& order, FieldSet& fields, QWidget* parent)
   auto* second = new QHBoxLayout;
   second->setSpacing(8);
   material_ = new Segments(tr("Cut from"), {tr("Film that comes off"), tr("Paper")});
-  margin_ = fields.add(tr("Round its zones"), QStringLiteral("divide.mask.margin"));
+  margin_ = fields.add(tr("Round its zones"), Member::maskMargin);
   second->addWidget(material_, 0, Qt::AlignBottom);
   second->addStretch();
   second->addWidget(margin_, 1);

@@ -47,8 +47,8 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
 
   auto* second = new QHBoxLayout;
   second->setSpacing(8);
-  width_ = field(fields, tr("Wide"), "width", &Stripe::width);
-  overlap_ = field(fields, tr("Ends overlap"), "overlap", &Stripe::overlap);
+  width_ = field(fields, tr("Wide"), Member::stripeWidth, &Stripe::width);
+  overlap_ = field(fields, tr("Ends overlap"), Member::stripeOverlap, &Stripe::overlap);
   spares_ = new CountBox;
   spares_->setRange(-1, 100);
   spares_->setSpecialValueText(tr("by rule"));
@@ -152,10 +152,10 @@ void StripePage::change(const QString& key, const std::function<void(Stripe&)>& 
   editStripe(order_, list_->currentRow(), key, change);
 }
 
-LengthField* StripePage::field(FieldSet& fields, const QString& label, const char* member,
+LengthField* StripePage::field(FieldSet& fields, const QString& label, Member member,
                                WrittenLength Stripe::*length) {
-  const QString key = QLatin1String(member);
-  LengthField* made = fields.add(label, QStringLiteral("divide.stripe.") + key);
+  const QString key = keyOf(member);
+  LengthField* made = fields.add(label, member);
   const auto set = [this, key, length](const WrittenLength& typed) {
     change(key, [&](Stripe& stripe) { stripe.*length = typed; });
   };

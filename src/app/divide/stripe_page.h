@@ -35,7 +35,7 @@ class StripePage : public QWidget {
   const Stripe* inHand() const;
   std::string lineInHand(const CupPlan& plan) const;
   void change(const QString& key, const std::function<void(Stripe&)>& change);
-  LengthField* field(FieldSet& fields, const QString& label, const char* member,
+  LengthField* field(FieldSet& fields, const QString& label, Member member,
                      WrittenLength Stripe::*length);
   void readTapes();
   void refresh();

@@ -50,7 +50,7 @@ QWidget* WorkPage::movePage(FieldSet& fields) {
   column->addWidget(moves_, 1);
   auto* row = new QHBoxLayout;
   row->setSpacing(6);
-  tape_ = fields.add(tr("Tape used"), QStringLiteral("divide.tape_width"));
+  tape_ = fields.add(tr("Tape used"), Member::tapeWidth);
   row->addWidget(tape_, 1);
   const auto button = [&](const QString& words, const QString& tip, const char* key) {
     auto* made = new QPushButton(words);

@@ -69,7 +69,7 @@ BladePage::BladePage(Order& order, FieldSet& fields, QWidget* parent)
   column->addLayout(row, 1);
   auto* below = new QHBoxLayout;
   below->setSpacing(10);
-  limit_ = fields.add(tr("Nothing thinner than"), QStringLiteral("set.limit"));
+  limit_ = fields.add(tr("Nothing thinner than"), Member::setLimit);
   below->addWidget(limit_, 1);
   auto* checks = new QVBoxLayout;
   checks->setSpacing(2);

@@ -166,82 +166,48 @@ void DressStation::keepShape() {
                                   : tr("“%1” could not be kept. Try again.").arg(name));
 }
 
-bool DressStation::goToRow(const QString& field) {
-  const auto index = field.mid(5, field.indexOf(QLatin1Char(']')) - 5).toUInt();
-  if (order_.hasCup() && index < order_.currentCup().rows.size()) {
-    pickRow(order_, std::string(order_.currentCup().rows[index].id));
-  }
-  setPages_->show(ofRow);
-  if (fields_.goTo(field)) return true;
-  if (field.endsWith(QStringLiteral(".lines"))) {
-    row_->lines().setFocus(Qt::OtherFocusReason);
-  } else {
-    row_->count().setFocus(Qt::OtherFocusReason);
-  }
-  return true;
-}
-
-bool DressStation::goToScatter(const QString& field) {
-  const auto index = field.mid(9, field.indexOf(QLatin1Char(']')) - 9).toUInt();
-  if (order_.hasCup() && index < order_.currentCup().scatters.size()) {
-    order_.pickScatter(std::string(order_.currentCup().scatters[index].id));
-  }
-  setPages_->show(ofScatter);
-  if (!fields_.goTo(field)) scatter_->count().setFocus(Qt::OtherFocusReason);
-  return true;
-}
-
-bool DressStation::goTo(const QString& field) {
-  if (field.startsWith(QStringLiteral("rows["))) return goToRow(field);
-  if (field.startsWith(QStringLiteral("scatters["))) return goToScatter(field);
-  if (!field.startsWith(QStringLiteral("sets["))) return false;
-  const auto numberAfter = [&](const QString& word) {
-    const auto at = field.indexOf(word);
-    if (at < 0) return -1;
-    const auto from = at + word.size();
-    return field.mid(from, field.indexOf(QLatin1Char(']'), from) - from).toInt();
+bool DressStation::goTo(const Where& where) {
+  const auto focus = [](QWidget& widget) {
+    widget.setFocus(Qt::OtherFocusReason);
+    return true;
   };
-  if (order_.hasCup()) {
-    const std::vector<DecalSet>& sets = order_.currentCup().sets;
-    const int index = numberAfter(QStringLiteral("sets["));
-    if (index >= 0 && index < static_cast<int>(sets.size())) {
-      const DecalSet& set = sets[static_cast<std::size_t>(index)];
-      order_.pickSet(set.id);
-      const int place = numberAfter(QStringLiteral("places["));
-      if (place >= 0 && place < static_cast<int>(set.places.size())) {
-        order_.pickPlace(set.places[static_cast<std::size_t>(place)].id);
+  switch (thingOf(where.member)) {
+    case Thing::row:
+      setPages_->show(ofRow);
+      return fields_.goTo(where) ||
+             focus(where.member == Member::rowLines ? row_->lines() : row_->count());
+    case Thing::scatter:
+      setPages_->show(ofScatter);
+      return fields_.goTo(where) || focus(scatter_->count());
+    case Thing::place:
+      setPages_->show(ofPlace);
+      return fields_.goTo(where) || focus(place_->addButton());
+    case Thing::layer:
+      if (where.member >= Member::layerPrint) return focus(layers_->printButton());
+      if (where.member == Member::layerMirrored) {
+        layers_->pages().show(LayerPage::ofFilm);
+        return focus(layers_->mirrored());
       }
-      const int layer = numberAfter(QStringLiteral("layers["));
-      if (layer >= 0 && layer < static_cast<int>(set.layers.size())) {
-        order_.pickLayer(set.layers[static_cast<std::size_t>(layer)].id);
-      }
-    }
+      layers_->pages().show(LayerPage::howMade);
+      return fields_.goTo(where) || focus(layers_->stack());
+    default:
+      break;
   }
-  if (field.endsWith(QStringLiteral(".mirrored"))) {
-    layers_->pages().show(LayerPage::ofFilm);
-    layers_->mirrored().setFocus(Qt::OtherFocusReason);
-    return true;
+  switch (where.member) {
+    case Member::setLimit:
+    case Member::setDrop:
+      setPages_->show(ofBlade);
+      return fields_.goTo(where) || focus(blade_->drop());
+    case Member::places:
+      setPages_->show(ofPlace);
+      return focus(place_->addButton());
+    case Member::layers:
+      return focus(layers_->stack());
+    default:
+      break;
   }
-  if (field.contains(QStringLiteral("].print"))) {
-    layers_->printButton().setFocus(Qt::OtherFocusReason);
-    return true;
-  }
-  const bool blade =
-      field.endsWith(QStringLiteral("].limit")) || field.endsWith(QStringLiteral("].drop"));
-  const bool place = field.contains(QStringLiteral("].places"));
-  setPages_->show(blade ? ofBlade : place ? ofPlace : ofSet);
-  if (field.contains(QStringLiteral("layers["))) layers_->pages().show(LayerPage::howMade);
-  if (fields_.goTo(field)) return true;
-  if (place) {
-    place_->addButton().setFocus(Qt::OtherFocusReason);
-  } else if (blade) {
-    blade_->drop().setFocus(Qt::OtherFocusReason);
-  } else if (field.contains(QStringLiteral("].layers"))) {
-    layers_->stack().setFocus(Qt::OtherFocusReason);
-  } else {
-    set_->sets().setFocus(Qt::OtherFocusReason);
-  }
-  return true;
+  setPages_->show(ofSet);
+  return fields_.goTo(where) || focus(set_->sets());
 }
 
 }  // namespace avrelt

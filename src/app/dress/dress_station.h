@@ -27,9 +27,8 @@ class DressStation : public QWidget {
  public:
   DressStation(Order& order, Shelf& shelf, QWidget* parent = nullptr);
 
-  /// Puts the keyboard to what the field names ("sets[0].layers[1].offset"); false where it is none
-  /// of this station's.
-  bool goTo(const QString& field);
+  /// Puts the keyboard to what is for that; false where nothing is.
+  bool goTo(const Where& where);
 
   /// Each asks for its file, or what to take, and takes it into the order.
   void askForDrawing();
@@ -61,9 +60,6 @@ class DressStation : public QWidget {
   void said(const QString& sentence);
 
  private:
-  bool goToRow(const QString& field);
-  bool goToScatter(const QString& field);
-
   Order& order_;
   Shelf& shelf_;
   FieldSet fields_;

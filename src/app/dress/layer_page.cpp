@@ -104,9 +104,9 @@ QWidget* LayerPage::makeHow(FieldSet& fields) {
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setHorizontalSpacing(8);
   grid->setVerticalSpacing(4);
-  offset_ = field(fields, tr("Drawn out by"), "offset", &Layer::offset);
-  lap_ = field(fields, tr("Lap"), "lap", &Layer::lap);
-  opening_ = field(fields, tr("Smallest kept"), "smallestOpening", &Layer::smallestOpening);
+  offset_ = field(fields, tr("Drawn out by"), Member::layerOffset, &Layer::offset);
+  lap_ = field(fields, tr("Lap"), Member::layerLap, &Layer::lap);
+  opening_ = field(fields, tr("Smallest kept"), Member::layerSmallest, &Layer::smallestOpening);
   corners_ = new Segments(tr("Corners"), {tr("Round"), tr("Sharp")});
   corners_->setSizePolicy(QSizePolicy::Minimum, corners_->sizePolicy().verticalPolicy());
   for (LengthField* one : {offset_, lap_, opening_}) one->edit()->setMinimumWidth(84);
@@ -200,10 +200,10 @@ QWidget* LayerPage::makeFilm() {
   return page;
 }
 
-LengthField* LayerPage::field(FieldSet& fields, const QString& label, const char* member,
+LengthField* LayerPage::field(FieldSet& fields, const QString& label, Member member,
                               WrittenLength Layer::*length) {
-  const QString key = QLatin1String(member);
-  LengthField* made = fields.add(label, QStringLiteral("set.layer.") + key);
+  const QString key = keyOf(member);
+  LengthField* made = fields.add(label, member);
   const auto set = [this, key, length](const WrittenLength& typed) {
     change(tr("Set a layer to %1").arg(say(typed.length, order_.unit())), key,
            [&](Layer& layer) { layer.*length = typed; });

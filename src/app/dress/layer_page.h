@@ -39,7 +39,7 @@ class LayerPage : public QWidget {
  private:
   QWidget* makeHow(FieldSet& fields);
   QWidget* makeFilm();
-  LengthField* field(FieldSet& fields, const QString& label, const char* member,
+  LengthField* field(FieldSet& fields, const QString& label, Member member,
                      WrittenLength Layer::*length);
   void change(const QString& text, const QString& key, const std::function<void(Layer&)>& change);
   void askForPicture();

@@ -241,7 +241,7 @@ void PictureDialog::start() {
         try {
           promise->set_value(traced(*picture, setting, [stop] { return !*stop; }));
         } catch (const std::exception& fallen) {
-          promise->set_value(refuse("picture", "The picture cannot be traced (%1).",
+          promise->set_value(refuse(Member::tracedPicture, "The picture cannot be traced (%1).",
                                     {std::string(fallen.what())}));
         }
       });

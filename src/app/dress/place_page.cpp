@@ -40,9 +40,9 @@ PlacePage::PlacePage(Order& order, FieldSet& fields, QWidget* parent)
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(8);
   grid->setVerticalSpacing(2);
-  up_ = fields.add(tr("Up the wall"), QStringLiteral("place.up"));
-  at_ = fields.add(tr("Round the cup"), QStringLiteral("place.at"), LengthField::Kind::degrees);
-  turn_ = fields.add(tr("Leaning"), QStringLiteral("place.turn"), LengthField::Kind::degrees);
+  up_ = fields.add(tr("Up the wall"), Member::placeUp);
+  at_ = fields.add(tr("Round the cup"), Member::placeAt, LengthField::Kind::degrees);
+  turn_ = fields.add(tr("Leaning"), Member::placeTurn, LengthField::Kind::degrees);
   grid->addWidget(up_, 0, 0);
   grid->addWidget(at_, 0, 1);
   grid->addWidget(turn_, 0, 2);

@@ -60,17 +60,17 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   count_->setRange(0, mostInLine);
   count_->setSpecialValueText(tr("all that fit"));
   count_->setButtonSymbols(QAbstractSpinBox::NoButtons);
-  gap_ = length(fields, tr("Gap, at least"), "gap", &Row::gap);
-  up_ = length(fields, tr("Up the wall"), "up", &Row::up);
+  gap_ = length(fields, tr("Gap, at least"), Member::rowGap, &Row::gap);
+  up_ = length(fields, tr("Up the wall"), Member::rowUp, &Row::up);
   start_ = new QComboBox;
   start_->addItems({tr("First at"), tr("Middle at"), tr("Gap at"), tr("Gap on seam")});
   start_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   start_->setMinimumContentsLength(8);
-  at_ = fields.add(tr("Round the cup"), QStringLiteral("row.at"), LengthField::Kind::degrees);
+  at_ = fields.add(tr("Round the cup"), Member::rowAt, LengthField::Kind::degrees);
   lines_ = new CountBox;
   lines_->setRange(1, mostLines);
   lines_->setButtonSymbols(QAbstractSpinBox::NoButtons);
-  apart_ = length(fields, tr("Lines apart"), "apart", &Row::apart);
+  apart_ = length(fields, tr("Lines apart"), Member::rowApart, &Row::apart);
   even_ = new QCheckBox(tr("Spread evenly"));
   even_->setToolTip(tr("Off, they stand just the gap apart, and what is left is one larger gap"));
   staggered_ = new QCheckBox(tr("Staggered"));
@@ -138,11 +138,11 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
-LengthField* RowPage::length(FieldSet& fields, const QString& label, const char* member,
+LengthField* RowPage::length(FieldSet& fields, const QString& label, Member member,
                              WrittenLength Row::*value) {
-  const QString key = QLatin1String(member);
+  const QString key = keyOf(member);
   return addMarkedField(
-      order_, fields, label, QStringLiteral("row.") + key,
+      order_, fields, label, member,
       [this, value]() -> std::optional<Length> {
         const Row* row = rowInHand(order_);
         return row == nullptr ? std::nullopt : std::optional((row->*value).length);

@@ -38,7 +38,7 @@ class RowPage : public QWidget {
   void refresh();
   void fillMore();
   QString rowWords() const;
-  LengthField* length(FieldSet& fields, const QString& label, const char* member,
+  LengthField* length(FieldSet& fields, const QString& label, Member member,
                       WrittenLength Row::*member_);
 
   Order& order_;

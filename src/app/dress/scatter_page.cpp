@@ -68,8 +68,8 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
   cover_->setDecimals(1);
   cover_->setSpecialValueText(tr("by number"));
   cover_->setToolTip(tr("How much of the zone they are to cover, in place of a number"));
-  gap_ = length(fields, tr("Gap, at least"), "gap", &Scatter::gap);
-  away_ = length(fields, tr("Off the rest"), "away", &Scatter::away);
+  gap_ = length(fields, tr("Gap, at least"), Member::scatterGap, &Scatter::gap);
+  away_ = length(fields, tr("Off the rest"), Member::scatterAway, &Scatter::away);
   away_->setToolTip(tr("How far they keep from rim, base, lines, handles and other sets"));
   smallest_ = plainSpin<CountBox>(10, 100, tr(" %"));
   smallest_->setToolTip(tr("Of the set's size; they come in three sizes up to the whole"));
@@ -144,11 +144,11 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
-LengthField* ScatterPage::length(FieldSet& fields, const QString& label, const char* member,
+LengthField* ScatterPage::length(FieldSet& fields, const QString& label, Member member,
                                  WrittenLength Scatter::*value) {
-  const QString key = QLatin1String(member);
+  const QString key = keyOf(member);
   return addMarkedField(
-      order_, fields, label, QStringLiteral("scatter.") + key,
+      order_, fields, label, member,
       [this, value]() -> std::optional<Length> {
         const Scatter* scatter = scatterInHand(order_);
         return scatter == nullptr ? std::nullopt : std::optional((scatter->*value).length);

@@ -37,7 +37,7 @@ class ScatterPage : public QWidget {
   void refresh();
   void fillMore();
   QString scatterWords() const;
-  LengthField* length(FieldSet& fields, const QString& label, const char* member,
+  LengthField* length(FieldSet& fields, const QString& label, Member member,
                       WrittenLength Scatter::*value);
 
   Order& order_;

@@ -59,9 +59,9 @@ SetPage::SetPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   auto* grid = new QGridLayout;
   grid->setHorizontalSpacing(8);
   grid->setVerticalSpacing(2);
-  size_ = field(fields, tr("Size"), "size", &DecalSet::size);
+  size_ = field(fields, tr("Size"), Member::setSize, &DecalSet::size);
   by_ = new Segments(tr("The size is the artwork's"), {tr("Width"), tr("Height")});
-  turn_ = angle(fields, tr("Turned"), "turn", &DecalSet::turn);
+  turn_ = angle(fields, tr("Turned"), Member::setTurn, &DecalSet::turn);
   shrinks_ = new QDoubleSpinBox;
   shrinks_->setRange(0, 20);
   shrinks_->setDecimals(2);
@@ -215,11 +215,11 @@ QWidget* SetPage::makePoint() {
   return labelled(tr("from left, from below"), box);
 }
 
-LengthField* SetPage::field(FieldSet& fields, const QString& label, const char* member,
+LengthField* SetPage::field(FieldSet& fields, const QString& label, Member member,
                             WrittenLength DecalSet::*length) {
-  const QString key = QLatin1String(member);
+  const QString key = keyOf(member);
   return addMarkedField(
-      order_, fields, label, QStringLiteral("set.") + key,
+      order_, fields, label, member,
       [this, length]() -> std::optional<Length> {
         const DecalSet* set = setInHand(order_);
         return set == nullptr ? std::nullopt : std::optional((set->*length).length);
@@ -230,10 +230,10 @@ LengthField* SetPage::field(FieldSet& fields, const QString& label, const char* 
       });
 }
 
-LengthField* SetPage::angle(FieldSet& fields, const QString& label, const char* member,
+LengthField* SetPage::angle(FieldSet& fields, const QString& label, Member member,
                             Angle DecalSet::*angle) {
-  const QString key = QLatin1String(member);
-  LengthField* made = fields.add(label, QStringLiteral("set.") + key, LengthField::Kind::degrees);
+  const QString key = keyOf(member);
+  LengthField* made = fields.add(label, member, LengthField::Kind::degrees);
   const auto set = [this, key, angle](Angle typed) {
     editSet(order_, tr("Turn a set"), key, [&](DecalSet& changed) { changed.*angle = typed; });
   };

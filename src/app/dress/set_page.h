@@ -36,10 +36,9 @@ class SetPage : public QWidget {
   QPushButton& copyButton() { return *copy_; }
 
  private:
-  LengthField* field(FieldSet& fields, const QString& label, const char* member,
+  LengthField* field(FieldSet& fields, const QString& label, Member member,
                      WrittenLength DecalSet::*length);
-  LengthField* angle(FieldSet& fields, const QString& label, const char* member,
-                     Angle DecalSet::*angle);
+  LengthField* angle(FieldSet& fields, const QString& label, Member member, Angle DecalSet::*angle);
   QWidget* makePoint();
   void refresh();
   void fillSets();

@@ -43,8 +43,8 @@ WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
   faces_->setMinimumContentsLength(10);
   faces_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   column->addWidget(faces_);
-  height_ = fields.add(tr("Capitals, tall"), QStringLiteral("words.capHeight"));
-  arc_ = fields.add(tr("Arc, radius"), QStringLiteral("words.arc"));
+  height_ = fields.add(tr("Capitals, tall"), Member::wordsCapHeight);
+  arc_ = fields.add(tr("Arc, radius"), Member::wordsArc);
   spacing_ = new CountBox;
   spacing_->setRange(-100, 500);
   spacing_->setSuffix(tr(" %"));

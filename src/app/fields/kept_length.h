@@ -11,9 +11,9 @@ namespace avrelt {
 
 /// A field of a dialog that changes a length of its own, which has to outlive it, and steps by the
 /// tape's marks; `changed` hears of it.
-inline LengthField* keptLength(const QString& label, const QString& name, Length& length, Unit unit,
+inline LengthField* keptLength(const QString& label, Member member, Length& length, Unit unit,
                                const std::function<void()>& changed = {}) {
-  auto* made = new LengthField(label, name);
+  auto* made = new LengthField(label, member);
   made->show(length, unit);
   QObject::connect(made, &LengthField::typed, made,
                    [made, unit, &length, changed](const WrittenLength& typed) {

@@ -11,8 +11,8 @@
 
 namespace avrelt {
 
-LengthField::LengthField(const QString& label, const QString& field, Kind kind, QWidget* parent)
-    : QWidget(parent), field_(field), kind_(kind) {
+LengthField::LengthField(const QString& label, const Where& where, Kind kind, QWidget* parent)
+    : QWidget(parent), where_(where), kind_(kind) {
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(3);

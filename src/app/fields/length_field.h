@@ -28,11 +28,11 @@ class LengthField : public QWidget {
     degreesOfWidth,  ///< from one side of something to the other
   };
 
-  LengthField(const QString& label, const QString& field, Kind kind = Kind::length,
+  LengthField(const QString& label, const Where& where, Kind kind = Kind::length,
               QWidget* parent = nullptr);
 
-  /// The document's name for the field: "wrap.overlap".
-  QString field() const { return field_; }
+  /// What the field is for.
+  const Where& where() const { return where_; }
   void setLabel(const QString& label);
 
   /// Shows a value, unless the maker is in the midst of typing another.
@@ -73,7 +73,7 @@ class LengthField : public QWidget {
   void showBubble();
   void takeBack();
 
-  QString field_;
+  Where where_;
   Kind kind_;
   QLabel* label_;
   QLineEdit* edit_;

@@ -13,10 +13,9 @@ namespace avrelt {
 /// A field for a length of what is in hand, which arrow keys step by marks of the tape, not below
 /// 0. `now` is nothing while there is nothing in hand.
 inline LengthField* addMarkedField(Order& order, FieldSet& fields, const QString& label,
-                                   const QString& name,
-                                   const std::function<std::optional<Length>()>& now,
+                                   Member member, const std::function<std::optional<Length>()>& now,
                                    const std::function<void(const WrittenLength&)>& set) {
-  LengthField* made = fields.add(label, name);
+  LengthField* made = fields.add(label, member);
   QObject::connect(made, &LengthField::typed, made, set);
   QObject::connect(made, &LengthField::stepped, made, [&order, now, set](int marks) {
     const std::optional<Length> length = now();

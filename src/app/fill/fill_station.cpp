@@ -82,33 +82,28 @@ void FillStation::takeArtworkFrom(const QString& path) {
   emit said(taken ? foundWords(*taken, order_.unit()) : taken.error());
 }
 
-bool FillStation::goTo(const QString& field) {
-  if (!field.startsWith(QStringLiteral("fills["))) return false;
-  const int index = field.mid(6, field.indexOf(QLatin1Char(']')) - 6).toInt();
-  if (order_.hasCup()) {
-    const std::vector<Fill>& fills = order_.currentCup().fills;
-    if (index >= 0 && index < static_cast<int>(fills.size())) {
-      order_.pickZone(fills[static_cast<std::size_t>(index)].zone);
-    }
-  }
-  if (field.contains(QStringLiteral("].pattern.taperFit")) ||
-      field.contains(QStringLiteral("].pattern.heightFit"))) {
-    patternPages_->show(fit);
-    fit_->ways().setFocus(Qt::OtherFocusReason);
+bool FillStation::goTo(const Where& where) {
+  const auto focus = [](QWidget& widget) {
+    widget.setFocus(Qt::OtherFocusReason);
     return true;
-  }
-  if (field.contains(QStringLiteral("].colours"))) {
-    colours_->list().setFocus(Qt::OtherFocusReason);
-    return true;
-  }
-  if (field.contains(QStringLiteral("].cutting"))) {
-    workPages_->show(parts);
-    cutting_->lines().setFocus(Qt::OtherFocusReason);
-    return true;
+  };
+  switch (where.member) {
+    case Member::patternTaper:
+    case Member::patternRise:
+      patternPages_->show(fit);
+      return focus(fit_->ways());
+    case Member::colours:
+    case Member::style:
+    case Member::pins:
+      return focus(colours_->list());
+    case Member::cuttingLines:
+      workPages_->show(parts);
+      return focus(cutting_->lines());
+    default:
+      break;
   }
   patternPages_->show(family);
-  if (!fields_.goTo(field)) pattern_->gallery().setFocus(Qt::OtherFocusReason);
-  return true;
+  return fields_.goTo(where) || focus(pattern_->gallery());
 }
 
 }  // namespace avrelt

@@ -23,9 +23,8 @@ class FillStation : public QWidget {
  public:
   explicit FillStation(Order& order, QWidget* parent = nullptr);
 
-  /// Puts the keyboard to what the field names ("fills[0].pattern.size"); false where it is none of
-  /// this station's.
-  bool goTo(const QString& field);
+  /// Puts the keyboard to what is for that; false where nothing is.
+  bool goTo(const Where& where);
   /// Asks for a drawing and fills the zone in hand with it.
   void askForArtwork();
   /// The same without asking.

@@ -31,8 +31,8 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   grid->setContentsMargins(0, 0, 0, 0);
   grid->setHorizontalSpacing(10);
   grid->setVerticalSpacing(4);
-  size_ = field(fields, tr("One repeat, wide"), "size", &Pattern::size);
-  line_ = field(fields, tr("Line between"), "line", &Pattern::line);
+  size_ = field(fields, tr("One repeat, wide"), Member::patternSize, &Pattern::size);
+  line_ = field(fields, tr("Line between"), Member::patternLine, &Pattern::line);
   repeats_ = new QComboBox;
   repeats_->setMinimumWidth(118);
   repeats_->setAccessibleName(tr("Repeats round the cup"));
@@ -86,10 +86,10 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
-LengthField* PatternPage::field(FieldSet& fields, const QString& label, const char* member,
+LengthField* PatternPage::field(FieldSet& fields, const QString& label, Member member,
                                 WrittenLength Pattern::*length) {
-  const QString key = QLatin1String(member);
-  LengthField* made = fields.add(label, QStringLiteral("fill.pattern.") + key);
+  const QString key = keyOf(member);
+  LengthField* made = fields.add(label, member);
   const auto set = [this, key, length](const WrittenLength& typed) {
     editFill(order_, tr("Set the pattern to %1").arg(say(typed.length, order_.unit())), key,
              [&](Fill& fill) { fill.pattern.*length = typed; });

@@ -29,7 +29,7 @@ class PatternPage : public QWidget {
 
  private:
   void refresh();
-  LengthField* field(FieldSet& fields, const QString& label, const char* member,
+  LengthField* field(FieldSet& fields, const QString& label, Member member,
                      WrittenLength Pattern::*length);
   void showRepeats(const Fill& fill, const CupPlan& plan);
 

@@ -13,13 +13,13 @@ BasePage::BasePage(Order& order, FieldSet& fields, QWidget* parent)
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(6);
-  const auto field = [&](const QString& label, const QString& name, const auto& of) {
-    LengthField* made = fields.add(label, name);
+  const auto field = [&](const QString& label, Member member, const auto& of) {
+    LengthField* made = fields.add(label, member);
     column->addWidget(made);
-    const auto set = [this, name, of](const WrittenLength& length) {
+    const auto set = [this, member, of](const WrittenLength& length) {
       order_.editCup(
           tr("Set %1").arg(say(length.length, order_.unit())), [&](Cup& cup) { of(cup) = length; },
-          name);
+          keyOf(member));
     };
     connect(made, &LengthField::typed, this, set);
     connect(made, &LengthField::stepped, this, [this, set, of](int marks) {
@@ -30,11 +30,11 @@ BasePage::BasePage(Order& order, FieldSet& fields, QWidget* parent)
     });
     return made;
   };
-  overhang_ = field(tr("Hangs over the base by"), QStringLiteral("base.overhang"),
+  overhang_ = field(tr("Hangs over the base by"), Member::overhang,
                     [](Cup& cup) -> WrittenLength& { return cup.base.overhang; });
-  disc_ = field(tr("Bare round the base disc"), QStringLiteral("base.disc_clearance"),
+  disc_ = field(tr("Bare round the base disc"), Member::discClearance,
                 [](Cup& cup) -> WrittenLength& { return cup.base.discClearance; });
-  fillet_ = field(tr("Radius of the base's rounding"), QStringLiteral("blank.fillet"),
+  fillet_ = field(tr("Radius of the base's rounding"), Member::fillet,
                   [](Cup& cup) -> WrittenLength& { return cup.blank.fillet; });
   words_ = new QLabel;
   words_->setProperty("role", "label");

@@ -38,8 +38,7 @@ DoubtPage::DoubtPage(Order& order, FieldSet& fields, QWidget* parent)
   film_ = new Segments(tr("Film shrinks by"), {tr("0 %"), tr("0.5"), tr("1"), tr("2 %")});
   column->addLayout(labelled(tr("Tape off by marks"), marks_));
   column->addLayout(labelled(tr("Film shrinks by"), film_));
-  oval_ =
-      fields.add(tr("Out of round, widest less narrowest"), QStringLiteral("doubt.out_of_round"));
+  oval_ = fields.add(tr("Out of round, widest less narrowest"), Member::outOfRound);
   column->addWidget(oval_);
 
   auto* grid = new QGridLayout;
@@ -75,7 +74,7 @@ DoubtPage::DoubtPage(Order& order, FieldSet& fields, QWidget* parent)
   const auto setOval = [this, edit](const WrittenLength& length) {
     edit(
         tr("Set out of round to %1").arg(say(length.length, order_.unit())),
-        [&](Doubt& doubt) { doubt.outOfRound = length; }, QStringLiteral("doubt.out_of_round"));
+        [&](Doubt& doubt) { doubt.outOfRound = length; }, keyOf(Member::outOfRound));
   };
   connect(oval_, &LengthField::typed, this, setOval);
   connect(oval_, &LengthField::stepped, this, [this, setOval](int marks) {

@@ -95,12 +95,11 @@ FeaturesPage::FeaturesPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addLayout(buttons);
   row->addLayout(column, 5);
 
-  at_ = fields.add(tr("Middle at (0° is the front)"), QStringLiteral("blank.features.at"),
-                   LengthField::Kind::degrees);
-  wide_ = fields.add(tr("Wide"), QStringLiteral("blank.features.wide"),
-                     LengthField::Kind::degreesOfWidth);
-  low_ = fields.add(tr("From, up the wall"), QStringLiteral("blank.features.low"));
-  high_ = fields.add(tr("To, up the wall"), QStringLiteral("blank.features.high"));
+  at_ =
+      fields.add(tr("Middle at (0° is the front)"), Member::featureAt, LengthField::Kind::degrees);
+  wide_ = fields.add(tr("Wide"), Member::featureWide, LengthField::Kind::degreesOfWidth);
+  low_ = fields.add(tr("From, up the wall"), Member::featureLow);
+  high_ = fields.add(tr("To, up the wall"), Member::featureHigh);
   auto* places = new QVBoxLayout;
   places->setSpacing(6);
   for (LengthField* field : {at_, wide_, low_, high_}) places->addWidget(field);
@@ -160,10 +159,8 @@ int FeaturesPage::picked() const {
   return std::min(list_->currentRow(), count - 1);
 }
 
-void FeaturesPage::pickFor(const QString& field) {
-  const int from = static_cast<int>(field.indexOf(QLatin1Char('['))) + 1;
-  const int to = static_cast<int>(field.indexOf(QLatin1Char(']')));
-  list_->setCurrentRow(field.mid(from, to - from).toInt());
+void FeaturesPage::pick(int feature) {
+  if (feature >= 0) list_->setCurrentRow(feature);
 }
 
 void FeaturesPage::addFeature(FeatureKind kind) {

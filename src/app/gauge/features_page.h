@@ -19,7 +19,7 @@ class FeaturesPage : public QWidget {
 
   QListWidget* list() { return list_; }
   /// Takes the feature a fault names ("blank.features[1].high") in hand.
-  void pickFor(const QString& field);
+  void pick(int feature);
   void addFeature(FeatureKind kind);
 
  private:

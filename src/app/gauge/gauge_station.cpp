@@ -72,9 +72,9 @@ QWidget* GaugeStation::measureCard() {
   choices->addStretch();
   body->addLayout(choices);
 
-  rim_ = fields_.add({}, QStringLiteral("blank.stations[1].around"));
-  base_ = fields_.add({}, QStringLiteral("blank.stations[0].around"));
-  height_ = fields_.add({}, QStringLiteral("blank.stations[1].at"));
+  rim_ = fields_.add({}, Where(Member::stationGirth, std::size_t{1}));
+  base_ = fields_.add({}, Where(Member::stationGirth, std::size_t{0}));
+  height_ = fields_.add({}, Where(Member::stationAt, std::size_t{1}));
   auto* columns = new QHBoxLayout;
   columns->setSpacing(14);
   auto* column = new QVBoxLayout;
@@ -147,7 +147,7 @@ QWidget* GaugeStation::wrapCard() {
       connect(made, &LengthField::typedAngle, this, [this](Angle angle) {
         order_.editCup(
             tr("Set seam to %1").arg(QString::fromStdString(angleText(angle))),
-            [angle](Cup& cup) { cup.wrap.seamAt = angle; }, fieldOf(GaugeLine::seam));
+            [angle](Cup& cup) { cup.wrap.seamAt = angle; }, keyOf(Member::seamAt));
       });
     } else {
       connect(made, &LengthField::typed, this, [this, gaugeLine](const WrittenLength& typed) {
@@ -160,7 +160,7 @@ QWidget* GaugeStation::wrapCard() {
                                           : cup.wrap.overlap;
               target = typed;
             },
-            fieldOf(gaugeLine));
+            keyOf(memberOf(gaugeLine)));
       });
     }
     return made;
@@ -352,38 +352,40 @@ void GaugeStation::begin() {
   first->edit()->selectAll();
 }
 
-bool GaugeStation::goTo(const QString& field) {
-  const auto begins = [&](const char* with) { return field.startsWith(QLatin1String(with)); };
-  if (begins("wrap.over")) return false;
-  const bool ofCoats = begins("build_up.");
-  if (ofCoats) showPage(growth);
-  if (begins("doubt.")) showPage(doubt);
-  if (begins("wrap.laying") || begins("film.")) {
+bool GaugeStation::goTo(const Where& where) {
+  const Member member = where.member;
+  if (member >= Member::laidAfter && member <= Member::measuredGirth) {
+    showPage(growth);
+    if (!fields_.goTo(where)) growth_->stages()->setFocus(Qt::OtherFocusReason);
+    return true;
+  }
+  if (member == Member::laying) {
     showPage(laying);
     laying_->tiles().front()->setFocus(Qt::OtherFocusReason);
     return true;
   }
-  if (begins("blank.features")) {
+  if (member == Member::outOfRound) showPage(doubt);
+  if (member >= Member::feature && member <= Member::featureHigh) {
     showMeasures(features);
-    features_->pickFor(field);
-  } else if (begins("blank.stations")) {
+    features_->pick(where.number);
+    if (!fields_.goTo(where)) features_->list()->setFocus(Qt::OtherFocusReason);
+    return true;
+  }
+  if (member >= Member::stations && member <= Member::stationGirth) {
     showMeasures(measures);
     const bool curved = order_.hasCup() && shapeOf(order_.currentCup()) == Shape::curved;
-    if (curved && stations_->goTo(field)) return true;
+    if (curved && stations_->goTo(where)) return true;
+    return fields_.goTo(where) || fields_.goTo(Where(Member::stationGirth, std::size_t{0}));
   }
-  const bool ofBase = begins("base.") || begins("blank.fillet");
-  if (ofBase || begins("wrap.")) {
+  const bool ofBase =
+      member == Member::fillet || member == Member::overhang || member == Member::discClearance;
+  const bool ofLiquid = member >= Member::liquidSpace && member <= Member::liquidSealAt;
+  const bool ofWrap = member >= Member::rimClearance && member <= Member::seamAt;
+  if (ofBase || ofLiquid || ofWrap) {
     if (pages_->currentIndex() == laying) showPage(figures);
-    showWrap(ofBase ? base : wrap);
+    showWrap(ofBase ? base : ofLiquid ? liquid : wrap);
   }
-  if (begins("liquid.")) {
-    if (pages_->currentIndex() == laying) showPage(figures);
-    showWrap(liquid);
-    if (liquidPage_->goTo(field)) return true;
-  }
-  if (fields_.goTo(field)) return true;
-  if (ofCoats) growth_->stages()->setFocus(Qt::OtherFocusReason);
-  return ofCoats;
+  return (ofLiquid && liquidPage_->goTo(where)) || fields_.goTo(where);
 }
 
 }  // namespace avrelt

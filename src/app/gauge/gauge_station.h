@@ -28,8 +28,8 @@ class GaugeStation : public QWidget {
  public:
   explicit GaugeStation(Order& order, QWidget* parent = nullptr);
 
-  /// Puts the keyboard into the field of that name ("wrap.overlap"); false where there is none.
-  bool goTo(const QString& field);
+  /// Puts the keyboard to what is for that; false where nothing is.
+  bool goTo(const Where& where);
   /// Puts the keyboard where measuring begins.
   void begin();
   /// The pages of the last card: what the wrap comes to, what coats add, how wrong it can be.

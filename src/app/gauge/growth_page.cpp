@@ -64,8 +64,7 @@ GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
   row->addWidget(sized_);
   column->addLayout(row);
 
-  again_ =
-      fields.add(tr("Round the rim, measured at this stage"), QStringLiteral("build_up.measured"));
+  again_ = fields.add(tr("Round the rim, measured at this stage"), Member::measured);
   log_ = new QPushButton(tr("Log it"));
   log_->setToolTip(tr("Keep this girth in the shop: growth is then predicted your way (Ctrl+L)"));
   auto* measured = new QHBoxLayout;

@@ -54,24 +54,24 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
   warmest_ = spin(new CountBox, tr("Warmest it gets"),
                   tr("In the wash, in a car in the sun, with a hot drink in it"));
   seal_ = addMarkedField(
-      order, fields, tr("Seal line at"), QStringLiteral("liquid.seal_at"),
+      order, fields, tr("Seal line at"), Member::liquidSealAt,
       [this]() -> std::optional<Length> {
         if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
         return order_.currentCup().liquid->sealAt.length;
       },
       [this](const WrittenLength& typed) {
         change(tr("Set the seal line to %1").arg(say(typed.length, order_.unit())),
-               QStringLiteral("liquid.seal_at"), [&](Liquid& liquid) { liquid.sealAt = typed; });
+               Member::liquidSealAt, [&](Liquid& liquid) { liquid.sealAt = typed; });
       });
   band_ = addMarkedField(
-      order, fields, tr("Band, tall"), QStringLiteral("liquid.band"),
+      order, fields, tr("Band, tall"), Member::liquidBand,
       [this]() -> std::optional<Length> {
         if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
         return order_.currentCup().liquid->band.length;
       },
       [this](const WrittenLength& typed) {
         change(tr("Set the cover band to %1").arg(say(typed.length, order_.unit())),
-               QStringLiteral("liquid.band"), [&](Liquid& liquid) { liquid.band = typed; });
+               Member::liquidBand, [&](Liquid& liquid) { liquid.band = typed; });
       });
   auto* lengths = new QHBoxLayout;
   lengths->setSpacing(8);
@@ -92,43 +92,43 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
     });
   });
   connect(space_, &QDoubleSpinBox::valueChanged, this, [this](double ml) {
-    change(tr("Set the space to fill"), QStringLiteral("liquid.space_ml"),
+    change(tr("Set the space to fill"), Member::liquidSpace,
            [ml](Liquid& liquid) { liquid.space = Volume::ml(ml); });
   });
   connect(glycerin_, &QSpinBox::valueChanged, this, [this](int percent) {
-    change(tr("Set the share of glycerin"), QStringLiteral("liquid.glycerin"),
+    change(tr("Set the share of glycerin"), Member::liquidGlycerin,
            [percent](Liquid& liquid) { liquid.glycerin = percent / 100.0; });
   });
   connect(room_, &QSpinBox::valueChanged, this, [this](int percent) {
-    change(tr("Set what is left free"), QStringLiteral("liquid.room"),
+    change(tr("Set what is left free"), Member::liquidRoom,
            [percent](Liquid& liquid) { liquid.room = percent / 100.0; });
   });
   connect(warmest_, &QSpinBox::valueChanged, this, [this](int degrees) {
     const Temperature warmest = order_.unit() == Unit::inch ? Temperature::fahrenheit(degrees)
                                                             : Temperature::celsius(degrees);
-    change(tr("Set how warm it may get"), QStringLiteral("liquid.warmest_c"),
+    change(tr("Set how warm it may get"), Member::liquidWarmest,
            [warmest](Liquid& liquid) { liquid.warmest = warmest; });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
 }
 
-void LiquidPage::change(const QString& text, const QString& key,
+void LiquidPage::change(const QString& text, Member member,
                         const std::function<void(Liquid&)>& change) {
   order_.editCup(
       text,
       [&](Cup& cup) {
         if (cup.liquid) change(*cup.liquid);
       },
-      key);
+      keyOf(member));
 }
 
-bool LiquidPage::goTo(const QString& field) {
-  QWidget* found = field == QLatin1String("liquid.space_ml")    ? static_cast<QWidget*>(space_)
-                   : field == QLatin1String("liquid.glycerin")  ? glycerin_
-                   : field == QLatin1String("liquid.room")      ? room_
-                   : field == QLatin1String("liquid.warmest_c") ? warmest_
-                                                                : nullptr;
+bool LiquidPage::goTo(const Where& where) {
+  QWidget* found = where.member == Member::liquidSpace      ? static_cast<QWidget*>(space_)
+                   : where.member == Member::liquidGlycerin ? glycerin_
+                   : where.member == Member::liquidRoom     ? room_
+                   : where.member == Member::liquidWarmest  ? warmest_
+                                                            : nullptr;
   if (found != nullptr) found->setFocus(Qt::OtherFocusReason);
   return found != nullptr;
 }

@@ -24,11 +24,11 @@ class LiquidPage : public QWidget {
   QDoubleSpinBox& space() { return *space_; }
   const QLabel& words() const { return *words_; }
   /// Whether a fault or a watch is about one of its fields, and takes the keyboard there.
-  bool goTo(const QString& field);
+  bool goTo(const Where& where);
 
  private:
   void refresh();
-  void change(const QString& text, const QString& key, const std::function<void(Liquid&)>& change);
+  void change(const QString& text, Member member, const std::function<void(Liquid&)>& change);
 
   Order& order_;
   QCheckBox* filled_ = nullptr;

@@ -80,15 +80,12 @@ void StationTable::pick(int station) {
   table_->setCurrentCell(stationOf(station), girthColumn);
 }
 
-bool StationTable::goTo(const QString& field) {
-  for (int station = 0; station < table_->rowCount(); ++station) {
-    if (!field.startsWith(QStringLiteral("blank.stations[%1]").arg(station))) continue;
-    const bool height = field.endsWith(QStringLiteral(".at"));
-    table_->setCurrentCell(stationOf(station), height ? heightColumn : girthColumn);
-    table_->setFocus(Qt::OtherFocusReason);
-    return true;
-  }
-  return false;
+bool StationTable::goTo(const Where& where) {
+  if (where.number < 0 || where.number >= table_->rowCount()) return false;
+  const bool height = where.member == Member::stationAt;
+  table_->setCurrentCell(stationOf(where.number), height ? heightColumn : girthColumn);
+  table_->setFocus(Qt::OtherFocusReason);
+  return true;
 }
 
 void StationTable::refresh() {
@@ -115,27 +112,24 @@ void StationTable::refresh() {
   const Faults faults = order_.faults();
   for (int i = 0; i < count; ++i) {
     const Station& station = stations[static_cast<std::size_t>(i)];
-    const QString place = QStringLiteral("blank.stations[%1]").arg(i);
-    const auto put = [&](Column at, const QString& text, bool fixed, const QString& member) {
+    const auto put = [&](Column at, const QString& text, bool fixed,
+                         Member member = Member::whole) {
       auto* item = new QTableWidgetItem(text);
       item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
       if (fixed) item->setFlags(item->flags() & ~Qt::ItemIsEditable);
       for (const Fault& fault : faults) {
-        const QString field = QString::fromStdString(fault.field);
-        if (!field.startsWith(place) ||
-            field.endsWith(QStringLiteral(".at")) != (at == heightColumn)) {
+        if (member == Member::whole || fault.where.member != member || fault.where.number != i) {
           continue;
         }
-        if (member.isEmpty()) continue;
         item->setForeground(theme().stop);
         item->setToolTip(say(fault.sentence, unit));
       }
       table_->setItem(stationOf(i), at, item);
     };
     put(heightColumn, i == 0 ? tr("base") : plain(say(station.at.length, unit)), i == 0,
-        QStringLiteral("at"));
+        Member::stationAt);
     put(girthColumn, station.girth ? plain(say(station.girth->length, unit)) : tr("as below"),
-        false, QStringLiteral("girth"));
+        false, Member::stationGirth);
     QString laid;
     if (known) {
       const Length s = plan->wall.body.stations()[static_cast<std::size_t>(i)];

@@ -26,7 +26,7 @@ class StationTable : public QWidget {
   int picked() const;
   void pick(int station);
   /// Puts the keyboard on the field of that name ("blank.stations[2].at"); false where none is.
-  bool goTo(const QString& field);
+  bool goTo(const Where& where);
 
  signals:
   void stationPicked(int station);

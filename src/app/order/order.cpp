@@ -29,7 +29,7 @@ const Cup& Order::drawnCup() const {
 }
 
 bool Order::planHolds() const {
-  return typing_.isEmpty() && planned_.keepsUp(current_);
+  return typing_.empty() && planned_.keepsUp(current_);
 }
 
 const CupPlan* Order::presentPlan() {
@@ -37,14 +37,12 @@ const CupPlan* Order::presentPlan() {
     planned_.await(current_);
     emit changed();
   }
-  return typing_.isEmpty() && planned_.holds(current_) ? plan() : nullptr;
+  return typing_.empty() && planned_.holds(current_) ? plan() : nullptr;
 }
 
 Faults Order::faults() const {
   Faults faults = planned_.faults(current_);
-  for (const auto& [field, sentence] : typing_.asKeyValueRange()) {
-    faults.push_back({field.toStdString(), sentence});
-  }
+  for (const auto& [where, sentence] : typing_) faults.push_back({where, sentence});
   return faults;
 }
 
@@ -383,7 +381,7 @@ void Order::setMeasure(GaugeLine gaugeLine, Length length) {
             break;
         }
       },
-      fieldOf(gaugeLine));
+      keyOf(memberOf(gaugeLine)));
 }
 
 void Order::nudge(GaugeLine gaugeLine, int marks) {
@@ -391,7 +389,7 @@ void Order::nudge(GaugeLine gaugeLine, int marks) {
     editCup(
         tr("Turn the seam"),
         [&](Cup& cup) { cup.wrap.seamAt = (cup.wrap.seamAt + Angle::degrees(marks)).wrapped(); },
-        fieldOf(gaugeLine));
+        keyOf(memberOf(gaugeLine)));
     return;
   }
   const std::optional<Length> now = measureOf(gaugeLine);
@@ -400,33 +398,36 @@ void Order::nudge(GaugeLine gaugeLine, int marks) {
   setMeasure(gaugeLine, nearestMark(*now, graduation) + step(graduation) * marks);
 }
 
-void Order::setTyping(const QString& field, const std::optional<Sentence>& fault) {
-  const bool was = typing_.contains(field);
-  if (!fault && !was) return;
+void Order::setTyping(const Where& where, const std::optional<Sentence>& fault) {
+  if (!fault && !typing_.contains(where)) return;
   if (fault) {
-    typing_[field] = *fault;
+    typing_[where] = *fault;
   } else {
-    typing_.remove(field);
+    typing_.erase(where);
   }
   emit changed();
 }
 
-QString fieldOf(GaugeLine gaugeLine) {
+QString keyOf(Member member) {
+  return QString::number(static_cast<int>(member));
+}
+
+Member memberOf(GaugeLine gaugeLine) {
   switch (gaugeLine) {
     case GaugeLine::rimClearance:
-      return QStringLiteral("wrap.rim_clearance");
+      return Member::rimClearance;
     case GaugeLine::baseClearance:
-      return QStringLiteral("wrap.base_clearance");
+      return Member::baseClearance;
     case GaugeLine::overlap:
-      return QStringLiteral("wrap.overlap");
+      return Member::overlap;
     case GaugeLine::seam:
-      return QStringLiteral("wrap.seam_at");
+      return Member::seamAt;
     case GaugeLine::strip:
-      return QStringLiteral("strip.at");
+      return Member::stripAt;
     case GaugeLine::none:
       break;
   }
-  return {};
+  return Member::whole;
 }
 
 QString nameOf(GaugeLine gaugeLine) {

@@ -135,7 +135,7 @@ class Order : public QObject {
   void nudge(GaugeLine gaugeLine, int marks);
 
   /// Something typed that is no length yet; an empty sentence takes it back. Views grey the plan.
-  void setTyping(const QString& field, const std::optional<Sentence>& fault);
+  void setTyping(const Where& where, const std::optional<Sentence>& fault);
 
  signals:
   /// A change was not made, and why.
@@ -162,7 +162,7 @@ class Order : public QObject {
   InHand inHand_;
   PlannedCups planned_;
   QTimer arrivals_;
-  QMap<QString, Sentence> typing_;
+  std::map<Where, Sentence> typing_;
   QUndoStack history_;
   int epoch_ = 0;
   QString lastKey_;  ///< of the newest change
@@ -170,7 +170,9 @@ class Order : public QObject {
 };
 
 /// The field of a cup that a line stands for.
-QString fieldOf(GaugeLine gaugeLine);
+Member memberOf(GaugeLine gaugeLine);
+/// The key under which changes of one field after the other are one step back.
+QString keyOf(Member member);
 /// "rim clearance": a line in the middle of a sentence.
 QString nameOf(GaugeLine gaugeLine);
 

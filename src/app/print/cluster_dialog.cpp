@@ -128,9 +128,9 @@ ClusterDialog::ClusterDialog(Unit unit, std::vector<SharedArt> artworks, QWidget
   right->addWidget(view_, 1);
   auto* fields = new QHBoxLayout;
   fields->setSpacing(10);
-  wide_ = new LengthField(tr("Wide"), QStringLiteral("cluster.wide"));
-  tall_ = new LengthField(tr("Tall"), QStringLiteral("cluster.tall"));
-  motif_ = new LengthField(tr("Each, at most"), QStringLiteral("cluster.motif"));
+  wide_ = new LengthField(tr("Wide"), Member::clusterWide);
+  tall_ = new LengthField(tr("Tall"), Member::clusterTall);
+  motif_ = new LengthField(tr("Each, at most"), Member::clusterMotif);
   turns_ = new CountBox;
   turns_->setRange(0, 180);
   turns_->setSuffix(tr("°"));
@@ -246,12 +246,14 @@ void ClusterDialog::refresh() {
   QString words;
   for (const Fault& fault : faults) {
     const QString said = say(fault.sentence, unit_);
-    if (fault.field == "of") {
+    if (fault.where.member == Member::clusterOf) {
       words = artworks_.empty() ? tr("The order has no artworks yet. Add shapes or drawings first.")
                                 : said;
       continue;
     }
-    (fault.field == "wide" ? wide_ : fault.field == "tall" ? tall_ : motif_)->setFault(said);
+    for (LengthField* field : {wide_, tall_, motif_}) {
+      if (field->where() == fault.where) field->setFault(said);
+    }
   }
   again_->setEnabled(faults.empty());
   take_->setEnabled(faults.empty());

@@ -70,13 +70,11 @@ LayerPrintDialog::LayerPrintDialog(const Document& document, const QString& titl
   right->addLayout(how);
   auto* fields = new QHBoxLayout;
   fields->setSpacing(10);
-  wide_ = new LengthField(tr("One is wide"), QStringLiteral("layer.print.wide"));
-  right_ = new LengthField(tr("To the right of the middle"), QStringLiteral("layer.print.right"),
+  wide_ = new LengthField(tr("One is wide"), Member::printWide);
+  right_ = new LengthField(tr("To the right of the middle"), Member::printRight,
                            LengthField::Kind::offset);
-  up_ = new LengthField(tr("Up from it"), QStringLiteral("layer.print.up"),
-                        LengthField::Kind::offset);
-  turn_ = new LengthField(tr("Turned left by"), QStringLiteral("layer.print.turn"),
-                          LengthField::Kind::degrees);
+  up_ = new LengthField(tr("Up from it"), Member::printUp, LengthField::Kind::offset);
+  turn_ = new LengthField(tr("Turned left by"), Member::printTurn, LengthField::Kind::degrees);
   for (LengthField* field : {wide_, right_, up_, turn_}) fields->addWidget(field);
   right->addLayout(fields);
   words_ = new QLabel;
@@ -185,8 +183,9 @@ void LayerPrintDialog::refresh() {
   for (LengthField* field : {wide_, right_, up_}) field->setFault({});
   const Faults faults = any ? faultsOf(print) : Faults();
   for (const Fault& fault : faults) {
-    LengthField* field = fault.field == "wide" ? wide_ : fault.field == "right" ? right_ : up_;
-    field->setFault(avrelt::say(fault.sentence, unit_));
+    for (LengthField* field : {wide_, right_, up_}) {
+      if (field->where() == fault.where) field->setFault(avrelt::say(fault.sentence, unit_));
+    }
   }
   take_->setEnabled(any && faults.empty());
   const PictureSizes* dots = any ? dotsFor(print.picture) : nullptr;

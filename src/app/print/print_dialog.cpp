@@ -46,12 +46,11 @@ PrintDialog::PrintDialog(const Document& document, const Wall& wall, const Zone&
   right->addLayout(how);
   auto* fields = new QHBoxLayout;
   fields->setSpacing(10);
-  wide_ = new LengthField(tr("One is wide"), QStringLiteral("print.wide"));
-  at_ = new LengthField(tr("Its middle, from the front"), QStringLiteral("print.at"),
+  wide_ = new LengthField(tr("One is wide"), Member::pictureWide);
+  at_ = new LengthField(tr("Its middle, from the front"), Member::pictureAt,
                         LengthField::Kind::degrees);
-  up_ = new LengthField(tr("Up the wall"), QStringLiteral("print.up"));
-  turn_ = new LengthField(tr("Turned left by"), QStringLiteral("print.turn"),
-                          LengthField::Kind::degrees);
+  up_ = new LengthField(tr("Up the wall"), Member::pictureUp);
+  turn_ = new LengthField(tr("Turned left by"), Member::pictureTurn, LengthField::Kind::degrees);
   for (LengthField* field : {wide_, at_, up_, turn_}) fields->addWidget(field);
   right->addLayout(fields);
   words_ = new QLabel;
@@ -152,7 +151,9 @@ void PrintDialog::refresh() {
   take_->setEnabled(any);
   for (LengthField* field : {wide_, up_}) field->setFault({});
   for (const Fault& fault : faultsOf(picture_)) {
-    (fault.field == "wide" ? wide_ : up_)->setFault(say(fault.sentence, unit_));
+    for (LengthField* field : {wide_, up_}) {
+      if (field->where() == fault.where) field->setFault(say(fault.sentence, unit_));
+    }
   }
   const std::optional<PictureLie> lies = lie();
   canvas_->show(lies);

@@ -68,8 +68,8 @@ FilmsDialog::FilmsDialog(Shelf& shelf, Unit unit, QWidget* parent)
   right->addWidget(stock_, 1);
   auto* sizes = new QGridLayout;
   sizes->setHorizontalSpacing(8);
-  wide_ = new LengthField(tr("Width"), QStringLiteral("stock.wide"));
-  tall_ = new LengthField(tr("Length"), QStringLiteral("stock.tall"));
+  wide_ = new LengthField(tr("Width"), Member::stockWide);
+  tall_ = new LengthField(tr("Length"), Member::stockTall);
   count_ = new CountBox;
   count_->setRange(1, 10'000);
   place_ = new QLineEdit;
@@ -266,7 +266,7 @@ void FilmsDialog::keepStock() {
   bool refused = false;
   for (const Fault& fault : faultsOf(*stock)) {
     for (LengthField* field : {wide_, tall_}) {
-      if (field->field() == QString::fromStdString(fault.field)) {
+      if (field->where() == fault.where) {
         field->setFault(say(fault.sentence, unit_));
         refused = true;
       }

@@ -12,7 +12,7 @@ namespace avrelt {
 CheckCanvas::CheckCanvas(CupPlan plan, QWidget* parent)
     : PhotoCanvas(parent),
       plan_(std::move(plan)),
-      sight_(refuse("photo.marks", "Load a photo of the cup.")) {
+      sight_(refuse(Member::photoMarks, "Load a photo of the cup.")) {
   setAccessibleDescription(
       tr("Tab goes from handle to handle, arrows move one. The last is the place asked about."));
 }

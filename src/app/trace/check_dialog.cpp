@@ -14,7 +14,7 @@ CheckDialog::CheckDialog(const CupPlan& plan, QWidget* parent) : PhotoDialog(pla
       tr("Put the dark marks on both ends of base and rim and on the middles of their near sides, "
          "the brass one anywhere on the front. Lines and outlines of the plan then lie where tape "
          "and decals should be."));
-  distance_ = new LengthField(tr("The camera stood off by"), QStringLiteral("photo.distance"));
+  distance_ = new LengthField(tr("The camera stood off by"), Member::photoDistance);
   distance_->showWord(tr("by the marks"), unit());
   distance_->setToolTip(
       tr("From the cup's middle. At 0 it follows from how round base and rim look"));
@@ -52,7 +52,7 @@ CheckDialog::CheckDialog(const CupPlan& plan, QWidget* parent) : PhotoDialog(pla
 
 void CheckDialog::refresh() {
   const Checked<PhotoSight>& sight = canvas_->sight();
-  distance_->setFault(!sight && sight.error().field == "photo.distance"
+  distance_->setFault(!sight && sight.error().where.member == Member::photoDistance
                           ? say(sight.error().sentence, unit())
                           : QString());
   if (!isLoaded()) {

@@ -17,7 +17,7 @@ TraceDialog::TraceDialog(Unit unit, Length apart, QWidget* parent) : PhotoDialog
       tr("Put the two blue-green marks on places whose distance you measured, the dark ones on the "
          "corners of base and rim, the others along the right-hand edge. A double click adds "
          "one."));
-  apart_ = new LengthField(tr("The two marks are apart by"), QStringLiteral("trace.apart"));
+  apart_ = new LengthField(tr("The two marks are apart by"), Member::traceApart);
   apart_->show(apart, unit);
   column()->addWidget(apart_);
   table_ = new QTableWidget;

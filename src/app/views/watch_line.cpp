@@ -29,13 +29,11 @@ void WatchLine::refresh() {
   const std::size_t shownBefore = shown_;
   const Unit unit = order_.unit();
   for (const Fault& fault : order_.faults()) {
-    items_.push_back(
-        {WatchLevel::stop, QString::fromStdString(fault.field), avrelt::say(fault.sentence, unit)});
+    items_.push_back({WatchLevel::stop, fault.where, avrelt::say(fault.sentence, unit)});
   }
   if (order_.planHolds()) {
     for (const Watch& watch : order_.plan()->watches) {
-      items_.push_back(
-          {watch.level, QString::fromStdString(watch.field), avrelt::say(watch.sentence, unit)});
+      items_.push_back({watch.level, watch.where, avrelt::say(watch.sentence, unit)});
     }
   }
   items_.insert(items_.end(), others_.begin(), others_.end());
@@ -95,7 +93,7 @@ void WatchLine::next() {
 }
 
 void WatchLine::go() {
-  if (!items_.empty() && notice_.isEmpty()) emit goTo(items_[shown_].field);
+  if (!items_.empty() && notice_.isEmpty()) emit goTo(items_[shown_].where);
 }
 
 void WatchLine::paintEvent(QPaintEvent* /*event*/) {

@@ -23,7 +23,7 @@ class WatchLine : public Canvas {
   /// Something to watch that is not of the cup's plan: at the bench, say.
   struct Item {
     WatchLevel level;
-    QString field;
+    Where where;
     QString sentence;
 
     friend bool operator==(const Item&, const Item&) = default;
@@ -33,7 +33,7 @@ class WatchLine : public Canvas {
   void say(const QString& sentence);
 
  signals:
-  void goTo(const QString& field);
+  void goTo(const avrelt::Where& where);
 
  protected:
   void paintEvent(QPaintEvent* event) override;

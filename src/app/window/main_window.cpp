@@ -27,10 +27,12 @@
 #include "app/order/phrases.h"
 #include "app/order/scatter_edits.h"
 #include "app/order/stack_edits.h"
+#include "app/order/take_in_hand.h"
 #include "app/shelf/shelf_dialog.h"
 #include "app/window/keys_dialog.h"
 #include "files/disk.h"
 #include "files/read_fault.h"
+#include "files/where_text.h"
 #include "version/version.h"
 
 namespace avrelt {
@@ -218,7 +220,7 @@ void MainWindow::makeBench() {
   connect(bench_, &BenchStation::watched, this, [this] { watch_->setOthers(bench_->watches()); });
   column->addWidget(stations_);
   column->addWidget(watch_);
-  connect(watch_, &WatchLine::goTo, this, &MainWindow::goToField);
+  connect(watch_, &WatchLine::goTo, this, &MainWindow::goTo);
   connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
   connect(&order_, &Order::refused, watch_,
           [this](const Sentence& sentence) { watch_->say(avrelt::say(sentence, order_.unit())); });
@@ -307,25 +309,70 @@ void MainWindow::setViews() {
   round_->showCells(station == filling);
 }
 
-void MainWindow::goToField(const QString& field) {
-  if (gauge_->goTo(field)) {
-    goToStation(gauge);
-    gauge_->goTo(field);
-  } else if (divide_->goTo(field)) {
-    goToStation(dividing);
-    divide_->goTo(field);
-  } else if (fill_->goTo(field)) {
-    goToStation(filling);
-    fill_->goTo(field);
-  } else if (dress_->goTo(field)) {
-    goToStation(dressing);
-    dress_->goTo(field);
-  } else if (cut_->goTo(field)) {
-    goToStation(cut);
-    cut_->goTo(field);
-  } else if (bench_->goTo(field)) {
-    goToStation(bench);
+namespace {
+
+/// The station at which something is put right.
+MainWindow::Station stationFor(Member member) {
+  switch (thingOf(member)) {
+    case Thing::zone:
+    case Thing::cut:
+    case Thing::stripe:
+    case Thing::mask:
+      return MainWindow::dividing;
+    case Thing::fill:
+      return MainWindow::filling;
+    case Thing::set:
+    case Thing::layer:
+    case Thing::place:
+    case Thing::row:
+    case Thing::scatter:
+      return MainWindow::dressing;
+    case Thing::step:
+      return MainWindow::bench;
+    case Thing::none:
+    case Thing::order:
+    case Thing::cup:
+      break;
   }
+  switch (member) {
+    case Member::tapeWidth:
+    case Member::fillingOrder:
+      return MainWindow::dividing;
+    case Member::wrapOver:
+    case Member::stripAt:
+    case Member::stripWidth:
+    case Member::cutRecord:
+      return MainWindow::cut;
+    case Member::supplies:
+      return MainWindow::bench;
+    default:
+      return MainWindow::gauge;
+  }
+}
+
+}  // namespace
+
+bool MainWindow::goTo(const Where& where) {
+  takeInHand(order_, where);
+  const Station station = stationFor(where.member);
+  goToStation(station);
+  switch (station) {
+    case gauge:
+      return gauge_->goTo(where);
+    case dividing:
+      return divide_->goTo(where);
+    case filling:
+      return fill_->goTo(where);
+    case dressing:
+      return dress_->goTo(where);
+    case cut:
+      return cut_->goTo(where);
+    case bench:
+      return bench_->goTo(where);
+    case log:
+      break;
+  }
+  return false;
 }
 
 void MainWindow::refresh() {
@@ -411,10 +458,11 @@ tl::expected<std::size_t, QStringList> MainWindow::saveAll(const QString& folder
   if (!*files) {
     QStringList lines;
     for (const Fault& fault : files->error()) {
-      lines << (fault.field.empty()
+      lines << (fault.where.empty()
                     ? say(fault.sentence, order_.unit())
                     : QString::fromStdString(inWords(
-                          ReadFault{0, fault}, tr("This order").toStdString(), order_.unit())));
+                          ReadFault{0, pathOf(fault.where, order_.document()), fault.sentence},
+                          tr("This order").toStdString(), order_.unit())));
     }
     return tl::unexpected(lines);
   }

@@ -38,6 +38,9 @@ class MainWindow : public QMainWindow {
   enum Station { gauge, dividing, filling, dressing, cut, bench, log };
 
   void goToStation(int station);
+  /// Takes in hand what something was told of, and the keyboard to the field for it; false where
+  /// there is none.
+  bool goTo(const Where& where);
 
   Order& order() { return order_; }
   FlatView& flat() { return *flat_; }
@@ -88,7 +91,6 @@ class MainWindow : public QMainWindow {
   void beginAtGauge();
   void addCup();
   void askAndRemoveCup();
-  void goToField(const QString& field);
   void fillRecent();
   void askAndSavePiece(OutputKind kind);
   void askAndSaveAll();

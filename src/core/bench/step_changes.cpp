@@ -55,15 +55,16 @@ class Changing {
   }
 
  private:
-  void tell(const std::string& step, Sentence words) {
-    made_.conflicts.push_back({step, std::move(words)});
+  void tell(Rule rule, const std::string& step, Sentence words) {
+    made_.conflicts.push_back({rule, step, std::move(words)});
   }
 
   void change_(const StepChange& change) {
     auto at = called(made_.steps, change.step);
     if (change.own()) {
       if (at != made_.steps.end()) {
-        tell(change.step, {"Two steps have the id “%1”; your own is left out.", {change.step}});
+        tell(Rule::stepTwice, change.step,
+             {"Two steps have the id “%1”; your own is left out.", {change.step}});
         return;
       }
       Step step;
@@ -74,7 +75,7 @@ class Changing {
       made_.steps.push_back(std::move(step));
       at = made_.steps.end() - 1;
     } else if (at == made_.steps.end()) {
-      tell(change.step,
+      tell(Rule::stepChangeOfNone, change.step,
            {"What you changed of a step the cup no longer takes (%1) is kept, and does nothing.",
             {change.step}});
       return;
@@ -86,15 +87,17 @@ class Changing {
     }
     if (change.wait) {
       if (!at->own && change.wait->least < at->wait.least) {
-        tell(change.step, {"You wait shorter after “%1” than its method says. What is over it may "
-                           "sink in, wrinkle or tear.",
-                           {Phrase(at->words)}});
+        tell(Rule::stepWaitShort, change.step,
+             {"You wait shorter after “%1” than its method says. What is over it may "
+              "sink in, wrinkle or tear.",
+              {Phrase(at->words)}});
       }
       if (!at->own && at->wait.most &&
           (!change.wait->most || *change.wait->most > *at->wait.most)) {
-        tell(change.step, {"You let “%1” wait longer than its method says. What has to go into it, "
-                           "or come off it, may find it set.",
-                           {Phrase(at->words)}});
+        tell(Rule::stepWaitLong, change.step,
+             {"You let “%1” wait longer than its method says. What has to go into it, "
+              "or come off it, may find it set.",
+              {Phrase(at->words)}});
       }
       at->wait = *change.wait;
       at->holds = std::min(at->holds, at->handsOn + at->wait.least);
@@ -107,16 +110,17 @@ class Changing {
     const auto from = called(made_.steps, change.step);
     if (from == made_.steps.end()) return;
     if (!change.first && change.behind == change.step) {
-      tell(change.step,
+      tell(Rule::stepBehindItself, change.step,
            {"“%1” was to stand behind itself. It stands where the plan has it, your own "
             "at the end.",
             {Phrase(from->words)}});
       return;
     }
     if (!change.first && called(made_.steps, change.behind) == made_.steps.end()) {
-      tell(change.step, {"“%1” was to stand behind a step the cup no longer takes. It stands where "
-                         "the plan has it, your own at the end.",
-                         {Phrase(from->words)}});
+      tell(Rule::stepBehindNone, change.step,
+           {"“%1” was to stand behind a step the cup no longer takes. It stands where "
+            "the plan has it, your own at the end.",
+            {Phrase(from->words)}});
       return;
     }
     Step step = std::move(*from);
@@ -142,8 +146,9 @@ class Changing {
       if (before == (i < was)) continue;
       const Step& first = i < was ? other : moved;
       const Step& second = i < was ? moved : other;
-      tell(id, {"“%1” stands before “%2”, which it needs. Move it back, or change the design.",
-                {Phrase(second.words), Phrase(first.words)}});
+      tell(Rule::stepOutOfOrder, id,
+           {"“%1” stands before “%2”, which it needs. Move it back, or change the design.",
+            {Phrase(second.words), Phrase(first.words)}});
       return;
     }
   }
@@ -169,11 +174,13 @@ class Changing {
           made_.steps.begin(), made_.steps.end(),
           [&](const Step& step) { return step.kind == left && areTied(step, dropped); });
       if (other == made_.steps.end()) continue;
-      tell(id, {"You left out “%1”, but not “%2”, which goes with it.",
-                {Phrase(dropped.words), Phrase(other->words)}});
+      tell(Rule::stepLeftAlone, id,
+           {"You left out “%1”, but not “%2”, which goes with it.",
+            {Phrase(dropped.words), Phrase(other->words)}});
     }
     if (dropped.kind == StepKind::clean || dropped.kind == StepKind::rim) {
-      tell(id, {"You left out “%1”. Nothing else does it.", {Phrase(dropped.words)}});
+      tell(Rule::stepNothingDoes, id,
+           {"You left out “%1”. Nothing else does it.", {Phrase(dropped.words)}});
     }
   }
 

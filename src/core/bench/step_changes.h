@@ -3,11 +3,13 @@
 
 #include "bench/choices.h"
 #include "bench/step.h"
+#include "rules/catalogue.h"
 
 namespace avrelt {
 
 /// Something of a maker's changes that does not go with the plan, at a step, by its id.
 struct StepConflict {
+  Rule rule;
   std::string step;
   Sentence words;
 };

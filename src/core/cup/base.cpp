@@ -26,7 +26,7 @@ Checked<Length> baseDiscRadius(const Body& body, const Base& base) {
   const Length radius = flat < least * 2 ? std::max(flat - base.discClearance.length, flat / 2)
                                          : flat - base.discClearance.length;
   if (radius >= least || flat < least * 2) return radius;
-  return refuse("base.disc_clearance",
+  return refuse(Member::discClearance,
                 "A clearance of %1 leaves nothing of a base %2 across. Take %3 at most.",
                 {base.discClearance.length, flat * 2, std::max(flat - least, Length())});
 }
@@ -35,14 +35,14 @@ std::optional<Fault> overhangFault(const Body& body, const Base& base, Length ba
   const Length overhang = base.overhang.length;
   if (overhang <= Length()) return std::nullopt;
   if (baseClearance > Length()) {
-    return Fault{"base.overhang",
+    return Fault{Member::overhang,
                  {"The wrap stops %1 above the base edge, so nothing hangs over. Leave 0 bare at "
                   "the base, or let it hang over by 0.",
                   {baseClearance}}};
   }
   const Length most = body.radius(Length()) * 0.8;
   if (overhang > most) {
-    return Fault{"base.overhang",
+    return Fault{Member::overhang,
                  {"%1 to fold under does not lie on a base %2 across. Take %3 at most.",
                   {overhang, body.radius(Length()) * 2, most}}};
   }

@@ -41,14 +41,6 @@ double cosineOf(double slope) {
   return std::sqrt(std::max(0.0, (1 - slope) * (1 + slope)));
 }
 
-std::string stationField(std::size_t index, const char* member) {
-  return "blank.stations[" + std::to_string(index) + "]." + member;
-}
-
-const char* girthMember(const Station& station) {
-  return station.girthIs == Girth::around ? "around" : "across";
-}
-
 double radiusOf(const Station& station) {
   const double girth = station.girth->length.mm();
   return station.girthIs == Girth::around ? girth / (2 * pi) : girth / 2;
@@ -58,20 +50,20 @@ void checkGirth(const Blank& blank, std::size_t index, Faults& faults) {
   const Station& station = blank.stations[index];
   if (!station.girth) {
     if (index == 0) {
-      faults.push_back({stationField(0, "around"),
+      faults.push_back({Where(Member::stationGirth, std::size_t{0}),
                         {"The base has no measure. Give the length round it (or across it).", {}}});
     }
     return;
   }
   const Length girth = station.girth->length;
   if (girth < smallest) {
-    faults.push_back({stationField(index, girthMember(station)),
+    faults.push_back({Where(Member::stationGirth, index),
                       {"This measure is %2; a cup has at least %1 here. Measure round the body, "
                        "or across it.",
                        {smallest, girth}}});
   } else if (girth > longestLength) {
     faults.push_back(
-        {stationField(index, girthMember(station)),
+        {Where(Member::stationGirth, index),
          {"Nothing on a bench measures over 10 m. Check the number and its unit.", {}}});
   }
 }
@@ -79,22 +71,22 @@ void checkGirth(const Blank& blank, std::size_t index, Faults& faults) {
 void checkHeight(const Blank& blank, std::size_t index, Faults& faults) {
   const Length height = blank.stations[index].at.length;
   const Length below = blank.stations[index - 1].at.length;
-  const std::string field = stationField(index, "at");
+  const Where where(Member::stationAt, index);
   if (height > longestLength) {
     faults.push_back(
-        {field, {"Nothing on a bench measures over 10 m. Check the number and its unit.", {}}});
+        {where, {"Nothing on a bench measures over 10 m. Check the number and its unit.", {}}});
   } else if (index + 1 == blank.stations.size() && height < smallest) {
-    faults.push_back({field,
+    faults.push_back({where,
                       {"The body is %1 high; a height of at least %2 is wanted. Measure from the "
                        "base edge to the rim.",
                        {height, smallest}}});
   } else if (height == below) {
-    faults.push_back({field,
+    faults.push_back({where,
                       {"Two stations stand at %1. Keep one, or move this one up: for a step in the "
                        "wall measure just below and just above it.",
                        {height}}});
   } else if (height < below + leastRise) {
-    faults.push_back({field,
+    faults.push_back({where,
                       {"This station stands at %1 and the one before it at %2. Stations go from "
                        "the base up, at least %3 apart.",
                        {height, below, leastRise}}});
@@ -111,7 +103,7 @@ std::vector<double> radiiOf(const Blank& blank) {
 }
 
 Fault tooShort(std::size_t index, Length wall, double step) {
-  return {stationField(index, "at"),
+  return {Where(Member::stationAt, index),
           {"A wall of %1 is too short for these two girths: it has to be longer than %2. "
            "Measure along the wall, or say that the height was taken plumb.",
            {wall, Length::mm(step / steepest)}}};
@@ -120,22 +112,21 @@ Fault tooShort(std::size_t index, Length wall, double step) {
 void checkFeatures(const Blank& blank, Length wall, Faults& faults) {
   for (std::size_t i = 0; i < blank.features.size(); ++i) {
     const Feature& feature = blank.features[i];
-    const std::string field = "blank.features[" + std::to_string(i) + "].";
     const Length low = feature.kind == FeatureKind::footLip ? Length() : feature.low.length;
     if (!coversWall(feature.kind)) continue;
     if (feature.high.length > wall + leastRise) {
-      faults.push_back({field + "high",
+      faults.push_back({Where(Member::featureHigh, i),
                         {"This reaches up to %1, and the wall ends at %2. Measure along the wall "
                          "from the base edge.",
                          {feature.high.length, wall}}});
     } else if (feature.high.length <= low) {
-      faults.push_back({field + "high",
+      faults.push_back({Where(Member::featureHigh, i),
                         {"This ends at %1 and begins at %2. Its upper end comes above its lower "
                          "one.",
                          {feature.high.length, low}}});
     }
     if (feature.wide <= Angle() || feature.wide > Angle::turn()) {
-      faults.push_back({field + "wide",
+      faults.push_back({Where(Member::featureWide, i),
                         {"This is %1 wide. Give more than 0° and at most 360°.", {feature.wide}}});
     }
   }
@@ -152,13 +143,13 @@ CheckedAll<Body> Body::of(const Blank& blank) {
   const std::size_t count = blank.stations.size();
   if (count < 2 || count > mostStations) {
     return tl::unexpected(
-        Faults{{"blank.stations",
+        Faults{{Member::stations,
                 {"The body has %1 stations; from 2, the base and the rim, to %2 are wanted.",
                  {static_cast<long>(count), static_cast<long>(mostStations)}}}});
   }
   Faults faults;
   if (blank.stations[0].at.length != Length()) {
-    faults.push_back({stationField(0, "at"),
+    faults.push_back({Where(Member::stationAt, std::size_t{0}),
                       {"The first station stands at %1; it has to be the base edge, at 0.",
                        {blank.stations[0].at.length}}});
   }
@@ -209,7 +200,7 @@ CheckedAll<Body> Body::of(const Blank& blank) {
       if (smooth) {
         rise(height, radii[i], radii[i + 1], slopes[i], slopes[i + 1], false);
         if (body.rises_.back().r.steepest() > steepest) {
-          faults.push_back({stationField(i + 1, "at"),
+          faults.push_back({Where(Member::stationAt, i + 1),
                             {"Up to here the wall steps by %1 over %2 of tape: too steep for a "
                              "smooth line. Join the stations straight, or measure one more "
                              "between.",
@@ -228,7 +219,7 @@ CheckedAll<Body> Body::of(const Blank& blank) {
   const double fillet = blank.fillet.length.mm();
   body.setFillet(fillet);
   if (fillet < 0 || body.filletReach_ > 0.5 * std::min(body.rises_.front().r.y0, s)) {
-    faults.push_back({"blank.fillet",
+    faults.push_back({Member::fillet,
                       {"A rounding of %1 has no room on this base. Measure the radius of the "
                        "corner, or give 0.",
                        {blank.fillet.length}}});

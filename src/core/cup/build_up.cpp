@@ -13,28 +13,24 @@ using std::numbers::pi;
 /// Half a sixteenth of an inch at most, evenly spread: 1/32 in / √3 of girth.
 const Length tapeSpread = Length::inches(1.0 / 32) / std::sqrt(3.0) / (2 * pi);
 
-std::string fieldOf(std::size_t index, const char* member) {
-  return "build_up.measured[" + std::to_string(index) + "]." + member;
-}
-
 /// The thickness that a girth measured on the coated cup tells of.
 Checked<Length> thicknessFrom(const Body& bare, const Remeasure& measure, std::size_t index) {
   const Station& station = measure.station;
   const Length height = station.at.length;
   if (height > bare.wall()) {
-    return refuse(fieldOf(index, "at"), "The girth was measured at %1, and the wall ends at %2.",
-                  {height, bare.wall()});
+    return refuse({Member::measuredAt, index},
+                  "The girth was measured at %1, and the wall ends at %2.", {height, bare.wall()});
   }
-  const char* const member = station.girthIs == Girth::around ? "around" : "across";
   if (!station.girth) {
-    return refuse(fieldOf(index, member), "The measurement has no girth. Type what the tape says.");
+    return refuse({Member::measuredGirth, index},
+                  "The measurement has no girth. Type what the tape says.");
   }
   const double girth = station.girth->length.mm();
   const Length around = Length::mm(station.girthIs == Girth::around ? girth : girth * pi);
   const Length growth = around - bare.around(height);
   const bool vanishes = bare.narrowestRadius() * (2 * pi) + growth < Length::mm(1);
   if (growth < Length::mm(-1) || growth > Length::mm(30) || vanishes) {
-    return refuse(fieldOf(index, member),
+    return refuse({Member::measuredGirth, index},
                   "%1 round does not fit this cup: bare it is %2 there, and coats add up to %3. "
                   "Measure again at the same place.",
                   {around, bare.around(height), Length::mm(30)});
@@ -142,22 +138,21 @@ CheckedAll<std::vector<Stage>> stagesOf(const Body& bare, const BuildUp& buildUp
   Faults faults;
   const int count = static_cast<int>(buildUp.coats.size());
   if (buildUp.laidAfter < 0 || buildUp.laidAfter > count) {
-    faults.push_back({"build_up.laid_after",
+    faults.push_back({Member::laidAfter,
                       {"The parts are laid after coat %1, and there are %2 coats.",
                        {static_cast<long>(buildUp.laidAfter), static_cast<long>(count)}}});
   }
   for (std::size_t i = 0; i < buildUp.laid.size(); ++i) {
     const OwnStage& own = buildUp.laid[i];
-    const std::string place = "build_up.laid[" + std::to_string(i) + "].";
     if (own.after < 0 || own.after > count) {
-      faults.push_back({place + "after",
+      faults.push_back({Where(Member::laidOwnAfter, i),
                         {"This is laid after coat %1, and there are %2 coats.",
                          {static_cast<long>(own.after), static_cast<long>(count)}}});
     }
     for (std::size_t j = 0; j < i; ++j) {
       if (buildUp.laid[j].of != own.of) continue;
-      faults.push_back(
-          {place + "of", {"“%1” is laid at a stage of its own already. Keep one.", {own.of}}});
+      faults.push_back({Where(Member::laidOwnOf, i),
+                        {"“%1” is laid at a stage of its own already. Keep one.", {own.of}}});
       break;
     }
   }
@@ -166,7 +161,7 @@ CheckedAll<std::vector<Stage>> stagesOf(const Body& bare, const BuildUp& buildUp
   for (std::size_t i = 0; i < buildUp.measured.size(); ++i) {
     const int after = buildUp.measured[i].after;
     if (after < 1 || after > count) {
-      faults.push_back({fieldOf(i, "after"),
+      faults.push_back({Where(Member::measuredAfter, i),
                         {"The measurement was taken after coat %1, and there are %2 coats. The "
                          "bare cup is measured at its stations.",
                          {static_cast<long>(after), static_cast<long>(count)}}});

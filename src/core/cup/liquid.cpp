@@ -55,26 +55,26 @@ Faults liquidFaults(const Liquid& liquid, Length wall) {
   constexpr Volume most = Volume::ml(2000);
   Faults faults;
   if (liquid.space <= Volume() || liquid.space > most) {
-    faults.push_back({"space_ml",
+    faults.push_back({Member::liquidSpace,
                       {"A space of %1 cannot be filled. Fill it with water and measure that: up to "
                        "%2.",
                        {volumeText(liquid.space), volumeText(most)}}});
   }
   if (liquid.overlap.length > Length::mm(50)) {
-    faults.push_back({"overlap",
+    faults.push_back({Member::liquidOverlap,
                       {"Ends that lie over each other by %1 are too much for a cover band. Take up "
                        "to %2.",
                        {liquid.overlap.length, Length::mm(50)}}});
   }
   if (liquid.band.length < Length::mm(2) || liquid.band.length > Length::mm(50)) {
-    faults.push_back({"band",
+    faults.push_back({Member::liquidBand,
                       {"A band %1 tall hides no seal line, or too much. Take %2 to %3.",
                        {liquid.band.length, Length::mm(2), Length::mm(50)}}});
     return faults;
   }
   const Length half = liquid.band.length / 2;
   if (liquid.sealAt.length < half || liquid.sealAt.length > wall - half) {
-    faults.push_back({"seal_at",
+    faults.push_back({Member::liquidSealAt,
                       {"A band %1 tall over a seal line %2 up does not lie on the wall. Put the "
                        "line between %3 and %4 up the wall.",
                        {liquid.band.length, liquid.sealAt.length, half, wall - half}}});

@@ -152,31 +152,31 @@ Checked<PhotoSight> PhotoSight::of(const Body& body, const PhotoMarks& marks,
   const double tall = norm(rim - base);
   if (tall < closestMarks || norm(marks.baseRight - marks.baseLeft) < closestMarks ||
       norm(marks.rimRight - marks.rimLeft) < closestMarks) {
-    return refuse("photo.marks",
+    return refuse(Member::photoMarks,
                   "The marks lie on each other. Pull them to the ends of base and rim.");
   }
   // y runs down on a picture, so a quarter to the left of up is what the eye calls right.
   const Point right = turnedLeft((rim - base) * (1 / tall));
   if (dot(marks.baseRight - marks.baseLeft, right) <= 0 ||
       dot(marks.rimRight - marks.rimLeft, right) <= 0) {
-    return refuse("photo.marks",
+    return refuse(Member::photoMarks,
                   "The marks are turned about: the left ends go to the left, the rim above the "
                   "base. Put them right.");
   }
   if (distance && *distance < body.widestRadius() * 1.5) {
-    return refuse("photo.distance",
+    return refuse(Member::photoDistance,
                   "So near no camera sees the cup whole. Give how far it stood from the cup.");
   }
   PhotoSight sight(body, marks);
   sight.fit(distance);
   if (!std::isfinite(sight.off_) || sight.off_ > mostOff * tall) {
-    return refuse("photo.marks",
+    return refuse(Member::photoMarks,
                   "No camera sees this cup so. Put each mark on its place: the ends of base and "
                   "rim, and the middles of their near sides.");
   }
   const std::optional<WallPoint> front = sight.onWall(marks.front);
   if (!front) {
-    return refuse("photo.front", "The front's mark lies beside the cup. Put it on the wall.");
+    return refuse(Member::photoFront, "The front's mark lies beside the cup. Put it on the wall.");
   }
   sight.front_ = front->theta;
   return sight;

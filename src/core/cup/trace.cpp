@@ -38,18 +38,18 @@ Frame frameOf(const PhotoTrace& trace) {
 
 Checked<std::vector<Station>> stationsFrom(const PhotoTrace& trace, Unit unit) {
   if (trace.apart <= Length()) {
-    return refuse("trace.apart",
+    return refuse(Member::traceApart,
                   "How far apart are the two marks? Measure it on the cup and type it.");
   }
   if (norm(trace.scaleB - trace.scaleA) < closest) {
-    return refuse("trace.apart",
+    return refuse(Member::traceApart,
                   "The two marks lie on each other. Pull them apart, as far as the cup allows.");
   }
   const Frame frame = frameOf(trace);
   const double baseWide = norm(trace.baseRight - trace.baseLeft);
   const double rimWide = norm(trace.rimRight - trace.rimLeft);
   if (frame.height < closest || baseWide < closest || rimWide < closest) {
-    return refuse("trace.corners",
+    return refuse(Member::traceCorners,
                   "The corners lie on each other. Pull them to the ends of base and rim.");
   }
 

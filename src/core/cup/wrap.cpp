@@ -26,24 +26,24 @@ CheckedAll<WrapLayout> WrapLayout::of(const Development& body, const Wrap& wrap,
   const Length rim = wrap.rimClearance.length;
   const Length overlap = wrap.overlap.length;
 
-  const auto clearance = [&](const char* field, Length value, const char* where) {
+  const auto clearance = [&](Member member, Length value, const char* where) {
     if (value < Length() || value > wall - leastWall) {
-      faults.push_back({field,
+      faults.push_back({member,
                         {"A clearance of %1 at the %2 leaves nothing of a wall of %3. Take 0 to "
                          "%4.",
                          {value, std::string(where), wall, wall - leastWall}}});
     }
   };
-  clearance("wrap.base_clearance", base, "base");
-  clearance("wrap.rim_clearance", rim, "rim");
+  clearance(Member::baseClearance, base, "base");
+  clearance(Member::rimClearance, rim, "rim");
   if (faults.empty() && base + rim > wall - leastWall) {
-    faults.push_back({"wrap.rim_clearance",
+    faults.push_back({Member::rimClearance,
                       {"The clearances at base and rim come to %1, and the wall is %2. Leave %3 at "
                        "most at the rim.",
                        {base + rim, wall, wall - leastWall - base}}});
   }
   if (overlap < Length() || overlap >= body.aroundNarrow()) {
-    faults.push_back({"wrap.overlap",
+    faults.push_back({Member::overlap,
                       {"An overlap of %1 goes more than once round: the cup measures %2 at its "
                        "narrow end. Take less than that; 1/8 in is common.",
                        {overlap, body.aroundNarrow()}}});
@@ -65,7 +65,7 @@ CheckedAll<WrapLayout> WrapLayout::of(const Development& body, const Wrap& wrap,
     const double span = std::min(room, std::numbers::pi / 2);
     const double most = narrow.mm() * std::sin(span) / k;
     return tl::unexpected(
-        Faults{{"wrap.overlap",
+        Faults{{Member::overlap,
                 {"On so steep a taper an overlap of %1 would lie over the other end of the sheet. "
                  "Take less than %2.",
                  {overlap, Length::mm(most)}}}});

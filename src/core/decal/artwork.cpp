@@ -120,20 +120,20 @@ std::size_t Artwork::points() const {
 std::optional<Fault> artworkFault(const Artwork& artwork) {
   const Box box = artwork.bounds();
   if (box.empty()) {
-    return Fault{"artwork", {"There is nothing in it to cut. Take another.", {}}};
+    return Fault{Member::artwork, {"There is nothing in it to cut. Take another.", {}}};
   }
   if (artwork.points() > mostArtworkPoints) {
-    return Fault{"artwork",
+    return Fault{Member::artwork,
                  {"It has %1 points, and up to %2 can be taken. Simplify its paths.",
                   {static_cast<long>(artwork.points()), static_cast<long>(mostArtworkPoints)}}};
   }
   if (std::max(box.width(), box.height()) < leastMm) {
-    return Fault{"artwork",
+    return Fault{Member::artwork,
                  {"It is %1 by %2. Bring it to its true size, at least %3.",
                   {Length::mm(box.width()), Length::mm(box.height()), Length::mm(leastMm)}}};
   }
   if (std::max(box.width(), box.height()) > mostMm) {
-    return Fault{"artwork",
+    return Fault{Member::artwork,
                  {"It is %1 by %2. Bring it to its true size, up to %3.",
                   {Length::mm(box.width()), Length::mm(box.height()), Length::mm(mostMm)}}};
   }
@@ -148,21 +148,22 @@ Checked<Artwork> artworkOf(const Drawing& drawing) {
       points += line.points.size();
       for (const Point& p : line.points) {
         if (std::max(std::abs(p.x), std::abs(p.y)) > 2 * mostMm) {
-          return refuse("artwork",
+          return refuse(Member::artwork,
                         "A shape lies farther out than %1. Bring the drawing to its true size.",
                         {Length::mm(2 * mostMm)});
         }
       }
     }
     if (points > mostArtworkPoints || crossMoreOftenThan(mostCrossings, shape.lines)) {
-      return refuse("artwork", "The shape %1 has too many points or crossings. Simplify its path.",
+      return refuse(Member::artwork,
+                    "The shape %1 has too many points or crossings. Simplify its path.",
                     {shape.name});
     }
     Covered covered = coveredBy(shape);
     areas.put(shape.fillColour, std::move(covered.inside));
     areas.put(shape.lineColour, std::move(covered.line));
     if (areas.points() > mostGathered) {
-      return refuse("artwork", "Its shapes have more than %1 points. Simplify its paths.",
+      return refuse(Member::artwork, "Its shapes have more than %1 points. Simplify its paths.",
                     {static_cast<long>(mostGathered)});
     }
   }
@@ -201,17 +202,19 @@ Checked<Artwork> artworkOf(const Words& words, const TextOutline& outline) {
 Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedArt>& artworks) {
   const Joining& joining = artwork.joining;
   if (joining.of.size() < 2 || joining.of.size() > mostJoined) {
-    return refuse("joining", "Joining takes from 2 to %1 artworks. Choose some more, or fewer.",
+    return refuse(Member::joining,
+                  "Joining takes from 2 to %1 artworks. Choose some more, or fewer.",
                   {static_cast<long>(mostJoined)});
   }
   std::vector<std::vector<ColourArea>> all;
   for (const JoinedArt& one : joining.of) {
     const Artwork* found = called(artworks, one.artwork);
     if (found == nullptr) {
-      return refuse("joining", "One of the artworks that were joined is not in the order.");
+      return refuse(Member::joining, "One of the artworks that were joined is not in the order.");
     }
     if (!artwork.id.empty() && isMadeOf(*found, artwork.id, artworks)) {
-      return refuse("joining", "“%1” holds this artwork itself. Take another.", {found->name});
+      return refuse(Member::joining, "“%1” holds this artwork itself. Take another.",
+                    {found->name});
     }
     const Point middle = found->bounds().centre();
     const double angle = one.turnDegrees / 180 * M_PI;
@@ -271,7 +274,8 @@ Checked<Artwork> joinedArtwork(const Artwork& artwork, const std::vector<SharedA
   }
   joined.areas = gathered.take();
   if (joined.areas.empty()) {
-    return refuse("joining", "Nothing is left of them so. Move one, or join them another way.");
+    return refuse(Member::joining,
+                  "Nothing is left of them so. Move one, or join them another way.");
   }
   return checked(std::move(joined));
 }

@@ -114,20 +114,22 @@ class Field {
 
 Faults clusterFaults(const Cluster& cluster) {
   Faults faults;
-  if (cluster.of.empty()) faults.push_back({"of", {"Choose at least one artwork.", {}}});
+  if (cluster.of.empty())
+    faults.push_back({Member::clusterOf, {"Choose at least one artwork.", {}}});
   constexpr Length least = Length::mm(10);
-  const auto side = [&](const char* field, const WrittenLength& length) {
+  const auto side = [&](Member member, const WrittenLength& length) {
     if (length.length < least || length.length > widestCluster) {
       faults.push_back(
-          {field, {"A cluster is from %1 to %2 wide and tall.", {least, widestCluster}}});
+          {member, {"A cluster is from %1 to %2 wide and tall.", {least, widestCluster}}});
     }
   };
-  side("wide", cluster.wide);
-  side("tall", cluster.tall);
+  side(Member::clusterWide, cluster.wide);
+  side(Member::clusterTall, cluster.tall);
   constexpr Length smallest = Length::mm(3);
   constexpr Length largest = Length::mm(150);
   if (cluster.motif.length < smallest || cluster.motif.length > largest) {
-    faults.push_back({"motif", {"Each of a cluster is from %1 to %2 large.", {smallest, largest}}});
+    faults.push_back(
+        {Member::clusterMotif, {"Each of a cluster is from %1 to %2 large.", {smallest, largest}}});
   }
   return faults;
 }

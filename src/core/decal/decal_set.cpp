@@ -54,38 +54,39 @@ const LayerPrint* Layer::printedWith() const {
 
 Faults setFaults(const DecalSet& set) {
   Faults faults;
-  const auto fault = [&](const std::string& field, Sentence sentence) {
-    faults.push_back({field, std::move(sentence)});
+  const auto fault = [&](Where where, Sentence sentence) {
+    faults.push_back({std::move(where), std::move(sentence)});
   };
   if (set.size.length < leastSize || set.size.length > mostSize) {
-    fault("size",
+    fault({Member::setSize, set.id},
           {"The set is %1. Make it from %2 to %3.", {set.size.length, leastSize, mostSize}});
   }
   if (set.limit.length > mostLimit) {
-    fault("limit", {"The limit is %1. Give one up to %2.", {set.limit.length, mostLimit}});
+    fault({Member::setLimit, set.id},
+          {"The limit is %1. Give one up to %2.", {set.limit.length, mostLimit}});
   }
   if (set.layers.size() > mostLayers) {
-    fault("layers", {"A set takes up to %1 layers. Make another set of the rest.",
-                     {static_cast<long>(mostLayers)}});
+    fault({Member::layers, set.id}, {"A set takes up to %1 layers. Make another set of the rest.",
+                                     {static_cast<long>(mostLayers)}});
   }
   for (std::size_t i = 0; i < set.layers.size(); ++i) {
     const Layer& layer = set.layers[i];
-    const std::string place = "layers[" + std::to_string(i) + "].";
     if (hasOffset(layer.kind)) {
       if (layer.offset.length > mostOffset) {
-        fault(place + "offset",
+        fault({Member::layerOffset, layer.id},
               {"The offset is %1. Give one up to %2.", {layer.offset.length, mostOffset}});
       } else if (layer.offset.length <= Length()) {
-        fault(place + "offset",
+        fault({Member::layerOffset, layer.id},
               {"The offset is nothing. Give one above 0, up to %1.", {mostOffset}});
       }
     }
     if (layer.lap.length > mostOffset) {
-      fault(place + "lap", {"The lap is %1. Give one up to %2.", {layer.lap.length, mostOffset}});
+      fault({Member::layerLap, layer.id},
+            {"The lap is %1. Give one up to %2.", {layer.lap.length, mostOffset}});
     }
     if (layer.smallestOpening.length > mostOffset) {
-      fault(place + "smallestOpening", {"The smallest opening is %1. Give one up to %2.",
-                                        {layer.smallestOpening.length, mostOffset}});
+      fault({Member::layerSmallest, layer.id}, {"The smallest opening is %1. Give one up to %2.",
+                                                {layer.smallestOpening.length, mostOffset}});
     }
   }
   return faults;

@@ -9,15 +9,15 @@ Faults faultsOf(const LayerPrint& print) {
   constexpr Length least = Length::mm(1);
   if (print.wide.length < least || print.wide.length > widestPrint) {
     faults.push_back(
-        {"wide", {"A picture on a layer is from %1 to %2 wide.", {least, widestPrint}}});
+        {Member::printWide, {"A picture on a layer is from %1 to %2 wide.", {least, widestPrint}}});
   }
-  const auto off = [&](const char* field, const WrittenLength& by) {
+  const auto off = [&](Member member, const WrittenLength& by) {
     if (abs(by.length) > widestPrint) {
-      faults.push_back({field, {"A picture lies up to %1 off the set's middle.", {widestPrint}}});
+      faults.push_back({member, {"A picture lies up to %1 off the set's middle.", {widestPrint}}});
     }
   };
-  off("right", print.right);
-  off("up", print.up);
+  off(Member::printRight, print.right);
+  off(Member::printUp, print.up);
   return faults;
 }
 

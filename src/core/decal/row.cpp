@@ -232,27 +232,30 @@ const char* startName(RowStart start) {
 Faults rowFaults(const Row& row) {
   Faults faults;
   if (row.sets.empty())
-    faults.push_back({"sets", {"A row wants a set to repeat. Give it one.", {}}});
+    faults.push_back(
+        {Where(Member::rowSets, row.id), {"A row wants a set to repeat. Give it one.", {}}});
   if (row.count && (*row.count < 1 || *row.count > mostInLine)) {
-    faults.push_back({"count",
+    faults.push_back({Where(Member::rowCount, row.id),
                       {"A line of a row takes 1 to %1. Give a number between.",
                        {static_cast<long>(mostInLine)}}});
   }
   if (row.lines < 1 || row.lines > mostLines) {
     faults.push_back(
-        {"lines",
+        {Where(Member::rowLines, row.id),
          {"A row takes 1 to %1 lines. Give a number between.", {static_cast<long>(mostLines)}}});
   }
   if (row.gap.length < Length() || row.gap.length > mostGap) {
-    faults.push_back({"gap", {"The gap is %1. Give one from 0 to %2.", {row.gap.length, mostGap}}});
+    faults.push_back({Where(Member::rowGap, row.id),
+                      {"The gap is %1. Give one from 0 to %2.", {row.gap.length, mostGap}}});
   }
   if (abs(row.apart.length) > mostGap) {
-    faults.push_back(
-        {"apart", {"The lines stand %1 apart. Give up to %2.", {row.apart.length, mostGap}}});
+    faults.push_back({Where(Member::rowApart, row.id),
+                      {"The lines stand %1 apart. Give up to %2.", {row.apart.length, mostGap}}});
   }
   if (abs(row.up.length) > Length::mm(10'000)) {
     faults.push_back(
-        {"up", {"The row stands %1 up the wall. Give a height of the cup.", {row.up.length}}});
+        {Where(Member::rowUp, row.id),
+         {"The row stands %1 up the wall. Give a height of the cup.", {row.up.length}}});
   }
   return faults;
 }

@@ -248,22 +248,23 @@ const char* densityName(ScatterDensity density) {
 
 Faults scatterFaults(const Scatter& scatter) {
   Faults faults;
-  const auto fault = [&](const char* member, Sentence sentence) {
-    faults.push_back({member, std::move(sentence)});
+  const auto fault = [&](Member member, Sentence sentence) {
+    faults.push_back({Where(member, scatter.id), std::move(sentence)});
   };
-  if (scatter.sets.empty()) fault("sets", {"A scatter wants sets to throw. Give it one.", {}});
+  if (scatter.sets.empty())
+    fault(Member::scatterSets, {"A scatter wants sets to throw. Give it one.", {}});
   if (scatter.count < 1 || scatter.count > mostScattered) {
-    fault("count",
+    fault(Member::scatterCount,
           {"A scatter takes 1 to %1. Give a number between.", {static_cast<long>(mostScattered)}});
   }
-  for (const auto& [member, length] :
-       {std::make_pair("gap", scatter.gap.length), std::make_pair("away", scatter.away.length)}) {
+  for (const auto& [member, length] : {std::make_pair(Member::scatterGap, scatter.gap.length),
+                                       std::make_pair(Member::scatterAway, scatter.away.length)}) {
     if (length < Length() || length > mostRoom) {
       fault(member, {"A scatter cannot keep %1 apart. Give 0 to %2.", {length, mostRoom}});
     }
   }
   if (scatter.items.size() > static_cast<std::size_t>(mostScattered)) {
-    fault("items", {"A scatter takes up to %1.", {static_cast<long>(mostScattered)}});
+    fault(Member::scatterItems, {"A scatter takes up to %1.", {static_cast<long>(mostScattered)}});
   }
   return faults;
 }

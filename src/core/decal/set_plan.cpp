@@ -147,29 +147,28 @@ class SetPlanner::Work {
 
  private:
   void check() {
-    const auto take = [&](const char* list, std::size_t i, Faults faults) {
-      for (Fault& fault : faults) {
-        faults_.push_back({std::string(list) + "[" + std::to_string(i) + "]." + fault.field,
-                           std::move(fault.sentence)});
-      }
+    const auto take = [&](Faults faults) {
+      for (Fault& fault : faults) faults_.push_back(std::move(fault));
     };
     std::size_t places = 0;
     for (std::size_t i = 0; i < sets_.size(); ++i) {
-      take("sets", i, setFaults(sets_[i]));
+      take(setFaults(sets_[i]));
       places += sets_[i].places.size();
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) {
-      take("rows", i, rowFaults(rows_[i]));
+      take(rowFaults(rows_[i]));
     }
     for (std::size_t i = 0; i < scatters_.size(); ++i) {
-      take("scatters", i, scatterFaults(scatters_[i]));
+      take(scatterFaults(scatters_[i]));
       places += scatters_[i].items.size();
     }
     placed_ = places;
-    if (places > mostPlaces) tooMany(scatters_.empty() ? "sets" : "scatters[0].count");
+    if (places > mostPlaces)
+      tooMany(scatters_.empty() ? Where(Member::places, sets_.back().id)
+                                : Where(Member::scatterCount, scatters_.front().id));
   }
-  void tooMany(std::string field) {
-    faults_.push_back({std::move(field),
+  void tooMany(Where where) {
+    faults_.push_back({std::move(where),
                        {"The cup has %1 places for sets, and takes up to %2. Remove some, or take "
                         "fewer in rows and scatters.",
                         {static_cast<long>(placed_), static_cast<long>(mostPlaces)}}});
@@ -445,7 +444,7 @@ class SetPlanner::Work {
     }
     kept.plan.row = static_cast<int>(index);
     for (const RowFit& fit : kept.lines) placed_ += fit.at.size();
-    if (placed_ > mostPlaces) return tooMany("rows[" + std::to_string(index) + "].count");
+    if (placed_ > mostPlaces) return tooMany({Member::rowCount, rows_[index].id});
     place(row, sets, kept.lines);
     dressed_.rows.push_back(kept.plan);
   }

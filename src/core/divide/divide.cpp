@@ -18,7 +18,8 @@ class Divider {
   Divider(const ZoneNode& body, const Wall& wall) : wall_(wall), ids_(body) {}
 
   CheckedAll<Divided> operator()(const ZoneNode& body) {
-    visit(body, body.id, Region::band(Length(), wall_.body.wall()), {}, "");
+    if (body.cut) outermost_ = cutIdOf(body, body.id);
+    visit(body, body.id, Region::band(Length(), wall_.body.wall()), {});
     if (!faults_.empty()) return tl::unexpected(std::move(faults_));
     divided_.sides = sidesOf(divided_.lines, divided_.zones);
     return std::move(divided_);
@@ -26,12 +27,12 @@ class Divider {
 
  private:
   void visit(const ZoneNode& node, const std::string& id, const Region& region,
-             const ZonePath& path, const std::string& place) {
+             const ZonePath& path) {
     if (tooMany_) return;
     if (!node.cut) {
       if (divided_.zones.size() == mostZones) {
         tooMany_ = true;
-        faults_.push_back({"cut",
+        faults_.push_back({Where(Member::cut, outermost_),
                            {"The wall is cut into more than %1 zones. Take a cut back, or give one "
                             "fewer parts.",
                             {static_cast<long>(mostZones)}}});
@@ -51,7 +52,7 @@ class Divider {
       return;
     }
     if (path.size() == deepestCut) {
-      faults_.push_back({place + "cut",
+      faults_.push_back({Where(Member::cut, cutIdOf(node, id)),
                          {"Cuts lie in each other %1 deep, and that is the most. Take this one "
                           "back, or give the one round it more parts.",
                           {static_cast<long>(deepestCut)}}});
@@ -59,7 +60,7 @@ class Divider {
     }
     const Checked<Split> cut = split(region, *node.cut, wall_);
     if (!cut) {
-      faults_.push_back({place + "cut." + cut.error().field, cut.error().sentence});
+      faults_.push_back({cut.error().where.of(cutIdOf(node, id)), cut.error().sentence});
       return;
     }
     divided_.cutNodes.push_back({path, region});
@@ -82,7 +83,7 @@ class Divider {
     static const ZoneNode untouched;
     for (std::size_t i = 0; i < cut->parts.size(); ++i) {
       if (cut->parts[i].empty()) {
-        faults_.push_back({place + "cut",
+        faults_.push_back({Where(Member::cut, cutId),
                            {"Part %1 of this cut has no width left. Move its lines apart.",
                             {static_cast<long>(i + 1)}}});
         return;
@@ -91,7 +92,7 @@ class Divider {
       below.push_back(static_cast<int>(i));
       const ZoneNode& part = i < node.parts.size() ? node.parts[i] : untouched;
       const std::string partId = part.id.empty() ? ids_.ofPart(cutId, i) : part.id;
-      visit(part, partId, cut->parts[i], below, place + "parts[" + std::to_string(i) + "].");
+      visit(part, partId, cut->parts[i], below);
     }
   }
 
@@ -148,6 +149,7 @@ class Divider {
 
   const Wall& wall_;
   PartIds ids_;
+  std::string outermost_;  ///< the cut round all others
   Divided divided_;
   Faults faults_;
   bool tooMany_ = false;

@@ -11,7 +11,7 @@ Faults maskFaults(const std::vector<Mask>& masks) {
     const Length margin = masks[i].margin.length;
     if (masks[i].kind != MaskKind::window || (margin >= least && margin <= most)) continue;
     faults.push_back(
-        {"masks[" + std::to_string(i) + "].margin",
+        {Where(Member::maskMargin, masks[i].id),
          {"A window with %1 round it cannot be laid. Give %2 to %3.", {margin, least, most}}});
   }
   return faults;

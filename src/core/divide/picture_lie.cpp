@@ -24,11 +24,13 @@ Faults faultsOf(const ZonePicture& picture) {
   Faults faults;
   if (picture.repeat != PictureRepeat::round &&
       (picture.wide.length < leastWide || picture.wide.length > mostWide)) {
-    faults.push_back({"wide", {"How wide is the picture? Give %1 to %2.", {leastWide, mostWide}}});
+    faults.push_back(
+        {Member::pictureWide, {"How wide is the picture? Give %1 to %2.", {leastWide, mostWide}}});
   }
   if (picture.up && (picture.up->length < mostWide * -1 || picture.up->length > mostWide)) {
     faults.push_back(
-        {"up", {"How far up is the picture's middle? Give up to %1 either way.", {mostWide}}});
+        {Member::pictureUp,
+         {"How far up is the picture's middle? Give up to %1 either way.", {mostWide}}});
   }
   return faults;
 }

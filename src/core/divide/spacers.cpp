@@ -12,18 +12,21 @@ Checked<SpacerRun> spacerRun(const RingCut& cut, Length low, Length high) {
   constexpr Length slack = Length::mm(1e-6);
   const Length tape = cut.tape.length;
   const Length spacer = cut.spacer.length;
-  for (const auto& [field, width] : {std::pair{"tape", tape}, std::pair{"spacer", spacer}}) {
+  for (const auto& [member, width] :
+       {std::pair{Member::cutTape, tape}, std::pair{Member::cutSpacer, spacer}}) {
     if (width >= thinnest) continue;
-    return refuse(field, "Tape %1 wide cannot be laid. Give at least %2.", {width, thinnest});
+    return refuse(member, "Tape %1 wide cannot be laid. Give at least %2.", {width, thinnest});
   }
   const Length room = high - low;
   if (tape > room + slack) {
-    return refuse("tape", "A stripe %1 wide does not fit a zone %2 tall. Take a narrower tape.",
+    return refuse(Member::cutTape,
+                  "A stripe %1 wide does not fit a zone %2 tall. Take a narrower tape.",
                   {tape, room});
   }
   const auto fit = static_cast<int>(std::floor((room + spacer + slack) / (tape + spacer)));
   if (cut.stripes < 0 || cut.stripes > fit) {
-    return refuse("stripes", "%1 stripes do not fit: there is room for %2. Give that at most.",
+    return refuse(Member::cutStripes,
+                  "%1 stripes do not fit: there is room for %2. Give that at most.",
                   {static_cast<long>(cut.stripes), static_cast<long>(fit)});
   }
   SpacerRun run;

@@ -34,8 +34,8 @@ WallLine straightInFlat(const Wall& wall, WallPoint a, WallPoint b) {
   return line;
 }
 
-tl::unexpected<Fault> tooMany(const char* field, long count) {
-  return refuse(field, "%1 parts cannot be made here. Give a whole number from 1 to %2.",
+tl::unexpected<Fault> tooMany(Member member, long count) {
+  return refuse(member, "%1 parts cannot be made here. Give a whole number from 1 to %2.",
                 {count, long{mostParts}});
 }
 
@@ -43,7 +43,7 @@ tl::unexpected<Fault> tooMany(const char* field, long count) {
 Checked<std::vector<Length>> widthsOf(const std::vector<std::optional<WrittenLength>>& widths,
                                       Length room) {
   if (widths.empty() || widths.size() > mostParts) {
-    return tooMany("widths", static_cast<long>(widths.size()));
+    return tooMany(Member::cutWidths, static_cast<long>(widths.size()));
   }
   Length given;
   long rests = 0;
@@ -52,17 +52,18 @@ Checked<std::vector<Length>> widthsOf(const std::vector<std::optional<WrittenLen
     rests += width ? 0 : 1;
     if (width) given += width->length;
     if (width && width->length < thinnest) {
-      return refuse("widths[" + std::to_string(i) + "]",
-                    "A part %1 wide is none. Give at least %2.", {width->length, thinnest});
+      return refuse({Member::cutWidths, i}, "A part %1 wide is none. Give at least %2.",
+                    {width->length, thinnest});
     }
   }
   const Length left = room - given;
   if (rests == 0 && abs(left) > Length::mm(0.01)) {
-    return refuse("widths", "These parts add to %1, and there are %2. Let one of them be the rest.",
+    return refuse(Member::cutWidths,
+                  "These parts add to %1, and there are %2. Let one of them be the rest.",
                   {given, room});
   }
   if (rests > 0 && left < thinnest * static_cast<double>(rests)) {
-    return refuse("widths",
+    return refuse(Member::cutWidths,
                   "These parts add to %1, and there are only %2: nothing is left for the "
                   "rest. Make one narrower.",
                   {given, room});
@@ -80,7 +81,7 @@ Checked<Split> divided(const Region& zone, const RingCut& cut, const Wall& wall)
   const Length low = zone.lowest();
   std::vector<Length> heights;  // from the top down
   if (cut.by == CutBy::equal) {
-    if (cut.count < 1 || cut.count > mostParts) return tooMany("count", cut.count);
+    if (cut.count < 1 || cut.count > mostParts) return tooMany(Member::cutCount, cut.count);
     for (int i = 1; i < cut.count; ++i) {
       heights.push_back(high - (high - low) * (static_cast<double>(i) / cut.count));
     }
@@ -101,7 +102,7 @@ Checked<Split> divided(const Region& zone, const RingCut& cut, const Wall& wall)
       const Length place = cut.places[i].length;
       const Length s = cut.fromRim ? wall.body.wall() - place : place;
       if (s <= low + thinnest || s >= high - thinnest) {
-        return refuse("places[" + std::to_string(i) + "]",
+        return refuse({Member::cutPlaces, i},
                       "A line %1 from the %2 does not cross this zone, which runs from %3 to %4 up "
                       "the wall.",
                       {place, std::string(cut.fromRim ? "rim" : "base"), low, high});
@@ -111,7 +112,7 @@ Checked<Split> divided(const Region& zone, const RingCut& cut, const Wall& wall)
     std::sort(heights.begin(), heights.end(), std::greater<>());
     for (std::size_t i = 1; i < heights.size(); ++i) {
       if (heights[i - 1] - heights[i] >= thinnest) continue;
-      return refuse("places", "Two lines stand on each other at %1 up the wall. Keep one.",
+      return refuse(Member::cutPlaces, "Two lines stand on each other at %1 up the wall. Keep one.",
                     {heights[i]});
     }
   }
@@ -138,11 +139,12 @@ Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wa
   const Length high = zone.highest();
   const Length low = zone.lowest();
   if (cut.by == CutBy::spacers) {
-    return refuse("by", "Stripes by tape and spacer run round the cup. Cut rings for them.");
+    return refuse(Member::cutBy,
+                  "Stripes by tape and spacer run round the cup. Cut rings for them.");
   }
   std::vector<Angle> places;  // where parts begin, from the left; the first is `begins`
   if (cut.by == CutBy::equal) {
-    if (cut.count < 1 || cut.count > mostParts) return tooMany("count", cut.count);
+    if (cut.count < 1 || cut.count > mostParts) return tooMany(Member::cutCount, cut.count);
     for (int i = 0; i < cut.count; ++i) {
       places.push_back(begins + room * (static_cast<double>(i) / cut.count));
     }
@@ -158,7 +160,7 @@ Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wa
     }
   } else {
     if (cut.angles.empty() || cut.angles.size() > mostParts) {
-      return tooMany("angles", static_cast<long>(cut.angles.size()));
+      return tooMany(Member::cutAngles, static_cast<long>(cut.angles.size()));
     }
     if (!all) places.push_back(begins);
     for (std::size_t i = 0; i < cut.angles.size(); ++i) {
@@ -166,7 +168,7 @@ Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wa
       // Counted from where the zone begins.
       double on = std::fmod((at - begins).radians() + 4 * pi, 2 * pi);
       if (!all && (on <= 1e-6 || on >= room.radians() - 1e-6)) {
-        return refuse("angles[" + std::to_string(i) + "]",
+        return refuse({Member::cutAngles, i},
                       "A line at %1 does not cross this zone, which runs from %2 to %3 round the "
                       "cup.",
                       {cut.angles[i], wall.onCup(from), wall.onCup(to)});
@@ -178,7 +180,7 @@ Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wa
       // All round the last stands before the first.
       const Angle before = i > 0 ? places[i - 1] : places.back() - Angle::turn();
       if (places[i] - before > Angle::degrees(0.05)) continue;
-      return refuse("angles", "Two lines stand on each other at %1. Keep one.",
+      return refuse(Member::cutAngles, "Two lines stand on each other at %1. Keep one.",
                     {wall.onCup(places[i])});
     }
   }
@@ -200,10 +202,11 @@ Checked<Split> divided(const Region& zone, const UprightCut& cut, const Wall& wa
 Checked<Split> divided(const Region& zone, const VeeCut& cut, const Wall& wall) {
   const Length high = zone.highest();
   const Length low = zone.lowest();
-  if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
+  if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany(Member::cutRepeat, cut.repeat);
   const Length deep = cut.deep ? cut.deep->length : high - low;
   if (deep < thinnest || deep > high - low + Length::mm(1e-6)) {
-    return refuse("deep", "A V %1 deep does not fit a zone %2 tall. Take that much at most.",
+    return refuse(Member::cutDeep,
+                  "A V %1 deep does not fit a zone %2 tall. Take that much at most.",
                   {deep, high - low});
   }
   const Length open = cut.opensAtRim ? high : low;
@@ -214,10 +217,11 @@ Checked<Split> divided(const Region& zone, const VeeCut& cut, const Wall& wall) 
   const Length room = all ? r * (2 * pi) : r * (to - from).radians();
   const Length wide = cut.wide.length;
   if (wide < thinnest) {
-    return refuse("wide", "A V %1 wide is none. Give at least %2.", {wide, thinnest});
+    return refuse(Member::cutWide, "A V %1 wide is none. Give at least %2.", {wide, thinnest});
   }
   if (wide * cut.repeat > room + Length::mm(1e-6)) {
-    return refuse("wide", "%1 V of %2 do not fit: there are %3 along that edge. Take %4 at most.",
+    return refuse(Member::cutWide,
+                  "%1 V of %2 do not fit: there are %3 along that edge. Take %4 at most.",
                   {long{cut.repeat}, wide, room, room / cut.repeat});
   }
   const Angle half = Angle::radians(wide / r / 2);
@@ -235,7 +239,7 @@ Checked<Split> divided(const Region& zone, const VeeCut& cut, const Wall& wall) 
       while (centre > to) centre = centre - Angle::turn();
       if (centre - half < from - Angle::radians(1e-6) ||
           centre + half > to + Angle::radians(1e-6)) {
-        return refuse("at",
+        return refuse(Member::cutAt,
                       "A V %1 wide with its middle at %2 runs out of its zone. Move it, or "
                       "make it narrower.",
                       {wide, cut.at});
@@ -259,7 +263,7 @@ Checked<Split> divided(const Region& zone, const VeeCut& cut, const Wall& wall) 
 
 Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall) {
   if (zone.allRound()) {
-    return refuse("to",
+    return refuse(Member::cutTo,
                   "A slant needs sides to end on, and this zone goes all round. Cut it with "
                   "uprights first.");
   }
@@ -275,11 +279,11 @@ Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall
     return at < from - near ? at : std::clamp(at, from, to);
   };
   struct End {
-    const char* field;
+    Member member;
     WallPoint place;
   };
-  End a{"at", {inZone(cut.at), cut.low.length}};
-  End b{"to", {inZone(cut.to), cut.high.length}};
+  End a{Member::cutAt, {inZone(cut.at), cut.low.length}};
+  End b{Member::cutTo, {inZone(cut.to), cut.high.length}};
   const Length high = zone.highest();
   const Length low = zone.lowest();
   for (const End& end : {a, b}) {
@@ -287,7 +291,7 @@ Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall
                      end.place.s < low - Length::mm(0.01) || end.place.s > high + Length::mm(0.01);
     if (out) {
       return refuse(
-          end.field,
+          end.member,
           "This end of the slant, %1 round and %2 up the wall, lies outside its zone: "
           "%3 to %4 round, %5 to %6 up.",
           {wall.onCup(end.place.theta), end.place.s, wall.onCup(from), wall.onCup(to), low, high});
@@ -295,7 +299,7 @@ Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall
   }
   if (a.place.theta > b.place.theta) std::swap(a, b);
   if (b.place.theta - a.place.theta < Angle::degrees(0.5)) {
-    return refuse("to",
+    return refuse(Member::cutTo,
                   "The slant begins and ends at %1 round the cup: that is an upright. Move "
                   "one end, or cut an upright.",
                   {cut.at});
@@ -341,20 +345,21 @@ Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall
   result.parts = {zone & upper, zone - upper};
   result.lines = {zone.stretchesOf(line)};
   if (result.parts[0].empty() || result.parts[1].empty()) {
-    return refuse("to",
+    return refuse(Member::cutTo,
                   "This slant leaves nothing on one of its sides. Move an end into the zone.");
   }
   return result;
 }
 
 Checked<Split> divided(const Region& zone, const WaveCut& cut, const Wall& wall) {
-  if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany("repeat", cut.repeat);
+  if (cut.repeat < 1 || cut.repeat > mostParts) return tooMany(Member::cutRepeat, cut.repeat);
   const Length high = zone.highest();
   const Length low = zone.lowest();
   const Length middle = cut.fromRim ? wall.body.wall() - cut.low.length : cut.low.length;
   const Length half = cut.swing.length / 2;
   if (middle - half <= low || middle + half >= high) {
-    return refuse("low", "A wave %1 tall about %2 up the wall runs out of its zone, %3 to %4.",
+    return refuse(Member::cutLow,
+                  "A wave %1 tall about %2 up the wall runs out of its zone, %3 to %4.",
                   {cut.swing.length, middle, low, high});
   }
   const Angle at = wall.inFrame(cut.at);

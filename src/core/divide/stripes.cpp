@@ -97,23 +97,22 @@ CheckedAll<std::vector<StripePlan>> planStripes(const std::vector<Stripe>& strip
   std::vector<StripePlan> plans;
   for (std::size_t i = 0; i < stripes.size(); ++i) {
     const Stripe& stripe = stripes[i];
-    const std::string place = "stripes[" + std::to_string(i) + "].";
     const DivideLine* line = lineAt(divided, stripe.of, stripe.line);
     if (line == nullptr) continue;
     const Length width = stripe.width.length;
     if (width <= Length() || width > widest) {
       faults.push_back(
-          {place + "width",
+          {Where(Member::stripeWidth, stripe.id),
            {"A stripe %1 wide cannot be laid. Give more than 0 and at most %2.", {width, widest}}});
     }
     const Length length = bodyOf ? lengthOn(bodyOf(stripe.id), line->stretches) : line->length;
     if (stripe.overlap.length >= length) {
-      faults.push_back({place + "overlap",
+      faults.push_back({Where(Member::stripeOverlap, stripe.id),
                         {"An overlap of %1 is as long as its line, %2. 3 mm is common.",
                          {stripe.overlap.length, length}}});
     }
     if (stripe.spares && (*stripe.spares < 0 || *stripe.spares > mostSpares)) {
-      faults.push_back({place + "spares",
+      faults.push_back({Where(Member::stripeSpares, stripe.id),
                         {"%1 spares are not meant. Give 0 to %2.",
                          {static_cast<long>(*stripe.spares), long{mostSpares}}}});
     }

@@ -78,10 +78,10 @@ class Comparison {
   }
 
   void watches() {
-    std::set<std::string> known;
-    for (const Watch& watch : was_.watches) known.insert(watch.rule + "/" + watch.field);
+    std::set<std::pair<Rule, Where>> known;
+    for (const Watch& watch : was_.watches) known.insert({watch.rule, watch.where});
     for (const Watch& watch : is_.watches) {
-      if (watch.level == WatchLevel::note || known.contains(watch.rule + "/" + watch.field)) {
+      if (watch.level == WatchLevel::note || known.contains({watch.rule, watch.where})) {
         continue;
       }
       told_.push_back(watch.sentence);

@@ -30,7 +30,11 @@ void judge(BenchPlan& plan) {
   if (!plan.due || !plan.schedule || plan.schedule->tasks.empty()) return;
   if (*plan.due < plan.zero) {
     plan.troubles.push_back(
-        {0, {}, {"The order was due before now. Set another day, or leave it out.", {}}, true});
+        {Rule::dueBeforeNow,
+         0,
+         {},
+         {"The order was due before now. Set another day, or leave it out.", {}},
+         true});
     return;
   }
   const CivilTime ends = plan.at(plan.schedule->ends);
@@ -39,7 +43,8 @@ void judge(BenchPlan& plan) {
       plan.schedule->tasks.begin(), plan.schedule->tasks.end(),
       [](const ScheduledTask& a, const ScheduledTask& b) { return a.end < b.end; });
   plan.troubles.push_back(
-      {last.chain,
+      {Rule::endsLate,
+       last.chain,
        plan.stepOf(last).id,
        {"The last step, of %1, is done %2 after the order is due. Begin sooner, work longer, or "
         "take more turners.",
@@ -72,7 +77,7 @@ class Bench {
     if (made_.problem.crews.front().hours.empty() && made_.countLeft() > 0) {
       for (std::size_t i = 0; i < made_.cups.size(); ++i) {
         if (made_.cups[i].left.empty()) continue;
-        trouble(i, made_.cups[i].left.front(),
+        trouble(Rule::noTimeFound, i, made_.cups[i].left.front(),
                 {"Nobody works on any day of the next %1 days, so nothing can be planned. Give at "
                  "least one day of the week its hours.",
                  {long{daysAhead}}});
@@ -138,7 +143,8 @@ class Bench {
                                    [&](const Step& step) { return step.id == done.step; });
       if (at == cup.steps.end()) {
         cup.conflicts.push_back(
-            {done.step,
+            {Rule::stepDoneOfNone,
+             done.step,
              {"A step was done that the cup no longer takes (%1). It is kept as done.",
               {done.step}}});
         continue;
@@ -158,7 +164,8 @@ class Bench {
                                  [&](const Step& step) { return step.id == begun.step; });
     if (at == cup.steps.end()) {
       cup.conflicts.push_back(
-          {begun.step,
+          {Rule::stepBegunOfNone,
+           begun.step,
            {"A step was begun that the cup no longer takes (%1). It is left out.", {begun.step}}});
       return std::nullopt;
     }
@@ -194,7 +201,8 @@ class Bench {
     for (std::size_t i = 0; i < cup.steps.size(); ++i) {
       if (cup.done[i] || (cup.atHand && cup.atHand->step == i)) continue;
       if (last && i < last->step) {
-        cup.conflicts.push_back({cup.steps[i].id,
+        cup.conflicts.push_back({Rule::stepPassedOver,
+                                 cup.steps[i].id,
                                  {"“%1” was not done, but a later step was. Do it, or drop it.",
                                   {Phrase(cup.steps[i].words)}}});
       }
@@ -223,8 +231,8 @@ class Bench {
     made_.cups.push_back(std::move(cup));
   }
 
-  void trouble(std::size_t cup, std::size_t step, Sentence words) {
-    made_.troubles.push_back({cup, made_.cups[cup].steps[step].id, std::move(words), false});
+  void trouble(Rule rule, std::size_t cup, std::size_t step, Sentence words) {
+    made_.troubles.push_back({rule, cup, made_.cups[cup].steps[step].id, std::move(words), false});
   }
 
   /// Lets go of what cannot be kept, one wait after the other, until the rest can be.
@@ -244,7 +252,7 @@ class Bench {
       const std::size_t step = cup.left[missed.task];
       const Phrase words(cup.steps[step].words);
       if (missed.itself) {
-        trouble(missed.chain, step,
+        trouble(Rule::hoursTooShort, missed.chain, step,
                 {"%1: “%2” takes %3 in one go, and your hours are %4 too short for it. Set longer "
                  "hours, or less time for this step.",
                  {cup.name, words, Phrase(minutesWords(chain.tasks[missed.task].takes)),
@@ -253,7 +261,7 @@ class Bench {
       }
       if (missed.task == 0 && chain.by && missed.by > Duration()) {
         trouble(
-            missed.chain, step,
+            Rule::stepTooLate, missed.chain, step,
             {"%1: “%2” comes too late by %3. It is done as soon as it can be; look whether what "
              "it follows has set.",
              {cup.name, words, Phrase(minutesWords(missed.by))}});
@@ -261,7 +269,7 @@ class Bench {
         continue;
       }
       if (missed.task > 0 && missed.by > Duration()) {
-        trouble(missed.chain, step,
+        trouble(Rule::cannotFollow, missed.chain, step,
                 {"%1: “%2” has to follow soon after “%3”, and your hours are %4 too short for it. "
                  "Work longer in one go.",
                  {cup.name, words, Phrase(cup.steps[cup.left[missed.task - 1]].words),
@@ -271,20 +279,20 @@ class Bench {
       }
       if (chain.by) {
         // Its hours are over for today.
-        trouble(missed.chain, step,
+        trouble(Rule::stepTooLate, missed.chain, step,
                 {"%1: “%2” cannot be done in time any more.", {cup.name, words}});
         chain.by = std::nullopt;
         continue;
       }
       if (Wait* wait = nextMost(chain, missed.task)) {
-        trouble(missed.chain, step,
+        trouble(Rule::cannotFollow, missed.chain, step,
                 {"%1: from “%2” on, what has to follow soon does not fit in one go. Work longer in "
                  "one go, or on more turners.",
                  {cup.name, words}});
         wait->most = std::nullopt;
         continue;
       }
-      trouble(missed.chain, step,
+      trouble(Rule::noTimeFound, missed.chain, step,
               {"%1: “%2” finds no time within %3 days. Set longer hours, or more of them.",
                {cup.name, words, long{daysAhead}}});
       return;

@@ -35,6 +35,7 @@ struct BenchCup {
 
 /// Something that cannot be kept, at a step of a cup.
 struct BenchTrouble {
+  Rule rule;
   std::size_t cup = 0;
   std::string step;
   Sentence words;

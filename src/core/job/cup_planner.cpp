@@ -45,17 +45,7 @@ const Wall& CupPlanner::Walls::of(const BuildUp& buildUp, const std::string& id)
 
 Faults CupPlanner::dividedFaults(const CheckedAll<Divided>& divided,
                                  const CheckedAll<std::vector<StripePlan>>& stripes) {
-  Faults faults;
-  if (!divided) {
-    for (const Fault& fault : divided.error()) {
-      faults.push_back({"divide.body." + fault.field, fault.sentence});
-    }
-  } else if (!stripes) {
-    for (const Fault& fault : stripes.error()) {
-      faults.push_back({"divide." + fault.field, fault.sentence});
-    }
-  }
-  return faults;
+  return !divided ? divided.error() : !stripes ? stripes.error() : Faults();
 }
 
 void CupPlanner::addWatches(CupPlan& plan, const Cup& cup) {
@@ -126,7 +116,7 @@ void CupPlanner::addStageWatches(CupPlan& plan, const Cup& cup) {
         plan.stageOf(id).wall.body);
     // A layer that goes round part of the cup fits any girth; that its mates fit is another matter.
     if (thing->kind == LaidKind::layer) told = watchCutLayer(cup, cut, thing->name);
-    for (Watch& watch : told) watch.field = "cuts[" + std::to_string(i) + "]";
+    for (Watch& watch : told) watch.where = {Member::cutRecord, i};
     add(std::move(told));
   }
 }
@@ -184,14 +174,8 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
       sets_(cup.sets, cup.rows, cup.scatters,
             {wall, wallFor, wallIs, *landmarks, landmarks_.times(), bearsOf(cup.film)});
   if (!dressed) take(dressed.error());
-  for (const Fault& fault : maskFaults(cup.division.masks)) {
-    faults.push_back({"divide." + fault.field, fault.sentence});
-  }
-  if (cup.liquid) {
-    for (const Fault& fault : liquidFaults(*cup.liquid, body.wall())) {
-      faults.push_back({"liquid." + fault.field, fault.sentence});
-    }
-  }
+  take(maskFaults(cup.division.masks));
+  if (cup.liquid) take(liquidFaults(*cup.liquid, body.wall()));
   const Checked<Length> disc = baseDiscRadius(body, cup.base);
   if (!disc) faults.push_back(disc.error());
   if (!faults.empty()) return tl::unexpected(std::move(faults));

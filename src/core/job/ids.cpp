@@ -13,48 +13,39 @@
 namespace avrelt {
 namespace {
 
-/// Calls with the id of everything in a cup that has one of its own, and its field counted from
-/// the cup.
+/// Calls with the id of everything in a cup that has one of its own.
 template <typename Node, typename Call>
-void eachIdOf(Node& node, const std::string& place, const Call& call) {
-  call(node.id, place + "id", "zone");
-  if (node.cut) call(node.cut->id, place + "cut.id", "cut");
-  for (std::size_t i = 0; i < node.parts.size(); ++i) {
-    eachIdOf(node.parts[i], place + "parts[" + std::to_string(i) + "].", call);
-  }
+void eachIdOf(Node& node, const Call& call) {
+  call(node.id, "zone");
+  if (node.cut) call(node.cut->id, "cut");
+  for (auto& part : node.parts) eachIdOf(part, call);
 }
 template <typename List, typename Call>
-void eachIdOf(List& list, const std::string& place, const char* kind, const Call& call) {
-  for (std::size_t i = 0; i < list.size(); ++i) {
-    call(list[i].id, place + "[" + std::to_string(i) + "].id", kind);
-  }
+void eachIdOf(List& list, const char* kind, const Call& call) {
+  for (auto& one : list) call(one.id, kind);
 }
 template <typename AnyCup, typename Call>
 void eachId(AnyCup& cup, const Call& call) {
-  eachIdOf(cup.division.body, "divide.body.", call);
-  eachIdOf(cup.division.stripes, "divide.stripes", "stripe", call);
-  eachIdOf(cup.division.masks, "divide.masks", "mask", call);
-  eachIdOf(cup.fills, "fills", "fill", call);
-  eachIdOf(cup.buildUp.coats, "build_up.coats", "coat", call);
-  eachIdOf(cup.sets, "sets", "set", call);
-  eachIdOf(cup.rows, "rows", "row", call);
-  eachIdOf(cup.scatters, "scatters", "scatter", call);
-  for (std::size_t i = 0; i < cup.scatters.size(); ++i) {
-    const std::string place = "scatters[" + std::to_string(i) + "].items";
-    for (std::size_t k = 0; k < cup.scatters[i].items.size(); ++k) {
-      call(cup.scatters[i].items[k].place.id, place + "[" + std::to_string(k) + "].id", "item");
-    }
+  eachIdOf(cup.division.body, call);
+  eachIdOf(cup.division.stripes, "stripe", call);
+  eachIdOf(cup.division.masks, "mask", call);
+  eachIdOf(cup.fills, "fill", call);
+  eachIdOf(cup.buildUp.coats, "coat", call);
+  eachIdOf(cup.sets, "set", call);
+  eachIdOf(cup.rows, "row", call);
+  eachIdOf(cup.scatters, "scatter", call);
+  for (auto& scatter : cup.scatters) {
+    for (auto& item : scatter.items) call(item.place.id, "item");
   }
-  for (std::size_t i = 0; i < cup.sets.size(); ++i) {
-    const std::string place = "sets[" + std::to_string(i) + "]";
-    eachIdOf(cup.sets[i].layers, place + ".layers", "layer", call);
-    eachIdOf(cup.sets[i].places, place + ".places", "place", call);
+  for (auto& set : cup.sets) {
+    eachIdOf(set.layers, "layer", call);
+    eachIdOf(set.places, "place", call);
   }
 }
 
 std::set<std::string> usedIn(const Cup& cup) {
   std::set<std::string> used;
-  eachId(cup, [&](const std::string& id, const std::string&, const char*) { used.insert(id); });
+  eachId(cup, [&](const std::string& id, const char*) { used.insert(id); });
   return used;
 }
 
@@ -122,9 +113,7 @@ void giveCupIds(Document& document) {
 
 void giveIds(Cup& cup) {
   bool complete = true;
-  eachId(cup, [&](const std::string& id, const std::string&, const char*) {
-    complete = complete && !id.empty();
-  });
+  eachId(cup, [&](const std::string& id, const char*) { complete = complete && !id.empty(); });
   if (complete) return;
   const std::set<std::string> used = usedIn(cup);
   if (cup.division.body.id.empty()) {
@@ -132,7 +121,7 @@ void giveIds(Cup& cup) {
   }
   PartIds parts(cup.division.body);
   giveTo(cup.division.body, parts, [&] { return newId(cup.ids, used, "cut"); });
-  eachId(cup, [&](std::string& id, const std::string&, const char* kind) {
+  eachId(cup, [&](std::string& id, const char* kind) {
     if (id.empty()) id = newId(cup.ids, used, kind);
   });
 }
@@ -289,17 +278,6 @@ void forget(Cup& cup, const std::set<std::string>& gone) {
     return std::any_of(cut.of.begin(), cut.of.end(),
                        [&](const std::string& id) { return lost.contains(id); });
   });
-}
-
-std::optional<TwiceTold> idTwice(const Cup& cup) {
-  std::map<std::string, std::string> first;
-  std::optional<TwiceTold> twice;
-  eachId(cup, [&](const std::string& id, const std::string& field, const char*) {
-    if (id.empty() || twice) return;
-    const auto [at, isNew] = first.try_emplace(id, field);
-    if (!isNew) twice = TwiceTold{field, id, at->second};
-  });
-  return twice;
 }
 
 }  // namespace avrelt

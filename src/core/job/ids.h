@@ -43,13 +43,4 @@ void forget(Cup& cup, const std::set<std::string>& gone);
 void followWays(Cup& cup);
 void followLetters(Cup& cup, Unit unit);
 
-/// Where ids of a cup are told twice: the field of the second, counted from the cup, and of which
-/// the first is.
-struct TwiceTold {
-  std::string field;
-  std::string id;
-  std::string first;
-};
-std::optional<TwiceTold> idTwice(const Cup& cup);
-
 }  // namespace avrelt

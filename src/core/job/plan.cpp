@@ -61,18 +61,19 @@ CheckedAll<Plan> planDocument(const Document& document, const Stock& stock) {
   Faults faults;
   std::set<std::string> slugs;
   if (std::optional<Sentence> fault = sizeFault(document)) {
-    return tl::unexpected(Faults{{"cups", std::move(*fault)}});
+    return tl::unexpected(Faults{{Member::cups, std::move(*fault)}});
   }
   for (std::size_t index = 0; index < document.cups.size(); ++index) {
     const Cup& cup = document.cups[index];
-    const std::string place = "cups[" + std::to_string(index) + "].";
     if (std::optional<Sentence> fault = nameFault(document, index, cup.name)) {
-      faults.push_back({place + "name", std::move(*fault)});
+      faults.push_back({Member::name, std::move(*fault)});
+      faults.back().where.cup = cup.id;
     }
     CheckedAll<CupPlan> cupPlan = planCup(cup, document.units, stock);
     if (!cupPlan) {
       for (Fault& fault : cupPlan.error()) {
-        faults.push_back({place + fault.field, std::move(fault.sentence)});
+        fault.where.cup = cup.id;
+        faults.push_back(std::move(fault));
       }
       continue;
     }

@@ -17,21 +17,21 @@ namespace avrelt {
 namespace {
 
 void check(const SheetChoices& choices, Faults& faults) {
-  const auto refuseIf = [&](bool wrong, const char* field, const char* words) {
-    if (wrong) faults.push_back({field, {words, {}}});
+  const auto refuseIf = [&](bool wrong, Member member, const char* words) {
+    if (wrong) faults.push_back({member, {words, {}}});
   };
   constexpr Length least = Length::mm(20);
   constexpr Length most = Length::mm(3000);
   const SheetSize& size = choices.size;
-  refuseIf(size.wide < least || size.wide > most, "sheet.wide",
+  refuseIf(size.wide < least || size.wide > most, Member::sheetWide,
            "How wide is a sheet? Give 20 mm to 3 m.");
-  refuseIf(size.tall < least || size.tall > most, "sheet.tall",
+  refuseIf(size.tall < least || size.tall > most, Member::sheetTall,
            "How tall is a sheet? Give 20 mm to 3 m.");
   refuseIf(size.margin < Length() || size.margin * 2 >= std::min(size.wide, size.tall),
-           "sheet.margin", "The margins leave nothing of the sheet. Give less.");
-  refuseIf(choices.lap < Length() || choices.lap > Length::mm(50), "sheet.lap",
+           Member::sheetMargin, "The margins leave nothing of the sheet. Give less.");
+  refuseIf(choices.lap < Length() || choices.lap > Length::mm(50), Member::sheetLap,
            "How far do pieces of a long part lap? Give up to 50 mm.");
-  refuseIf(choices.rules.gap < Length() || choices.rules.gap > Length::mm(50), "sheet.gap",
+  refuseIf(choices.rules.gap < Length() || choices.rules.gap > Length::mm(50), Member::sheetGap,
            "How far apart are parts to lie? Give up to 50 mm.");
 }
 

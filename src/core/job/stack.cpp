@@ -212,9 +212,9 @@ std::vector<Watch> watchStack(const CupPlan& plan) {
   const auto glitters = [&](const Zone& zone) { return inGlitter(zone, plan); };
   const bool any = std::any_of(plan.divided.zones.begin(), plan.divided.zones.end(), glitters);
   if (isWrapped(cup) && cup.wrap.over == WrapOver::printed && any) {
-    watches.push_back({"stack_hides_glitter",
+    watches.push_back({Rule::stackHidesGlitter,
                        WatchLevel::warn,
-                       "wrap.over",
+                       Member::wrapOver,
                        {"Printed film over everything hides all the glitter below it. Take clear "
                         "film, or leave the glitter out.",
                         {}}});
@@ -225,12 +225,13 @@ std::vector<Watch> watchStack(const CupPlan& plan) {
       if (covered == hidden.end() || !glitters(zone)) continue;
       const double share = std::min(1.0, covered->second.area.mm2() / zone.area.mm2());
       if (share < hiddenMuch) continue;
-      watches.push_back({"stack_hides_glitter",
-                         WatchLevel::note,
-                         "sets[" + std::to_string(covered->second.set) + "].layers",
-                         {"Film of sets hides about %1 % of the glitter in zone %2. Paint is "
-                          "cheaper below it, or knock it out of the glitter.",
-                          {std::lround(share * 100), zone.letter}}});
+      watches.push_back(
+          {Rule::stackHidesGlitter,
+           WatchLevel::note,
+           Where(Member::layers, cup.sets[static_cast<std::size_t>(covered->second.set)].id),
+           {"Film of sets hides about %1 % of the glitter in zone %2. Paint is "
+            "cheaper below it, or knock it out of the glitter.",
+            {std::lround(share * 100), zone.letter}}});
     }
   }
   // Edges that clear film lies straight on.
@@ -242,9 +243,9 @@ std::vector<Watch> watchStack(const CupPlan& plan) {
                  other.kind != LaidKind::mask && other.kind != LaidKind::pattern;
         });
     if (edges == 0) continue;
-    watches.push_back({"stack_clear_over_edge",
+    watches.push_back({Rule::stackClearOverEdge,
                        WatchLevel::note,
-                       "wrap.over",
+                       Member::wrapOver,
                        {edges == 1 ? "Clear film over everything lies straight on an edge of film, "
                                      "where it shows a line of air. Put a coat between."
                                    : "Clear film over everything lies straight on the edges of %1 "

@@ -43,13 +43,13 @@ std::string_view trimmed(std::string_view text) {
 tl::unexpected<Fault> wanted(MeasuredBy by) {
   switch (by) {
     case MeasuredBy::weight:
-      return refuse("amount", "Type a weight, as “12.5 g”, “0.5 kg” or “2 oz”.");
+      return refuse(Member::amount, "Type a weight, as “12.5 g”, “0.5 kg” or “2 oz”.");
     case MeasuredBy::volume:
-      return refuse("amount", "Type a volume, as “340 ml”, “1 l” or “16 fl oz”.");
+      return refuse(Member::amount, "Type a volume, as “340 ml”, “1 l” or “16 fl oz”.");
     case MeasuredBy::length:
       break;
   }
-  return refuse("amount", "Type a length, as “20 m” or “60 ft”.");
+  return refuse(Member::amount, "Type a length, as “20 m” or “60 ft”.");
 }
 
 }  // namespace

@@ -16,17 +16,19 @@ std::optional<Fault> faultOf(const MoneyRules& rules) {
   constexpr double most = 1e6;
   const auto money = [&](Money of) { return of.value() >= 0 && of.value() <= most; };
   if (!money(rules.perHour)) {
-    return Fault{"per_hour", {"An hour costs from 0 to a million.", {}}};
+    return Fault{Member::costPerHour, {"An hour costs from 0 to a million.", {}}};
   }
-  if (!money(rules.perCup)) return Fault{"per_cup", {"A cup's share is from 0 to a million.", {}}};
+  if (!money(rules.perCup))
+    return Fault{Member::costPerCup, {"A cup's share is from 0 to a million.", {}}};
   if (!(rules.waste >= 0 && rules.waste <= 0.9)) {
-    return Fault{"waste", {"Of film, 0 to 90 % is waste.", {}}};
+    return Fault{Member::costWaste, {"Of film, 0 to 90 % is waste.", {}}};
   }
   if (!(rules.factor >= 0.1 && rules.factor <= 100)) {
-    return Fault{"factor", {"A price is from a tenth of the cost to 100 times as much.", {}}};
+    return Fault{Member::costFactor,
+                 {"A price is from a tenth of the cost to 100 times as much.", {}}};
   }
   if (!money(rules.roundTo)) {
-    return Fault{"round_to", {"Round a price to something from 0 to a million.", {}}};
+    return Fault{Member::costRoundTo, {"Round a price to something from 0 to a million.", {}}};
   }
   return std::nullopt;
 }

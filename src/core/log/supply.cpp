@@ -53,17 +53,17 @@ Money Supply::priceOf(const Amount& amount) const {
 
 std::optional<Fault> faultOf(const Supply& supply) {
   if (supply.name.find_first_not_of(" \t\n") == std::string::npos) {
-    return Fault{"name", {"A supply needs a name. Give it one.", {}}};
+    return Fault{Member::supplyName, {"A supply needs a name. Give it one.", {}}};
   }
   if (!supply.colour.empty() && !isColour(supply.colour)) {
-    return Fault{"colour", {"A supply's colour is written #RRGGBB.", {}}};
+    return Fault{Member::supplyColour, {"A supply's colour is written #RRGGBB.", {}}};
   }
   constexpr double mostMoney = 1e6;
   if (!(supply.price.value() >= 0 && supply.price.value() <= mostMoney)) {
-    return Fault{"price", {"Give a price from 0 to a million.", {}}};
+    return Fault{Member::supplyPrice, {"Give a price from 0 to a million.", {}}};
   }
   if (!(supply.low.units() >= 0) || (supply.low.units() > 0 && supply.low.by() != supply.by())) {
-    return Fault{"low", {"Say how little of it is too little, from 0 on.", {}}};
+    return Fault{Member::supplyLow, {"Say how little of it is too little, from 0 on.", {}}};
   }
   return std::nullopt;
 }

@@ -7,15 +7,14 @@
 #include <vector>
 
 #include "measure/sentence.h"
+#include "measure/where.h"
 
 namespace avrelt {
 
 /// What is wrong with something the maker entered, as a value a view can show beside the field.
 /// The sentence says what was wrong and what would be accepted.
 struct Fault {
-  /// Where: the path of the field as the document writes it, counted from the cup or from the
-  /// document ("blank.stations[1].around"). Empty where the whole is meant.
-  std::string field;
+  Where where;  ///< empty where the whole is meant
   Sentence sentence;
 
   friend bool operator==(const Fault&, const Fault&) = default;
@@ -31,10 +30,10 @@ using Checked = tl::expected<T, Fault>;
 template <typename T>
 using CheckedAll = tl::expected<T, Faults>;
 
-inline tl::unexpected<Fault> refuse(std::string field, std::string pattern,
+inline tl::unexpected<Fault> refuse(Where where, std::string pattern,
                                     std::vector<Sentence::Part> parts = {}) {
   return tl::unexpected<Fault>(
-      Fault{std::move(field), Sentence{std::move(pattern), std::move(parts)}});
+      Fault{std::move(where), Sentence{std::move(pattern), std::move(parts)}});
 }
 
 }  // namespace avrelt

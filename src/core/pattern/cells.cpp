@@ -285,40 +285,44 @@ PatternFit fitOf(const Pattern& pattern, const Region& zone, const Body& body) {
 namespace {
 
 std::optional<Fault> refusedPattern(const Pattern& pattern, const Region& zone, const Body& body) {
-  const auto fault = [](const char* field, std::string words, std::vector<Sentence::Part> parts) {
-    return Fault{field, {std::move(words), std::move(parts)}};
+  const auto fault = [](Member member, std::string words, std::vector<Sentence::Part> parts) {
+    return Fault{member, {std::move(words), std::move(parts)}};
   };
   const Length size = pattern.size.length;
   if (size < smallest || size > largest) {
-    return fault("size", "A pattern that repeats every %1 cannot be laid. Give %2 to %3.",
+    return fault(Member::patternSize,
+                 "A pattern that repeats every %1 cannot be laid. Give %2 to %3.",
                  {size, smallest, largest});
   }
   const Length line = pattern.line.length;
   if (line < Length() || line > size / 3) {
-    return fault("line", "A line of %1 leaves nothing of the cells. Give 0 to %2.",
+    return fault(Member::patternLine, "A line of %1 leaves nothing of the cells. Give 0 to %2.",
                  {line, size / 3});
   }
   const RatioRange range = ratioOf(pattern.family);
   const double ratio = pattern.ratio.value_or(range.usual);
   if (range.from < range.to && (ratio < range.from - 1e-9 || ratio > range.to + 1e-9)) {
-    return fault("ratio", "This pattern has no such shape. Give its ratio from %1 to %2.",
+    return fault(Member::patternRatio,
+                 "This pattern has no such shape. Give its ratio from %1 to %2.",
                  {shortText(range.from), shortText(range.to)});
   }
   if (pattern.taperFit == TaperFit::keep && !body.isCone()) {
-    return fault("school",
+    return fault(Member::patternTaper,
                  "On a wall that curves both ways cells cannot keep their size. Let them narrow "
                  "with the cup.",
                  {});
   }
   if (pattern.repeats < 0 || pattern.repeats > mostRepeats) {
-    return fault("repeats", "%1 repeats are not meant. Give 0, for the nearest, to %2.",
+    return fault(Member::patternRepeats,
+                 "%1 repeats are not meant. Give 0, for the nearest, to %2.",
                  {static_cast<long>(pattern.repeats), long{mostRepeats}});
   }
   if (pattern.family != Family::artwork) return std::nullopt;
-  if (!pattern.artwork) return fault("artwork", "Choose the drawing to fill this zone with.", {});
+  if (!pattern.artwork)
+    return fault(Member::patternArtwork, "Choose the drawing to fill this zone with.", {});
   const double squash = fitOf(pattern, zone, body).squash();
   if (pattern.artwork->picture && std::abs(squash) > mostSquash) {
-    return fault("rise",
+    return fault(Member::patternRise,
                  "This would squash the picture by %1 %. Keep its proportion, or say that it is no "
                  "picture.",
                  {shortText(std::round(std::abs(squash) * 1000) / 10)});
@@ -335,7 +339,7 @@ int rowOf(const Tile& tile, const std::vector<Point>& cell, int j) {
 }
 
 tl::unexpected<Fault> tooMany() {
-  return refuse("size", "That makes more than %1 cells. Make them larger.",
+  return refuse(Member::patternSize, "That makes more than %1 cells. Make them larger.",
                 {static_cast<long>(mostCells)});
 }
 

@@ -37,12 +37,10 @@ class Layer {
   Checked<FillPlan> operator()(std::size_t& rows) {
     Checked<std::vector<RawCell>> raw = cellsOf(fill_.pattern, zone_.region, wall_);
     if (!raw) {
-      Fault fault = raw.error();
-      fault.field = "pattern." + fault.field;
-      return tl::unexpected(std::move(fault));
+      return tl::unexpected(raw.error());
     }
     if (raw->empty()) {
-      return refuse("pattern.size",
+      return refuse(Member::patternSize,
                     "No cell lies in this zone. Move the pattern, or make its cells "
                     "larger.");
     }
@@ -56,7 +54,7 @@ class Layer {
                                radiusOf(zone_, wall_), wall_.body);
     if (laid.cells.empty()) {
       return refuse(
-          "pattern.size",
+          Member::patternSize,
           "Every cell would be under %1 wide once its lines are off: none could be weeded. "
           "Make cells larger, or the line thinner.",
           {sliver});
@@ -363,20 +361,19 @@ CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill
   std::vector<Kept> next;
   for (std::size_t i = 0; i < fills.size(); ++i) {
     const Fill& fill = fills[i];
-    const std::string place = "fills[" + std::to_string(i) + "].";
     const auto zone =
         std::find_if(divided.zones.begin(), divided.zones.end(),
                      [&](const Zone& candidate) { return candidate.id == fill.zone; });
     if (zone == divided.zones.end()) continue;
     if (!taken.insert(zone->id).second) {
-      faults.push_back(
-          {place + "zone", {"Zone %1 is filled twice. Keep one pattern.", {zone->letter}}});
+      faults.push_back({Where(Member::fillZone, fill.id),
+                        {"Zone %1 is filled twice. Keep one pattern.", {zone->letter}}});
       continue;
     }
     const Wall& wall = wallOf(fill.id);
     if (fill.colours.empty() || fill.colours.size() > mostColours) {
       faults.push_back(
-          {place + "colours",
+          {Where(Member::colours, fill.id),
            {"%1 colours cannot be laid. Give 1 to %2.",
             {static_cast<long>(fill.colours.size()), static_cast<long>(mostColours)}}});
       continue;
@@ -399,7 +396,7 @@ CheckedAll<std::vector<FillPlan>> FillPlanner::operator()(const std::vector<Fill
     }
     Kept& kept = next.back();
     if (!kept.laid.plan) {
-      faults.push_back({place + kept.laid.plan.error().field, kept.laid.plan.error().sentence});
+      faults.push_back({kept.laid.plan.error().where.of(fill.id), kept.laid.plan.error().sentence});
       continue;
     }
     // What lies beyond the zone's edge has colours of its own, which may have changed.

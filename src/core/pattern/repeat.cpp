@@ -71,7 +71,7 @@ class Finder {
         points += line.points.size();
         for (const Point& p : line.points) {
           if (std::abs(p.x) > 2 * largestDrawn || std::abs(p.y) > 2 * largestDrawn) {
-            return Fault{quoted(shape),
+            return Fault{{Member::drawnShape, quoted(shape)},
                          {"The shape lies farther out than %1. Bring the drawing to its true size.",
                           {Length::mm(2 * largestDrawn)}}};
           }
@@ -80,14 +80,15 @@ class Finder {
       }
     }
     if (points > mostPoints) {
-      return Fault{"",
+      return Fault{Member::whole,
                    {"The drawing has %1 points, and up to %2 can be taken. Simplify its paths.",
                     {static_cast<long>(points), static_cast<long>(mostPoints)}}};
     }
-    if (drawn_.empty()) return Fault{"", {"Nothing is drawn in it. Draw closed shapes.", {}}};
+    if (drawn_.empty())
+      return Fault{Member::whole, {"Nothing is drawn in it. Draw closed shapes.", {}}};
     if (drawn_.width() > largestDrawn || drawn_.height() > largestDrawn) {
       return Fault{
-          "",
+          Member::whole,
           {"The drawing is %1 by %2. Bring it to its true size, up to %3.",
            {Length::mm(drawn_.width()), Length::mm(drawn_.height()), Length::mm(largestDrawn)}}};
     }
@@ -98,7 +99,7 @@ class Finder {
   std::optional<Fault> untangled() const {
     std::vector<Polyline> open;
     const auto refused = [](const std::string& name) {
-      return Fault{name,
+      return Fault{{Member::drawnShape, name},
                    {"Its lines cross more than %1 times. Draw it with fewer crossings.",
                     {static_cast<long>(mostCrossings)}}};
     };
@@ -236,7 +237,7 @@ class Finder {
       places.emplace_back(box, middle);
     }
     if (cells_.size() > mostInTile) {
-      return Fault{"",
+      return Fault{Member::whole,
                    {"There are %1 closed shapes, and up to %2 can be taken. Draw fewer.",
                     {static_cast<long>(cells_.size()), static_cast<long>(mostInTile)}}};
     }
@@ -274,7 +275,7 @@ class Finder {
         over.insert(over.end(), cells_[j].begin(), cells_[j].end());
         if (signedArea(cells_[i] & cells_[j]) <= 0.01) continue;
         if (++pairs > mostOfThese) {
-          return Fault{"",
+          return Fault{Member::whole,
                        {"So many of its shapes lie on each other that they cannot be taken apart. "
                         "Unite those that belong together, then take the drawing again.",
                         {}}};
@@ -296,7 +297,7 @@ class Finder {
     cells_ = std::move(tidied);
     if (cells_.empty()) {
       return Fault{
-          "",
+          Member::whole,
           {"No closed cell was found in it. Draw closed shapes, or lines that part the page "
            "from edge to edge.",
            {}}};
@@ -588,7 +589,7 @@ class Finder {
     found_.artwork.wide = round(found_.artwork.wide);
     found_.artwork.tall = round(found_.artwork.tall);
     if (found_.artwork.wide < 2 || found_.artwork.tall < 2) {
-      return refuse("", "One repeat of it is %1 by %2: too small. Bring it to its true size.",
+      return refuse({}, "One repeat of it is %1 by %2: too small. Bring it to its true size.",
                     {Length::mm(found_.artwork.wide), Length::mm(found_.artwork.tall)});
     }
     for (Polygon& cell : cells_) {

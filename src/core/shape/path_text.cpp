@@ -130,7 +130,7 @@ std::optional<double> takeNumber(std::string_view& text) {
 Checked<bool> drawPath(std::string_view text, Pen& pen) {
   const std::string_view whole = text;
   const auto place = [&] { return static_cast<long>(whole.size() - text.size()) + 1; };
-  const auto wrong = [&](std::string words) { return refuse("", std::move(words), {place()}); };
+  const auto wrong = [&](std::string words) { return refuse({}, std::move(words), {place()}); };
   Drawer drawer(pen);
   char command = 0;
   bool relative = false;
@@ -171,7 +171,7 @@ Checked<bool> drawPath(std::string_view text, Pen& pen) {
     }
     drawer.draw(command, relative, numbers);
     if (pen.points() > mostPoints) {
-      return refuse("", "The path comes to more than %1 points. Simplify it.",
+      return refuse({}, "The path comes to more than %1 points. Simplify it.",
                     {static_cast<long>(mostPoints)});
     }
   }

@@ -121,7 +121,7 @@ class Setter {
   Checked<TextOutline> operator()() {
     if (Checked<bool> read = readText(); !read) return tl::unexpected(read.error());
     if (FT_IS_SCALABLE(face_) == 0) {
-      return refuse("words.face", "The face has no outlines. Take another face.");
+      return refuse(Member::wordsFace, "The face has no outlines. Take another face.");
     }
     FT_Set_Pixel_Sizes(face_, 0, emUnits);
     scale_ = setting_.capHeight.mm() / capHeight();
@@ -130,7 +130,7 @@ class Setter {
     for (const std::vector<FriBidiChar>& line : lines_) set(line, font.get());
     place();
     if (result_.letters.empty()) {
-      return refuse("words.text",
+      return refuse(Member::wordsText,
                     result_.missing.empty()
                         ? "There is nothing to cut in these words. Type some letters."
                         : "The face has none of these characters. Take another face.");
@@ -161,10 +161,11 @@ class Setter {
         good = good && (byte(i + j) & 0xC0U) == 0x80;
         character = character << 6U | (byte(i + j) & 0x3FU);
       }
-      if (!good) return refuse("words.text", "The words are not in UTF-8. Type them again.");
+      if (!good) return refuse(Member::wordsText, "The words are not in UTF-8. Type them again.");
       i += length;
       if (++count > mostCharacters) {
-        return refuse("words.text", "Words take up to %1 characters. Make two artworks of them.",
+        return refuse(Member::wordsText,
+                      "Words take up to %1 characters. Make two artworks of them.",
                       {static_cast<long>(mostCharacters)});
       }
       if (character == '\n') {
@@ -178,7 +179,7 @@ class Setter {
       line.push_back(character);
     }
     lines_.push_back(std::move(line));
-    if (!seen) return refuse("words.text", "There are no words. Type some.");
+    if (!seen) return refuse(Member::wordsText, "There are no words. Type some.");
     return true;
   }
 
@@ -347,16 +348,16 @@ class Setter {
 
 Checked<TextOutline> outlineOf(const FaceFile& file, const TextSetting& setting) {
   if (setting.capHeight < least || setting.capHeight > most) {
-    return refuse("words.capHeight", "The capital height is %1. Give one from %2 to %3.",
+    return refuse(Member::wordsCapHeight, "The capital height is %1. Give one from %2 to %3.",
                   {setting.capHeight, least, most});
   }
   if (setting.arc && *setting.arc < setting.capHeight) {
-    return refuse("words.arc",
+    return refuse(Member::wordsArc,
                   "The arc's radius is %1. Give one of at least the capital height, %2.",
                   {*setting.arc, setting.capHeight});
   }
   const std::unique_ptr<Face> face = Face::opened(file);
-  if (!face) return refuse("words.face", "The face cannot be read. Take another face.");
+  if (!face) return refuse(Member::wordsFace, "The face cannot be read. Take another face.");
   return Setter(**face, setting)();
 }
 

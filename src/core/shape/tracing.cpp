@@ -55,10 +55,11 @@ class Tracer {
     const long dots = static_cast<long>(picture_.wide) * picture_.tall;
     if (picture_.wide < 1 || picture_.tall < 1 ||
         static_cast<long>(picture_.rgba.size()) < dots * 4) {
-      return refuse("picture", "The picture has no dots. Take another picture.");
+      return refuse(Member::tracedPicture, "The picture has no dots. Take another picture.");
     }
     if (dots > mostDots) {
-      return refuse("picture", "The picture has %1 dots; up to %2 are traced. Make it smaller.",
+      return refuse(Member::tracedPicture,
+                    "The picture has %1 dots; up to %2 are traced. Make it smaller.",
                     {dots, mostDots});
     }
     count();
@@ -66,12 +67,12 @@ class Tracer {
         setting_.colours <= 1 ? darkAndLight() : clusters();
     std::vector<TracedColour> all;
     for (const auto& [colour, group] : groups) {
-      if (goOn_ && !goOn_()) return refuse("picture", "Tracing was stopped.");
+      if (goOn_ && !goOn_()) return refuse(Member::tracedPicture, "Tracing was stopped.");
       Polygon area = outlined(group);
       if (!area.empty()) all.push_back({colour, std::move(area)});
     }
     if (all.empty()) {
-      return refuse("picture",
+      return refuse(Member::tracedPicture,
                     "Nothing was found in the picture. Move the threshold, leave out fewer specks, "
                     "or keep the background.");
     }

@@ -49,18 +49,18 @@ const ShelfFilm* FilmShelf::likeliest(PartMaterial kind, const std::string& colo
 
 Faults faultsOf(const FilmStock& stock) {
   Faults faults;
-  const auto refuseIf = [&](bool wrong, const char* field, const char* words) {
-    if (wrong) faults.push_back({field, {words, {}}});
+  const auto refuseIf = [&](bool wrong, Member member, const char* words) {
+    if (wrong) faults.push_back({member, {words, {}}});
   };
   constexpr Length least = Length::mm(10);
   constexpr Length widest = Length::mm(3000);
   constexpr Length longest = Length::mm(100'000);
   constexpr long most = 10'000;
-  refuseIf(!(stock.wide >= least && stock.wide <= widest), "stock.wide",
+  refuseIf(!(stock.wide >= least && stock.wide <= widest), Member::stockWide,
            "How wide is it? Give 10 mm to 3 m.");
-  refuseIf(!(stock.tall >= least && stock.tall <= longest), "stock.tall",
+  refuseIf(!(stock.tall >= least && stock.tall <= longest), Member::stockTall,
            "How long is it? Give 10 mm to 100 m.");
-  refuseIf(stock.count < 0 || stock.count > most, "stock.count",
+  refuseIf(stock.count < 0 || stock.count > most, Member::stockCount,
            "How many are there? Give 0 to 10000.");
   if (!stock.outline.empty()) {
     // What crosses itself encloses another area one way than the other.
@@ -74,7 +74,7 @@ Faults faultsOf(const FilmStock& stock) {
     const double wound = signedArea(enclosedBy(lines, false));
     constexpr double hair = 0.01;
     refuseIf(std::abs(odd - wound) > hair || std::abs(odd - std::abs(turns)) > hair || odd < 100,
-             "stock.outline", "The offcut's outline crosses itself. Draw it again.");
+             Member::stockOutline, "The offcut's outline crosses itself. Draw it again.");
   }
   return faults;
 }

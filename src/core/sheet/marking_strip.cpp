@@ -85,14 +85,14 @@ CheckedAll<Part> markingStripPart(const Body& cup, const MarkingStrip& strip, An
   // word.
   const Length width = strip.at ? strip.width.length : std::min(strip.width.length, cup.wall());
   if (strip.width.length < narrowest || strip.width.length > widest) {
-    return tl::unexpected(Faults{{"strip.width",
+    return tl::unexpected(Faults{{Member::stripWidth,
                                   {"A marking strip of %1 cannot be handled. Take %2 to %3.",
                                    {strip.width.length, narrowest, widest}}}});
   }
   const Length height = stripHeight(cup, strip);
   if (height > cup.wall() || height < width) {
     return tl::unexpected(Faults{
-        {"strip.at",
+        {Member::stripAt,
          {"A strip %1 wide with its upper edge at %2 does not lie on the wall. Put that edge "
           "between %1 and %3 up the wall.",
           {width, height, cup.wall()}}}});

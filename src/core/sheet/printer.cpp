@@ -18,26 +18,26 @@ Printer usualPrinter(Paper paper) {
 
 Faults faultsOf(const Printer& printer) {
   Faults faults;
-  const auto refuseIf = [&](bool wrong, const char* field, Sentence sentence) {
-    if (wrong) faults.push_back({field, std::move(sentence)});
+  const auto refuseIf = [&](bool wrong, Member member, Sentence sentence) {
+    if (wrong) faults.push_back({member, std::move(sentence)});
   };
   constexpr Length least = Length::mm(50);
   constexpr Length most = Length::mm(1200);
-  refuseIf(printer.wide < least || printer.wide > most, "printer.wide",
+  refuseIf(printer.wide < least || printer.wide > most, Member::printerWide,
            {"How wide is a sheet for the printer? Give %1 to %2.", {least, most}});
-  refuseIf(printer.tall < least || printer.tall > most, "printer.tall",
+  refuseIf(printer.tall < least || printer.tall > most, Member::printerTall,
            {"How tall is a sheet for the printer? Give %1 to %2.", {least, most}});
   refuseIf(printer.left < Length() || printer.left + printer.right > printer.wide - least / 2 ||
                printer.right < Length(),
-           "printer.left",
+           Member::printerLeft,
            {"The margins left and right leave too little to print on. Give less.", {}});
   refuseIf(printer.top < Length() || printer.top + printer.bottom > printer.tall - least / 2 ||
                printer.bottom < Length(),
-           "printer.top",
+           Member::printerTop,
            {"The margins above and below leave too little to print on. Give less.", {}});
-  refuseIf(printer.dotsPerInch < 72 || printer.dotsPerInch > 600, "printer.dots",
+  refuseIf(printer.dotsPerInch < 72 || printer.dotsPerInch > 600, Member::printerDots,
            {"How many dots to the inch? Give 72 to 600.", {}});
-  refuseIf(printer.bleed < Length() || printer.bleed > Length::mm(5), "printer.bleed",
+  refuseIf(printer.bleed < Length() || printer.bleed > Length::mm(5), Member::printerBleed,
            {"How far is print to go beyond what is cut? Give up to %1.", {Length::mm(5)}});
   return faults;
 }

@@ -26,9 +26,9 @@ std::vector<Watch> watchBuildUp(const Body& bare, const BuildUp& buildUp,
       bare.grownBy(laid.thickness + laid.spread * 2).aroundRim() - grown.aroundRim();
 
   if (buildUp.sizedFor == SizedFor::bare && growth > tellable) {
-    watches.push_back({"cut_for_bare",
+    watches.push_back({Rule::cutForBare,
                        WatchLevel::warn,
-                       "build_up.sized_for",
+                       Member::sizedFor,
                        {"Sized for the bare cup, but laid after %1 coats: the wrap will be about "
                         "%2 short. Size it for the cup as it will be, or add that to the overlap.",
                         {countOf(buildUp.laidAfter), growth}}});
@@ -36,16 +36,16 @@ std::vector<Watch> watchBuildUp(const Body& bare, const BuildUp& buildUp,
     const bool earlier = std::any_of(stages.begin(), stages.begin() + buildUp.laidAfter,
                                      [](const Stage& stage) { return stage.measured; });
     if (earlier) {
-      watches.push_back({"measured_early",
+      watches.push_back({Rule::measuredEarly,
                          WatchLevel::note,
-                         "build_up.measured",
+                         Member::measured,
                          {"Coats went on after the last measurement; the rim is taken for %1, give "
                           "or take %2. Measure again after the last smooth coat.",
                           {grown.aroundRim(), either}}});
     } else {
-      watches.push_back({"growth_guessed",
+      watches.push_back({Rule::growthGuessed,
                          WatchLevel::note,
-                         "build_up.measured",
+                         Member::measured,
                          {"The rim is taken for %1, give or take %2: a guess from the coats, not a "
                           "measure. Measure again after the last smooth coat.",
                           {grown.aroundRim(), either}}});
@@ -53,9 +53,9 @@ std::vector<Watch> watchBuildUp(const Body& bare, const BuildUp& buildUp,
   }
   for (const Stage& stage : stages) {
     if (stage.measured && bare.grownBy(stage.thickness).aroundRim() < bare.aroundRim() - tellable) {
-      watches.push_back({"shrunk",
+      watches.push_back({Rule::shrunk,
                          WatchLevel::warn,
-                         "build_up.measured",
+                         Member::measured,
                          {"After %1 coats the cup was measured smaller than bare. Measure both "
                           "again at the same place.",
                           {countOf(stage.after)}}});

@@ -24,20 +24,20 @@ std::vector<Watch> watchCut(const CutThing& cut, const Body& body) {
           "again.",
           {cut.rim, body.aroundRim(), shortBy, Phrase(cut.name)}};
     }
-    watches.push_back({"cut_short", WatchLevel::warn, "cuts", std::move(words)});
+    watches.push_back({Rule::cutShort, WatchLevel::warn, Member::cutRecord, std::move(words)});
   } else if (shortBy > tellable) {
-    watches.push_back({"cut_laps_less",
+    watches.push_back({Rule::cutLapsLess,
                        WatchLevel::note,
-                       "cuts",
+                       Member::cutRecord,
                        {"The %4 was cut for %1 round the rim; the cup is now %2. It still closes, "
                         "with %3 of overlap left.",
                         {cut.rim, body.aroundRim(), overlap - shortBy, Phrase(cut.name)}}});
   }
   if (longBy > tellable && shortBy <= std::max(overlap, tellable)) {
     watches.push_back(
-        {"cut_long",
+        {Rule::cutLong,
          WatchLevel::note,
-         "cuts",
+         Member::cutRecord,
          {"The %5 was cut for %1 round the rim; the cup is now %2. Trim %3 at the base and %4 at "
           "the rim from its right-hand end.",
           {cut.rim, body.aroundRim(), std::max(-atBase, Length()), std::max(-atRim, Length()),

@@ -24,16 +24,14 @@ const DivideLine* hardestRing(const Divided& divided, const Body& body, Length w
   return hardest;
 }
 
-void watchStripes(
-    const Division& division, const Divided& divided, const std::vector<StripePlan>& stripes,
-    const Body& body,
-    const std::function<void(const char*, WatchLevel, std::string, Sentence)>& watch) {
+void watchStripes(const Division& division, const Divided& divided,
+                  const std::vector<StripePlan>& stripes, const Body& body,
+                  const std::function<void(Rule, WatchLevel, Where, Sentence)>& watch) {
   constexpr Length thinnest = Length::mm(0.5);
   constexpr Length same = Length::mm(0.05);
   for (const StripePlan& stripe : stripes) {
-    const std::string field = "divide.stripes[" + std::to_string(stripe.stripe) + "].";
     if (stripe.width < thinnest) {
-      watch("thin_stripe", WatchLevel::warn, field + "width",
+      watch(Rule::thinStripe, WatchLevel::warn, Where(Member::stripeWidth, stripe.id),
             {"A stripe of %1 is thinner than a blade can cut. Was %2 meant?",
              {stripe.width, stripe.width * 10}});
     }
@@ -41,7 +39,7 @@ void watchStripes(
         division.tapes.begin(), division.tapes.end(),
         [&](const WrittenLength& tape) { return abs(tape.length - stripe.width) < same; });
     if (stripe.kind == StripeKind::tape && !owned) {
-      watch("tape_not_owned", WatchLevel::note, field + "width",
+      watch(Rule::tapeNotOwned, WatchLevel::note, Where(Member::stripeWidth, stripe.id),
             {"No tape %1 wide is among yours. Take one you have, or cut the stripe from film.",
              {stripe.width}});
     }
@@ -50,13 +48,13 @@ void watchStripes(
              abs(other.width - stripe.width) < same;
     });
     if (twice) {
-      watch("stripe_twice", WatchLevel::note, field + "width",
+      watch(Rule::stripeTwice, WatchLevel::note, Where(Member::stripeWidth, stripe.id),
             {"Two stripes of %1 lie on line %2, one over the other. Make one of them narrower, or "
              "remove it.",
              {stripe.width, stripe.line}});
     }
     if (stripe.join == StripeJoin::hidden && stripe.joinUnder.empty()) {
-      watch("join_shows", WatchLevel::note, field + "join",
+      watch(Rule::joinShows, WatchLevel::note, Where(Member::stripeJoin, stripe.id),
             {"No stripe crosses line %1 to hide its join: it is joined at the seam. Lay a stripe "
              "on an upright or a V.",
              {stripe.line}});
@@ -77,7 +75,7 @@ void watchStripes(
     const Length over = body.wall() - high - stripe.width / 2;
     if (std::min(under, over) >= bareEnough) continue;
     const bool rim = over < under;
-    watch("stripe_over_edge", WatchLevel::warn, field + "width",
+    watch(Rule::stripeOverEdge, WatchLevel::warn, Where(Member::stripeWidth, stripe.id),
           {rim ? "The stripe on line %1 comes within %2 of the rim. Keep %3 of bare steel there: "
                  "lower the line or take a narrower stripe."
                : "The stripe on line %1 comes within %2 of the base edge, where it wears off. "
@@ -91,20 +89,20 @@ void watchStripes(
 std::vector<Watch> watchDivision(const Division& division, const Divided& divided,
                                  const std::vector<StripePlan>& stripes, const Body& body) {
   std::vector<Watch> watches;
-  const auto watch = [&](const char* rule, WatchLevel level, std::string field, Sentence sentence) {
-    watches.push_back({rule, level, std::move(field), std::move(sentence)});
+  const auto watch = [&](Rule rule, WatchLevel level, Where where, Sentence sentence) {
+    watches.push_back({rule, level, std::move(where), std::move(sentence)});
   };
   const Length width = division.tapeWidth.length;
   if (const DivideLine* ring = hardestRing(divided, body, width)) {
     const Length s = ring->stretches.front().front().s;
     const double strain = tapeStrain(body, s, width);
     if (strain > stretchyTapeBears) {
-      watch("tape_puckers", WatchLevel::warn, "divide.tape_width",
+      watch(Rule::tapePuckers, WatchLevel::warn, Member::tapeWidth,
             {"On line %1 tape %2 wide will not lie: even stretchy tape takes %3 at most on this "
              "taper. Use a narrower one.",
              {ring->id, width, widestTape(body, s, stretchyTapeBears)}});
     } else if (strain > paperTapeBears) {
-      watch("tape_puckers", WatchLevel::note, "divide.tape_width",
+      watch(Rule::tapePuckers, WatchLevel::note, Member::tapeWidth,
             {"On line %1 paper tape %2 wide puckers on this taper. Take stretchy tape, or paper up "
              "to %3 wide.",
              {ring->id, width, widestTape(body, s, paperTapeBears)}});
@@ -114,7 +112,7 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
     const bool there = std::any_of(divided.zones.begin(), divided.zones.end(),
                                    [&](const Zone& zone) { return zone.id == division.order[i]; });
     if (there) continue;
-    watch("turn_of_none", WatchLevel::note, "divide.order[" + std::to_string(i) + "]",
+    watch(Rule::turnOfNone, WatchLevel::note, Where(Member::fillingOrder, i),
           {"The order of filling names a zone that is not there, “%1”, and passes it over. Fill in "
            "the usual order, or move a zone to put it right.",
            {division.order[i]}});
@@ -124,7 +122,7 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
     const Finish& before = order[i - 1]->finish;
     const Finish& after = order[i]->finish;
     if (before.kind == FinishKind::film && after.kind == FinishKind::glitter) {
-      watch("film_before_glitter", WatchLevel::warn, "divide.order",
+      watch(Rule::filmBeforeGlitter, WatchLevel::warn, Member::fillingOrder,
             {"Film goes on %1 before glitter on %2: loose glitter will stick to it. Film comes "
              "last.",
              {order[i - 1]->letter, order[i]->letter}});
@@ -132,7 +130,7 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
     }
     const bool both = before.kind == FinishKind::glitter && after.kind == FinishKind::glitter;
     if (both && luminanceOf(before.colour) > luminanceOf(after.colour) + 0.02) {
-      watch("light_before_dark", WatchLevel::note, "divide.order",
+      watch(Rule::lightBeforeDark, WatchLevel::note, Member::fillingOrder,
             {"Zone %1 is lighter than %2 and comes before it: dark grains show on light. Dark goes "
              "first.",
              {order[i - 1]->letter, order[i]->letter}});
@@ -144,7 +142,9 @@ std::vector<Watch> watchDivision(const Division& division, const Divided& divide
     if (mark.at != MarkAt::ring) continue;
     const bool rim = mark.fromRim < bareEnough;
     if (!rim && mark.fromBase >= bareEnough) continue;
-    watch("line_at_edge", WatchLevel::note, "divide.body",
+    const auto line = std::find_if(divided.lines.begin(), divided.lines.end(),
+                                   [&](const DivideLine& one) { return one.id == mark.line; });
+    watch(Rule::lineAtEdge, WatchLevel::note, Where(Member::cut, line->cut),
           {rim ? "Line %1 is %2 from the rim, where the last coats have to seal onto bare steel."
                : "Line %1 is %2 from the base edge, where decoration wears off.",
            {mark.line, rim ? mark.fromRim : mark.fromBase}});

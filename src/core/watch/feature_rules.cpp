@@ -7,12 +7,11 @@ namespace avrelt {
 
 std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const WrapLayout& wrap) {
   std::vector<Watch> watches;
-  const auto watch = [&](const char* rule, WatchLevel level, std::string field, Sentence sentence) {
-    watches.push_back({rule, level, std::move(field), std::move(sentence)});
+  const auto watch = [&](Rule rule, WatchLevel level, Where where, Sentence sentence) {
+    watches.push_back({rule, level, std::move(where), std::move(sentence)});
   };
   for (std::size_t i = 0; i < blank.features.size(); ++i) {
     const Feature& feature = blank.features[i];
-    const std::string field = "blank.features[" + std::to_string(i) + "]";
     const Length low = feature.kind == FeatureKind::footLip ? Length() : feature.low.length;
     const bool met = coversWall(feature.kind) && feature.high.length > wrap.low() &&
                      low < wrap.high() && feature.high.length > Length();
@@ -22,7 +21,7 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
       case FeatureKind::spout:
         if (met) {
           watch(
-              "under_handle", WatchLevel::note, field + ".at",
+              Rule::underHandle, WatchLevel::note, Where(Member::featureAt, i),
               {feature.kind == FeatureKind::handle
                    ? "The wrap runs under the handle at %1, where nothing is seen. Its outline is "
                      "on the part: cut it out, or screw the handle on last."
@@ -30,7 +29,7 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
                {feature.at.wrapped()}});
         }
         if (feature.kind == FeatureKind::handle && off < feature.wide / 2) {
-          watch("front_marked_elsewhere", WatchLevel::warn, field + ".at",
+          watch(Rule::frontMarkedElsewhere, WatchLevel::warn, Where(Member::featureAt, i),
                 {"The handle stands on the front. Put the front where people look: opposite or "
                  "beside it.",
                  {}});
@@ -38,7 +37,7 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
         break;
       case FeatureKind::keepClear:
         if (met) {
-          watch("over_keep_clear", WatchLevel::note, field + ".at",
+          watch(Rule::overKeepClear, WatchLevel::note, Where(Member::featureAt, i),
                 {"The wrap covers a place at %1 that is to stay clear. Its outline is on the "
                  "part: cut it out.",
                  {feature.at.wrapped()}});
@@ -46,7 +45,7 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
         break;
       case FeatureKind::footLip:
         if (met) {
-          watch("over_foot", WatchLevel::warn, "wrap.base_clearance",
+          watch(Rule::overFoot, WatchLevel::warn, Member::baseClearance,
                 {"The wrap runs onto the lip of the foot, %1 high. Leave that much bare at the "
                  "base.",
                  {feature.high.length}});
@@ -55,7 +54,7 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
       case FeatureKind::frontMark:
       case FeatureKind::lidMouth:
         if (off > Angle::degrees(1)) {
-          watch("front_marked_elsewhere", WatchLevel::note, field + ".at",
+          watch(Rule::frontMarkedElsewhere, WatchLevel::note, Where(Member::featureAt, i),
                 {feature.kind == FeatureKind::lidMouth
                      ? "The lid is drunk from at %1, and front is 0°. Turn the lid, or count the "
                        "front from it."
@@ -72,14 +71,14 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
     const Length here = body.around(stations[i]);
     const bool thin = here < std::min(below, above) / 2;
     if (!thin && here < std::max(below, above) * 2) continue;
-    watch("odd_station", WatchLevel::warn, "blank.stations[" + std::to_string(i) + "].around",
+    watch(Rule::oddStation, WatchLevel::warn, Where(Member::stationGirth, i),
           {"Here the cup measures %1 round, and %2 and %3 at the stations beside. Was it typed in "
            "another unit?",
            {here, below, above}});
   }
   const Length reach = body.filletReach();
   if (reach > Length::mm(0.5) && wrap.low() < reach && wrap.low() >= Length()) {
-    watch("over_fillet", WatchLevel::warn, "wrap.base_clearance",
+    watch(Rule::overFillet, WatchLevel::warn, Member::baseClearance,
           {"The wrap runs into the rounding at the base, %1 up the wall, and will not lie there. "
            "Leave that much bare.",
            {reach}});

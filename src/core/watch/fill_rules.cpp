@@ -124,15 +124,14 @@ class FillRules {
   }
 
  private:
-  void watch(const char* rule, WatchLevel level, const char* member, Sentence sentence) {
-    watches_.push_back(
-        {rule, level, "fills[" + std::to_string(plan_.fill) + "]." + member, std::move(sentence)});
+  void watch(Rule rule, WatchLevel level, Member member, Sentence sentence) {
+    watches_.push_back({rule, level, Where(member, plan_.id), std::move(sentence)});
   }
 
   /// Its colours: alike, beside each other, or where none is to be.
   void colours() {
     if (!plan_.colouring.clashes.empty()) {
-      watch("neighbours_alike", WatchLevel::warn, "colours", clashWords(fill_, plan_));
+      watch(Rule::neighboursAlike, WatchLevel::warn, Member::colours, clashWords(fill_, plan_));
     }
     for (std::size_t i = 0; i < fill_.colours.size(); ++i) {
       for (std::size_t j = i + 1; j < fill_.colours.size(); ++j) {
@@ -142,7 +141,7 @@ class FillRules {
         if (!kinds || colourDifference(labOf(one.colour), labOf(other.colour)) > alikeUnder) {
           continue;
         }
-        watch("colours_alike", WatchLevel::note, "colours",
+        watch(Rule::coloursAlike, WatchLevel::note, Member::colours,
               {"“%1” and “%2” look alike on a cup. Choose one darker or lighter.",
                {finishWords(one), finishWords(other)}});
       }
@@ -150,14 +149,14 @@ class FillRules {
     if (!plan_.alikeBeyond.empty()) {
       std::vector<int> members;
       for (const std::size_t cell : plan_.alikeBeyond) members.push_back(static_cast<int>(cell));
-      watch("alike_beyond", WatchLevel::warn, "colours",
+      watch(Rule::alikeBeyond, WatchLevel::warn, Member::colours,
             {"In zone %1 the cells %2 are like one across the zone's edge. Add a colour, or give a "
              "cell another.",
              {plan_.letter, named(plan_, members)}});
     }
     const auto barred = plan_.colouring.misplaced.size() - plan_.alikeBeyond.size();
     if (barred > 0) {
-      watch("colour_not_here", WatchLevel::warn, "colours",
+      watch(Rule::colourNotHere, WatchLevel::warn, Member::colours,
             barred == 1
                 ? Sentence{"In zone %1 a cell has a colour that is not to be there: no other "
                            "can. Add a colour, or allow it.",
@@ -167,7 +166,7 @@ class FillRules {
                            {plan_.letter, static_cast<long>(barred)}});
     }
     for (const PinTrouble& trouble : plan_.pinTroubles) {
-      watch("pin_cannot_be", WatchLevel::warn, "pins", pinWords(plan_, fill_, trouble));
+      watch(Rule::pinCannotBe, WatchLevel::warn, Member::pins, pinWords(plan_, fill_, trouble));
     }
   }
 
@@ -175,8 +174,8 @@ class FillRules {
   void cells() {
     const double dropped = plan_.droppedArea.mm2() / std::max(plan_.zoneArea.mm2(), 1e-9);
     if (plan_.dropped > 0) {
-      watch("cells_dropped", dropped > muchDropped ? WatchLevel::warn : WatchLevel::note,
-            "pattern.size",
+      watch(Rule::cellsDropped, dropped > muchDropped ? WatchLevel::warn : WatchLevel::note,
+            Member::patternSize,
             plan_.dropped == 1
                 ? Sentence{"In zone %1 a bit of %2 % of it is too narrow to be weeded and is no "
                            "cell. "
@@ -188,7 +187,7 @@ class FillRules {
                             numberText(dropped * 100, 2)}});
     }
     if (plan_.thinnest < thin) {
-      watch("thin_cells", WatchLevel::note, "pattern.size",
+      watch(Rule::thinCells, WatchLevel::note, Member::patternSize,
             {"In zone %1 the narrowest cell is about %2 wide: hard to weed. Make cells larger or "
              "the line thinner.",
              {plan_.letter, plan_.thinnest}});
@@ -198,7 +197,7 @@ class FillRules {
   /// Its style and shares.
   void style() {
     if (plan_.strays * 50 > plan_.styled) {
-      watch("against_style", WatchLevel::note, "style", styleWords(plan_, fill_.style));
+      watch(Rule::againstStyle, WatchLevel::note, Member::style, styleWords(plan_, fill_.style));
     }
     double wanted = 0;
     for (const CellColour& colour : fill_.colours) wanted += std::max(colour.share, 0.0);
@@ -209,7 +208,7 @@ class FillRules {
       // A cell more or less is no matter.
       const double cell = 1.5 / static_cast<double>(plan_.cells.size());
       if (std::abs(plan_.shares[c] - share) <= std::max(0.03, cell)) continue;
-      watch("shares_off", WatchLevel::note, "colours",
+      watch(Rule::sharesOff, WatchLevel::note, Member::colours,
             {"In zone %1 “%2” takes %3 % instead of %4 %: nearer its neighbours do not allow.",
              {plan_.letter, finishWords(fill_.colours[c].finish), wholePercent(plan_.shares[c]),
               wholePercent(share)}});
@@ -221,7 +220,7 @@ class FillRules {
   void fit() {
     if (std::abs(plan_.fit.stretchWide) > muchStretch) {
       watch(
-          "stretched_cells", WatchLevel::note, "pattern.repeats",
+          Rule::stretchedCells, WatchLevel::note, Member::patternRepeats,
           {plan_.fit.stretchWide > 0
                ? "In zone %1 cells are %2 % wider than they should be, to close at "
                  "the seam. Take another number of repeats."
@@ -232,7 +231,7 @@ class FillRules {
     const double squash = plan_.fit.squash();
     const double most = std::max(std::abs(squash), plan_.fit.narrowing);
     if (fill_.pattern.artwork && fill_.pattern.artwork->picture && most > muchStretch) {
-      watch("picture_narrowed", WatchLevel::note, "pattern.taperFit",
+      watch(Rule::pictureNarrowed, WatchLevel::note, Member::patternTaper,
             {"In zone %1 the taper narrows or widens the picture by up to %2 %. Let it keep its "
              "size, or put it where the cup is straight.",
              {plan_.letter, static_cast<long>(std::lround(most * 100))}});
@@ -240,7 +239,7 @@ class FillRules {
     if (std::abs(plan_.fit.stretchTall) > muchStretch &&
         fill_.pattern.heightFit == HeightFit::whole) {
       watch(
-          "stretched_tall", WatchLevel::note, "pattern.heightFit",
+          Rule::stretchedTall, WatchLevel::note, Member::patternRise,
           {"In zone %1 cells are %2 % off their height, to end at its edges. Take another size.",
            {plan_.letter, static_cast<long>(std::lround(std::abs(plan_.fit.stretchTall) * 100))}});
     }
@@ -250,18 +249,18 @@ class FillRules {
   void lines() {
     if (fill_.cutting.lines != LineWork::leave && fill_.pattern.line.length == Length() &&
         !fill_.pattern.artwork) {
-      watch("no_lines", WatchLevel::note, "pattern.line",
+      watch(Rule::noLines, WatchLevel::note, Member::patternLine,
             {"In zone %1 there are no lines between cells to be made. Give the line a width, or "
              "leave it.",
              {plan_.letter}});
     } else if (fill_.cutting.lines == LineWork::piece && fill_.pattern.line.length < finest &&
                !fill_.pattern.artwork) {
-      watch("thin_lines", WatchLevel::note, "pattern.line",
+      watch(Rule::thinLines, WatchLevel::note, Member::patternLine,
             {"In zone %1 lines of %2 tear when they are weeded. Give them 1 mm, or lay tape.",
              {plan_.letter, fill_.pattern.line.length}});
     }
     if (plan_.tape.bends) {
-      watch("tape_bends", WatchLevel::note, "cutting.lines",
+      watch(Rule::tapeBends, WatchLevel::note, Member::cuttingLines,
             {"In zone %1 the lines bend: tape follows them badly. Cut them as one part.",
              {plan_.letter}});
     }
@@ -271,7 +270,7 @@ class FillRules {
   void wall() {
     const bool straight = body_.isCone() && body_.cone().isCylinder();
     if (fill_.pattern.taperFit == TaperFit::keep && !straight) {
-      watch("seam_meets", WatchLevel::note, "pattern.taperFit",
+      watch(Rule::seamMeets, WatchLevel::note, Member::patternTaper,
             {"In zone %1 cells keep their size, so the seam shows. Put it at the back, or under an "
              "upright stripe.",
              {plan_.letter}});
@@ -281,17 +280,17 @@ class FillRules {
     const auto parts = static_cast<long>(parted.strips.size());
     const std::string strain = numberText(parted.strain * 100, 1);
     if (parted.tooMuch) {
-      watch("stencil_strains", WatchLevel::warn, "pattern.size",
+      watch(Rule::stencilStrains, WatchLevel::warn, Member::patternSize,
             {"The wall curves so that cell %1 alone is off by up to %2, %3 % of it, more than the "
              "film bears. Make the cells smaller, or take film that stretches.",
              {plan_.cells[*parted.tooMuch].label, parted.misfit, strain}});
     } else if (!parted.bears) {
-      watch("stencil_strains", WatchLevel::warn, "pattern.size",
+      watch(Rule::stencilStrains, WatchLevel::warn, Member::patternSize,
             {"Parted between its cells in %1, the stencil of zone %2 is still off by up to %3, %4 "
              "%, more than the film bears. Make the cells smaller, or take film that stretches.",
              {parts, plan_.letter, parted.misfit, strain}});
     } else if (parts > 1) {
-      watch("stencil_parted", WatchLevel::note, "pattern.size",
+      watch(Rule::stencilParted, WatchLevel::note, Member::patternSize,
             {"The wall curves both ways, so the stencil of zone %1 is cut in %2 parts along its "
              "own lines. They are off by %3 at most, %4 %, which the film takes up.",
              {plan_.letter, parts, parted.misfit, strain}});
@@ -318,9 +317,9 @@ std::vector<Watch> watchFills(const std::vector<Fill>& fills, const std::vector<
       return plan.fill == static_cast<int>(i);
     });
     if (planned) continue;
-    watches.push_back({"pattern_waits",
+    watches.push_back({Rule::patternWaits,
                        WatchLevel::note,
-                       "fills[" + std::to_string(i) + "].zone",
+                       Where(Member::fillZone, fills[i].id),
                        {"The pattern “%1” waits for a zone that is not there. Cut the wall as it "
                         "was, or fill another zone.",
                         {inWords(familyTitle(fills[i].pattern.family), Unit::mm)}}});

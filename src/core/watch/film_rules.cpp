@@ -28,16 +28,16 @@ void watchPatch(const Zone& zone, const Divided& divided, const std::vector<Stri
   const Length across = zone.finish.patchAcross.length;
   if (zone.finish.patch != PatchShape::none) {
     if (across >= leastPatch && across <= mostPatch) return;
-    watches.push_back({"patch_size",
+    watches.push_back({Rule::patchSize,
                        WatchLevel::warn,
-                       "divide.finish.patch_across",
+                       Where(Member::patchAcross, zone.id),
                        {"A patch %1 across for the film of zone %2 hides nothing, so none is cut. "
                         "Give %3 to %4.",
                         {across, zone.letter, leastPatch, mostPatch}}});
   } else if (pointShows(zone, divided, stripes)) {
-    watches.push_back({"point_shows",
+    watches.push_back({Rule::pointShows,
                        WatchLevel::note,
-                       "divide.finish.patch_across",
+                       Where(Member::patchAcross, zone.id),
                        {"The film of zone %1 ends at the point of a V that no stripe covers, and "
                         "every slip shows there. Cut a small patch for it, a drop or a disc.",
                         {zone.letter}}});
@@ -57,9 +57,9 @@ std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePl
     if (zone.finish.kind != FinishKind::film) continue;
     const Region film = zone.region & room;
     if (film.empty()) {
-      watches.push_back({"film_no_room",
+      watches.push_back({Rule::filmNoRoom,
                          WatchLevel::warn,
-                         "wrap.rim_clearance",
+                         Member::rimClearance,
                          {"Zone %1 lies wholly in the wall left bare at rim or base, so no film is "
                           "cut for it. Leave less bare, or give the zone another finish.",
                           {zone.letter}}});
@@ -70,9 +70,9 @@ std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePl
       least = std::min(least, measureOf(patch, body).meanWidth());
     }
     if (least < narrow) {
-      watches.push_back({"film_narrow",
+      watches.push_back({Rule::filmNarrow,
                          WatchLevel::warn,
-                         "divide.body",
+                         Where(Member::zone, zone.id),
                          {"The film of zone %1 is %2 wide: it tears when it is weeded. Make the "
                           "zone wider, or lay a stripe there.",
                           {zone.letter, least}}});
@@ -89,9 +89,9 @@ std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePl
         });
       });
       if (thin == edge.beyond.end()) continue;
-      watches.push_back({"film_past_neighbour",
+      watches.push_back({Rule::filmPastNeighbour,
                          WatchLevel::warn,
-                         "divide.finish.edge_by",
+                         Where(Member::edgeBy, zone.id),
                          {"The film of zone %1 runs %2 over line %3 and past zone %4. Give less.",
                           {zone.letter, rule.by, edge.line->id, divided.zones[*thin].letter}}});
       break;
@@ -102,9 +102,9 @@ std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePl
       const Region covered = Region::between(at - feature.wide / 2, at + feature.wide / 2,
                                              feature.low.length, feature.high.length);
       if ((covered & film).empty()) continue;
-      watches.push_back({"film_under_handle",
+      watches.push_back({Rule::filmUnderHandle,
                          WatchLevel::note,
-                         "blank.features",
+                         Member::feature,
                          {"The film of zone %1 runs where a handle, a logo or a spout is marked. "
                           "Cut it out there, or lay it before the handle goes on.",
                           {zone.letter}}});
@@ -123,9 +123,9 @@ std::vector<Watch> watchMasks(const std::vector<Mask>& masks, const Divided& div
                           [&](const Zone& zone) { return zone.id == id; });
     };
     if (std::none_of(mask.zones.begin(), mask.zones.end(), gone)) continue;
-    watches.push_back({"mask_waits",
+    watches.push_back({Rule::maskWaits,
                        WatchLevel::note,
-                       "divide.masks[" + std::to_string(i) + "].zones",
+                       Where(Member::maskZones, mask.id),
                        {mask.kind == MaskKind::cover
                             ? "A cover waits for a zone that is not there. Cut the wall as it was, "
                               "or remove the cover."

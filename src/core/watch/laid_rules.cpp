@@ -11,17 +11,17 @@ std::vector<Watch> watchLaid(const LaidOn& laid, const Body& bare, const Stage& 
   const Length either = bare.grownBy(stage.thickness + stage.spread * 2).aroundRim() - rim;
   const Length opens = either * laid.round;
   if (laid.overlap > Length() && opens > laid.overlap) {
-    watches.push_back({"laid_opens",
+    watches.push_back({Rule::laidOpens,
                        WatchLevel::warn,
-                       "build_up.laid",
+                       Member::laid,
                        {"The %1 closes with %2 of overlap, and the rim may come out %3 larger than "
                         "it is taken for after %4 coats. Measure again then, or let it overlap "
                         "more.",
                         {Phrase(laid.name), laid.overlap, opens, static_cast<long>(stage.after)}}});
   } else if (laid.ownStage) {
-    watches.push_back({"laid_guessed",
+    watches.push_back({Rule::laidGuessed,
                        WatchLevel::note,
-                       "build_up.laid",
+                       Member::laid,
                        {"The %1 is laid after %2 coats, the rim then taken for %3, give or take "
                         "%4. Measure again at that stage.",
                         {Phrase(laid.name), static_cast<long>(stage.after), rim, either}}});
@@ -30,9 +30,9 @@ std::vector<Watch> watchLaid(const LaidOn& laid, const Body& bare, const Stage& 
 }
 
 Watch laidNothing() {
-  return {"laid_nothing",
+  return {Rule::laidNothing,
           WatchLevel::note,
-          "build_up.laid",
+          Member::laid,
           {"A place among the coats is kept for something that is gone. It has no effect.", {}}};
 }
 

@@ -21,21 +21,21 @@ std::string nameOf(LayingKind kind) {
 std::vector<Watch> watchLaying(const Body& body, const Layings& layings, const Wrap& wrap,
                                LayingKind made, const Film& film) {
   std::vector<Watch> watches;
-  const auto watch = [&](const char* rule, WatchLevel level, Sentence sentence) {
-    watches.push_back({rule, level, "wrap.laying", std::move(sentence)});
+  const auto watch = [&](Rule rule, WatchLevel level, Sentence sentence) {
+    watches.push_back({rule, level, Member::laying, std::move(sentence)});
   };
   const Laying& laying = layings.of(made);
   const Laying& best = layings.of(layings.recommended);
   const double bears = bearsOf(film);
   if (wrap.laying && *wrap.laying != made) {
-    watch("laying_impossible", WatchLevel::warn,
+    watch(Rule::layingImpossible, WatchLevel::warn,
           {"A %1 cannot be cut for this wall; the plan shows %2 instead.",
            {nameOf(*wrap.laying), nameOf(made)}});
   }
   if (!laying.bears) {
     const bool full = -laying.least > laying.most;
     if (!best.bears) {
-      watch("no_laying", WatchLevel::warn,
+      watch(Rule::noLaying, WatchLevel::warn,
             {full ? "No way of laying stays within the %1 this film bears; the least bad leaves it "
                     "%2 too full. Take a film that gives more, or a smaller part of the wall."
                   : "No way of laying stays within the %1 this film bears; the least bad stretches "
@@ -43,20 +43,20 @@ std::vector<Watch> watchLaying(const Body& body, const Layings& layings, const W
              {percent(bears), percent(best.largest())}});
     } else {
       watch(
-          "film_overtaxed", WatchLevel::warn,
+          Rule::filmOvertaxed, WatchLevel::warn,
           {full ? "Laid as %1 the film lies %2 too full, and it bears %3: it will wrinkle. Lay "
                   "it as %4."
                 : "Laid as %1 the film has to stretch by %2, and it bears %3. Lay it as %4.",
            {nameOf(made), percent(laying.largest()), percent(bears), nameOf(layings.recommended)}});
     }
   } else if (made != layings.recommended && made != LayingKind::sheet) {
-    watch("not_recommended", WatchLevel::note,
+    watch(Rule::notRecommended, WatchLevel::note,
           {"Laid as %1; as %2 it would do with joins of %3 instead of %4.",
            {nameOf(made), nameOf(layings.recommended), best.joins, laying.joins}});
   }
   constexpr Length seen = Length::mm(0.25);
   if (made == LayingKind::sheet && layings.runsOff > seen && body.isCone()) {
-    watch("runs_off", layings.runsOff > Length::mm(1.6) ? WatchLevel::warn : WatchLevel::note,
+    watch(Rule::runsOff, layings.runsOff > Length::mm(1.6) ? WatchLevel::warn : WatchLevel::note,
           {"A straight sheet runs off by %1 between front and back. Trim it along the rim, or cut "
            "the ring sector.",
            {layings.runsOff}});

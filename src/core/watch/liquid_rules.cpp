@@ -7,9 +7,9 @@ std::vector<Watch> watchLiquid(const Liquid& liquid) {
   const LiquidMix mix = mixOf(liquid);
   if (mix.fits()) return {};
   return {
-      {"liquid_no_room",
+      {Rule::liquidNoRoom,
        WatchLevel::warn,
-       "liquid.room",
+       Member::liquidRoom,
        {"At its warmest the liquid takes %1 more, and %2 are left free: it would press the seal "
         "open. Leave more room.",
         {volumeText(mix.more()), volumeText(mix.free)}}}};

@@ -25,9 +25,9 @@ std::vector<Watch> watchPeekaboos(const std::vector<DecalSet>& sets,
     const auto first = std::find_if(peekaboos.begin(), peekaboos.end(),
                                     [](const Peekaboo& one) { return !one.alike.empty(); });
     watches.push_back(
-        {"peekaboo_alike",
+        {Rule::peekabooAlike,
          WatchLevel::note,
-         "sets[" + std::to_string(plans[first->set].set) + "].places",
+         Where(Member::places, plans[first->set].id),
          {"Under paint %1 stencils cannot be told apart though their rings differ, %2 and %3 "
           "among them. Lift each and ring it before the next.",
           {static_cast<long>(alike.size()), static_cast<long>(first->number),
@@ -50,10 +50,9 @@ std::vector<Watch> watchPeekaboos(const std::vector<DecalSet>& sets,
     if (layer == set.layers.end() || by <= layer->lap.length) continue;
     told.push_back(one.set);
     watches.push_back(
-        {"ring_misses",
+        {Rule::ringMisses,
          WatchLevel::warn,
-         "sets[" + std::to_string(plan.set) + "].layers[" +
-             std::to_string(layer - set.layers.begin()) + "].lap",
+         Where(Member::layerLap, layer->id),
          {"The coats between widen what the stencil of “%1” leaves by %2 at each end, and its ring "
           "laps over by %3: it shows. Allow for growth, or give more lap.",
           {plan.name, by, layer->lap.length}}});

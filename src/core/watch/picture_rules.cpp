@@ -17,25 +17,24 @@ constexpr double bareOver = 0.002;
 std::vector<Watch> watchPicture(const Finish& finish, const Zone& zone, const Wall& wall) {
   std::vector<Watch> watches;
   if (finish.kind != FinishKind::film || finish.picture.id.empty()) return watches;
-  const std::string field = "divide.finish.picture";
-  const auto put = [&](const char* rule, WatchLevel level, Sentence sentence,
-                       const std::string& at = {}) {
-    watches.push_back({rule, level, at.empty() ? field : at, std::move(sentence)});
+  const auto put = [&](Rule rule, WatchLevel level, Sentence sentence,
+                       Member member = Member::picture) {
+    watches.push_back({rule, level, Where(member, zone.id), std::move(sentence)});
   };
   if (!finish.picture.picture) {
-    put("picture_gone", WatchLevel::warn,
+    put(Rule::pictureGone, WatchLevel::warn,
         {"The picture on the film of zone %1 is not in the order any more, so none is "
          "printed. Choose another.",
          {zone.letter}});
     return watches;
   }
   for (const Fault& fault : faultsOf(finish.picture)) {
-    put("picture_refused", WatchLevel::warn, fault.sentence, field + "_" + fault.field);
+    put(Rule::pictureRefused, WatchLevel::warn, fault.sentence, fault.where.member);
   }
   const std::optional<PictureLie> lie = lieOf(finish, wall, zone.region);
   if (!lie) return watches;
   if (!lie->closes()) {
-    put("picture_open", WatchLevel::warn,
+    put(Rule::pictureOpen, WatchLevel::warn,
         finish.picture.bent
             ? Sentence{"The picture of zone %1 runs across the seam and does not meet itself "
                        "there. Move it, make it smaller, or turn it level.",
@@ -47,24 +46,24 @@ std::vector<Watch> watchPicture(const Finish& finish, const Zone& zone, const Wa
   const double bare = finish.picture.repeat == PictureRepeat::tile ? 0 : lie->bareOf(zone.region);
   if (bare > bareOver) {
     const auto percent = static_cast<long>(std::max(1.0, std::round(bare * 100)));
-    put("picture_bare", WatchLevel::note,
+    put(Rule::pictureBare, WatchLevel::note,
         {"The picture of zone %1 is %2 tall and leaves %3 % of the zone without print. Repeat it, "
          "or make it wider, where that is not meant.",
          {zone.letter, lie->tall(), percent}});
   }
   if (lie->dotsPerInch() < coarseUnder) {
-    put("picture_coarse", WatchLevel::note,
+    put(Rule::pictureCoarse, WatchLevel::note,
         {"At %2 wide the picture of zone %1 has %3 dots to the inch, and they will be seen. Take a "
          "larger picture, or make it smaller: %4 wide it has 150.",
          {zone.letter, lie->wide(), std::lround(lie->dotsPerInch()),
           lie->wide() * (lie->dotsPerInch() / coarseUnder)}},
-        field + "_wide");
+        Member::pictureWide);
   }
   const double low = lie->drawnWide(zone.region.lowest());
   const double high = lie->drawnWide(zone.region.highest());
   const double most = std::abs(low) > std::abs(high) ? low : high;
   if (std::abs(most) > drawnOver) {
-    put("picture_drawn", WatchLevel::note,
+    put(Rule::pictureDrawn, WatchLevel::note,
         most > 0 ? Sentence{"Toward one end of zone %1 the picture is drawn %2 % wider, as the cup "
                             "is. Lay it straight where its proportion matters more than the seam.",
                             {zone.letter, std::lround(most * 100)}}

@@ -13,6 +13,9 @@ namespace {
 /// Less is the rounding of outlines.
 constexpr Length tiny = Length::mm(0.01);
 
+/// Which way a place is moved.
+enum class Along { up, round };
+
 class PlaceRules {
  public:
   PlaceRules(const PlacedSets& placed, std::vector<Watch>& watches)
@@ -23,7 +26,7 @@ class PlaceRules {
       const DecalSet& set = placed_.sets[static_cast<std::size_t>(plan.set)];
       if (plan.gone || set.layers.empty()) continue;
       if (plan.places.empty()) {
-        put("set_no_place", WatchLevel::warn, field(plan, "places"),
+        put(Rule::setNoPlace, WatchLevel::warn, Where(Member::places, plan.id),
             {"“%1” stands nowhere, so nothing is cut of it. Add a place, or put it in a row.",
              {plan.name}});
         continue;
@@ -40,21 +43,18 @@ class PlaceRules {
   }
 
  private:
-  void put(const char* rule, WatchLevel level, std::string where, Sentence sentence) {
+  void put(Rule rule, WatchLevel level, Where where, Sentence sentence) {
     watches_.push_back({rule, level, std::move(where), std::move(sentence)});
   }
 
-  static std::string field(const SetPlan& plan, const std::string& member) {
-    return "sets[" + std::to_string(plan.set) + "]." + member;
-  }
-  std::string field(const SetPlan& plan, const PlacePlan& place, const char* member) const {
-    if (place.row.empty()) {
-      return field(plan, "places[" + std::to_string(place.index) + "]." + member);
-    }
-    for (const RowPlan& row : placed_.rowPlans) {
-      if (row.id == place.row) return "rows[" + std::to_string(row.row) + "]." + member;
-    }
-    return field(plan, "places");
+  /// How high or where round the cup a place stands is told of its row, where it is of one; what a
+  /// scatter threw lies where it was thrown.
+  static Where whereOf(const SetPlan& plan, const PlacePlan& place, Along along) {
+    const bool up = along == Along::up;
+    if (!place.row.empty()) return {up ? Member::rowUp : Member::rowAt, place.row};
+    if (!place.scatter.empty()) return {Member::scatterItems, place.scatter};
+    return place.id.empty() ? Where(Member::places, plan.id)
+                            : Where(up ? Member::placeUp : Member::placeAt, place.id);
   }
 
   /// One watch for all places of a set that something is so of, at the worst of them.
@@ -79,10 +79,10 @@ class PlaceRules {
     return all;
   }
   /// `one` and `many` take the name, by how much, and how many.
-  void tell(const char* rule, WatchLevel level, const SetPlan& plan, const Told& all,
-            const char* member, const char* one, const char* many) {
+  void tell(Rule rule, WatchLevel level, const SetPlan& plan, const Told& all, Along along,
+            const char* one, const char* many) {
     if (all.count == 0) return;
-    put(rule, level, field(plan, *all.worst, member),
+    put(rule, level, whereOf(plan, *all.worst, along),
         {all.count == 1 ? one : many, {plan.name, all.by, all.count}});
   }
 
@@ -96,38 +96,38 @@ class PlaceRules {
 
   void edges(const SetPlan& plan) {
     tell(
-        "set_off_wall", WatchLevel::warn, plan,
+        Rule::setOffWall, WatchLevel::warn, plan,
         told(plan,
              [&](const PlacePlan& place) {
                return mayRunOver(plan, place) ? Length() : -place.room.rim;
              }),
-        "up",
+        Along::up,
         "“%1” reaches over the rim by %2. Set it lower, make it smaller, or have it cut off there.",
         "“%1” reaches over the rim at %3 places, by up to %2. Set them lower or make it smaller.");
-    tell("set_off_wall", WatchLevel::warn, plan,
+    tell(Rule::setOffWall, WatchLevel::warn, plan,
          told(plan,
               [&](const PlacePlan& place) {
                 return mayRunOver(plan, place) ? Length() : -place.room.base;
               }),
-         "up", "“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
+         Along::up, "“%1” reaches below the base edge by %2. Set it higher or make it smaller.",
          "“%1” reaches below the base edge at %3 places, by up to %2. Set them higher or make it "
          "smaller.");
-    tell("set_in_bare_edge", WatchLevel::note, plan,
+    tell(Rule::setInBareEdge, WatchLevel::note, plan,
          told(plan,
               [](const PlacePlan& place) {
                 return place.room.rim < Length() ? Length() : bareEnough - place.room.rim;
               }),
-         "up",
+         Along::up,
          "“%1” comes %2 into what is left bare below the rim for the last coats. Set it lower.",
          "“%1” comes up to %2 into what is left bare below the rim, at %3 places. Set them lower.");
-    tell("set_over_seam", WatchLevel::note, plan,
+    tell(Rule::setOverSeam, WatchLevel::note, plan,
          told(plan,
               [](const PlacePlan& place) {
                 const WallReach& reach = place.laid->reach;
                 const bool over = reach.from < -Angle::halfTurn() || reach.to > Angle::halfTurn();
                 return over ? Length::mm(1) : Length();
               }),
-         "at",
+         Along::round,
          "“%1” lies across the seam, where it shows most. Turn it to the front, or the seam away "
          "from it.",
          "“%1” lies across the seam at %3 places, where it shows most. Turn them, or the seam "
@@ -138,8 +138,8 @@ class PlaceRules {
     const auto on = [](const std::optional<Apart>& apart) {
       return apart && apart->apart <= tiny ? Length::mm(1) : Length();
     };
-    tell("set_under_handle", WatchLevel::warn, plan,
-         told(plan, [&](const PlacePlan& place) { return on(place.room.feature); }), "at",
+    tell(Rule::setUnderHandle, WatchLevel::warn, plan,
+         told(plan, [&](const PlacePlan& place) { return on(place.room.feature); }), Along::round,
          "“%1” lies where a handle, a spout or a place to stay clear is, and is lost there. Turn "
          "it away.",
          "“%1” lies where a handle, a spout or a place to stay clear is at %3 places, and is lost "
@@ -147,8 +147,8 @@ class PlaceRules {
     // What is cut apart along the line is laid as the maker wants it.
     if (placed_.sets[static_cast<std::size_t>(plan.set)].parted) return;
     tell(
-        "set_over_line", WatchLevel::note, plan,
-        told(plan, [&](const PlacePlan& place) { return on(place.room.line); }), "up",
+        Rule::setOverLine, WatchLevel::note, plan,
+        told(plan, [&](const PlacePlan& place) { return on(place.room.line); }), Along::up,
         "“%1” lies across a line between zones. Lay it when both are done, have it cut there, or "
         "move it into one.",
         "“%1” lies across lines between zones at %3 places. Lay them when both are done, have them "
@@ -160,20 +160,20 @@ class PlaceRules {
     const bool hidden = std::any_of(plan.places.begin(), plan.places.end(),
                                     [](const PlacePlan& place) { return place.number > 0; });
     if (!hidden) return;
-    tell("set_on_another", WatchLevel::warn, plan,
+    tell(Rule::setOnAnother, WatchLevel::warn, plan,
          told(plan,
               [](const PlacePlan& place) {
                 return place.room.place && place.room.place->apart <= tiny ? Length::mm(1)
                                                                            : Length();
               }),
-         "at",
+         Along::round,
          "A peekaboo of “%1” lies on another set: lifted, it takes that along. Move one of them.",
          "%3 peekaboos of “%1” lie on other sets: lifted, they take those along. Move them apart.");
   }
 
   /// Told by what comes later, which is laid on what comes before it.
   void overAnother(const SetPlan& plan) {
-    tell("set_over_another", WatchLevel::note, plan,
+    tell(Rule::setOverAnother, WatchLevel::note, plan,
          told(plan,
               [&](const PlacePlan& place) {
                 const std::optional<Apart>& other = place.room.place;
@@ -184,7 +184,7 @@ class PlaceRules {
                     set->set < plan.set || (set == &plan && &set->places[index] < &place);
                 return before ? Length::mm(1) : Length();
               }),
-         "at",
+         Along::round,
          "“%1” lies on another set. Move one of them, unless that is meant: this one is laid over "
          "the other.",
          "“%1” lies on other sets, or on itself, at %3 places. Move them apart, unless that is "
@@ -212,7 +212,7 @@ class PlaceRules {
     });
     if (all.count == 0) return;
     round = body.around(std::clamp(all.worst->anchor.s, Length(), body.wall()));
-    put("set_on_itself", WatchLevel::warn, field(plan, "size"),
+    put(Rule::setOnItself, WatchLevel::warn, Where(Member::setSize, plan.id),
         {"“%1” is %2 wide where the cup is %3 round: its ends lie over each other by %4. Make it "
          "smaller.",
          {plan.name, round + all.by, round, all.by}});
@@ -232,7 +232,7 @@ class PlaceRules {
       beyond = wide;
     }
     if (widest == nullptr) return;
-    put("set_too_wide", WatchLevel::note, field(plan, "size"),
+    put(Rule::setTooWide, WatchLevel::note, Where(Member::setSize, plan.id),
         {"“%1” is %2 wide, and %3 of this cup is seen at once from the front: its ends run out of "
          "sight. Make it smaller, or plan for the turn.",
          {plan.name, beyond, seenAtOnce(body, widest->anchor.s)}});
@@ -284,16 +284,15 @@ class PlaceRules {
                   "film that gives."
                 : "Where the wall curves both ways, the film of “%1” would have to give %2 %, and "
                   "bears %3 %. Make it smaller, have it cut in, or take a film that gives.";
-    put("set_strained", WatchLevel::warn, field(plan, "size"),
+    put(Rule::setStrained, WatchLevel::warn, Where(Member::setSize, plan.id),
         {pattern,
          {plan.name, numberText(most * 100, 1), numberText(bearsOf(placed_.film) * 100, 1)}});
   }
 
   void ofRow(const RowPlan& plan) {
     const Row& row = placed_.rows[static_cast<std::size_t>(plan.row)];
-    const std::string at = "rows[" + std::to_string(plan.row) + "].";
     if (plan.gone) {
-      return put("row_of_nothing", WatchLevel::warn, at + "sets",
+      return put(Rule::rowOfNothing, WatchLevel::warn, Where(Member::rowSets, row.id),
                  {"A row has no set with anything to lay. Give it one, or remove the row.", {}});
     }
     if (!plan.fit.fits) {
@@ -311,18 +310,19 @@ class PlaceRules {
       } else {
         sentence.pattern += " Take a smaller gap.";
       }
-      return put("row_too_many", WatchLevel::warn, at + "count", std::move(sentence));
+      return put(Rule::rowTooMany, WatchLevel::warn, Where(Member::rowCount, row.id),
+                 std::move(sentence));
     }
-    linesNear(plan, row, at);
+    linesNear(plan, row);
     if (!plan.closes) {
-      put("row_not_closing", WatchLevel::note, at + "count",
+      put(Rule::rowNotClosing, WatchLevel::note, Where(Member::rowCount, row.id),
           {"A row of %1 breaks off its turn of %2 where it closes. Take a multiple of %2.",
            {static_cast<long>(plan.fit.at.size()), static_cast<long>(row.sets.size())}});
     }
   }
 
   /// In a line all keep the gap; from line to line nobody has seen to it.
-  void linesNear(const RowPlan& plan, const Row& row, const std::string& at) {
+  void linesNear(const RowPlan& plan, const Row& row) {
     if (plan.lines < 2) return;
     std::optional<Length> least;
     std::string name;
@@ -338,7 +338,7 @@ class PlaceRules {
       }
     }
     if (!least) return;
-    put("row_lines_near", WatchLevel::warn, at + "apart",
+    put(Rule::rowLinesNear, WatchLevel::warn, Where(Member::rowApart, row.id),
         {*least <= tiny
              ? "Lines of the row of “%1” lie on each other, and %3 is wanted between any "
                "two. Set the lines farther apart, or take fewer."

@@ -5,21 +5,10 @@
 
 namespace avrelt {
 
-const char* levelName(WatchLevel level) {
-  switch (level) {
-    case WatchLevel::note:
-      return "note";
-    case WatchLevel::warn:
-      return "warn";
-    case WatchLevel::stop:
-      break;
-  }
-  return "stop";
-}
-
 void sortWorstFirst(std::vector<Watch>& watches) {
-  std::stable_sort(watches.begin(), watches.end(),
-                   [](const Watch& a, const Watch& b) { return a.level > b.level; });
+  std::stable_sort(watches.begin(), watches.end(), [](const Watch& a, const Watch& b) {
+    return a.level != b.level ? a.level > b.level : a.rule < b.rule;
+  });
 }
 
 }  // namespace avrelt

@@ -1,24 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <string>
 #include <vector>
 
 #include "cup/wrap.h"
+#include "rules/catalogue.h"
 
 namespace avrelt {
 
-/// How much a watch matters: worth knowing, likely to spoil the cup, not to be done.
-enum class WatchLevel { note, warn, stop };
-
-/// "note", "warn", "stop".
-const char* levelName(WatchLevel level);
-
-/// A warning: what, why and what to do, in a whole sentence, and the field it is about.
+/// A warning: what, why and what to do, in a whole sentence, and where.
 struct Watch {
-  std::string rule;
-  WatchLevel level = WatchLevel::note;
-  std::string field;
+  Rule rule;
+  WatchLevel level;  ///< the rule's, or a softer one
+  Where where;
   Sentence sentence;
 };
 
@@ -27,7 +21,7 @@ struct Watch {
 inline constexpr Length bareEdge = Length::inches(1.0 / 8);
 inline constexpr Length bareEnough = Length::mm(2.99);
 
-/// Worst first; within a level in the order given.
+/// Worst first; within a level by the order of rules, and by the order given within a rule.
 void sortWorstFirst(std::vector<Watch>& watches);
 
 }  // namespace avrelt

@@ -29,7 +29,7 @@ TEST_CASE("the disc keeps off the rounding and its clearance, or is refused") {
   base.discClearance = WrittenLength::mm(30);
   const Checked<Length> refused = baseDiscRadius(body, base);
   REQUIRE_FALSE(refused.has_value());
-  CHECK(refused.error().field == "base.disc_clearance");
+  CHECK(refused.error().where.member == Member::discClearance);
 }
 
 TEST_CASE("snips take out just what folding under has too much of") {
@@ -52,7 +52,7 @@ TEST_CASE("an overhang asks for a wrap that reaches the base, and a base to lie 
   CHECK_FALSE(overhangFault(body, base, Length::mm(5)).has_value());
   base.overhang = WrittenLength::mm(8);
   CHECK_FALSE(overhangFault(body, base, Length()).has_value());
-  CHECK(overhangFault(body, base, Length::mm(5))->field == "base.overhang");
+  CHECK(overhangFault(body, base, Length::mm(5))->where.member == Member::overhang);
   base.overhang = WrittenLength::mm(36);
   CHECK_THAT(inWords(overhangFault(body, base, Length())->sentence, Unit::mm),
              Catch::Contains("does not lie on a base"));

@@ -42,11 +42,11 @@ std::vector<Stage> stages(const Body& bare, const BuildUp& buildUp) {
   return *made;
 }
 
-std::string faultField(const Body& bare, const BuildUp& buildUp) {
+Where faultField(const Body& bare, const BuildUp& buildUp) {
   const CheckedAll<std::vector<Stage>> made = stagesOf(bare, buildUp, GrowthHabits());
   REQUIRE_FALSE(made.has_value());
   CHECK_FALSE(inWords(made.error().front().sentence, Unit::inch).empty());
-  return made.error().front().field;
+  return made.error().front().where;
 }
 
 }  // namespace
@@ -158,7 +158,7 @@ TEST_CASE("what cannot have been is refused at its field") {
   const Body bare = bodyOf(all()[0].blank);
   BuildUp beyond = coats({resin(20)});
   beyond.laidAfter = 2;
-  CHECK(faultField(bare, beyond) == "build_up.laid_after");
+  CHECK(faultField(bare, beyond) == Where(Member::laidAfter));
   const auto with = [](const Remeasure& measure) {
     BuildUp buildUp = coats({resin(20)});
     buildUp.measured = {measure};
@@ -181,5 +181,5 @@ TEST_CASE("what cannot have been is refused at its field") {
         "build_up.measured[0].around");
   Remeasure empty = measured(1, rim, Length::inches(9.3));
   empty.station.girth.reset();
-  CHECK(faultField(bare, with(empty)) == "build_up.measured[0].around");
+  CHECK(faultField(bare, with(empty)) == Where(Member::measuredGirth, std::size_t{0}));
 }

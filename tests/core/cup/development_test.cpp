@@ -169,24 +169,27 @@ TEST_CASE("the side view is as wide and as high as the cup") {
 
 TEST_CASE("measures that make no cup are refused at their field") {
   const Length good = Length::mm(240);
-  CHECK_THAT(faultAt(body(Length(), good, good), "blank.stations[0].around"),
+  CHECK_THAT(faultAt(body(Length(), good, good), Where(Member::stationGirth, std::size_t{0})),
              Catch::Contains("at least 1 mm"));
-  CHECK_THAT(faultAt(body(good, Length(), good), "blank.stations[1].around"),
+  CHECK_THAT(faultAt(body(good, Length(), good), Where(Member::stationGirth, std::size_t{1})),
              Catch::Contains("at least 1 mm"));
-  CHECK_THAT(faultAt(body(good, good, Length()), "blank.stations[1].at"),
+  CHECK_THAT(faultAt(body(good, good, Length()), Where(Member::stationAt, std::size_t{1})),
              Catch::Contains("Measure from the base edge"));
-  CHECK_THAT(faultAt(body(Length::mm(10001), good, good), "blank.stations[0].around"),
-             Catch::Contains("over 10 m"));
   CHECK_THAT(
-      faultAt(body(Length::mm(100), Length::mm(900), Length::mm(100)), "blank.stations[1].at"),
-      Catch::Contains("has to be longer than 127.45 mm"));
+      faultAt(body(Length::mm(10001), good, good), Where(Member::stationGirth, std::size_t{0})),
+      Catch::Contains("over 10 m"));
+  CHECK_THAT(faultAt(body(Length::mm(100), Length::mm(900), Length::mm(100)),
+                     Where(Member::stationAt, std::size_t{1})),
+             Catch::Contains("has to be longer than 127.45 mm"));
   Blank raised = body(good, good, good);
   raised.stations[0].at = WrittenLength::mm(3);
-  CHECK_THAT(faultAt(raised, "blank.stations[0].at"), Catch::Contains("base edge, at 0"));
+  CHECK_THAT(faultAt(raised, Where(Member::stationAt, std::size_t{0})),
+             Catch::Contains("base edge, at 0"));
   Blank bare = body(good, good, good);
   bare.stations[0].girth.reset();
-  CHECK_THAT(faultAt(bare, "blank.stations[0].around"), Catch::Contains("no measure"));
-  CHECK_THAT(faultAt(Blank{}, "blank.stations"), Catch::Contains("0 stations"));
+  CHECK_THAT(faultAt(bare, Where(Member::stationGirth, std::size_t{0})),
+             Catch::Contains("no measure"));
+  CHECK_THAT(faultAt(Blank{}, Member::stations), Catch::Contains("0 stations"));
 }
 
 TEST_CASE("all faults of a cup are told at once") {

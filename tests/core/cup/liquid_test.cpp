@@ -114,13 +114,13 @@ TEST_CASE("What cannot be filled, or covered, is refused by its field", "[liquid
   liquid.band = WrittenLength::mm(0);
   const Faults faults = liquidFaults(liquid, Length::mm(150));
   REQUIRE(faults.size() == 2);
-  CHECK(faults[0].field == "space_ml");
-  CHECK(faults[1].field == "band");
+  CHECK(faults[0].where.member == Member::liquidSpace);
+  CHECK(faults[1].where.member == Member::liquidBand);
   liquid = {};
   liquid.sealAt = WrittenLength::mm(20);
   liquid.overlap = WrittenLength::mm(300);
   REQUIRE(liquidFaults(liquid, Length::mm(150)).size() == 1);
-  CHECK(liquidFaults(liquid, Length::mm(150))[0].field == "overlap");
+  CHECK(liquidFaults(liquid, Length::mm(150))[0].where.member == Member::liquidOverlap);
   // What is offered at first fits whatever wall there is.
   for (const Unit unit : {Unit::inch, Unit::mm}) {
     for (const double tall : {20.0, 60.0, 137.0, 260.0}) {
@@ -130,14 +130,14 @@ TEST_CASE("What cannot be filled, or covered, is refused by its field", "[liquid
   liquid = {};
   liquid.sealAt = WrittenLength::mm(148);
   REQUIRE(liquidFaults(liquid, Length::mm(150)).size() == 1);
-  CHECK(liquidFaults(liquid, Length::mm(150))[0].field == "seal_at");
+  CHECK(liquidFaults(liquid, Length::mm(150))[0].where.member == Member::liquidSealAt);
   // In a cup it is counted from there.
   Cup cup = tapered();
   cup.liquid = liquid;
   cup.liquid->sealAt = {};
   const auto plan = planCup(cup, Unit::mm);
   REQUIRE_FALSE(plan);
-  CHECK(plan.error()[0].field == "liquid.seal_at");
+  CHECK(plan.error()[0].where.member == Member::liquidSealAt);
 }
 
 TEST_CASE("A cup is filled and sealed before its outside, and the line covered at the end",
@@ -191,10 +191,10 @@ TEST_CASE("A cup is filled and sealed before its outside, and the line covered a
   REQUIRE(coated);
   CHECK(coated->part(purpose::coverBand).area().mm2() == Approx(bandOf(*coated, 25)).epsilon(5e-4));
   CHECK(std::any_of(plan->watches.begin(), plan->watches.end(),
-                    [](const Watch& watch) { return watch.rule == "liquid_no_room"; }) == false);
+                    [](const Watch& watch) { return watch.rule == Rule::liquidNoRoom; }) == false);
   cup.liquid->room = 0.005;
   const auto tight = planCup(cup, Unit::mm);
   REQUIRE(tight);
   CHECK(std::any_of(tight->watches.begin(), tight->watches.end(),
-                    [](const Watch& watch) { return watch.rule == "liquid_no_room"; }));
+                    [](const Watch& watch) { return watch.rule == Rule::liquidNoRoom; }));
 }

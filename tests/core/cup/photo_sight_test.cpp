@@ -160,23 +160,23 @@ TEST_CASE("Beside the cup there is no wall, and marks that cannot be are refused
   // Into its mouth is not onto its wall.
   const Point mouth = (marks.rimLeft + marks.rimRight) * 0.5;
   CHECK_FALSE(sight->onWall(mouth));
-  const auto refused = [&](const PhotoMarks& bad, const char* field) {
+  const auto refused = [&](const PhotoMarks& bad, Member member) {
     const Checked<PhotoSight> none = PhotoSight::of(body, bad);
     REQUIRE_FALSE(none);
-    CHECK(none.error().field == field);
+    CHECK(none.error().where == member);
   };
   PhotoMarks bad = marks;
   std::swap(bad.rimLeft, bad.rimRight);
-  refused(bad, "photo.marks");
+  refused(bad, Member::photoMarks);
   bad = marks;
   bad.rimLeft = bad.rimRight;
-  refused(bad, "photo.marks");
+  refused(bad, Member::photoMarks);
   bad = marks;
   bad.rimNear = bad.baseNear;
-  refused(bad, "photo.marks");
+  refused(bad, Member::photoMarks);
   bad = marks;
   bad.front = {3, 3};
-  refused(bad, "photo.front");
+  refused(bad, Member::photoFront);
   CHECK_FALSE(PhotoSight::of(body, marks, Length::mm(30)));
   CHECK_FALSE(PhotoSight::of(body, PhotoMarks()));
 }

@@ -80,12 +80,12 @@ TEST_CASE("a photo that cannot be measured by is refused in words") {
   const Body body = bodyOf(all()[0].blank);
   PhotoTrace trace = photoOf(body, 5, 0, 3);
   trace.apart = Length();
-  CHECK(stationsFrom(trace, Unit::mm).error().field == "trace.apart");
+  CHECK(stationsFrom(trace, Unit::mm).error().where.member == Member::traceApart);
   trace = photoOf(body, 5, 0, 3);
   trace.scaleB = trace.scaleA + Point{3, 0};
-  CHECK(stationsFrom(trace, Unit::mm).error().field == "trace.apart");
+  CHECK(stationsFrom(trace, Unit::mm).error().where.member == Member::traceApart);
   trace = photoOf(body, 5, 0, 3);
   trace.rimLeft = trace.baseLeft;
   trace.rimRight = trace.baseRight;
-  CHECK(stationsFrom(trace, Unit::mm).error().field == "trace.corners");
+  CHECK(stationsFrom(trace, Unit::mm).error().where.member == Member::traceCorners);
 }

@@ -13,10 +13,10 @@ using namespace avrelt::cups;
 
 namespace {
 
-std::string faultAt(const Development& body, const Wrap& wrap, const std::string& field) {
+std::string faultAt(const Development& body, const Wrap& wrap, const Where& where) {
   const CheckedAll<WrapLayout> layout = WrapLayout::of(body, wrap);
   REQUIRE_FALSE(layout.has_value());
-  CHECK(layout.error().front().field == field);
+  CHECK(layout.error().front().where == where);
   return inWords(layout.error().front().sentence, Unit::mm);
 }
 
@@ -95,21 +95,21 @@ TEST_CASE("wherever the seam stands, front and seam keep their distance") {
 TEST_CASE("what cannot be a wrap is refused with what would be accepted") {
   const Development body = developed(all()[0].blank);
   const Length wall = body.wall();
-  CHECK_THAT(faultAt(body, wrapOf(wall, {}, {}), "wrap.base_clearance"),
+  CHECK_THAT(faultAt(body, wrapOf(wall, {}, {}), Member::baseClearance),
              Catch::Contains("Take 0 to 202.2 mm"));
-  CHECK_THAT(faultAt(body, wrapOf({}, wall * 2, {}), "wrap.rim_clearance"),
+  CHECK_THAT(faultAt(body, wrapOf({}, wall * 2, {}), Member::rimClearance),
              Catch::Contains("leaves nothing"));
-  CHECK_THAT(faultAt(body, wrapOf(wall * 0.6, wall * 0.6, {}), "wrap.rim_clearance"),
+  CHECK_THAT(faultAt(body, wrapOf(wall * 0.6, wall * 0.6, {}), Member::rimClearance),
              Catch::Contains("at most at the rim"));
-  CHECK_THAT(faultAt(body, wrapOf({}, {}, body.aroundBase()), "wrap.overlap"),
+  CHECK_THAT(faultAt(body, wrapOf({}, {}, body.aroundBase()), Member::overlap),
              Catch::Contains("more than once round"));
-  CHECK_THAT(faultAt(body, wrapOf(Length::mm(-1), {}, {}), "wrap.base_clearance"),
+  CHECK_THAT(faultAt(body, wrapOf(Length::mm(-1), {}, {}), Member::baseClearance),
              Catch::Contains("Take 0"));
 }
 
 TEST_CASE("on a steep taper the overlap must not lie over the sheet's other end") {
   const Development steep = developed(body(Length::mm(60), Length::mm(300), Length::mm(38.5)));
-  CHECK_THAT(faultAt(steep, wrapOf({}, {}, Length::mm(9)), "wrap.overlap"),
+  CHECK_THAT(faultAt(steep, wrapOf({}, {}, Length::mm(9)), Member::overlap),
              Catch::Contains("Take less than"));
   CHECK(WrapLayout::of(steep, wrapOf({}, {}, Length::mm(0))).has_value());
   // What the sentence offers is true.
@@ -132,7 +132,9 @@ TEST_CASE("any wrap is either laid out whole or refused at a field") {
     const CheckedAll<WrapLayout> layout =
         WrapLayout::of(made->cone(), wrapOf(length(50), length(50), length(40)));
     if (!layout) {
-      RC_ASSERT(layout.error().front().field.rfind("wrap.", 0) == 0);
+      const Member member = layout.error().front().where.member;
+      RC_ASSERT(member >= Member::rimClearance);
+      RC_ASSERT(member <= Member::overlap);
       return;
     }
     const Path outline = layout->outline();

@@ -127,9 +127,9 @@ TEST_CASE("a cluster that cannot be is told by its member") {
   Cluster cluster = clusterOf({}, 5, 1000, 1);
   const Faults faults = clusterFaults(cluster);
   REQUIRE(faults.size() == 4);
-  CHECK(faults[0].field == "of");
-  CHECK(faults[1].field == "wide");
-  CHECK(faults[2].field == "tall");
-  CHECK(faults[3].field == "motif");
+  CHECK(faults[0].where.member == Member::clusterOf);
+  CHECK(faults[1].where.member == Member::clusterWide);
+  CHECK(faults[2].where.member == Member::clusterTall);
+  CHECK(faults[3].where.member == Member::clusterMotif);
   CHECK(clusterFaults(clusterOf({"star"}, 100, 100, 20)).empty());
 }

@@ -112,7 +112,7 @@ TEST_CASE("A ring covers what coats have widened, or it is told", "[peekaboo]") 
   const CupPlan missing = planned(cup);
   const Watch* watch = watchOf(missing, "ring_misses");
   REQUIRE(watch != nullptr);
-  CHECK(watch->field == "sets[0].layers[0].lap");
+  CHECK(watch->where.member == Member::layerLap);
   CHECK(std::get<Length>(watch->sentence.parts[1]).mm() == Approx(misses).margin(1e-6));
 }
 

@@ -284,7 +284,7 @@ TEST_CASE("what lies under a handle, across a line, or nowhere is told once with
     cup.sets = {setAt(named("star"), 20, {placeAt(handle + 90, 80), placeAt(handle, 80)})};
     const CupPlan on = planned(cup);
     RC_ASSERT(told(on, "set_under_handle"));
-    RC_ASSERT(watchOf(on, "set_under_handle")->field == "sets[0].places[1].at");
+    RC_ASSERT(watchOf(on, "set_under_handle")->where.member == Member::placeAt);
     cup.sets[0].places.pop_back();
     RC_ASSERT(!told(planned(cup), "set_under_handle"));
     cup.sets[0].places.clear();
@@ -377,7 +377,7 @@ TEST_CASE("a row that does not fit stands as far as it does, and says at which s
   giveIds(cup);
   const CheckedAll<CupPlan> refused = planCup(cup, Unit::mm);
   REQUIRE_FALSE(refused);
-  CHECK(refused.error().front().field == "rows[0].count");
+  CHECK(refused.error().front().where.member == Member::rowCount);
   cup.rows[0].count = 5;
   cup.rows[0].sets = {"gone"};
   CHECK(told(planned(cup), "row_of_nothing"));
@@ -443,7 +443,7 @@ TEST_CASE("rows of all that fit are counted before they are placed") {
   giveIds(cup);
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   REQUIRE_FALSE(plan);
-  CHECK(plan.error().front().field == "rows[1].count");
+  CHECK(plan.error().front().where.member == Member::rowCount);
 }
 
 TEST_CASE("two hundred places at one point are planned and told") {

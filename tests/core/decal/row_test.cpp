@@ -191,7 +191,8 @@ TEST_CASE("what does not go round once is not placed, and a row is checked by me
   row.lines = 0;
   row.gap = WrittenLength::mm(-1);
   row.up = WrittenLength::mm(1e6);
-  std::vector<std::string> fields;
-  for (const Fault& fault : rowFaults(row)) fields.push_back(fault.field);
-  CHECK(fields == std::vector<std::string>{"sets", "count", "lines", "gap", "up"});
+  std::vector<Member> members;
+  for (const Fault& fault : rowFaults(row)) members.push_back(fault.where.member);
+  CHECK(members == std::vector{Member::rowSets, Member::rowCount, Member::rowLines, Member::rowGap,
+                               Member::rowUp});
 }

@@ -292,7 +292,7 @@ TEST_CASE("what may run over rim and base is not told off for it") {
   cup.scatters = {scatter};
   const auto told = [](const CupPlan& plan) {
     return std::any_of(plan.watches.begin(), plan.watches.end(),
-                       [](const Watch& watch) { return watch.rule == "set_off_wall"; });
+                       [](const Watch& watch) { return watch.rule == Rule::setOffWall; });
   };
   CHECK(told(planned(cup)));
   cup.scatters[0].whole = false;
@@ -337,7 +337,7 @@ TEST_CASE("no more are thrown than there is room for, and a scatter is checked b
   scatter.sets.clear();
   scatter.count = 0;
   scatter.gap = WrittenLength::mm(900);
-  std::vector<std::string> fields;
-  for (const Fault& fault : scatterFaults(scatter)) fields.push_back(fault.field);
-  CHECK(fields == std::vector<std::string>{"sets", "count", "gap"});
+  std::vector<Member> members;
+  for (const Fault& fault : scatterFaults(scatter)) members.push_back(fault.where.member);
+  CHECK(members == std::vector{Member::scatterSets, Member::scatterCount, Member::scatterGap});
 }

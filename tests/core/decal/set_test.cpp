@@ -287,7 +287,7 @@ TEST_CASE("A set whose artwork is gone is told, and one of size 0 is refused") {
   giveIds(cup);
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   REQUIRE_FALSE(plan);
-  CHECK(plan.error().front().field == "sets[0].size");
+  CHECK(plan.error().front().where.member == Member::setSize);
 }
 
 TEST_CASE("Parts in the openings of others are whole over the seam too") {

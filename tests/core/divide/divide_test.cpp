@@ -267,7 +267,7 @@ TEST_CASE("faults name the member from the root of the tree") {
   const ZoneNode node = cutBy(RingCut{.count = 2}, {ZoneNode(), cutBy(wide)});
   const CheckedAll<Divided> divided = divide(node, cup.wall);
   REQUIRE_FALSE(divided.has_value());
-  CHECK(divided.error().front().field == "parts[1].cut.wide");
+  CHECK(divided.error().front().where.member == Member::cutWide);
 }
 
 TEST_CASE("8 in in three on an eighth is 2 5/8, and what is over goes where it is sent") {

@@ -242,11 +242,11 @@ TEST_CASE("A picture that cannot lie so is told by its field, and one that is go
   ZonePicture picture;
   picture.id = "picture-1";
   picture.wide = WrittenLength::mm(0);
-  CHECK(faultsOf(picture).front().field == "wide");
+  CHECK(faultsOf(picture).front().where.member == Member::pictureWide);
   picture.repeat = PictureRepeat::round;
   CHECK(faultsOf(picture).empty());
   picture.up = WrittenLength::mm(1e6);
-  CHECK(faultsOf(picture).front().field == "up");
+  CHECK(faultsOf(picture).front().where.member == Member::pictureUp);
   picture.up.reset();
   Chance chance(15);
   const Wall wall = chance.wall();

@@ -28,7 +28,7 @@ struct SplitBench {
   Region whole() const { return Region::band(Length(), body.wall()); }
   Split made(const Region& zone, const Cut& cut) const {
     Checked<Split> result = split(zone, cut, wall);
-    if (!result) FAIL(result.error().field + ": " + inWords(result.error().sentence, Unit::mm));
+    if (!result) FAIL(inWords(result.error().sentence, Unit::mm));
     return std::move(*result);
   }
   Fault refused(const Region& zone, const Cut& cut) const {
@@ -183,33 +183,34 @@ TEST_CASE("what cannot be cut is refused at its member") {
   const Region whole = bench.whole();
   RingCut widths{.by = CutBy::widths};
   widths.widths = {WrittenLength::mm(150), WrittenLength::mm(80), std::nullopt};
-  CHECK(bench.refused(whole, widths).field == "widths");
+  CHECK(bench.refused(whole, widths).where.member == Member::cutWidths);
   widths.widths = {WrittenLength::mm(150), WrittenLength::mm(20)};
   CHECK_THAT(inWords(bench.refused(whole, widths).sentence, Unit::mm),
              Catch::Contains("add to 170 mm"));
   widths.widths = {WrittenLength::mm(0), std::nullopt};
-  CHECK(bench.refused(whole, widths).field == "widths[0]");
+  CHECK(bench.refused(whole, widths).where == Where(Member::cutWidths, std::size_t{0}));
   RingCut places{.by = CutBy::places};
   places.places = {WrittenLength::mm(20), WrittenLength::mm(250)};
-  CHECK(bench.refused(whole, places).field == "places[1]");
+  CHECK(bench.refused(whole, places).where == Where(Member::cutPlaces, std::size_t{1}));
   places.places = {WrittenLength::mm(20), WrittenLength::mm(20)};
-  CHECK(bench.refused(whole, places).field == "places");
-  CHECK(bench.refused(whole, bands(501)).field == "count");
-  CHECK(bench.refused(whole, vee(Length::mm(260))).field == "wide");
-  CHECK(bench.refused(whole, vee(Length::mm(100), std::nullopt, 3)).field == "wide");
-  CHECK(bench.refused(whole, vee(Length())).field == "wide");
-  CHECK(bench.refused(whole, vee(Length::mm(50), Length::mm(300))).field == "deep");
+  CHECK(bench.refused(whole, places).where.member == Member::cutPlaces);
+  CHECK(bench.refused(whole, bands(501)).where.member == Member::cutCount);
+  CHECK(bench.refused(whole, vee(Length::mm(260))).where.member == Member::cutWide);
+  CHECK(bench.refused(whole, vee(Length::mm(100), std::nullopt, 3)).where.member ==
+        Member::cutWide);
+  CHECK(bench.refused(whole, vee(Length())).where.member == Member::cutWide);
+  CHECK(bench.refused(whole, vee(Length::mm(50), Length::mm(300))).where.member == Member::cutDeep);
   SlantCut slant;
-  CHECK(bench.refused(whole, slant).field == "to");
+  CHECK(bench.refused(whole, slant).where.member == Member::cutTo);
   const Region half = bench.made(whole, uprights(2)).parts[1];
   slant.at = Angle::degrees(20);
   slant.low = WrittenLength::mm(300);
   slant.to = Angle::degrees(90);
-  CHECK(bench.refused(half, slant).field == "at");
+  CHECK(bench.refused(half, slant).where.member == Member::cutAt);
   WaveCut wave;
   wave.repeat = 4;
   wave.low = WrittenLength::mm(2);
-  CHECK(bench.refused(whole, wave).field == "low");
+  CHECK(bench.refused(whole, wave).where.member == Member::cutLow);
 }
 
 namespace {
@@ -267,7 +268,7 @@ TEST_CASE("uprights stand apart round the seam of the count as well") {
   UprightCut cut{.by = CutBy::places};
   // 180° and 179.97° are 0.02 mm apart, the second before the first as one counts on from the seam.
   cut.angles = {Angle::degrees(180), Angle::degrees(179.97)};
-  CHECK(bench.refused(bench.whole(), cut).field == "angles");
+  CHECK(bench.refused(bench.whole(), cut).where.member == Member::cutAngles);
   cut.angles = {Angle::degrees(180), Angle::degrees(179.9)};
   CHECK(bench.made(bench.whole(), cut).parts.size() == 2);
 }

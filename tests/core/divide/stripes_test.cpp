@@ -37,7 +37,7 @@ std::vector<StripePlan> planned(const std::vector<Stripe>& stripes, const Divide
 
 std::vector<std::string> rulesOf(const std::vector<Watch>& watches) {
   std::vector<std::string> rules;
-  for (const Watch& watch : watches) rules.emplace_back(watch.rule);
+  for (const Watch& watch : watches) rules.emplace_back(idOf(watch.rule));
   return rules;
 }
 
@@ -87,10 +87,10 @@ TEST_CASE("a stripe is as long as its line and its overlap; wide ones lie under 
   REQUIRE(waiting->size() == 1);
   CHECK((*waiting)[0].stripe == 1);
   narrow.width = WrittenLength::mm(0);
-  CHECK(planStripes({narrow}, divided).error()[0].field == "stripes[0].width");
+  CHECK(planStripes({narrow}, divided).error()[0].where.member == Member::stripeWidth);
   narrow.width = WrittenLength::mm(2);
   narrow.overlap = WrittenLength::mm(400);
-  CHECK(planStripes({narrow}, divided).error()[0].field == "stripes[0].overlap");
+  CHECK(planStripes({narrow}, divided).error()[0].where.member == Member::stripeOverlap);
 }
 
 TEST_CASE("spares are half as many again where none are asked for: 18 strips for 12") {
@@ -117,7 +117,7 @@ TEST_CASE("spares are half as many again where none are asked for: 18 strips for
   cuts = cutList(planned(stripes, divided));
   CHECK(cuts[0].spares == 2);
   stripes[0].spares = 101;
-  CHECK(planStripes(stripes, divided).error()[0].field == "stripes[0].spares");
+  CHECK(planStripes(stripes, divided).error()[0].where.member == Member::stripeSpares);
 }
 
 TEST_CASE("a join hides under a stripe that crosses, and is laid before it") {
@@ -211,17 +211,17 @@ TEST_CASE("stripes by tape and spacer: how many fit, what is left over and where
     CHECK((run().lines[i - 1] - run().lines[i]).inches() == Approx(0.25));
   }
   cut.stripes = 6;
-  CHECK(spacerRun(cut, low, high).error().field == "stripes");
+  CHECK(spacerRun(cut, low, high).error().where.member == Member::cutStripes);
   cut.stripes = 500;
-  CHECK(spacerRun(cut, low, high).error().field == "stripes");
+  CHECK(spacerRun(cut, low, high).error().where.member == Member::cutStripes);
   cut.stripes = 0;
   cut.tape = {Length::inches(4.5), {}};
-  CHECK(spacerRun(cut, low, high).error().field == "tape");
+  CHECK(spacerRun(cut, low, high).error().where.member == Member::cutTape);
   cut.tape = {Length::mm(0.2), {}};
-  CHECK(spacerRun(cut, low, high).error().field == "tape");
+  CHECK(spacerRun(cut, low, high).error().where.member == Member::cutTape);
   cut.tape = {Length::mm(2), {}};
   cut.spacer = {Length(), {}};
-  CHECK(spacerRun(cut, low, high).error().field == "spacer");
+  CHECK(spacerRun(cut, low, high).error().where.member == Member::cutSpacer);
 }
 
 TEST_CASE("a run's tape is its stripes' lengths on the cup and their tabs") {

@@ -11,7 +11,7 @@ TEST_CASE("a new cup can be planned at once and has nothing to watch, in either 
   for (const Unit unit : {Unit::inch, Unit::mm}) {
     const CheckedAll<CupPlan> plan = planCup(newCup("New", unit), unit);
     REQUIRE(plan.has_value());
-    for (const Watch& watch : plan->watches) CHECK(watch.rule == "rim_line");
+    for (const Watch& watch : plan->watches) CHECK(watch.rule == Rule::rimLine);
   }
 }
 

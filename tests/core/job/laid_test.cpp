@@ -43,7 +43,7 @@ Cup layered(double seam = 180) {
 
 CupPlan laidOut(const Cup& cup) {
   CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
-  if (!plan) FAIL(plan.error().front().field);
+  if (!plan) FAIL(inWords(plan.error().front().sentence, Unit::mm));
   return std::move(*plan);
 }
 
@@ -55,7 +55,7 @@ Faults faultsOf(const Cup& cup) {
 
 bool watched(const CupPlan& plan, const std::string& rule, std::string* words = nullptr) {
   for (const Watch& watch : plan.watches) {
-    if (watch.rule != rule) continue;
+    if (idOf(watch.rule) != rule) continue;
     if (words != nullptr) *words = inWords(watch.sentence, Unit::mm);
     return true;
   }
@@ -152,9 +152,9 @@ TEST_CASE("sized for the bare cup, every stage is the bare cup") {
 TEST_CASE("a stage there is not, one told twice, and one of nothing are told with their place") {
   Cup cup = layered();
   cup.buildUp.laid = {{wrapThing, 9}};
-  CHECK(faultsOf(cup)[0].field == "build_up.laid[0].after");
+  CHECK(faultsOf(cup)[0].where == Where(Member::laidOwnAfter, std::size_t{0}));
   cup.buildUp.laid = {{wrapThing, 1}, {wrapThing, 2}};
-  CHECK(faultsOf(cup)[0].field == "build_up.laid[1].of");
+  CHECK(faultsOf(cup)[0].where == Where(Member::laidOwnOf, std::size_t{1}));
   cup.buildUp.laid = {{"gone-7", 1}};
   const CupPlan plan = laidOut(cup);
   CHECK(watched(plan, "laid_nothing"));
@@ -207,7 +207,7 @@ TEST_CASE("each part that is cut is held against what is measured later, at its 
   const CupPlan later = laidOut(cup);
   std::vector<std::string> told;
   for (const Watch& watch : later.watches) {
-    if (watch.rule == "cut_short") told.push_back(inWords(watch.sentence, Unit::mm));
+    if (watch.rule == Rule::cutShort) told.push_back(inWords(watch.sentence, Unit::mm));
   }
   REQUIRE(told.size() == 1);
   CHECK_THAT(told[0], Catch::Contains("film of zone B") && Catch::Contains("short by 6 mm"));
@@ -219,7 +219,7 @@ TEST_CASE("each part that is cut is held against what is measured later, at its 
   told.clear();
   const CupPlan smaller = laidOut(cup);
   for (const Watch& watch : smaller.watches) {
-    if (watch.rule == "cut_long") told.push_back(inWords(watch.sentence, Unit::mm));
+    if (watch.rule == Rule::cutLong) told.push_back(inWords(watch.sentence, Unit::mm));
   }
   CHECK(told.size() == 3);
 }
@@ -366,7 +366,7 @@ TEST_CASE("covers and windows are parts of their own film, laid in place of tape
     // A tick for each, and the window's margin is bounded.
     CHECK(entriesOf(plan, purpose::window).size() == 1);
     cup.division.masks[0].margin = WrittenLength::mm(1);
-    CHECK(faultsOf(cup)[0].field == "divide.masks[0].margin");
+    CHECK(faultsOf(cup)[0].where.member == Member::maskMargin);
     cup.division.masks[0].margin = WrittenLength::mm(20);
     cup.division.masks[0].zones = {"gone-1"};
     CHECK(watched(laidOut(cup), "mask_waits"));

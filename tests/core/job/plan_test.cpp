@@ -46,7 +46,7 @@ TEST_CASE("more cups than an order holds are refused at once") {
   const CheckedAll<Plan> plan = planDocument(document);
   REQUIRE_FALSE(plan.has_value());
   CHECK(plan.error().size() == 1);
-  CHECK(plan.error()[0].field == "cups");
+  CHECK(plan.error()[0].where.member == Member::cups);
 }
 
 TEST_CASE("more zones or cuts in each other than a plan bears are refused, not worked out") {
@@ -58,7 +58,7 @@ TEST_CASE("more zones or cuts in each other than a plan bears are refused, not w
   const CheckedAll<CupPlan> many = planCup(cup, Unit::mm);
   REQUIRE_FALSE(many.has_value());
   REQUIRE(many.error().size() == 1);
-  CHECK(many.error()[0].field == "divide.body.cut");
+  CHECK(many.error()[0].where.member == Member::cut);
   cup.division.body = ZoneNode();
   ZoneNode* node = &cup.division.body;
   for (std::size_t depth = 0; depth <= deepestCut; ++depth) {
@@ -78,8 +78,8 @@ TEST_CASE("faults of wrap and strip are told together") {
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   REQUIRE_FALSE(plan.has_value());
   REQUIRE(plan.error().size() == 2);
-  CHECK(plan.error()[0].field == "wrap.overlap");
-  CHECK(plan.error()[1].field == "strip.at");
+  CHECK(plan.error()[0].where.member == Member::overlap);
+  CHECK(plan.error()[1].where.member == Member::stripAt);
 }
 
 TEST_CASE("faults of an order name their cup") {
@@ -87,10 +87,11 @@ TEST_CASE("faults of an order name their cup") {
   document.cups[1].blank.stations[0].girth = WrittenLength::mm(0);
   const CheckedAll<Plan> plan = planDocument(document);
   REQUIRE_FALSE(plan.has_value());
-  std::vector<std::string> fields;
-  for (const Fault& fault : plan.error()) fields.push_back(fault.field);
-  CHECK(fields == std::vector<std::string>{"cups[0].name", "cups[1].blank.stations[0].around",
-                                           "cups[2].name"});
+  std::vector<Where> places;
+  for (const Fault& fault : plan.error()) places.push_back(fault.where);
+  std::vector<Where> wanted{Member::name, {Member::stationGirth, std::size_t{0}}, Member::name};
+  for (std::size_t i = 0; i < 3; ++i) wanted[i].cup = document.cups[i].id;
+  CHECK(places == wanted);
 }
 
 TEST_CASE("cups whose names differ only in what files cannot carry get names apart") {

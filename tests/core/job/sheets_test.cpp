@@ -165,17 +165,17 @@ TEST_CASE("Sheets that cannot be are refused in words, and what fits none is tol
   const auto fieldOf = [&](const SheetChoices& choices) {
     const CheckedAll<SheetPlan> none = sheetsOf(shared, FilmShelf(), choices);
     REQUIRE_FALSE(none);
-    return none.error().front().field;
+    return none.error().front().where;
   };
   SheetChoices choices = usualSheets(Unit::mm);
   choices.size.wide = {};
-  CHECK(fieldOf(choices) == "sheet.wide");
+  CHECK(fieldOf(choices) == Where(Member::sheetWide));
   choices = usualSheets(Unit::mm);
   choices.size.margin = Length::mm(150);
-  CHECK(fieldOf(choices) == "sheet.margin");
+  CHECK(fieldOf(choices) == Where(Member::sheetMargin));
   choices = usualSheets(Unit::mm);
   choices.rules.gap = Length::mm(-1);
-  CHECK(fieldOf(choices) == "sheet.gap");
+  CHECK(fieldOf(choices) == Where(Member::sheetGap));
   choices = usualSheets(Unit::mm);
   choices.size.wide = choices.size.tall = Length::mm(60);
   const CheckedAll<SheetPlan> small = sheetsOf(shared, FilmShelf(), choices);

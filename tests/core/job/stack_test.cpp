@@ -170,7 +170,7 @@ TEST_CASE("Glitter finished to be hidden is told, with how much of the zone", "[
   CupPlan plan = planned(cup);
   const Watch* watch = watchOf(plan, "stack_hides_glitter");
   REQUIRE(watch != nullptr);
-  CHECK(watch->field == "sets[0].layers");
+  CHECK(watch->where.member == Member::layers);
   const double share = 2 * M_PI * 42.5 * 42.5 / plan.divided.zones[0].area.mm2();
   CHECK(std::get<long>(watch->sentence.parts[0]) == std::lround(share * 100));
   cup.sets.clear();

@@ -193,7 +193,7 @@ TEST_CASE("What has no price is told, not taken for nothing", "[log]") {
   // 20 is a whole number of fives, and stays that.
   CHECK(costOf({}, {}, Duration::minutes(60), {}, {}, rules).price.value() == Approx(20));
   rules.waste = 1;
-  CHECK(faultOf(rules)->field == "waste");
+  CHECK(faultOf(rules)->where.member == Member::costWaste);
 }
 
 TEST_CASE("Between two counts an area shows what a cm² takes", "[log]") {

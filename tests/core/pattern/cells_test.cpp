@@ -27,7 +27,7 @@ struct CellsBench {
   }
   std::vector<RawCell> cells(const Pattern& pattern, const Region& zone) const {
     Checked<std::vector<RawCell>> made = cellsOf(pattern, zone, wall);
-    if (!made) FAIL(made.error().field << ": " << inWords(made.error().sentence, Unit::mm));
+    if (!made) FAIL(inWords(made.error().sentence, Unit::mm));
     return std::move(*made);
   }
   Region whole() const { return Region::band(Length(), body.wall()); }
@@ -85,7 +85,7 @@ TEST_CASE("cells that keep their size cover a cone's wall as well") {
   Pattern pattern;
   pattern.taperFit = TaperFit::keep;
   const CellsBench curved(allCurved().front().blank);
-  CHECK(cellsOf(pattern, curved.whole(), curved.wall).error().field == "school");
+  CHECK(cellsOf(pattern, curved.whole(), curved.wall).error().where.member == Member::patternTaper);
 }
 
 TEST_CASE("repeats are whole round the cup, and what that costs is said") {
@@ -183,20 +183,20 @@ TEST_CASE("patterns that cannot be are refused at their member") {
     Pattern pattern;
     change(pattern);
     const auto made = cellsOf(pattern, bench.whole(), bench.wall);
-    return made ? std::string("none") : made.error().field;
+    return made ? Member::whole : made.error().where.member;
   };
-  CHECK(field([](Pattern& p) { p.size = WrittenLength::mm(0); }) == "size");
+  CHECK(field([](Pattern& p) { p.size = WrittenLength::mm(0); }) == Member::patternSize);
   CHECK(field([](Pattern& p) {
           p.size = WrittenLength::mm(2);  // too many
           p.line = WrittenLength::mm(0);
-        }) == "size");
-  CHECK(field([](Pattern& p) { p.line = WrittenLength::mm(20); }) == "line");
-  CHECK(field([](Pattern& p) { p.line = WrittenLength::mm(-1); }) == "line");
-  CHECK(field([](Pattern& p) { p.repeats = 501; }) == "repeats");
+        }) == Member::patternSize);
+  CHECK(field([](Pattern& p) { p.line = WrittenLength::mm(20); }) == Member::patternLine);
+  CHECK(field([](Pattern& p) { p.line = WrittenLength::mm(-1); }) == Member::patternLine);
+  CHECK(field([](Pattern& p) { p.repeats = 501; }) == Member::patternRepeats);
   CHECK(field([](Pattern& p) {
           p.family = Family::weave;
           p.ratio = 1.5;
-        }) == "ratio");
+        }) == Member::patternRatio);
 }
 
 TEST_CASE("cells that share no more than a line's width are no neighbours: lines cover it") {

@@ -28,7 +28,7 @@ struct FillBench {
   }
   FillPlan planned(const Fill& fill) const {
     CheckedAll<std::vector<FillPlan>> made = planFills({fill}, divided(), wall);
-    if (!made) FAIL(made.error()[0].field << ": " << inWords(made.error()[0].sentence, Unit::mm));
+    if (!made) FAIL(inWords(made.error()[0].sentence, Unit::mm));
     return std::move(made->front());
   }
 };
@@ -238,10 +238,10 @@ TEST_CASE("fills that cannot be are refused with their number") {
   const FillBench bench;
   const Divided divided = bench.divided();
   const auto field = [&](const std::vector<Fill>& fills) {
-    return planFills(fills, divided, bench.wall).error()[0].field;
+    return planFills(fills, divided, bench.wall).error()[0].where.member;
   };
   Fill fill = filled(Family::check);
-  CHECK(field({fill, fill}) == "fills[1].zone");
+  CHECK(field({fill, fill}) == Member::fillZone);
   // One whose zone is not there waits for it.
   fill.zone = ".3";
   const auto waiting = planFills({fill}, divided, bench.wall);
@@ -249,13 +249,13 @@ TEST_CASE("fills that cannot be are refused with their number") {
   CHECK(waiting->empty());
   const std::vector<Watch> watches = watchFills({fill}, *waiting, bench.body);
   REQUIRE(watches.size() == 1);
-  CHECK(watches[0].rule == "pattern_waits");
+  CHECK(watches[0].rule == Rule::patternWaits);
   fill = filled(Family::check);
   fill.colours.clear();
-  CHECK(field({fill}) == "fills[0].colours");
+  CHECK(field({fill}) == Member::colours);
   fill = filled(Family::check);
   fill.pattern.size = WrittenLength::mm(1);
-  CHECK(field({fill}) == "fills[0].pattern.size");
+  CHECK(field({fill}) == Member::patternSize);
 }
 
 TEST_CASE("alike colours, thin cells, stretch and a showing seam are asked about") {
@@ -263,7 +263,7 @@ TEST_CASE("alike colours, thin cells, stretch and a showing seam are asked about
   const auto rules = [&](const Fill& fill) {
     std::set<std::string> names;
     for (const Watch& watch : watchFills({fill}, {bench.planned(fill)}, bench.body)) {
-      names.insert(watch.rule);
+      names.insert(std::string(idOf(watch.rule)));
     }
     return names;
   };

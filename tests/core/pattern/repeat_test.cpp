@@ -201,7 +201,7 @@ struct Tapered {
   }
   FillPlan plan(const Fill& fill) const {
     CheckedAll<std::vector<FillPlan>> made = planned(fill);
-    if (!made) FAIL(made.error()[0].field << ": " << inWords(made.error()[0].sentence, Unit::mm));
+    if (!made) FAIL(inWords(made.error()[0].sentence, Unit::mm));
     return std::move(made->front());
   }
 };
@@ -277,7 +277,7 @@ TEST_CASE("a picture is never squashed without a word") {
   fill.pattern.heightFit = HeightFit::whole;
   const CheckedAll<std::vector<FillPlan>> refused = cup.planned(fill);
   REQUIRE_FALSE(refused.has_value());
-  CHECK(refused.error()[0].field == "fills[0].pattern.rise");
+  CHECK(refused.error()[0].where.member == Member::patternRise);
   CHECK(inWords(refused.error()[0].sentence, Unit::mm).find("would squash the picture by") !=
         std::string::npos);
   fill.pattern.heightFit = HeightFit::proportion;
@@ -289,7 +289,7 @@ TEST_CASE("a picture is never squashed without a word") {
   CHECK(fitOf(nothing, Region::band(Length(), cup.body.wall()), cup.body).around > 0);
 
   fill.pattern.artwork = SharedRepeat();
-  CHECK(cup.planned(fill).error()[0].field == "fills[0].pattern.artwork");
+  CHECK(cup.planned(fill).error()[0].where.member == Member::patternArtwork);
 }
 
 TEST_CASE("cells with openings keep them, mirrored and turned too") {

@@ -105,28 +105,29 @@ TEST_CASE("Words that cannot be set are refused by name") {
   TextSetting setting;
   const auto field = [&](const FaceFile& face) {
     const Checked<TextOutline> outline = outlineOf(face, setting);
-    return outline ? std::string("none") : outline.error().field;
+    return outline ? Where() : outline.error().where;
   };
-  CHECK(field(shipped()) == "words.text");
+  CHECK(field(shipped()) == Where(Member::wordsText));
   setting.text = "  \n ";
-  CHECK(field(shipped()) == "words.text");
+  CHECK(field(shipped()) == Where(Member::wordsText));
   setting.text = "\xE6\x98\x9F";
-  CHECK(field(shipped()) == "words.text");
+  CHECK(field(shipped()) == Where(Member::wordsText));
   setting.text = "A\xFF";
-  CHECK(field(shipped()) == "words.text");
+  CHECK(field(shipped()) == Where(Member::wordsText));
   setting.text = std::string(2001, 'A');
-  CHECK(field(shipped()) == "words.text");
+  CHECK(field(shipped()) == Where(Member::wordsText));
   setting.text = "A";
-  CHECK(field({}) == "words.face");
-  CHECK(field({std::make_shared<const std::string>("no face at all"), 0}) == "words.face");
+  CHECK(field({}) == Where(Member::wordsFace));
+  CHECK(field({std::make_shared<const std::string>("no face at all"), 0}) ==
+        Where(Member::wordsFace));
   FaceFile torn = shipped();
   torn.bytes = std::make_shared<const std::string>(torn.bytes->substr(0, torn.bytes->size() / 3));
-  CHECK(field(torn) != "");
+  CHECK(field(torn) != Where());
   setting.capHeight = Length();
-  CHECK(field(shipped()) == "words.capHeight");
+  CHECK(field(shipped()) == Where(Member::wordsCapHeight));
   setting.capHeight = Length::mm(10);
   setting.arc = Length::mm(5);
-  CHECK(field(shipped()) == "words.arc");
+  CHECK(field(shipped()) == Where(Member::wordsArc));
 }
 
 TEST_CASE("Marks stand over their letter however wide the spacing") {

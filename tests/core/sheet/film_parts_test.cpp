@@ -258,7 +258,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
     cup.division.body.parts[1].finish.edgeBy = WrittenLength::mm(61);
     plan = filmed(cup);
     CHECK(std::any_of(plan.watches.begin(), plan.watches.end(),
-                      [](const Watch& watch) { return watch.rule == "film_past_neighbour"; }));
+                      [](const Watch& watch) { return watch.rule == Rule::filmPastNeighbour; }));
   }
   // A V at the seam: both legs, in one film and in the one round it.
   Cup cup = cupOf(220, 250, 160);
@@ -357,7 +357,11 @@ TEST_CASE("what is cut follows from the design: no wrap that nobody asked for") 
   for (const char* of : {purpose::wrap, purpose::film, purpose::testPiece}) {
     CHECK(plan.parts(of).empty());
   }
-  for (const Watch& watch : plan.watches) CHECK(watch.field.rfind("wrap.", 0) != 0);
+  for (const Watch& watch : plan.watches) {
+    const bool ofWrap =
+        watch.where.member >= Member::rimClearance && watch.where.member <= Member::wrapOver;
+    CHECK_FALSE(ofWrap);
+  }
 }
 
 TEST_CASE("an uncut cup of film is wrapped in that film") {
@@ -378,7 +382,7 @@ TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
   const auto rules = [](const Cup& cup) {
     std::vector<std::string> all;
     for (const Watch& watch : filmed(cup).watches) {
-      if (watch.rule.rfind("film_", 0) == 0) all.push_back(watch.rule);
+      if (idOf(watch.rule).starts_with("film_")) all.emplace_back(idOf(watch.rule));
     }
     return all;
   };
@@ -419,7 +423,7 @@ TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
 TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V's point shows") {
   const auto said = [](const CupPlan& plan, const std::string& rule) {
     return std::any_of(plan.watches.begin(), plan.watches.end(),
-                       [&](const Watch& watch) { return watch.rule == rule; });
+                       [&](const Watch& watch) { return idOf(watch.rule) == rule; });
   };
   for (const double at : {180.0, 0.0, -71.0}) {
     Cup cup = cupOf(220, 250, 160);

@@ -48,23 +48,23 @@ TEST_CASE("Film of no size and offcuts that cross themselves are refused by thei
   CHECK(faultsOf(stock).empty());
   const auto fieldOf = [](const FilmStock& one) {
     const Faults faults = faultsOf(one);
-    return faults.empty() ? std::string() : faults.front().field;
+    return faults.empty() ? Where() : faults.front().where;
   };
   FilmStock wrong = stock;
   wrong.wide = {};
-  CHECK(fieldOf(wrong) == "stock.wide");
+  CHECK(fieldOf(wrong) == Where(Member::stockWide));
   wrong = stock;
   wrong.tall = Length::mm(1e9);
-  CHECK(fieldOf(wrong) == "stock.tall");
+  CHECK(fieldOf(wrong) == Where(Member::stockTall));
   wrong = stock;
   wrong.count = -1;
-  CHECK(fieldOf(wrong) == "stock.count");
+  CHECK(fieldOf(wrong) == Where(Member::stockCount));
   // A bow tie; and one that goes twice round.
   wrong = stock;
   wrong.outline = {{{0, 0}, {100, 100}, {100, 0}, {0, 100}}};
-  CHECK(fieldOf(wrong) == "stock.outline");
+  CHECK(fieldOf(wrong) == Where(Member::stockOutline));
   wrong.outline = {{{0, 0}, {100, 0}, {100, 90}, {10, 90}, {10, 10}, {50, 10}, {50, 95}, {0, 95}}};
-  CHECK(fieldOf(wrong) == "stock.outline");
+  CHECK(fieldOf(wrong) == Where(Member::stockOutline));
   wrong.outline = {{{0, 0}, {300, 0}, {300, 50}, {100, 50}, {100, 200}, {0, 200}}};
   CHECK(faultsOf(wrong).empty());
 }

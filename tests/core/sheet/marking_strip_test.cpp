@@ -103,10 +103,10 @@ TEST_CASE("a strip off the wall, or too narrow to hold, is refused") {
     const CheckedAll<Part> part =
         markingStripPart(Body::of(body), strip, Angle::halfTurn(), Unit::inch, "x");
     REQUIRE_FALSE(part.has_value());
-    return part.error().front().field;
+    return part.error().front().where;
   };
-  CHECK(fieldOf(stripAt(Length::inches(8.01), Length::mm(12))) == "strip.at");
-  CHECK(fieldOf(stripAt(Length::mm(11), Length::mm(12))) == "strip.at");
-  CHECK(fieldOf(stripAt(Length::mm(50), Length::mm(4))) == "strip.width");
-  CHECK(fieldOf(stripAt(Length::mm(150), Length::mm(101))) == "strip.width");
+  CHECK(fieldOf(stripAt(Length::inches(8.01), Length::mm(12))) == Where(Member::stripAt));
+  CHECK(fieldOf(stripAt(Length::mm(11), Length::mm(12))) == Where(Member::stripAt));
+  CHECK(fieldOf(stripAt(Length::mm(50), Length::mm(4))) == Where(Member::stripWidth));
+  CHECK(fieldOf(stripAt(Length::mm(150), Length::mm(101))) == Where(Member::stripWidth));
 }

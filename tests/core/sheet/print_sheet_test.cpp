@@ -356,21 +356,21 @@ TEST_CASE("A patch and a whole template of film are printed over all of them", "
 TEST_CASE("Printers that leave nothing to print on are refused by their field", "[print]") {
   const auto fieldOf = [](const Printer& printer) {
     const Faults faults = faultsOf(printer);
-    return faults.empty() ? std::string() : faults.front().field;
+    return faults.empty() ? Where() : faults.front().where;
   };
   CHECK(fieldOf(Printer()).empty());
   CHECK(fieldOf(usualPrinter(Paper::a4)).empty());
   Printer printer;
   printer.left = Length::mm(150);
   printer.right = Length::mm(150);
-  CHECK(fieldOf(printer) == "printer.left");
+  CHECK(fieldOf(printer) == Where(Member::printerLeft));
   printer = {};
   printer.bottom = Length::mm(-1);
-  CHECK(fieldOf(printer) == "printer.top");
+  CHECK(fieldOf(printer) == Where(Member::printerTop));
   printer = {};
   printer.dotsPerInch = 9;
-  CHECK(fieldOf(printer) == "printer.dots");
+  CHECK(fieldOf(printer) == Where(Member::printerDots));
   printer = {};
   printer.wide = {};
-  CHECK(fieldOf(printer) == "printer.wide");
+  CHECK(fieldOf(printer) == Where(Member::printerWide));
 }

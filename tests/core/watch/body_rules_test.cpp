@@ -15,7 +15,7 @@ bool watched(const Cup& cup, const std::string& rule, std::string* words = nullp
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   REQUIRE(plan.has_value());
   for (const Watch& watch : plan->watches) {
-    if (watch.rule != rule) continue;
+    if (idOf(watch.rule) != rule) continue;
     if (words != nullptr) *words = inWords(watch.sentence, Unit::mm);
     return true;
   }

@@ -17,7 +17,8 @@ std::vector<std::string> rulesFor(const BuildUp& buildUp) {
   const CheckedAll<std::vector<Stage>> stages = stagesOf(bare, buildUp, GrowthHabits());
   REQUIRE(stages.has_value());
   std::vector<std::string> rules;
-  for (const Watch& watch : watchBuildUp(bare, buildUp, *stages)) rules.push_back(watch.rule);
+  for (const Watch& watch : watchBuildUp(bare, buildUp, *stages))
+    rules.emplace_back(idOf(watch.rule));
   return rules;
 }
 

@@ -13,9 +13,9 @@ TEST_CASE("an order of filling that names what is not there says so, and where")
   cup.division.order = {".1", "B", ".0"};
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   REQUIRE(plan.has_value());
-  std::vector<std::string> told;
+  std::vector<Where> told;
   for (const Watch& watch : plan->watches) {
-    if (watch.rule == "turn_of_none") told.push_back(watch.field);
+    if (watch.rule == Rule::turnOfNone) told.push_back(watch.where);
   }
-  CHECK(told == std::vector<std::string>{"divide.order[1]"});
+  CHECK(told == std::vector{Where(Member::fillingOrder, std::size_t{1})});
 }

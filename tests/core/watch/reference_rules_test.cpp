@@ -39,7 +39,7 @@ Cup referring() {
 std::size_t waiting(const CupPlan& plan) {
   return static_cast<std::size_t>(std::count_if(
       plan.watches.begin(), plan.watches.end(),
-      [](const Watch& watch) { return watch.rule.find("_wait") != std::string::npos; }));
+      [](const Watch& watch) { return idOf(watch.rule).find("_wait") != std::string_view::npos; }));
 }
 
 }  // namespace
@@ -56,7 +56,7 @@ TEST_CASE("what refers to something that is gone waits, is told, and comes back 
     std::get<RingCut>(cup.division.body.cut->how).count = 2;
     const CupPlan plan = planned(cup);
     REQUIRE(told(plan, "stripe_waits"));
-    CHECK(watchOf(plan, "stripe_waits")->field == "divide.stripes[1].line");
+    CHECK(watchOf(plan, "stripe_waits")->where.member == Member::stripeLine);
     CHECK(plan.stripes.size() == 1);
     CHECK(waiting(plan) == 1);
   }

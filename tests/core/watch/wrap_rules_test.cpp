@@ -15,9 +15,9 @@ std::vector<std::string> rulesFor(const Blank& blank, const Wrap& wrap) {
   const WrapLayout layout = laidOut(developed(blank), wrap);
   std::vector<std::string> rules;
   for (const Watch& watch : watchWrap(layout, wrap)) {
-    rules.push_back(watch.rule);
+    rules.emplace_back(idOf(watch.rule));
     CHECK_FALSE(inWords(watch.sentence, Unit::inch).empty());
-    CHECK(watch.field.find('.') != std::string::npos);
+    CHECK_FALSE(watch.where.empty());
   }
   return rules;
 }
@@ -63,6 +63,6 @@ TEST_CASE("the worst comes first") {
                              {"d", WatchLevel::warn, "", {}}};
   sortWorstFirst(watches);
   std::string order;
-  for (const Watch& watch : watches) order += watch.rule;
+  for (const Watch& watch : watches) order += idOf(watch.rule);
   CHECK(order == "bdac");
 }
