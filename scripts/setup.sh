@@ -5,7 +5,7 @@
 set -eu
 
 build="g++ cmake ninja-build ccache pkg-config qt6-base-dev qt6-multimedia-dev libexpected-dev libeigen3-dev libsqlite3-dev libcsv-dev libpolyclipping-dev libpugixml-dev nlohmann-json3-dev
-  libcli11-dev libboost-dev libcairo2-dev libpng-dev libjpeg62-turbo-dev libexif-dev libfreetype-dev libfontconfig-dev libharfbuzz-dev libqpdf-dev libdeflate-dev libfribidi-dev libpotrace-dev libgecode-dev libical-dev libarchive-dev libqrencode-dev xvfb xauth"
+  libcli11-dev libboost-dev libcairo2-dev libpng-dev libjpeg62-turbo-dev libexif-dev libfreetype-dev libfontconfig-dev libharfbuzz-dev libfribidi-dev libpotrace-dev libgecode-dev libical-dev libarchive-dev libqrencode-dev xvfb xauth"
 test="$build catch2 librapidcheck-dev libvalijson-dev libgeos-dev libcgal-dev librsvg2-dev
   libpoppler-cpp-dev libpango1.0-dev fonts-dejavu-core libbenchmark-dev python3-ezdxf python3-icalendar zbar-tools clang libclang-rt-dev clang-format clang-tidy git"
 

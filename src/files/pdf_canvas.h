@@ -17,10 +17,9 @@ namespace avrelt {
 /// Pages of one PDF document (ISO 32000-1), drawn on in mm, x to the right and y up from the lower
 /// left corner.
 ///
-/// Places are written to a thousandth of a millimetre and arcs as curves no farther than half of
-/// that from them. The shipped face is embedded, as much of it as is used. What is drawn is neither
-/// looked at nor thrown away for lying outside the page. The same drawing gives the same bytes: no
-/// date but the epoch's.
+/// Cairo writes it. Places are true to 1/512 of a point, 0.0007 mm, and arcs are curves no farther
+/// than half a thousandth of a millimetre from them. The shipped face is embedded, as much of it as
+/// is used. The same drawing gives the same bytes: no date but the epoch's.
 class PdfCanvas {
  public:
   PdfCanvas(Length wide, Length tall, const std::string& title);

@@ -8,6 +8,7 @@
 #include <map>
 
 #include "measure/tape.h"
+#include "measure/utf8.h"
 #include "shop/csv_text.h"
 
 namespace avrelt {
@@ -75,24 +76,6 @@ std::vector<CsvRow> parse(std::string_view text) {
   csv_fini(&parser, onCell, onRow, &parsed);
   csv_free(&parser);
   return std::move(parsed.rows);
-}
-
-/// How many bytes the UTF-8 character at the front takes; 0 where it is none.
-std::size_t characterLength(std::string_view text) {
-  const auto byte = [&](std::size_t i) { return static_cast<unsigned char>(text[i]); };
-  const unsigned char first = byte(0);
-  if (first < 0x80) return 1;
-  const std::size_t length = first >= 0xF0 ? 4 : first >= 0xE0 ? 3 : 2;
-  // 0xC0, 0xC1 and all from 0xF5 begin no character; nor do bytes that only go on with one.
-  if (first < 0xC2 || first > 0xF4 || text.size() < length) return 0;
-  for (std::size_t i = 1; i < length; ++i) {
-    if ((byte(i) & 0xC0) != 0x80) return 0;
-  }
-  // Longer than need be, halves of a pair, or beyond the last character there is.
-  const unsigned char second = byte(1);
-  const bool wrong = (first == 0xE0 && second < 0xA0) || (first == 0xED && second > 0x9F) ||
-                     (first == 0xF0 && second < 0x90) || (first == 0xF4 && second > 0x8F);
-  return wrong ? 0 : length;
 }
 
 /// The line with the first byte that is no UTF-8; 0 where all of it is.

@@ -267,7 +267,10 @@ TEST_CASE("A supply is counted, runs short on the watch line, and a mixed-up uni
   open.work().planNow();
   bool runsShort = false;
   for (const WatchLine::Item& item : open.window.benchStation().watches()) {
-    runsShort = runsShort || item.sentence.contains("Night runs short");
+    if (!item.sentence.contains("Night runs short")) continue;
+    runsShort = true;
+    CHECK(item.level == entryOf(Rule::supplyShort).level);
+    CHECK(item.where == Where(Member::supplies));
   }
   CHECK(runsShort);
   CHECK(open.window.benchStation().shoppingWords().join(' ').contains("buy"));

@@ -275,13 +275,13 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
     return where;
   };
   for (const BenchTrouble& trouble : plan.troubles) {
-    items.push_back(
-        {WatchLevel::warn, whereOf(trouble.cup, trouble.step), say(trouble.words, order_.unit())});
+    items.push_back({entryOf(trouble.rule).level, whereOf(trouble.cup, trouble.step),
+                     say(trouble.words, order_.unit())});
   }
   for (const ShoppingLine& line : shoppingFor(plan, shelf_.supplies(), order_.stock().filling)) {
     if (!line.by) continue;
     items.push_back(
-        {WatchLevel::warn, Member::supplies,
+        {entryOf(Rule::supplyShort).level, Member::supplies,
          tr("%1 runs short on %2: %3 are wanted, and %4 are there. Buy it before.")
              .arg(QString::fromStdString(line.name), QString::fromStdString(dayText(*line.by)),
                   QString::fromStdString(amountText(line.needed, order_.unit())),
@@ -289,7 +289,7 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
   }
   for (const FilmNeed& need : films_.missing()) {
     items.push_back(
-        {WatchLevel::warn, Member::supplies,
+        {entryOf(Rule::supplyShort).level, Member::supplies,
          (plan.due ? tr("%1 runs short before %2: %3 are wanted with your waste, and %4 are there. "
                         "Buy it before.")
                          .arg(QString::fromStdString(need.name),
@@ -301,7 +301,7 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
   }
   for (std::size_t i = 0; i < plan.cups.size(); ++i) {
     for (const StepConflict& conflict : plan.cups[i].conflicts) {
-      items.push_back({WatchLevel::warn, whereOf(i, conflict.step),
+      items.push_back({entryOf(conflict.rule).level, whereOf(i, conflict.step),
                        tr("%1: %2").arg(QString::fromStdString(plan.cups[i].name),
                                         say(conflict.words, order_.unit()))});
     }

@@ -62,13 +62,7 @@ std::vector<Hidden> hiddenBelow(const CupPlan& plan, const StackItem& item);
 /// From this share of a zone on it is told: a guess.
 inline constexpr double hiddenMuch = 0.25;
 
-/// What to watch about what hides what. Common practice, no published source:
-///
-/// - `stack_hides_glitter`: opaque film over everything, or sets over a good part of a zone, hide
-///   glitter that was finished.
-/// - `stack_clear_over_edge`: clear film over edges of film, without a coat between, shows air
-/// along
-///   them.
+/// What hides what, by the rules under “The stack”.
 std::vector<Watch> watchStack(const CupPlan& plan);
 
 }  // namespace avrelt

@@ -10,6 +10,8 @@
 #include <cmath>
 #include <functional>
 #include <set>
+
+#include "measure/utf8.h"
 #include FT_BBOX_H
 #include FT_FREETYPE_H
 #include FT_OUTLINE_H
@@ -145,23 +147,12 @@ class Setter {
     std::size_t count = 0;
     bool seen = false;
     for (std::size_t i = 0; i < setting_.text.size();) {
-      const auto byte = [&](std::size_t at) {
-        return at < setting_.text.size() ? static_cast<unsigned char>(setting_.text[at]) : 0U;
-      };
-      const unsigned head = byte(i);
-      const std::size_t length = head < 0x80   ? 1
-                                 : head < 0xC2 ? 0
-                                 : head < 0xE0 ? 2
-                                 : head < 0xF0 ? 3
-                                 : head < 0xF5 ? 4
-                                               : 0;
-      unsigned character = length == 1 ? head : length == 0 ? 0 : head & (0x7FU >> length);
-      bool good = length != 0;
-      for (std::size_t j = 1; j < length; ++j) {
-        good = good && (byte(i + j) & 0xC0U) == 0x80;
-        character = character << 6U | (byte(i + j) & 0x3FU);
+      const std::string_view rest = std::string_view(setting_.text).substr(i);
+      const std::size_t length = characterLength(rest);
+      if (length == 0) {
+        return refuse(Member::wordsText, "The words are not in UTF-8. Type them again.");
       }
-      if (!good) return refuse(Member::wordsText, "The words are not in UTF-8. Type them again.");
+      const char32_t character = characterOf(rest, length);
       i += length;
       if (++count > mostCharacters) {
         return refuse(Member::wordsText,
@@ -173,10 +164,10 @@ class Setter {
         line.clear();
         continue;
       }
-      if (character == '\t') character = ' ';
-      if (character < 0x20) continue;
-      seen = seen || character != ' ';
-      line.push_back(character);
+      const char32_t set = character == '\t' ? U' ' : character;
+      if (set < 0x20) continue;
+      seen = seen || set != ' ';
+      line.push_back(set);
     }
     lines_.push_back(std::move(line));
     if (!seen) return refuse(Member::wordsText, "There are no words. Type some.");

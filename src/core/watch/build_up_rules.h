@@ -6,12 +6,7 @@
 
 namespace avrelt {
 
-/// What the coats under a wrap risk. Rules, all common practice with no published source:
-///
-/// - `cut_for_bare`: sized for the bare cup, laid on a larger one, and so short at the seam.
-/// - `growth_guessed`: sized for a girth that was predicted and not measured.
-/// - `measured_early`: the last measurement is older than the last coat under the wrap.
-/// - `shrunk`: a girth measured smaller than the bare cup's.
+/// What the coats under a wrap risk, by the rules under “The build-up”.
 std::vector<Watch> watchBuildUp(const Body& bare, const BuildUp& buildUp,
                                 const std::vector<Stage>& stages);
 

@@ -16,11 +16,7 @@ struct CutThing {
 };
 
 /// Whether something that is already cut still fits the cup as it is now known at the stage it is
-/// laid. Rules, all common practice with no published source; under 1/64 in nothing is said:
-///
-/// - `cut_short`: the cup has outgrown the part by more than its overlap; cut it again.
-/// - `cut_laps_less`: it has outgrown it, and the overlap still closes it.
-/// - `cut_long`: the cup is smaller; trim so much at its end, more at one height of a taper.
+/// laid, by the rules under “What is cut already”; under 1/64 in nothing is said.
 std::vector<Watch> watchCut(const CutThing& cut, const Body& body);
 
 }  // namespace avrelt

@@ -14,10 +14,7 @@ struct LaidOn {
   bool ownStage;
 };
 
-/// What it risks to be laid at this stage. Rules, common practice with no published source:
-///
-/// - `laid_opens`: the girth then is a guess, and may come out larger by more than the overlap.
-/// - `laid_guessed`: it has a stage of its own, and the girth then is a guess.
+/// What it risks to be laid at this stage: `laidOpens` or `laidGuessed`.
 std::vector<Watch> watchLaid(const LaidOn& laid, const Body& bare, const Stage& stage,
                              SizedFor sizedFor);
 

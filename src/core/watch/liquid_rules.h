@@ -6,9 +6,7 @@
 
 namespace avrelt {
 
-/// What to watch where a cup is filled between its walls:
-/// - `liquid_no_room`: less room than the liquid grows by at its warmest; it would press the seal
-///   open.
+/// What to watch where a cup is filled between its walls.
 std::vector<Watch> watchLiquid(const Liquid& liquid);
 
 }  // namespace avrelt

@@ -9,13 +9,8 @@
 
 namespace avrelt {
 
-/// What to watch about stencils that are painted over. Common practice, no published source:
-///
-/// - `peekaboo_alike`: some cannot be told apart under paint, though other rings go round them.
-/// - `ring_misses`: the coats between widen what the stencil left by more than the ring laps over
-///   it, and no growth is allowed for.
-///
-/// `bodyOf` gives the cup as it is when the layer of this id is laid.
+/// What to watch about stencils that are painted over, by the rules under “Peekaboos”. `bodyOf`
+/// gives the cup as it is when the layer of this id is laid.
 std::vector<Watch> watchPeekaboos(const std::vector<DecalSet>& sets,
                                   const std::vector<SetPlan>& plans,
                                   const std::function<const Body&(const std::string& id)>& bodyOf);

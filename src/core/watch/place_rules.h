@@ -36,25 +36,8 @@ Length wideOn(const Body& body, const PlacePlan& place);
 /// half the angle. 0 on a straight cup, and of one that follows the wall.
 Length runsOff(const Wall& wall, const PlacePlan& place);
 
-/// What to watch about where sets stand. Rules, common practice with no published source where
-/// nothing else is said; each is told once a set or row, with how many places it is about:
-///
-/// - `set_no_place`: it stands nowhere, so nothing is cut of it.
-/// - `set_off_wall`: it reaches over the rim or below the base, and not by choice.
-/// - `set_in_bare_edge`: it comes nearer to the rim than what is left bare there.
-/// - `set_over_seam`: it lies across the seam.
-/// - `set_under_handle`: it lies under a handle, a spout, or on what is to stay clear.
-/// - `set_over_line`: it lies across a line that divides zones.
-/// - `set_on_another`: two peekaboos lie on each other, or anything on one.
-/// - `set_over_another`: it lies on another set, or on itself at another place, and neither is a
-///   peekaboo.
-/// - `set_on_itself`: it is wider than the cup is round.
-/// - `set_too_wide`: wider than what is seen at once.
-/// - `set_strained`: its film has to bear more than it does where the wall curves both ways.
-/// - `row_of_nothing`: none of its sets is there.
-/// - `row_too_many`: as many as wanted do not fit.
-/// - `row_lines_near`: two of its lines come nearer than the gap it keeps.
-/// - `row_not_closing`: its sets do not come round in whole turns.
+/// What to watch about where sets stand, by the rules under “Places of sets” in the catalogue. Each
+/// is told once a set or row, with how many places it is about.
 std::vector<Watch> watchPlaces(const PlacedSets& placed);
 
 }  // namespace avrelt

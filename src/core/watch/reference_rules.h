@@ -20,13 +20,9 @@ struct Referring {
   const std::vector<Scatter>& scatters;
 };
 
-/// What refers to something that is not there: it waits, nothing is made of it, and it comes back
-/// with what it is for. Patterns, masks and turns of filling have their rules beside their others.
-///
-/// - `stripe_waits`: a stripe on a line that is not cut.
-/// - `edge_waits`: how far film goes at a line that is not cut.
-/// - `row_waits`, `scatter_waits`: a set of theirs that is not there; the others are laid.
-/// - `scatter_zone_waits`: a zone that is not there; nothing more is thrown.
+/// What refers to something that is not there, by the rules under “What waits for something that is
+/// gone”: it waits, nothing is made of it, and it comes back with what it is for. Patterns, masks
+/// and turns of filling have their rules beside their others.
 std::vector<Watch> watchReferences(const Referring& referring);
 
 }  // namespace avrelt

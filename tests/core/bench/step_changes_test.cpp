@@ -86,41 +86,54 @@ TEST_CASE("Steps are put in, moved, timed and noted, one after the other in the 
 }
 
 TEST_CASE("What does harm is done, and told", "[steps]") {
+  using Told = std::vector<std::pair<Rule, std::string>>;
   const auto conflictsOf = [](const StepChange& change) {
-    std::vector<std::string> at;
+    Told told;
     for (const StepConflict& conflict : withChanges(someSteps(), {change}).conflicts) {
-      at.push_back(conflict.step);
+      told.emplace_back(conflict.rule, conflict.step);
     }
-    return at;
+    return told;
   };
   StepChange change = changed("pull-a");
   change.behind = "tape-a";
-  CHECK(conflictsOf(change) == std::vector<std::string>{"pull-a"});
+  CHECK(conflictsOf(change) == Told{{Rule::stepOutOfOrder, "pull-a"}});
   // Film of another zone goes anywhere, but not before cleaning.
   change = changed("film-b");
   change.behind = "clean";
   CHECK(conflictsOf(change).empty());
   change.behind.clear();
   change.first = true;
-  CHECK(conflictsOf(change) == std::vector<std::string>{"film-b"});
+  CHECK(conflictsOf(change) == Told{{Rule::stepOutOfOrder, "film-b"}});
+  change.first = false;
+  change.behind = "film-b";
+  CHECK(conflictsOf(change) == Told{{Rule::stepBehindItself, "film-b"}});
+  change.behind = "film-z";
+  CHECK(conflictsOf(change) == Told{{Rule::stepBehindNone, "film-b"}});
+  // What nothing else does; and one of the maker's own by a name that is taken.
+  change = changed("clean");
+  change.dropped = true;
+  CHECK(conflictsOf(change) == Told{{Rule::stepNothingDoes, "clean"}});
+  change = changed("clean");
+  change.text = "Clean it my way.";
+  CHECK(conflictsOf(change) == Told{{Rule::stepTwice, "clean"}});
   // Tape that nobody pulls, and glitter that nothing holds.
   change = changed("pull-a");
   change.dropped = true;
-  CHECK(conflictsOf(change).size() == 1);
+  CHECK(conflictsOf(change) == Told{{Rule::stepLeftAlone, "pull-a"}});
   change = changed("stick-a");
   change.dropped = true;
-  CHECK(conflictsOf(change).size() == 1);
+  CHECK(conflictsOf(change) == Told{{Rule::stepLeftAlone, "stick-a"}});
   // A wait cut short, and one let run.
   change = changed("pull-a");
   change.wait = Wait{min(60), {}};
-  CHECK(conflictsOf(change).size() == 1);
+  CHECK(conflictsOf(change) == Told{{Rule::stepWaitShort, "pull-a"}});
   change = changed("glitter-a");
   change.wait = Wait{min(0), min(60)};
-  CHECK(conflictsOf(change).size() == 1);
+  CHECK(conflictsOf(change) == Told{{Rule::stepWaitLong, "glitter-a"}});
   // Of a step there is none of any more: told, and nothing else.
   change = changed("glitter-z");
   change.note = "mine";
-  CHECK(conflictsOf(change) == std::vector<std::string>{"glitter-z"});
+  CHECK(conflictsOf(change) == Told{{Rule::stepChangeOfNone, "glitter-z"}});
   CHECK(withChanges(someSteps(), {change}).steps == someSteps());
 }
 

@@ -146,6 +146,7 @@ TEST_CASE("A tape that was to be pulled by now is told, with how late, and the r
   // A quarter of an hour late.
   plan = benchPlan(planned(document), after(at("2026-12-09T19:15"), *shaken->wait.most));
   REQUIRE(plan.troubles.size() == 1);
+  CHECK(plan.troubles[0].rule == Rule::stepTooLate);
   CHECK(plan.troubles[0].step == cup.steps[index + 1].id);
   CHECK(inWords(plan.troubles[0].words, Unit::mm).find("15 min") != std::string::npos);
   REQUIRE(plan.schedule);
@@ -167,6 +168,7 @@ TEST_CASE("A step longer than any evening is told, wherever it stands", "[bench]
     const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
     CHECK_FALSE(plan.schedule);
     REQUIRE_FALSE(plan.troubles.empty());
+    CHECK(plan.troubles.back().rule == Rule::hoursTooShort);
     CHECK(plan.troubles.back().step == step.id);
     // With all the day to work in there is one.
     document.bench.hours.days.fill(*parseHours("08:00-22:00"));
@@ -203,6 +205,7 @@ TEST_CASE("Work that takes more than four months of evenings is told", "[bench]"
   document.bench.hours.days.fill(*parseHours("18:00-18:15"));
   const BenchPlan plan = benchPlan(planned(document), *document.bench.from);
   CHECK_FALSE(plan.schedule);
+  CHECK(plan.troubles.back().rule == Rule::noTimeFound);
   CHECK(inWords(plan.troubles.back().words, Unit::mm).find("finds no time within 120 days") !=
         std::string::npos);
 }
@@ -216,7 +219,8 @@ TEST_CASE("Hours too short, none at all, and a day that is over are told", "[ben
   // Glue, glitter and pull take 20 minutes in one go: 12, 6 and 2.
   document.bench.hours.days.fill(*parseHours("18:00-18:15"));
   BenchPlan plan = benchPlan(planned(document), *document.bench.from);
-  CHECK_FALSE(plan.troubles.empty());
+  REQUIRE_FALSE(plan.troubles.empty());
+  CHECK(plan.troubles[0].rule == Rule::cannotFollow);
   CHECK(inWords(plan.troubles[0].words, Unit::mm).find("too short") != std::string::npos);
   CHECK(inWords(plan.troubles[0].words, Unit::mm).find("min") != std::string::npos);
   // The rest is planned all the same.
@@ -232,10 +236,12 @@ TEST_CASE("Hours too short, none at all, and a day that is over are told", "[ben
   document.bench.due = at("2026-12-09T19:00");
   plan = benchPlan(planned(document), *document.bench.from);
   REQUIRE(plan.troubles.size() == 1);
+  CHECK(plan.troubles[0].rule == Rule::endsLate);
   CHECK(inWords(plan.troubles[0].words, Unit::mm).find("after the order is due") !=
         std::string::npos);
   plan = benchPlan(planned(document), at("2026-12-20T18:00"));
   REQUIRE(plan.troubles.size() == 1);
+  CHECK(plan.troubles[0].rule == Rule::dueBeforeNow);
   CHECK(inWords(plan.troubles[0].words, Unit::mm).find("before now") != std::string::npos);
 }
 
@@ -358,7 +364,9 @@ TEST_CASE("What was done and is gone from the design is kept and told", "[bench]
                                  {"mark", at("2026-12-09T18:40"), min(4)}};
   const BenchPlan plan = benchPlan(planned(document), at("2026-12-09T19:00"));
   // One is gone, and cleaning was never done before marking.
-  CHECK(plan.cups[0].conflicts.size() == 2);
+  REQUIRE(plan.cups[0].conflicts.size() == 2);
+  CHECK(plan.cups[0].conflicts[0].rule == Rule::stepDoneOfNone);
+  CHECK(plan.cups[0].conflicts[1].rule == Rule::stepPassedOver);
   CHECK(plan.cups[0].left.front() == 0);
   CHECK_FALSE(plan.cups[0].done[0]);
   CHECK(plan.cups[0].done[1]);
@@ -426,7 +434,8 @@ TEST_CASE("What was begun and is gone, or is done by now, holds nothing up", "[b
   document.cups[0].bench.begun = StepBegun{"glitter-gone", at("2026-12-09T18:30"), 1};
   const BenchPlan gone = benchPlan(planned(document), at("2026-12-09T18:31"));
   CHECK_FALSE(gone.cups[0].atHand);
-  CHECK(gone.cups[0].conflicts.size() == 1);
+  REQUIRE(gone.cups[0].conflicts.size() == 1);
+  CHECK(gone.cups[0].conflicts[0].rule == Rule::stepBegunOfNone);
   document.cups[0].bench.begun = StepBegun{"clean", at("2026-12-09T18:30"), 1};
   document.cups[0].bench.done = {{"clean", at("2026-12-09T18:30"), min(10)}};
   CHECK_FALSE(benchPlan(planned(document), at("2026-12-09T18:31")).cups[0].atHand);

@@ -55,14 +55,3 @@ TEST_CASE("0.0125 in is asked about as a slip for 0.125 in") {
   REQUIRE(watches.size() == 1);
   CHECK_THAT(inWords(watches[0].sentence, Unit::inch), Catch::Contains("Was 1/8 in meant?"));
 }
-
-TEST_CASE("the worst comes first") {
-  std::vector<Watch> watches{{"a", WatchLevel::note, "", {}},
-                             {"b", WatchLevel::stop, "", {}},
-                             {"c", WatchLevel::note, "", {}},
-                             {"d", WatchLevel::warn, "", {}}};
-  sortWorstFirst(watches);
-  std::string order;
-  for (const Watch& watch : watches) order += idOf(watch.rule);
-  CHECK(order == "bdac");
-}
