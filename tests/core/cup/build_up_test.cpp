@@ -166,19 +166,19 @@ TEST_CASE("what cannot have been is refused at its field") {
   };
   const Length rim = Length::inches(8);
   CHECK(faultField(bare, with(measured(2, rim, Length::inches(9.3)))) ==
-        "build_up.measured[0].after");
+        Where(Member::measuredAfter, std::size_t{0}));
   CHECK(faultField(bare, with(measured(0, rim, Length::inches(9.3)))) ==
-        "build_up.measured[0].after");
+        Where(Member::measuredAfter, std::size_t{0}));
   CHECK(faultField(bare, with(measured(1, rim * 2, Length::inches(9.3)))) ==
-        "build_up.measured[0].at");
+        Where(Member::measuredAt, std::size_t{0}));
   CHECK(faultField(bare, with(measured(1, rim, Length::inches(9)))) ==
-        "build_up.measured[0].around");
+        Where(Member::measuredGirth, std::size_t{0}));
   CHECK(faultField(bare, with(measured(1, rim, Length::inches(12)))) ==
-        "build_up.measured[0].around");
+        Where(Member::measuredGirth, std::size_t{0}));
   // A cup of a millimetre cannot have lost one.
   const Body tiny = bodyOf(body(Length::mm(1), Length::mm(1), Length::mm(10)));
   CHECK(faultField(tiny, with(measured(1, Length::mm(5), Length::mm(0.5)))) ==
-        "build_up.measured[0].around");
+        Where(Member::measuredGirth, std::size_t{0}));
   Remeasure empty = measured(1, rim, Length::inches(9.3));
   empty.station.girth.reset();
   CHECK(faultField(bare, with(empty)) == Where(Member::measuredGirth, std::size_t{0}));

@@ -109,7 +109,7 @@ TEST_CASE("ids of rules are told once, and every entry says what sets it off and
   for (const RuleEntry& entry : ruleCatalogue()) {
     CHECK(ids.insert(entry.id).second);
     for (const char* words : {entry.chapter, entry.when, entry.remedy, entry.ground}) {
-      CHECK(std::string_view(words).size() > 5);
+      CHECK(std::string_view(words).size() > 3);
     }
     for (const char* sentence : {entry.when, entry.remedy, entry.ground}) {
       CHECK(std::string_view(sentence).back() == '.');
@@ -134,9 +134,9 @@ TEST_CASE("worst first, then by the order of the catalogue") {
 
 TEST_CASE("what the wall does not allow is told: how it is laid, tape, lines, stripes") {
   Cup wrong = barrel();
-  wrong.blank = curved({{0, 130}, {15, 190}, {40, 255}, {70, 270}, {105, 235}});
+  wrong.blank = curved({{0, 90}, {40, 110}, {70, 290}, {130, 300}});
   Cup right = wrong;
-  wrong.wrap.laying = LayingKind::sheet;
+  wrong.wrap.laying = LayingKind::slits;
   right.wrap.laying = std::nullopt;
   tells(Rule::layingImpossible, wrong, right);
 
