@@ -66,7 +66,7 @@ void checkWithin(const Box& inner, const Box& outer) {
 }  // namespace
 
 TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the seam, in parts") {
-  const Angle back = Angle::halfTurn();
+  const CupAngle back = CupAngle::back();
   const std::pair<ZoneNode, std::string> zones[] = {
       {ZoneNode(), ""},          // all round
       {vees(1, back), ".0"},     // over the seam
