@@ -63,14 +63,14 @@ Cup sixtyZones() {
   root.cut = RingCut{.count = 7};
   for (int band = 0; band < 6; ++band) {
     ZoneNode& node = nodeAt(root, {band});
-    node.cut = UprightCut{.count = 9, .at = Angle::degrees(11 * band)};
+    node.cut = UprightCut{.count = 9, .at = CupAngle::degrees(11 * band)};
     for (int part = 0; part < 9; ++part) {
       nodeAt(node, {part}).finish = {FinishKind::glitter, "",
                                      part % 2 == 0 ? "#26314F" : "#B08A3C"};
     }
   }
   ZoneNode& vee = nodeAt(root, {0, 0});
-  vee.cut = VeeCut{.at = Angle::degrees(20), .wide = {Length::inches(0.5), {}}};
+  vee.cut = VeeCut{.at = CupAngle::degrees(20), .wide = {Length::inches(0.5), {}}};
   ZoneNode& slant = nodeAt(root, {6});
   slant.cut = UprightCut{.count = 5};
   return cup;
@@ -456,7 +456,7 @@ Cup starry(int places) {
   set.layers = {Layer(), usualLayer(LayerKind::backing, set, Unit::mm)};
   for (int i = 0; i < places; ++i) {
     Place place;
-    place.at = Angle::degrees(i % 20 * 18);
+    place.at = CupAngle::degrees(i % 20 * 18);
     place.up = WrittenLength::mm(15 + i / 20 * 22);
     set.places.push_back(place);
   }

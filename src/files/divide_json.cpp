@@ -48,7 +48,7 @@ void members(ObjectReader& object, UprightCut& cut, Unit unit) {
   placedMembers(object, cut.by, cut.count, cut.widths, unit);
   object.list("angles", [&](const Json& item, const std::string& path) {
     if (item.is_number() && std::abs(item.get<double>()) <= 360) {
-      cut.angles.push_back(Angle::degrees(item.get<double>()));
+      cut.angles.push_back(CupAngle::degrees(item.get<double>()));
     } else {
       object.fault(path, {"An angle in degrees is wanted, from -360 to 360.", {}});
     }
@@ -167,7 +167,7 @@ void write(Json& object, const UprightCut& cut) {
   writePlaced(object, cut.by, cut.count, cut.widths);
   if (!cut.angles.empty()) {
     object["angles"] = Json::array();
-    for (const Angle angle : cut.angles) object["angles"].push_back(number(degreesOf(angle)));
+    for (const CupAngle angle : cut.angles) object["angles"].push_back(number(degreesOf(angle)));
   }
   if (cut.at != UprightCut().at) object["at"] = number(degreesOf(cut.at));
 }
@@ -275,7 +275,7 @@ Json written(const ZonePicture& picture) {
                  {"repeat", repeats[static_cast<std::size_t>(picture.repeat)]}};
   if (!picture.bent) object["bent"] = false;
   object["wide"] = written(picture.wide);
-  if (picture.at != Angle()) object["at"] = number(degreesOf(picture.at));
+  if (picture.at != CupAngle::front()) object["at"] = number(degreesOf(picture.at));
   if (picture.up) object["up"] = written(*picture.up);
   if (picture.turn != Angle()) object["turn"] = number(degreesOf(picture.turn));
   addKept(object, picture.kept);

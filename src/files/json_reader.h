@@ -3,6 +3,7 @@
 
 #include <nlohmann/json.hpp>
 #include <string_view>
+#include <tl/expected.hpp>
 
 #include "files/read_fault.h"
 

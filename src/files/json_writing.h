@@ -14,6 +14,9 @@ Json number(double value);
 /// The number of degrees that reads back as this very angle, or, where none does, as one
 /// next to it; which of them is written is the same every time.
 double degreesOf(Angle angle);
+inline double degreesOf(CupAngle angle) {
+  return degreesOf(angle.fromFront());
+}
 /// As it was typed, or the bare number of mm.
 Json written(const WrittenLength& length);
 /// Gives back the members a reader did not know.

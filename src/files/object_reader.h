@@ -182,12 +182,14 @@ class ObjectReader {
     fault(pathOf(name), {"Here %1 is wanted.", {offered}});
   }
 
-  void degrees(const char* name, double least, double most, Angle& target) {
+  /// An angle, or a direction of the cup.
+  template <typename AnyAngle>
+  void degrees(const char* name, double least, double most, AnyAngle& target) {
     const Json* value = find(name);
     if (value == nullptr) return;
     const double read = value->is_number() ? value->get<double>() : HUGE_VAL;
     if (read >= least && read <= most) {
-      target = Angle::degrees(read);
+      target = AnyAngle::degrees(read);
     } else {
       fault(pathOf(name), {"An angle in degrees is wanted, from %1 to %2.",
                            {static_cast<long>(least), static_cast<long>(most)}});

@@ -36,7 +36,7 @@ ShelfBlank with(ShelfBlank shelved, std::initializer_list<Feature> features) {
 }
 
 Feature feature(FeatureKind kind, double at, double wide, const char* low, const char* high) {
-  return {kind, Angle::degrees(at), Angle::degrees(wide), typed(low), typed(high)};
+  return {kind, CupAngle::degrees(at), Angle::degrees(wide), typed(low), typed(high)};
 }
 
 }  // namespace

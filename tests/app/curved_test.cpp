@@ -157,12 +157,12 @@ TEST_CASE("a handle is put on the body, seen in both views, and watched") {
   const QImage before = open.window.flat().grab().toImage();
   page.addFeature(FeatureKind::handle);
   REQUIRE(open.cup().blank.features.size() == 1);
-  CHECK(open.cup().blank.features[0].at == Angle::degrees(90));
+  CHECK(open.cup().blank.features[0].at == CupAngle::degrees(90));
   CHECK(differing(before, open.window.flat().grab().toImage()) > 200);
   CHECK(open.window.watchLine().sentence().contains("handle"));
   open.type(Member::featureAt, "0");
   open.press(Qt::Key_Return);
-  CHECK(open.cup().blank.features[0].at == Angle());
+  CHECK(open.cup().blank.features[0].at == CupAngle::front());
   CHECK(open.window.watchLine().sentence().contains("stands on the front"));
   // A width below nothing is no width, and could not be read again.
   const Angle wide = open.cup().blank.features[0].wide;

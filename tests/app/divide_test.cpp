@@ -234,7 +234,7 @@ TEST_CASE("on the cup in the round a line is pulled, a click picks a zone, a dra
   CHECK_FALSE(cup.wallAt({1, 1}).has_value());
   const int before = open.order().history()->count();
   const QPoint from = place->toPoint();
-  const Angle facing = cup.facing();
+  const CupAngle facing = cup.facing();
   QTest::mousePress(&cup, Qt::LeftButton, {}, from);
   QTest::mouseMove(&cup, from + QPoint(0, 12));
   QTest::mouseMove(&cup, from + QPoint(0, 25));

@@ -521,13 +521,14 @@ TEST_CASE("a set that is dragged is drawn to the front; Alt leaves it where it i
   const std::string id = open.set().places[0].id;
   FlatView& flat = open.window.flat();
   editPlace(open.order(), QStringLiteral("move"), {}, [](Place& place) {
-    place.at = Angle::degrees(40);
+    place.at = CupAngle::degrees(40);
     place.up = WrittenLength{Length::inches(2), "2 in"};
   });
   QApplication::processEvents();
   const QPoint from = flat.placeOfSet(id).toPoint();
   const QPoint front =
-      flat.placeOfWall({open.order().plan()->wall.inFrame(Angle()), Length::inches(2)}).toPoint();
+      flat.placeOfWall({open.order().plan()->wall.inFrame(CupAngle::front()), Length::inches(2)})
+          .toPoint();
   const auto drag = [&](QPoint to, Qt::KeyboardModifiers keys) {
     QTest::mousePress(&flat, Qt::LeftButton, {}, flat.placeOfSet(id).toPoint());
     QMouseEvent move(QEvent::MouseMove, to, flat.mapToGlobal(to), Qt::NoButton, Qt::LeftButton,
@@ -537,7 +538,7 @@ TEST_CASE("a set that is dragged is drawn to the front; Alt leaves it where it i
     QApplication::processEvents();
   };
   drag(front + QPoint(4, 30), Qt::NoModifier);
-  CHECK(open.set().places[0].at == Angle());
+  CHECK(open.set().places[0].at == CupAngle::front());
   drag(front + QPoint(4, 30), Qt::AltModifier);
   CHECK(open.set().places[0].at.degrees() > 0.2);
   CHECK(open.set().places[0].at.degrees() < 10);

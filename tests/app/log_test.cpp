@@ -698,7 +698,7 @@ TEST_CASE("The cup picked in the log stands in the round as it was, and is only 
                        [](Cup& cup) { cup.blank.stations.front().girth = WrittenLength::mm(200); });
   CHECK(past.order().document() == logged);
   // Turned by mouse and by the menu's keys, clicked anywhere: nothing of it changes.
-  const Angle before = view.facing();
+  const CupAngle before = view.facing();
   QTest::mousePress(&view, Qt::LeftButton, {}, view.rect().center());
   QTest::mouseMove(&view, view.rect().center() + QPoint(25, 0));
   QTest::mouseRelease(&view, Qt::LeftButton, {}, view.rect().center() + QPoint(25, 0));

@@ -149,7 +149,7 @@ TEST_CASE(
       middle.at = WrittenLength::mm(80);
       middle.girth = WrittenLength::mm(270);
       cup.blank.stations.insert(cup.blank.stations.begin() + 1, middle);
-      cup.wrap.seamAt = Angle::degrees(40);
+      cup.wrap.seamAt = CupAngle::degrees(40);
     });
     REQUIRE(order.planHolds());
     open.window.goToStation(MainWindow::dressing);

@@ -24,12 +24,12 @@ ZoneNode painted(const char* colour) {
 Cup bands(const Blank& blank, double seam) {
   Cup cup = newCup("bands", Unit::mm);
   cup.blank = blank;
-  cup.wrap.seamAt = Angle::degrees(seam);
+  cup.wrap.seamAt = CupAngle::degrees(seam);
   ZoneNode& body = cup.division.body;
   body.cut = RingCut{.count = 4};
   body.parts = {painted("#C03030"), painted("#30A040"), painted("#3050C0"), painted("#C0A020")};
   ZoneNode& second = body.parts[1];
-  second.cut = UprightCut{.count = 3, .at = Angle::degrees(150)};
+  second.cut = UprightCut{.count = 3, .at = CupAngle::degrees(150)};
   second.parts = {painted("#30A040"), painted("#8030A0"), painted("#20A0A0")};
   return cup;
 }
@@ -86,7 +86,7 @@ TEST_CASE("from every side the cup shows the colours that lie on its wall there"
       view.showZones(true);
       view.resize(420, 420);
       for (int turn = 0; turn < 24; ++turn) {
-        view.face(Angle::degrees(15 * turn));
+        view.face(CupAngle::degrees(15 * turn));
         const QImage image = view.grab().toImage();
         int looked = 0;
         int wrong = 0;

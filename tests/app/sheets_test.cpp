@@ -154,7 +154,7 @@ TEST_CASE("strips lie edge to edge and backings like their prints, which hold th
     set.size = WrittenLength::mm(25);
     set.places.assign(3, Place());
     for (std::size_t i = 0; i < 3; ++i) {
-      set.places[i].at = Angle::degrees(100.0 * static_cast<double>(i));
+      set.places[i].at = CupAngle::degrees(100.0 * static_cast<double>(i));
       set.places[i].up = WrittenLength::mm(50);
     }
     set.layers.assign(2, Layer());

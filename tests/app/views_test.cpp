@@ -68,7 +68,7 @@ TEST_CASE("the cup turns by dragging and by keys, and comes back to the front") 
   CHECK(round.facing().degrees() < -5);
   round.setFocus();
   open.press(Qt::Key_Home);
-  CHECK(round.facing() == Angle());
+  CHECK(round.facing() == CupAngle::front());
   open.press(Qt::Key_Right);
   CHECK(round.facing().degrees() == Approx(5));
   open.press(Qt::Key_Left, Qt::ShiftModifier);

@@ -92,7 +92,7 @@ inline const std::vector<Named>& allCurved() {
   return cups;
 }
 
-inline Wrap wrapOf(Length base, Length rim, Length overlap, Angle seam = Angle::halfTurn()) {
+inline Wrap wrapOf(Length base, Length rim, Length overlap, CupAngle seam = CupAngle::back()) {
   Wrap wrap;
   wrap.baseClearance = {base, {}};
   wrap.rimClearance = {rim, {}};

@@ -24,7 +24,7 @@ inline Layer layerOf(LayerKind kind, double offset = 0, double lap = 0) {
 
 inline Place placeAt(double degrees, double up) {
   Place place;
-  place.at = Angle::degrees(degrees);
+  place.at = CupAngle::degrees(degrees);
   place.up = WrittenLength::mm(up);
   return place;
 }

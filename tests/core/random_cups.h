@@ -39,7 +39,7 @@ class Chance {
     const std::vector<WallSample> samples = made.samples(Length(), made.wall(), 80);
     const Development flat =
         made.isCone() ? made.cone() : fitRing(samples, 0, samples.size() - 1).cone();
-    const Angle seam = one(3) ? Angle::halfTurn() : Angle::degrees(between(-180, 180));
+    const CupAngle seam = one(3) ? CupAngle::back() : CupAngle::degrees(between(-180, 180));
     return {made, flat, seam};
   }
 
@@ -64,9 +64,9 @@ class Chance {
       return wall.onCup(from + (to - from) * between(0, 1));
     };
     const auto height = [&] { return WrittenLength{low + tall * between(0.15, 0.85), {}}; };
-    Angle at = place();
+    CupAngle at = place();
     // At a round place, now and then, where edges fall on the seam and on each other.
-    if (one(4)) at = Angle::degrees(90 * whole(-1, 2));
+    if (one(4)) at = CupAngle::degrees(90 * whole(-1, 2));
     switch (static_cast<CutKind>(whole(0, 4))) {
       case CutKind::rings:
         return RingCut{.count = whole(2, 4)};

@@ -51,7 +51,7 @@ Document fullOfDecals() {
   set.anchor = {0.25, 1};
   Place place;
   place.follows = true;
-  place.at = Angle::degrees(-40);
+  place.at = CupAngle::degrees(-40);
   place.up = WrittenLength::mm(88);
   place.turn = Angle::degrees(7);
   set.places = {place, Place()};
@@ -93,7 +93,7 @@ Document fullOfDecals() {
   row.gap = {Length::inches(0.25), "1/4 in"};
   row.even = false;
   row.start = RowStart::gap;
-  row.at = Angle::degrees(12);
+  row.at = CupAngle::degrees(12);
   row.up = WrittenLength::mm(40);
   row.turn = Angle::degrees(-3);
   row.follows = true;

@@ -59,7 +59,7 @@ TEST_CASE("an order is read as it is written down") {
   CHECK(cup.blank.stations[1].at.length == Length::inches(4.75));
   CHECK(cup.blank.stations[0].girth->length == Length::inches(8));
   CHECK(cup.wrap.overlap.length == Length::inches(0.125));
-  CHECK(cup.wrap.seamAt == Angle::halfTurn());
+  CHECK(cup.wrap.seamAt == CupAngle::back());
   CHECK_FALSE(cup.strip.at.has_value());
 }
 
@@ -204,7 +204,7 @@ TEST_CASE("the seam's degrees come back as they were given") {
     Document document;
     document.cups.push_back(newCup("A", Unit::mm));
     giveIds(document.cups[0]);
-    document.cups[0].wrap.seamAt = Angle::degrees(degrees);
+    document.cups[0].wrap.seamAt = CupAngle::degrees(degrees);
     CHECK(Json::parse(writeDocument(document))["cups"][0]["wrap"]["seam_at"].get<double>() ==
           Approx(degrees).epsilon(1e-15));
     CHECK(readWell(writeDocument(document)) == document);

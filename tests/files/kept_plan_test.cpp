@@ -43,7 +43,7 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
       cup.wrap.overlap = length(0, chance.one(5) ? 900 : 12);
       break;
     case 2:
-      cup.wrap.seamAt = Angle::degrees(chance.whole(-180, 180));
+      cup.wrap.seamAt = CupAngle::degrees(chance.whole(-180, 180));
       break;
     case 3:
       cup.blank.stations[0].girth = length(150, 320);
@@ -82,7 +82,7 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
       break;
     case 14:
       if (fill != nullptr)
-        fill->pins.push_back({Angle::degrees(chance.whole(-180, 180)), length(5, 150), 1});
+        fill->pins.push_back({CupAngle::degrees(chance.whole(-180, 180)), length(5, 150), 1});
       break;
     case 15:
       stock.filling.glitterPerCm2 = Mass::grams(chance.between(0.01, 0.05));
@@ -138,7 +138,7 @@ void change(Cup& cup, Stock& stock, Chance& chance) {
     }
     case 23:
       if (set == nullptr || set->places.empty()) break;
-      set->places[0].at = Angle::degrees(chance.whole(-180, 180));
+      set->places[0].at = CupAngle::degrees(chance.whole(-180, 180));
       if (chance.one(2)) set->places[0].up = length(0, 400);
       if (chance.one(3)) set->places[0].turn = Angle::degrees(chance.whole(-90, 90));
       if (chance.one(4)) set->anchor = {chance.whole(0, 2) / 2.0, chance.whole(0, 2) / 2.0};

@@ -232,7 +232,7 @@ TEST_CASE("An order keeps its pictures, and films know theirs", "[picture-file]"
   print.repeat = PictureRepeat::once;
   print.bent = false;
   print.wide = {Length::inches(2.5), "2 1/2 in"};
-  print.at = Angle::degrees(-33.5);
+  print.at = CupAngle::degrees(-33.5);
   print.up = WrittenLength::mm(41);
   print.turn = Angle::degrees(12);
   document.cups = {cup};

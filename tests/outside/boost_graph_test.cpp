@@ -17,7 +17,7 @@ namespace {
 using Graph = boost::adjacency_list<boost::vecS, boost::vecS, boost::undirectedS>;
 
 FillPlan planned(const Body& body, const Development& flat, Family family, TaperFit taperFit) {
-  const Wall wall{body, flat, Angle::halfTurn()};
+  const Wall wall{body, flat, CupAngle::back()};
   const CheckedAll<Divided> divided = divide(ZoneNode(), wall);
   REQUIRE(divided.has_value());
   Fill fill = usualFill("", Unit::mm);
@@ -77,7 +77,7 @@ TEST_CASE("cells of an artwork that face each other across lines are a planar gr
   for (const std::size_t which : {std::size_t{0}, std::size_t{1}, std::size_t{2}}) {
     const Body body = bodyOf(all()[which].blank);
     const Development flat = body.cone();
-    const Wall wall{body, flat, Angle::halfTurn()};
+    const Wall wall{body, flat, CupAngle::back()};
     Fill fill = usualFill("", Unit::mm);
     fill.pattern.family = Family::artwork;
     fill.pattern.artwork = SharedRepeat(artwork);

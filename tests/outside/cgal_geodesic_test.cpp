@@ -168,7 +168,7 @@ TEST_CASE("what strips of a stencil are off by is what slices of a mesh of the c
   // Rings round the body and meridians up it are read off a mesh by CGAL's slicer, and laid against
   // the film's own arcs and edges.
   for (const std::size_t which : {std::size_t{1}, std::size_t{2}, std::size_t{3}}) {
-    const Wall wall = wallOf(bodyOf(allCurved()[which].blank), Angle::degrees(140));
+    const Wall wall = wallOf(bodyOf(allCurved()[which].blank), CupAngle::degrees(140));
     const Body& body = wall.body;
     constexpr int columns = 360;
     constexpr int rows = 400;

@@ -157,7 +157,7 @@ TEST_CASE("what is cut at lines lies apart and makes up the set, as GEOS has it"
   int parted = 0;
   for (int trial = 0; trial < 20; ++trial) {
     Cup cup = trial % 2 == 0 ? cups::straight() : cups::tapered();
-    cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
     cup.division.body.cut = WaveCut{.repeat = 4, .low = WrittenLength::mm(90), .fromRim = false};
     Place place = cups::placeAt(chance.between(-180, 180), chance.between(80, 100));
     place.turn = Angle::degrees(chance.between(-180, 180));

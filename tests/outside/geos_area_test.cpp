@@ -117,7 +117,7 @@ TEST_CASE("zones of a divided cup are simple polygons that add to the body, by G
     ZoneNode& top = nodeAt(root, {0});
     top.cut = VeeCut{.wide = WrittenLength::mm(40)};
     ZoneNode& middle = nodeAt(root, {1});
-    middle.cut = UprightCut{.count = 4, .at = Angle::degrees(40)};
+    middle.cut = UprightCut{.count = 4, .at = CupAngle::degrees(40)};
     ZoneNode& bottom = nodeAt(root, {2});
     bottom.cut = WaveCut{
         .repeat = 5, .low = {wall / 6, {}}, .fromRim = false, .swing = WrittenLength::mm(10)};
@@ -178,9 +178,9 @@ TEST_CASE(
           newCup(std::string(cup.name) + " " + std::to_string(static_cast<int>(seam)), Unit::mm);
       divided.blank = cup.blank;
       divided.wrap.overlap = {};
-      divided.wrap.seamAt = Angle::degrees(seam);
+      divided.wrap.seamAt = CupAngle::degrees(seam);
       ZoneNode& body = divided.division.body;
-      body.cut = UprightCut{.count = 3, .at = Angle::degrees(40)};
+      body.cut = UprightCut{.count = 3, .at = CupAngle::degrees(40)};
       body.parts.assign(3, ZoneNode());
       body.parts[1].cut = RingCut{.count = 2};
       body.parts[1].parts.assign(2, ZoneNode());
@@ -229,13 +229,13 @@ TEST_CASE("a cover and a window of one zone leave neither gap nor lap between th
       for (const bool vee : {true, false}) {
         Cup cup = newCup(named.name, Unit::mm);
         cup.blank = named.blank;
-        cup.wrap.seamAt = Angle::degrees(seam);
+        cup.wrap.seamAt = CupAngle::degrees(seam);
         cup.wrap.overlap = {};
         ZoneNode& body = cup.division.body;
         if (vee) {
-          body.cut = VeeCut{.at = Angle::degrees(60), .wide = WrittenLength::mm(40)};
+          body.cut = VeeCut{.at = CupAngle::degrees(60), .wide = WrittenLength::mm(40)};
         } else {
-          body.cut = UprightCut{.count = 3, .at = Angle::degrees(50)};
+          body.cut = UprightCut{.count = 3, .at = CupAngle::degrees(50)};
         }
         Mask cover;
         cover.id = "cover";

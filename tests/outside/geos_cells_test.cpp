@@ -67,7 +67,7 @@ class Geos {
 TEST_CASE("cells and lines are the zone, for every family in both schools") {
   const Body body = bodyOf(all()[1].blank);
   const Development flat = body.cone();
-  const Wall wall{body, flat, Angle::halfTurn()};
+  const Wall wall{body, flat, CupAngle::back()};
   const CheckedAll<Divided> divided = divide(ZoneNode(), wall);
   REQUIRE(divided.has_value());
   constexpr Length fine = Length::mm(0.0005);

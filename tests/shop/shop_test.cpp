@@ -61,7 +61,7 @@ ShelfBlank moon() {
   ShelfBlank shelved;
   shelved.blank = allCurved()[1].blank;
   shelved.blank.name = "Moon barrel";
-  shelved.blank.features = {{FeatureKind::handle, Angle::degrees(90), Angle::degrees(30),
+  shelved.blank.features = {{FeatureKind::handle, CupAngle::degrees(90), Angle::degrees(30),
                              WrittenLength::mm(20), WrittenLength::mm(80)}};
   shelved.capacity = Volume::ml(880);
   shelved.notes = "steel, dull";

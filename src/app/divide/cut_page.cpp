@@ -55,7 +55,7 @@ void startList(UprightCut& cut, const Order& /*order*/) {
   if (cut.widths.empty()) {
     cut.widths.assign(static_cast<std::size_t>(std::max(cut.count, 1)), std::nullopt);
   }
-  if (cut.angles.empty()) cut.angles = {Angle::degrees(-90), Angle::degrees(90)};
+  if (cut.angles.empty()) cut.angles = {CupAngle::degrees(-90), CupAngle::degrees(90)};
 }
 
 void placeBy(Cut& cut, CutBy by, const Order& order) {
@@ -219,9 +219,9 @@ QLayout* CutPage::numbers() {
   counted_ = counter();
   grid->addWidget(counted_, 0, 0);
   at_ = angle(tr("At (0° is the front)"), Member::cutAt,
-              ofKinds<Angle>(&UprightCut::at, &VeeCut::at, &SlantCut::at, &WaveCut::at));
+              ofKinds<CupAngle>(&UprightCut::at, &VeeCut::at, &SlantCut::at, &WaveCut::at));
   grid->addWidget(at_, 0, 1);
-  grid->addWidget(angle(tr("To"), Member::cutTo, ofKinds<Angle>(&SlantCut::to)), 0, 0);
+  grid->addWidget(angle(tr("To"), Member::cutTo, ofKinds<CupAngle>(&SlantCut::to)), 0, 0);
   grid->addWidget(
       field(tr("Wide at its open end"), Member::cutWide, ofKinds<WrittenLength>(&VeeCut::wide)), 1,
       0);
@@ -329,22 +329,23 @@ LengthField* CutPage::field(const QString& label, Member member,
 }
 
 LengthField* CutPage::angle(const QString& label, Member member,
-                            const std::function<Angle*(Cut&)>& of) {
+                            const std::function<CupAngle*(Cut&)>& of) {
   const QString key = keyOf(member);
   LengthField* made = fields_.add(label, member, LengthField::Kind::degrees);
   angles_.emplace_back(made, of);
-  const auto set = [this, key, of](Angle angle) {
+  const auto set = [this, key, of](CupAngle angle) {
     editCut(order_, tr("Turn the cut to %1").arg(QString::fromStdString(angleText(angle))), key,
             [&](Cut& cut) {
-              if (Angle* now = of(cut)) *now = angle;
+              if (CupAngle* now = of(cut)) *now = angle;
             });
   };
-  connect(made, &LengthField::typedAngle, this, set);
+  connect(made, &LengthField::typedAngle, this,
+          [set](Angle typed) { set(CupAngle::ofFront(typed)); });
   connect(made, &LengthField::stepped, this, [this, set, of](int marks) {
     const Cut* cut = cutInHand(order_);
     if (cut == nullptr) return;
     Cut copy = *cut;
-    if (const Angle* now = of(copy)) set((*now + Angle::degrees(marks)).wrapped());
+    if (const CupAngle* now = of(copy)) set((*now + Angle::degrees(marks)).wrapped());
   });
   return made;
 }
@@ -463,7 +464,7 @@ void CutPage::showNumbers(const Cut* cut) {
     if (now != nullptr) length->show(now->length, unit);
   }
   for (const auto& [angle, of] : angles_) {
-    const Angle* now = cut != nullptr ? of(copy) : nullptr;
+    const CupAngle* now = cut != nullptr ? of(copy) : nullptr;
     angle->setVisible(now != nullptr);
     if (now != nullptr) angle->show(*now);
   }

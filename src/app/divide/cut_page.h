@@ -43,7 +43,7 @@ class CutPage : public QWidget {
   QWidget* tapeWays();
   LengthField* field(const QString& label, Member member,
                      const std::function<WrittenLength*(Cut&)>& of);
-  LengthField* angle(const QString& label, Member member, const std::function<Angle*(Cut&)>& of);
+  LengthField* angle(const QString& label, Member member, const std::function<CupAngle*(Cut&)>& of);
   void refresh();
   void readList();
   void showNumbers(const Cut* cut);
@@ -77,7 +77,7 @@ class CutPage : public QWidget {
   LengthField* low_ = nullptr;
   /// Every number of a cut that is one member of its kind.
   std::vector<std::pair<LengthField*, std::function<WrittenLength*(Cut&)>>> lengths_;
-  std::vector<std::pair<LengthField*, std::function<Angle*(Cut&)>>> angles_;
+  std::vector<std::pair<LengthField*, std::function<CupAngle*(Cut&)>>> angles_;
 };
 
 }  // namespace avrelt

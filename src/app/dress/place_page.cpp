@@ -74,10 +74,11 @@ PlacePage::PlacePage(Order& order, FieldSet& fields, QWidget* parent)
               QStringLiteral("up"), [&](Place& place) { place.up = typed; });
   });
   connect(up_, &LengthField::stepped, this, [this](int marks) { nudgePlace(order_, 0, marks); });
-  const auto angle = [this](LengthField* field, const QString& key, Angle Place::*member,
-                            const QString& text) {
+  const auto angle = [this]<typename AnyAngle>(LengthField* field, const QString& key,
+                                               AnyAngle Place::*member, const QString& text) {
     const auto set = [this, key, member, text](Angle typed) {
-      editPlace(order_, text, key, [&](Place& place) { place.*member = typed; });
+      editPlace(order_, text, key,
+                [&](Place& place) { place.*member = AnyAngle::radians(typed.radians()); });
     };
     connect(field, &LengthField::typedAngle, this, set);
     connect(field, &LengthField::stepped, this, [this, key, member, text](int by) {

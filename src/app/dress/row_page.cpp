@@ -118,11 +118,12 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
     editRow(order_, tr("Start a row otherwise"), {},
             [i](Row& row) { row.start = static_cast<RowStart>(i); });
   });
-  const auto turn = [this](Angle to) {
+  const auto turn = [this](CupAngle to) {
     editRow(order_, tr("Move a row round the cup"), QStringLiteral("at"),
             [to](Row& row) { row.at = to; });
   };
-  connect(at_, &LengthField::typedAngle, this, turn);
+  connect(at_, &LengthField::typedAngle, this,
+          [turn](Angle typed) { turn(CupAngle::ofFront(typed)); });
   connect(at_, &LengthField::stepped, this, [this, turn](int by) {
     if (const Row* row = rowInHand(order_)) turn((row->at + Angle::degrees(by)).wrapped());
   });

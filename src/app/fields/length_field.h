@@ -38,6 +38,7 @@ class LengthField : public QWidget {
   /// Shows a value, unless the maker is in the midst of typing another.
   void show(Length length, Unit unit);
   void show(Angle angle);
+  void show(CupAngle angle) { show(angle.fromFront()); }
   /// A word in place of the number, for a field left to the program ("half-way").
   void showWord(const QString& word, Unit unit);
 

@@ -26,7 +26,7 @@ Feature usual(FeatureKind kind, Length wall, Unit unit) {
   feature.kind = kind;
   switch (kind) {
     case FeatureKind::handle:
-      feature.at = Angle::degrees(90);
+      feature.at = CupAngle::degrees(90);
       feature.low = share(0.2);
       feature.high = share(0.8);
       break;
@@ -39,7 +39,7 @@ Feature usual(FeatureKind kind, Length wall, Unit unit) {
       feature.high = share(0.05);
       break;
     case FeatureKind::keepClear:
-      feature.at = Angle::halfTurn();
+      feature.at = CupAngle::back();
       feature.low = share(0.1);
       feature.high = share(0.25);
       break;
@@ -117,7 +117,8 @@ FeaturesPage::FeaturesPage(Order& order, FieldSet& fields, QWidget* parent)
     if (!filling_) refresh();
   });
   connect(at_, &LengthField::typedAngle, this, [this](Angle angle) {
-    edit(tr("Place it"), QStringLiteral("at"), [angle](Feature& f) { f.at = angle; });
+    edit(tr("Place it"), QStringLiteral("at"),
+         [angle](Feature& f) { f.at = CupAngle::ofFront(angle); });
   });
   connect(wide_, &LengthField::typedAngle, this, [this](Angle angle) {
     edit(tr("Set its width"), QStringLiteral("wide"), [angle](Feature& f) { f.wide = angle; });

@@ -147,7 +147,8 @@ QWidget* GaugeStation::wrapCard() {
       connect(made, &LengthField::typedAngle, this, [this](Angle angle) {
         order_.editCup(
             tr("Set seam to %1").arg(QString::fromStdString(angleText(angle))),
-            [angle](Cup& cup) { cup.wrap.seamAt = angle; }, keyOf(Member::seamAt));
+            [angle](Cup& cup) { cup.wrap.seamAt = CupAngle::ofFront(angle); },
+            keyOf(Member::seamAt));
       });
     } else {
       connect(made, &LengthField::typed, this, [this, gaugeLine](const WrittenLength& typed) {

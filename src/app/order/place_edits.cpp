@@ -31,12 +31,12 @@ int lineOf(const CupPlan& plan, const PlacePlan& place) {
 }
 
 /// Round the cup from the front to the nearest mark at this height.
-Angle onMark(const CupPlan& plan, Angle inFrame, Length s, Graduation graduation) {
+CupAngle onMark(const CupPlan& plan, Angle inFrame, Length s, Graduation graduation) {
   const Length radius = plan.wall.body.radius(std::clamp(s, Length(), plan.wall.body.wall()));
-  const Angle onCup = plan.wall.onCup(inFrame.wrapped()).wrapped();
+  const CupAngle onCup = plan.wall.onCup(inFrame.wrapped()).wrapped();
   const Length round = nearestMark(radius * std::abs(onCup.radians()), graduation);
   const double sign = onCup.radians() < 0 ? -1 : 1;
-  return Angle::radians(sign * (round / radius)).wrapped();
+  return CupAngle::radians(sign * (round / radius)).wrapped();
 }
 
 }  // namespace
@@ -230,7 +230,7 @@ Snap movePlace(Order& order, WallPoint to, Length reach) {
     snap = snapOf(plan->sets, plan->divided, plan->wall, *now.place, {to.theta, s}, reach);
   }
   const WrittenLength up = written(snap.up ? snap.up->s : nearestMark(s, graduation), order.unit());
-  const Angle at = snap.round ? snap.round->onCup : onMark(*plan, to.theta, s, graduation);
+  const CupAngle at = snap.round ? snap.round->onCup : onMark(*plan, to.theta, s, graduation);
   editPlace(order, Order::tr("Move a set"), QStringLiteral("place"), [&](Place& place) {
     place.at = at;
     place.up = up;
@@ -298,9 +298,9 @@ void turnPlaceRound(Order& order, Angle by) {
   const CupPlan* plan = order.presentPlan();
   const StandingSet now = placeInHand(order);
   if (plan == nullptr || !now) return;
-  const Angle at = (plan->wall.onCup(now.place->anchor.theta.wrapped()) + by).wrapped();
+  const CupAngle at = (plan->wall.onCup(now.place->anchor.theta.wrapped()) + by).wrapped();
   // From wherever it stands to the next whole degree.
-  const Angle whole = Angle::degrees(std::round(at.degrees()));
+  const CupAngle whole = CupAngle::degrees(std::round(at.degrees()));
   editPlace(order, Order::tr("Move a set"), QStringLiteral("place"),
             [&](Place& place) { place.at = whole; });
 }

@@ -78,9 +78,9 @@ DecalSet usualSet(const Order& order, const Artwork& artwork) {
   } else {
     const Graduation graduation = usualGraduation(unit);
     Length middle = plan->wall.body.wall() / 2;
-    Angle at;
+    CupAngle at;
     if (zone != nullptr) {
-      const WallPoint front{plan->wall.inFrame(Angle()),
+      const WallPoint front{plan->wall.inFrame(CupAngle::front()),
                             (zone->region.lowest() + zone->region.highest()) / 2};
       const WallPoint place = zone->region.contains(front) ? front : zone->label;
       middle = place.s;

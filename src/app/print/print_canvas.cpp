@@ -64,7 +64,7 @@ void PrintCanvas::paintEvent(QPaintEvent* /*event*/) {
     drawWords(painter, rect().center(), tr("Add a picture, or take one of the order’s."));
   }
   // The front, where it is in sight.
-  const Angle front = wall_.inFrame(Angle());
+  const Angle front = wall_.inFrame(CupAngle::front());
   painter.setPen(QPen(t.brass, 1.5, Qt::DashLine));
   painter.drawLine(fit(wall_.flat.toFlat({front, zone_.lowest()})),
                    fit(wall_.flat.toFlat({front, zone_.highest()})));

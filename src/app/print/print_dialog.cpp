@@ -102,9 +102,10 @@ PrintDialog::PrintDialog(const Document& document, const Wall& wall, const Zone&
                            : (zone_.region.lowest() + zone_.region.highest()) / 2;
       },
       [this](const WrittenLength& to) { picture_.up = to; });
-  const auto turnsBy = [this](LengthField* field, Angle ZonePicture::*member) {
+  const auto turnsBy = [this]<typename AnyAngle>(LengthField* field,
+                                                 AnyAngle ZonePicture::*member) {
     connect(field, &LengthField::typedAngle, this, [this, member](Angle typed) {
-      picture_.*member = typed.wrapped();
+      picture_.*member = AnyAngle::radians(typed.radians()).wrapped();
       refresh();
     });
     connect(field, &LengthField::stepped, this, [this, member](int marks) {

@@ -78,7 +78,7 @@ QPainterPath CheckCanvas::pathOf(const WallLine& line, bool closed) const {
   bool on = false;
   const auto put = [&](WallPoint place) {
     const std::optional<Point> p =
-        sight_->onPhoto({plan_.wall.onCup(place.theta.wrapped()), place.s});
+        sight_->onPhoto({plan_.wall.onCup(place.theta.wrapped()).fromFront(), place.s});
     if (!p) {
       on = false;
       return;

@@ -68,7 +68,7 @@ void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const 
   };
   painter.setPen(QPen(t.ink, 0.8));
   for (int degrees = -180; degrees <= 180; degrees += 5) {
-    const Angle theta = wrap.inPiece(Angle::degrees(degrees));
+    const Angle theta = wrap.inPiece(CupAngle::degrees(degrees));
     const double tick = degrees % 90 == 0 ? 10 : degrees % 45 == 0 ? 8 : 4.5;
     painter.drawLine(above(theta, 0), above(theta, tick));
   }
@@ -95,7 +95,7 @@ void FlatView::paintDirections(QPainter& painter, const WrapLayout& wrap) const 
   for (const Angle end : {-Angle::halfTurn(), Angle::halfTurn()}) name(end, seam);
   for (const bool front : {true, false}) {
     for (const RoundMark& mark : roundMarks()) {
-      if ((mark.onCup == Angle()) == front) {
+      if ((mark.onCup == CupAngle::front()) == front) {
         name(wrap.inPiece(mark.onCup), say(mark.name, order_.unit()));
       }
     }

@@ -152,7 +152,7 @@ void FlatView::paintSeen(QPainter& painter, const CupPlan& plan) const {
   QPen dotted(t.brass, 1.6);
   dotted.setDashPattern({1, 3});
   for (const double side : {-1.0, 1.0}) {
-    const Angle at = plan.wall.inFrame(seenToEachSide * side);
+    const Angle at = plan.wall.inFrame(CupAngle::front() + seenToEachSide * side);
     const QPointF base = fit_(plan.wall.flat.toFlat({at, Length()}));
     const QPointF rim = fit_(plan.wall.flat.toFlat({at, top}));
     painter.setPen(QPen(t.panel, 2.4));
@@ -163,7 +163,8 @@ void FlatView::paintSeen(QPainter& painter, const CupPlan& plan) const {
   painter.setFont(face(12));
   painter.setPen(t.muted);
   drawWords(painter,
-            fit_(plan.wall.flat.toFlat({plan.wall.inFrame(Angle()), Length()})) + QPointF(0, 14),
+            fit_(plan.wall.flat.toFlat({plan.wall.inFrame(CupAngle::front()), Length()})) +
+                QPointF(0, 14),
             tr("seen at once from the front"));
   // What faces a drinker, a line below, where there is room for it.
   WordRoom room;

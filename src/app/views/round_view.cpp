@@ -48,7 +48,7 @@ RoundView::RoundView(Order& order, QWidget* parent) : Canvas(parent), order_(ord
   });
 }
 
-void RoundView::face(Angle direction) {
+void RoundView::face(CupAngle direction) {
   facing_ = direction.wrapped();
   update();
 }
@@ -87,18 +87,18 @@ CupCamera RoundView::cameraOn(const Body& body) const {
   return {body, facing_, plumb_};
 }
 
-QPointF RoundView::project(const Body& body, Angle onCup, Length s) const {
+QPointF RoundView::project(const Body& body, CupAngle onCup, Length s) const {
   const Point p = cameraOn(body).project(onCup, s);
   return middle_ + QPointF(p.x, -p.y) * scale_;
 }
 
-bool RoundView::near(const Body& body, Angle onCup, Length s) const {
+bool RoundView::near(const Body& body, CupAngle onCup, Length s) const {
   return cameraOn(body).sees(onCup, s);
 }
 
 QPainterPath RoundView::ringPath(const Body& body, Length s, bool nearOnly) const {
   return seenPath(slices, [&](double share) -> std::optional<QPointF> {
-    const Angle theta = facing_ + Angle::degrees(-180 + 360 * share);
+    const CupAngle theta = facing_ + Angle::degrees(-180 + 360 * share);
     if (nearOnly && !near(body, theta, s)) return std::nullopt;
     return project(body, theta, s);
   });
@@ -120,8 +120,8 @@ QPainterPath RoundView::gaugeLinePath(GaugeLine gaugeLine) const {
       return uprightPath(body, wrap.seamAt(), low, wrap.high());
     case GaugeLine::overlap: {
       // Beyond the seam on the cup is on from where the wrap's left edge starts.
-      const Angle lower = wrap.overlapEnd(wrap.low()) - Angle::halfTurn() + wrap.seamAt();
-      const Angle upper = wrap.overlapEnd(wrap.high()) - Angle::halfTurn() + wrap.seamAt();
+      const CupAngle lower = wrap.seamAt() + (wrap.overlapEnd(wrap.low()) - Angle::halfTurn());
+      const CupAngle upper = wrap.seamAt() + (wrap.overlapEnd(wrap.high()) - Angle::halfTurn());
       return leaningPath(body, lower, upper, low, wrap.high());
     }
     case GaugeLine::strip:
@@ -167,15 +167,16 @@ void RoundView::paintEvent(QPaintEvent* /*event*/) {
   drawFocus(painter);
 }
 
-QPainterPath RoundView::uprightPath(const Body& body, Angle onCup, Length low, Length high) const {
+QPainterPath RoundView::uprightPath(const Body& body, CupAngle onCup, Length low,
+                                    Length high) const {
   return leaningPath(body, onCup, onCup, low, high);
 }
 
-QPainterPath RoundView::leaningPath(const Body& body, Angle lower, Angle upper, Length low,
+QPainterPath RoundView::leaningPath(const Body& body, CupAngle lower, CupAngle upper, Length low,
                                     Length high) const {
   return seenPath(risesOf(body), [&](double share) -> std::optional<QPointF> {
     const Length s = low + (high - low) * share;
-    const Angle theta = lower + (upper - lower) * share;
+    const CupAngle theta = lower + (upper - lower) * share;
     if (!near(body, theta, s)) return std::nullopt;
     return project(body, theta, s);
   });
@@ -218,7 +219,7 @@ QPolygonF RoundView::patchOf(const Body& body, Length low, Length high, Angle fr
   const Length middle = (low + high) / 2;
   const int steps = std::max(1, static_cast<int>(std::ceil(slices * (to - from).degrees() / 360)));
   for (int i = 0; i <= steps; ++i) {
-    const Angle theta = facing_ + from + (to - from) * (static_cast<double>(i) / steps);
+    const CupAngle theta = facing_ + from + (to - from) * (static_cast<double>(i) / steps);
     if (!near(body, theta, middle)) continue;
     lower << project(body, theta, low);
     upper << project(body, theta, high);
@@ -273,7 +274,7 @@ void RoundView::paintLaying(QPainter& painter, const CupPlan& plan) const {
   const Theme& t = theme();
   const Body& body = plan.wall.body;
   const Laying& laying = plan.laying();
-  const Angle seam = plan.wrap.seamAt();
+  const CupAngle seam = plan.wrap.seamAt();
   if (stretchShown_) {
     paintStretch(painter, laying, bearsOf(order_.currentCup().film), 26,
                  [&](Length low, Length high, Angle from, Angle to) {
@@ -360,16 +361,16 @@ void RoundView::paintLines(QPainter& painter, const CupPlan& plan) const {
   strokeLines(painter, gaugeLinePath(GaugeLine::overlap));
 
   painter.setFont(avrelt::face(12, QFont::DemiBold));
-  const auto name = [&](Angle onCup, const QString& words, const QColor& colour) {
+  const auto name = [&](CupAngle onCup, const QString& words, const QColor& colour) {
     if (std::cos((onCup - facing_).radians()) < 0.25) return;
     const QPointF at = project(body, onCup, body.wall() * 0.82);
     painter.setPen(colour);
     painter.drawText(at + QPointF(7, 4), words);
   };
   painter.setPen(QPen(t.brass, 2));
-  strokeLines(painter, uprightPath(body, Angle(), Length(), body.wall()));
-  name(Angle(), tr("front"), t.ink);
-  if (!onSeam(plan.wrap, Angle())) name(plan.wrap.seamAt(), tr("seam"), t.ink);
+  strokeLines(painter, uprightPath(body, CupAngle::front(), Length(), body.wall()));
+  name(CupAngle::front(), tr("front"), t.ink);
+  if (!onSeam(plan.wrap, CupAngle::front())) name(plan.wrap.seamAt(), tr("seam"), t.ink);
 
   if (order_.gaugeLine() != GaugeLine::none &&
       (order_.gaugeLine() != GaugeLine::strip || stripShown_)) {
@@ -483,7 +484,7 @@ void RoundView::keyPressEvent(QKeyEvent* event) {
       face(facing_ + turn);
       break;
     case Qt::Key_Home:
-      face(Angle());
+      face(CupAngle::front());
       break;
     default:
       Canvas::keyPressEvent(event);

@@ -20,8 +20,8 @@ class RoundView : public Canvas {
   explicit RoundView(Order& order, QWidget* parent = nullptr);
 
   /// The direction that faces the onlooker; 0 is the front.
-  Angle facing() const { return facing_; }
-  void face(Angle direction);
+  CupAngle facing() const { return facing_; }
+  void face(CupAngle direction);
   void showStrip(bool shown);
   void showStretch(bool shown);
   void showZones(bool shown);
@@ -56,14 +56,14 @@ class RoundView : public Canvas {
   void refit();
   CupCamera cameraOn(const Body& body) const;
   /// Where a place on the wall appears, and whether it is on the near side.
-  QPointF project(const Body& body, Angle onCup, Length s) const;
-  bool near(const Body& body, Angle onCup, Length s) const;
+  QPointF project(const Body& body, CupAngle onCup, Length s) const;
+  bool near(const Body& body, CupAngle onCup, Length s) const;
   QPainterPath ringPath(const Body& body, Length s, bool nearOnly) const;
   QPainterPath gaugeLinePath(GaugeLine gaugeLine) const;
   void paintBand(QPainter& painter, const Body& body, Length low, Length high,
                  const QColor& colour) const;
-  QPainterPath uprightPath(const Body& body, Angle onCup, Length low, Length high) const;
-  QPainterPath leaningPath(const Body& body, Angle lower, Angle upper, Length low,
+  QPainterPath uprightPath(const Body& body, CupAngle onCup, Length low, Length high) const;
+  QPainterPath leaningPath(const Body& body, CupAngle lower, CupAngle upper, Length low,
                            Length high) const;
   QPolygonF patchOf(const Body& body, Length low, Length high, Angle from, Angle to) const;
   /// In how many steps a line up the wall is drawn.
@@ -103,13 +103,13 @@ class RoundView : public Canvas {
   void paintLines(QPainter& painter, const CupPlan& plan) const;
 
   Order& order_;
-  Angle facing_;
+  CupAngle facing_;
   double scale_ = 1;
   QPointF middle_;
   Length plumb_;                         ///< of the body
   Angle roundStep_ = Angle::degrees(4);  ///< places on a ring so far apart look round
   QPointF pressed_;
-  Angle pressedFacing_;
+  CupAngle pressedFacing_;
   bool turned_ = false;
   bool stripShown_ = false;
   bool stretchShown_ = true;

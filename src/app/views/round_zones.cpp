@@ -41,7 +41,7 @@ QPainterPath RoundView::linePath(const CupPlan& plan, const DivideLine& line) co
   for (const WallLine& stretch : line.stretches) {
     bool down = false;
     const auto go = [&](WallPoint at) {
-      const Angle theta = plan.wall.onCup(at.theta);
+      const CupAngle theta = plan.wall.onCup(at.theta);
       const bool seen = near(body, theta, at.s);
       if (seen && down) path.lineTo(project(body, theta, at.s));
       if (seen && !down) path.moveTo(project(body, theta, at.s));

@@ -58,7 +58,7 @@ MainWindow::MainWindow(QWidget* parent)
   connect(file_.get(), &OrderFile::changedOnDisk, this, &MainWindow::showOnDisk);
   connect(file_.get(), &OrderFile::said, watch_, &WatchLine::say);
   connect(file_.get(), &OrderFile::adopted, this, [this] {
-    round_->face(Angle());
+    round_->face(CupAngle::front());
     if (rail_->current() == gauge) gauge_->begin();
     bench_->begin();
     log_->keeper().begin();

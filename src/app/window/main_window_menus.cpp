@@ -353,7 +353,7 @@ void MainWindow::makeViewMenu() {
   add(view, tr("Turn the cup &right"), QKeySequence(tr("Ctrl+Right")),
       [this] { roundSeen().face(roundSeen().facing() + Angle::degrees(15)); });
   add(view, tr("Front &forward"), QKeySequence(tr("Ctrl+Home")),
-      [this] { roundSeen().face(Angle()); });
+      [this] { roundSeen().face(CupAngle::front()); });
   add(view, tr("&Peel back the stack"), QKeySequence(tr("F9")), [this] { peelBack(order_, 1); });
   add(view, tr("Put the ne&xt on again"), QKeySequence(tr("Shift+F9")),
       [this] { peelBack(order_, -1); });

@@ -46,7 +46,7 @@ enum class FeatureKind {
 /// One of them: where it stands round the cup, how wide, from where to where up the wall.
 struct Feature {
   FeatureKind kind = FeatureKind::handle;
-  Angle at;                         ///< its middle, from the front
+  CupAngle at;                      ///< its middle
   Angle wide = Angle::degrees(30);  ///< from one side of it to the other
   WrittenLength low;                ///< up the wall from the base edge
   WrittenLength high;

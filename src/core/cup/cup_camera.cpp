@@ -19,12 +19,12 @@ double turning(double taper) {
 
 }  // namespace
 
-Point CupCamera::project(Angle onCup, Length s) const {
+Point CupCamera::project(CupAngle onCup, Length s) const {
   const SpacePoint p = body_.toSpace({onCup - facing_, s});
   return {p.x, (p.z - half_) * tiltCos + p.y * tiltSin};
 }
 
-bool CupCamera::sees(Angle onCup, Length s) const {
+bool CupCamera::sees(CupAngle onCup, Length s) const {
   const double towards = std::cos((onCup - facing_).radians());
   const double lean = body_.taper(s);
   return towards * std::sqrt(1 - lean * lean) * tiltCos - lean * tiltSin > 0;

@@ -14,16 +14,16 @@ namespace avrelt {
 class CupCamera {
  public:
   /// `facing` is the direction that is turned to the onlooker. The body is to outlast this.
-  CupCamera(const Body& body, Angle facing) : CupCamera(body, facing, body.plumb()) {}
+  CupCamera(const Body& body, CupAngle facing) : CupCamera(body, facing, body.plumb()) {}
   /// The same where the body's plumb height is known: it is looked up the wall.
-  CupCamera(const Body& body, Angle facing, Length plumb)
+  CupCamera(const Body& body, CupAngle facing, Length plumb)
       : body_(body), facing_(facing), half_(plumb.mm() / 2) {}
 
   /// Where a place on the wall appears.
-  Point project(Angle onCup, Length s) const;
+  Point project(CupAngle onCup, Length s) const;
   /// Whether the wall is turned to the onlooker there: its normal against the line of sight. A cup
   /// narrowing downwards hides a little of its sides, one narrowing upwards shows a little more.
-  bool sees(Angle onCup, Length s) const;
+  bool sees(CupAngle onCup, Length s) const;
   /// How far round from the facing direction the wall is seen at a height, where it turns away from
   /// the eye: the silhouette. Nothing where all of it is seen, or none.
   std::optional<Angle> turnsAway(Length s) const;
@@ -32,7 +32,7 @@ class CupCamera {
   Angle seenHalf() const;
 
   struct Place {
-    Angle onCup;
+    CupAngle onCup;
     Length s;
   };
   /// The place on the near side that appears there; nothing beside the cup.
@@ -44,7 +44,7 @@ class CupCamera {
 
  private:
   const Body& body_;
-  Angle facing_;
+  CupAngle facing_;
   double half_;  ///< of the height, mm
 };
 

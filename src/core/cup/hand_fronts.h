@@ -12,7 +12,7 @@ enum class Hand { right, left, either };
 /// What of a cup faces whoever drinks from it; others see what is half a turn on.
 struct FacesDrinker {
   Hand hand = Hand::either;
-  Angle at;  ///< on the cup
+  CupAngle at;
 };
 
 /// With a handle, a quarter round from it: one who holds it in the right hand has it to the right,

@@ -8,7 +8,7 @@
 
 namespace avrelt {
 
-Wall wallOf(const Body& body, Angle seamAt) {
+Wall wallOf(const Body& body, CupAngle seamAt) {
   if (body.isCone()) return {body, body.cone(), seamAt};
   const std::vector<WallSample> samples = body.samples(Length(), body.wall(), 160);
   return {body, fitRing(samples, 0, samples.size() - 1).cone(), seamAt};
@@ -23,7 +23,7 @@ Development Wall::touching(Length s) const {
 
 WallMark markOf(const Wall& wall, WallPoint place) {
   const Length radius = wall.body.radius(place.s);
-  const Angle onCup = wall.onCup(place.theta);
+  const CupAngle onCup = wall.onCup(place.theta);
   return {place.s, wall.body.wall() - place.s, onCup, radius * onCup.radians(),
           radius * (Angle::halfTurn().radians() - std::abs(place.theta.wrapped().radians()))};
 }

@@ -15,11 +15,13 @@ namespace avrelt {
 struct Wall {
   Body body;
   Development flat;
-  Angle seamAt;
+  CupAngle seamAt;
 
   /// A direction round the cup as the frame has it.
-  Angle inFrame(Angle onCup) const { return (onCup - seamAt - Angle::halfTurn()).wrapped(); }
-  Angle onCup(Angle inFrame) const { return (inFrame + seamAt + Angle::halfTurn()).wrapped(); }
+  Angle inFrame(CupAngle onCup) const { return (onCup - seamAt - Angle::halfTurn()).wrapped(); }
+  CupAngle onCup(Angle inFrame) const {
+    return CupAngle::ofFront(inFrame + seamAt.fromFront() + Angle::halfTurn()).wrapped();
+  }
 
   /// The cone that touches the wall at this height, rolled out: what film of a decal's size lies on
   /// there, and where lengths about that height are true. The wall's own flat where it is a cone.
@@ -30,13 +32,13 @@ struct Wall {
 struct WallMark {
   Length fromBase;
   Length fromRim;
-  Angle onCup;       ///< 0 the front
+  CupAngle onCup;
   Length fromFront;  ///< to the right; below 0 to the left
   Length fromSeam;   ///< the shorter way
 };
 WallMark markOf(const Wall& wall, WallPoint place);
 
 /// The wall of a body, its flat the cone it is, or the one most like it.
-Wall wallOf(const Body& body, Angle seamAt);
+Wall wallOf(const Body& body, CupAngle seamAt);
 
 }  // namespace avrelt

@@ -24,7 +24,7 @@ struct Wrap {
   /// What the wrap runs on past the seam, on its right-hand end. 0 for edges that meet.
   WrittenLength overlap{Length::inches(0.125), "1/8 in"};
   /// Where the seam stands. 180° is the back.
-  Angle seamAt = Angle::halfTurn();
+  CupAngle seamAt = CupAngle::back();
   /// How the film is brought onto the wall; left out, as recommended.
   std::optional<LayingKind> laying;
   /// Whether a wrap is wanted over a cup that is divided, filled or coloured.
@@ -52,10 +52,10 @@ class WrapLayout {
   Length low() const { return low_; }
   Length high() const { return high_; }
   Length overlap() const { return overlap_; }
-  Angle seamAt() const { return seamAt_; }
+  CupAngle seamAt() const { return seamAt_; }
 
   /// A direction round the cup in the part's frame, from −180° (left out) to 180°.
-  Angle inPiece(Angle onCup) const { return (onCup - seamAt_ - Angle::halfTurn()).wrapped(); }
+  Angle inPiece(CupAngle onCup) const { return (onCup - seamAt_ - Angle::halfTurn()).wrapped(); }
 
   /// Where the overlap's free edge stands at height s, in the part's frame. The overlap is as
   /// wide as asked at every height: its edge is parallel to the seam in the flat.
@@ -71,14 +71,14 @@ class WrapLayout {
   Path seamLine() const;
 
  private:
-  WrapLayout(const Development& body, Length low, Length high, Length overlap, Angle seamAt)
+  WrapLayout(const Development& body, Length low, Length high, Length overlap, CupAngle seamAt)
       : body_(body), low_(low), high_(high), overlap_(overlap), seamAt_(seamAt) {}
 
   Development body_;
   Length low_;
   Length high_;
   Length overlap_;
-  Angle seamAt_;
+  CupAngle seamAt_;
 };
 
 }  // namespace avrelt

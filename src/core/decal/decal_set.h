@@ -75,7 +75,7 @@ struct Anchor {
 /// Where a set stands on the wall: its anchor there.
 struct Place {
   std::string id{};
-  Angle at{};          ///< on the cup
+  CupAngle at{};
   WrittenLength up{};  ///< the wall
   Angle turn{};        ///< to the left
   /// Bent so that what is level in it runs along a ring of the cup; else straight, by the upright

@@ -27,7 +27,7 @@ class Snapping {
   }
 
  private:
-  void offer(SnapTo to, Angle onCup, std::vector<SnapGap> gaps = {}) {
+  void offer(SnapTo to, CupAngle onCup, std::vector<SnapGap> gaps = {}) {
     const Angle off = abs((wall_.inFrame(onCup) - wanted_.theta).wrapped());
     if (off >= round_) return;
     round_ = off;
@@ -41,9 +41,9 @@ class Snapping {
   }
 
   void toDirections() {
-    offer(SnapTo::front, Angle());
+    offer(SnapTo::front, CupAngle::front());
     for (const double degrees : {90.0, 180.0, -90.0}) {
-      offer(SnapTo::quarter, Angle::degrees(degrees));
+      offer(SnapTo::quarter, CupAngle::degrees(degrees));
     }
   }
 

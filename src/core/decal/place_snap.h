@@ -29,7 +29,7 @@ struct SnapGap {
 /// Where round the cup.
 struct SnapRound {
   SnapTo to = SnapTo::front;
-  Angle onCup;
+  CupAngle onCup;
   std::vector<SnapGap> gaps;  ///< of equal ones
 };
 

@@ -35,7 +35,7 @@ struct Row {
   /// the first.
   bool even = true;
   RowStart start = RowStart::first;
-  Angle at{};          ///< on the cup
+  CupAngle at{};
   WrittenLength up{};  ///< the wall, of the anchors of the lowest line
   Angle turn{};        ///< of each, to the left
   bool follows = false;

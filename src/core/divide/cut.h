@@ -47,8 +47,8 @@ struct RingCut {
 struct UprightCut {
   CutBy by = CutBy::equal;
   int count = 2;                                       ///< equal parts
-  Angle at = Angle::halfTurn();                        ///< where the first line stands
-  std::vector<Angle> angles{};                         ///< by places
+  CupAngle at = CupAngle::back();                      ///< where the first line stands
+  std::vector<CupAngle> angles{};                      ///< by places
   std::vector<std::optional<WrittenLength>> widths{};  ///< to the right, from `at` on
 
   friend bool operator==(const UprightCut&, const UprightCut&) = default;
@@ -56,7 +56,7 @@ struct UprightCut {
 
 /// Triangles standing on their point, straight in the flat.
 struct VeeCut {
-  Angle at = Angle::halfTurn();                   ///< its middle
+  CupAngle at = CupAngle::back();                 ///< its middle
   int repeat = 1;                                 ///< how many round the cup
   WrittenLength wide{Length::inches(2), "2 in"};  ///< at its open end
   bool opensAtRim = true;
@@ -68,9 +68,9 @@ struct VeeCut {
 
 /// One straight tape across.
 struct SlantCut {
-  Angle at = Angle::halfTurn();  ///< where it begins, and how far up the wall
+  CupAngle at = CupAngle::back();  ///< where it begins, and how far up the wall
   WrittenLength low{};
-  Angle to{};  ///< where it ends
+  CupAngle to{};  ///< where it ends
   WrittenLength high{};
 
   friend bool operator==(const SlantCut&, const SlantCut&) = default;
@@ -78,9 +78,9 @@ struct SlantCut {
 
 /// A ring that swings.
 struct WaveCut {
-  Angle at = Angle::halfTurn();  ///< where it goes up through its middle height
-  int repeat = 1;                ///< how many swings round the cup
-  WrittenLength low{};           ///< its middle height, from the base or from the rim
+  CupAngle at = CupAngle::back();  ///< where it goes up through its middle height
+  int repeat = 1;                  ///< how many swings round the cup
+  WrittenLength low{};             ///< its middle height, from the base or from the rim
   bool fromRim = true;
   WrittenLength swing{Length::inches(0.5), "1/2 in"};  ///< from trough to crest
   bool zigzag = false;

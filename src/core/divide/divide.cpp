@@ -105,7 +105,7 @@ class Divider {
     const WallPoint& last = line.stretches.back().back();
     switch (line.kind) {
       case CutKind::rings: {
-        const Angle front = wall_.inFrame(Angle());
+        const Angle front = wall_.inFrame(CupAngle::front());
         const bool passes = std::any_of(
             line.stretches.begin(), line.stretches.end(), [front](const WallLine& stretch) {
               return stretch.front().theta <= front && front <= stretch.back().theta;

@@ -26,7 +26,7 @@ struct ZonePicture {
   /// Bent so that what is level in it runs along a ring of the cup; else straight in the flat.
   bool bent = true;
   WrittenLength wide{Length::mm(60), "60 mm"};  ///< of one; once round it is the cup's
-  Angle at{};                                   ///< where on the cup the middle of one stands
+  CupAngle at{};                                ///< where on the cup the middle of one stands
   /// How far up the wall that middle is; left out, in the zone's middle.
   std::optional<WrittenLength> up{};
   Angle turn{};  ///< to the left; only where it is there once

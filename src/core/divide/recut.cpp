@@ -95,10 +95,10 @@ std::optional<SameLines> byWidths(const std::vector<std::optional<WrittenLength>
 }
 
 /// Where uprights stand, from where they begin to the right.
-std::vector<Angle> standsOf(const UprightCut& uprights, Angle begins) {
+std::vector<Angle> standsOf(const UprightCut& uprights, CupAngle begins) {
   std::vector<Angle> stands;
   stands.reserve(uprights.angles.size());
-  for (const Angle at : uprights.angles) {
+  for (const CupAngle at : uprights.angles) {
     const double on = std::fmod((at - begins).radians(), 2 * std::numbers::pi);
     stands.push_back(Angle::radians(on < 0 ? on + 2 * std::numbers::pi : on));
   }
@@ -109,7 +109,7 @@ std::vector<Angle> standsOf(const UprightCut& uprights, Angle begins) {
 std::optional<SameLines> byAngles(const UprightCut& before, const UprightCut& after,
                                   const UprightRoom& zone) {
   if (before.angles.size() == after.angles.size() || before.angles.empty()) return std::nullopt;
-  const Angle begins = zone.whole ? after.at : zone.begins;
+  const CupAngle begins = zone.whole ? after.at : zone.begins;
   std::vector<int> lines = alike(standsOf(before, begins), standsOf(after, begins));
   const auto count = static_cast<int>(after.angles.size());
   if (!zone.whole) return SameLines{lines, count, lines};

@@ -16,8 +16,8 @@ WrittenLength onMark(Length length, Unit unit) {
   return written(std::max(nearestMark(length, graduation), step(graduation)), unit);
 }
 
-Angle onDegree(Angle angle) {
-  return Angle::degrees(std::round(angle.degrees()));
+CupAngle onDegree(CupAngle angle) {
+  return CupAngle::degrees(std::round(angle.degrees()));
 }
 
 std::vector<std::string> partsOf(std::string_view text) {
@@ -92,7 +92,7 @@ RingCut pulled(RingCut cut, const Pull& pull) {
 UprightCut pulled(UprightCut cut, const Pull& pull) {
   const Checked<Split> now = split(pull.zone, cut, pull.wall);
   if (!now) return cut;
-  const Angle to = onDegree(pull.wall.onCup(pull.to.theta));
+  const CupAngle to = onDegree(pull.wall.onCup(pull.to.theta));
   if (cut.by == CutBy::equal && pull.zone.allRound()) {
     // Equal parts stay equal: all of them turn.
     cut.at = onDegree(pull.wall.onCup(pull.to.theta) -
@@ -130,7 +130,7 @@ VeeCut pulled(VeeCut cut, const Pull& pull) {
 }
 
 SlantCut pulled(SlantCut cut, const Pull& pull) {
-  const auto distance = [&](Angle onCup) {
+  const auto distance = [&](CupAngle onCup) {
     return std::abs(
         std::remainder((pull.wall.inFrame(onCup) - pull.taken.theta).radians(), 2 * pi));
   };
@@ -171,7 +171,7 @@ Cut usualCut(CutKind kind, const Region& zone, const Wall& wall, Unit unit) {
     case CutKind::wave:
       break;
   }
-  return WaveCut{.at = Angle(),
+  return WaveCut{.at = CupAngle::front(),
                  .repeat = 6,
                  .low = onMark((low + high) / 2, unit),
                  .fromRim = false,
@@ -248,8 +248,8 @@ Checked<std::vector<WrittenLength>> parsePlaces(std::string_view text, Unit unit
   return places;
 }
 
-Checked<std::vector<Angle>> parseAngles(std::string_view text) {
-  std::vector<Angle> angles;
+Checked<std::vector<CupAngle>> parseAngles(std::string_view text) {
+  std::vector<CupAngle> angles;
   for (std::string part : partsOf(text)) {
     if (part.size() > 2 && part.substr(part.size() - 2) == "°") part.resize(part.size() - 2);
     double degrees = 0;
@@ -258,7 +258,7 @@ Checked<std::vector<Angle>> parseAngles(std::string_view text) {
     if (error != std::errc() || stop != end || !(std::abs(degrees) <= 360)) {
       return refuse({}, "“%1” is no angle. Give degrees, such as “0; 90; 180”.", {part});
     }
-    angles.push_back(Angle::degrees(degrees));
+    angles.push_back(CupAngle::degrees(degrees));
   }
   if (angles.empty()) return refuse({}, "Give degrees, such as “0; 90; 180”.");
   return angles;
@@ -274,8 +274,8 @@ std::string placesText(const std::vector<WrittenLength>& places, Unit unit) {
   return listed(places, [unit](const WrittenLength& place) { return lengthText(place, unit); });
 }
 
-std::string anglesText(const std::vector<Angle>& angles) {
-  return listed(angles, [](Angle angle) { return angleText(angle); });
+std::string anglesText(const std::vector<CupAngle>& angles) {
+  return listed(angles, [](CupAngle angle) { return angleText(angle); });
 }
 
 }  // namespace avrelt

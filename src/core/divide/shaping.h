@@ -32,10 +32,10 @@ Cut ontoTape(const Cut& cut, const Region& zone, const Wall& wall, Absorb absorb
 /// them. The fault says which part could not be read.
 Checked<std::vector<std::optional<WrittenLength>>> parseWidths(std::string_view text, Unit unit);
 Checked<std::vector<WrittenLength>> parsePlaces(std::string_view text, Unit unit);
-Checked<std::vector<Angle>> parseAngles(std::string_view text);
+Checked<std::vector<CupAngle>> parseAngles(std::string_view text);
 /// The same lists written out again.
 std::string widthsText(const std::vector<std::optional<WrittenLength>>& widths, Unit unit);
 std::string placesText(const std::vector<WrittenLength>& places, Unit unit);
-std::string anglesText(const std::vector<Angle>& angles);
+std::string anglesText(const std::vector<CupAngle>& angles);
 
 }  // namespace avrelt

@@ -268,7 +268,7 @@ Checked<Split> divided(const Region& zone, const SlantCut& cut, const Wall& wall
                   "uprights first.");
   }
   const auto [from, to] = zone.span();
-  const auto inZone = [&, from = from, to = to](Angle onCup) {
+  const auto inZone = [&, from = from, to = to](CupAngle onCup) {
     // An end so near to the edge was meant to be on it: as typed to a thousandth of a degree, or on
     // a curve that is drawn so finely.
     const Angle near = std::max(Angle::degrees(0.001),

@@ -20,7 +20,7 @@ struct Split {
 /// to base does too, or from a place on the cup to the right.
 struct UprightRoom {
   bool whole = true;
-  Angle begins{};
+  CupAngle begins{};
 };
 UprightRoom uprightRoomOf(const Region& zone, const Wall& wall);
 

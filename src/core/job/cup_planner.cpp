@@ -23,7 +23,7 @@
 namespace avrelt {
 
 CheckedAll<CupPlanner::Walls> CupPlanner::wallsOf(const Blank& blank, const BuildUp& buildUp,
-                                                  Angle seamAt, const GrowthHabits& growth) {
+                                                  CupAngle seamAt, const GrowthHabits& growth) {
   CheckedAll<Body> bare = Body::of(blank);
   if (!bare) return tl::unexpected(bare.error());
   CheckedAll<std::vector<Stage>> stages = stagesOf(*bare, buildUp, growth);

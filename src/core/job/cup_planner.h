@@ -26,14 +26,14 @@ class CupPlanner {
 
     const Wall& of(const BuildUp& buildUp, const std::string& id) const;
   };
-  static CheckedAll<Walls> wallsOf(const Blank& blank, const BuildUp& buildUp, Angle seamAt,
+  static CheckedAll<Walls> wallsOf(const Blank& blank, const BuildUp& buildUp, CupAngle seamAt,
                                    const GrowthHabits& growth);
   static Faults dividedFaults(const CheckedAll<Divided>& divided,
                               const CheckedAll<std::vector<StripePlan>>& stripes);
   static void addWatches(CupPlan& plan, const Cup& cup);
   static void addStageWatches(CupPlan& plan, const Cup& cup);
 
-  Kept<std::tuple<Blank, BuildUp, Angle, GrowthHabits>, CheckedAll<Walls>> walls_;
+  Kept<std::tuple<Blank, BuildUp, CupAngle, GrowthHabits>, CheckedAll<Walls>> walls_;
   /// By the walls made before and what the wrap needs.
   Kept<std::tuple<long, Wrap, Base>, CheckedAll<std::vector<WrapLayout>>> wraps_;
   Kept<std::tuple<long, Wrap, Base, Film>, Layings> layings_;

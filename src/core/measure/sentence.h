@@ -28,7 +28,7 @@ struct Phrase {
 /// `pattern` is an English sentence with places %1, %2 … that is also the key for translation;
 /// `parts` fill the places. A Length is shown in whichever unit the reader works in.
 struct Sentence {
-  using Part = std::variant<std::string, Length, Angle, long, Phrase>;
+  using Part = std::variant<std::string, Length, Angle, CupAngle, long, Phrase>;
 
   std::string pattern;
   std::vector<Part> parts;
@@ -49,6 +49,9 @@ std::string inWords(const Sentence& sentence, Unit unit,
 
 /// "180°", "15.1°": at most one decimal.
 std::string angleText(Angle angle);
+inline std::string angleText(CupAngle angle) {
+  return angleText(angle.fromFront());
+}
 /// "2.3": with so many decimals at most, in every locale.
 std::string numberText(double number, int decimals);
 

@@ -11,6 +11,11 @@
 namespace avrelt {
 namespace {
 
+/// As far to the other side of the front.
+CupAngle mirrored(CupAngle onCup) {
+  return CupAngle::ofFront(-onCup.fromFront());
+}
+
 std::vector<int> usefulOf(const std::vector<double>& shares) {
   std::vector<int> useful;
   for (std::size_t c = 0; c < shares.size(); ++c) {
@@ -139,7 +144,7 @@ std::vector<std::pair<std::size_t, std::size_t>> mirrorPairs(const std::vector<C
   for (const CellSite& site : sites) widest = std::max(widest, near * std::sqrt(site.area));
   const double around = 2 * std::acos(-1.0) * radius.mm();
   const auto columns = std::max(1L, static_cast<long>(around / widest));
-  const auto columnOf = [&](Angle onCup) {
+  const auto columnOf = [&](CupAngle onCup) {
     const double x = onCup.wrapped().radians() / Angle::turn().radians();
     return static_cast<long>(std::floor((x + 0.5) * static_cast<double>(columns)));
   };
@@ -154,11 +159,12 @@ std::vector<std::pair<std::size_t, std::size_t>> mirrorPairs(const std::vector<C
     double least = near * std::sqrt(site.area);
     for (long i = -1; i <= 1; ++i) {
       for (long j = -1; j <= 1; ++j) {
-        const long column = (columnOf(-site.onCup) + i + 2 * columns) % columns;
+        const long column = (columnOf(mirrored(site.onCup)) + i + 2 * columns) % columns;
         const auto here = places.find({column, rowOf(site.s) + j});
         if (here == places.end()) continue;
         for (const std::size_t u : here->second) {
-          const double across = (sites[u].onCup + site.onCup).wrapped().radians() * radius.mm();
+          const double across =
+              (sites[u].onCup - mirrored(site.onCup)).wrapped().radians() * radius.mm();
           const double off = std::hypot(across, (sites[u].s - site.s).mm());
           if (off >= least || std::abs(sites[u].area / site.area - 1) > alike) continue;
           least = off;

@@ -21,7 +21,7 @@ enum class ColourStyle {
 
 /// Where a cell stands.
 struct CellSite {
-  Angle onCup;
+  CupAngle onCup;
   Length s;
   int row = 0;  ///< from the top down; cells come row by row, in each from the seam to the right
   double area = 0;  ///< in mm²

@@ -29,7 +29,7 @@ struct CellColour {
 /// A cell the maker has given a colour, or said a colour is not for: the one at this place on the
 /// wall.
 struct Pin {
-  Angle onCup;
+  CupAngle onCup;
   WrittenLength up;
   int colour = 0;
   bool bar = false;  ///< not this colour here

@@ -5,7 +5,7 @@
 
 namespace avrelt {
 
-std::optional<Part> coverBandPart(const Body& body, const Liquid& liquid, Angle seamAt,
+std::optional<Part> coverBandPart(const Body& body, const Liquid& liquid, CupAngle seamAt,
                                   const std::string& cupName) {
   const Length tall = liquid.band.length;
   const Length foot = liquid.sealAt.length - tall / 2;
@@ -38,7 +38,7 @@ std::optional<Part> coverBandPart(const Body& body, const Liquid& liquid, Angle 
   part.guides.push_back({GuideKind::quarter, std::move(line)});
   const Length letters = letterHeight(cupName.size() + 12, cone.around(tall / 2) * 0.3, tall * 0.3);
   if (letters > Length()) {
-    const Angle beside = layout->inPiece(Angle::degrees(40));
+    const Angle beside = layout->inPiece(CupAngle::degrees(40));
     part.letterings.push_back({cone.toFlat({beside, tall * 0.75}),
                                letters,
                                -cone.flatAngle(beside),

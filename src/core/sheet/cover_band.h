@@ -11,7 +11,7 @@ namespace avrelt {
 /// other where the wall is not so steep that there is no room for it. On a wall that curves both
 /// ways it is cut for the cone through its two edges. The seal line is drawn on it. Only of a
 /// liquid without `liquidFaults`; nothing where so tall a band cannot be laid flat on that wall.
-std::optional<Part> coverBandPart(const Body& body, const Liquid& liquid, Angle seamAt,
+std::optional<Part> coverBandPart(const Body& body, const Liquid& liquid, CupAngle seamAt,
                                   const std::string& cupName);
 
 }  // namespace avrelt

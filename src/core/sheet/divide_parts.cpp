@@ -138,7 +138,7 @@ std::vector<Part> stripeParts(const std::vector<StripCut>& cuts, const std::stri
   return parts;
 }
 
-std::vector<Part> ringStrips(const Divided& divided, const Body& body, Angle seamAt, Unit unit,
+std::vector<Part> ringStrips(const Divided& divided, const Body& body, CupAngle seamAt, Unit unit,
                              const std::string& cupName) {
   constexpr Length wide = Length::mm(12);
   std::vector<RoundMark> uprights;

@@ -14,7 +14,7 @@ std::vector<Part> uprightGauge(const Divided& divided, const Body& body, Unit un
 /// A paper strip for every ring line, its upper edge on the line: once round the body, curved where
 /// the wall tapers, ticked from the front, with every upright line named. A line under 5 mm up the
 /// wall gets none.
-std::vector<Part> ringStrips(const Divided& divided, const Body& body, Angle seamAt, Unit unit,
+std::vector<Part> ringStrips(const Divided& divided, const Body& body, CupAngle seamAt, Unit unit,
                              const std::string& cupName);
 
 /// A page, or as many as there are rows for, 180 × 240 mm: the wall rolled out in a small picture,

@@ -70,7 +70,7 @@ void addScaleBar(Draft& draft, Unit unit) {
       {middle + Point{0, 3.2}, Length::mm(2.8), Angle(), {"%1", {bar}}});
 }
 
-void addDirections(Draft& draft, Angle seamAt) {
+void addDirections(Draft& draft, CupAngle seamAt) {
   Part& part = draft.part;
   const Length height = draft.height();
   for (const RoundMark& mark : roundMarks()) {
@@ -140,7 +140,7 @@ Draft onRing(const WrapLayout& layout, Length wallLow) {
   return draft;
 }
 
-Draft onFit(const RingFit& fit, Length overlap, Angle seamAt, Length overhang) {
+Draft onFit(const RingFit& fit, Length overlap, CupAngle seamAt, Length overhang) {
   Wrap plain;
   plain.baseClearance = plain.rimClearance = {};
   plain.overlap = {overlap, {}};
@@ -198,7 +198,7 @@ void numberJoin(Draft& draft, Angle theta, Length s, long number) {
       {draft.place(theta, s), tall, draft.turnAt(theta, s), {"%1", {number}}});
 }
 
-Draft onGore(const Gore& gore, Angle seamAt, int index) {
+Draft onGore(const Gore& gore, CupAngle seamAt, int index) {
   Draft draft;
   draft.bent = true;
   draft.low = gore.low();

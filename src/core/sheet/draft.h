@@ -25,10 +25,10 @@ Path onPart(const WallLine& line, const WallToPart& place, bool closed = true);
 /// One part and the way from the cup's wall onto it.
 struct Draft {
   Part part;
-  Length low;    ///< up the cup's wall
-  Length high;   ///< up the cup's wall
-  Angle middle;  ///< round the cup
-  Angle half;    ///< to either side of the middle
+  Length low;   ///< up the cup's wall
+  Length high;  ///< up the cup's wall
+  CupAngle middle;
+  Angle half;  ///< to either side of the middle
   std::function<Point(Angle fromMiddle, Length s)> place;
 
   Length height() const { return high - low; }
@@ -64,14 +64,14 @@ bool letterAcross(Draft& draft, double share, double widthShare, Length tallest,
 void addScaleBar(Draft& draft, Unit unit);
 /// Ticks at both ends for the four directions, the front's the longest: enough to line up by, and
 /// out of a pattern's way.
-void addDirections(Draft& draft, Angle seamAt);
+void addDirections(Draft& draft, CupAngle seamAt);
 /// The edge of each place to keep clear of, as far as it lies on this part.
 void addFeatures(Draft& draft, const std::vector<Feature>& features);
 /// A draft of a part that is a ring sector on its own cone. `wallLow` is where the cone's own s
 /// begins on the cup's wall.
 Draft onRing(const WrapLayout& layout, Length wallLow);
 /// The same for a fitted ring: on its own cone from its lower edge, plus what hangs over.
-Draft onFit(const RingFit& fit, Length overlap, Angle seamAt, Length overhang);
+Draft onFit(const RingFit& fit, Length overlap, CupAngle seamAt, Length overhang);
 /// Cuts the free edge under the base in triangles, so that it folds: those that lie between two
 /// angles of the draft's own.
 void snip(Draft& draft, const Body& body, Length overhang, Angle from = -Angle::halfTurn(),
@@ -84,6 +84,6 @@ void numberJoin(Draft& draft, Angle theta, Length s, long number);
 /// What is printed on the draft's part, between two angles as its middle stands at `middle`, and as
 /// far round it as a print may be asked for.
 void printOn(Draft& draft, const PictureLie& lie, Angle left, Angle right, Angle middle);
-Draft onGore(const Gore& gore, Angle seamAt, int index);
+Draft onGore(const Gore& gore, CupAngle seamAt, int index);
 
 }  // namespace avrelt

@@ -50,7 +50,7 @@ void tickAlong(Part& part, const WrapLayout& layout, const TickRule& rule, int s
   const Development& body = layout.body();
   const Length top = layout.high();
   const Length width = top - layout.low();
-  const Angle front = layout.inPiece(Angle());
+  const Angle front = layout.inPiece(CupAngle::front());
   const double radius = body.radius(top).mm();
   const Angle end = Angle::halfTurn() + Angle::radians(1e-9);
   for (int index = side > 0 ? 0 : 1;; ++index) {
@@ -78,7 +78,7 @@ Length stripHeight(const Body& body, const MarkingStrip& strip) {
   return std::min(body.wall(), std::max(body.wall() / 2, strip.width.length));
 }
 
-CheckedAll<Part> markingStripPart(const Body& cup, const MarkingStrip& strip, Angle seamAt,
+CheckedAll<Part> markingStripPart(const Body& cup, const MarkingStrip& strip, CupAngle seamAt,
                                   Unit unit, const std::string& cupName,
                                   const std::vector<RoundMark>& more) {
   // On a very low cup the usual strip is cut down to the wall; a chosen height is taken at its
@@ -146,7 +146,7 @@ CheckedAll<Part> markingStripPart(const Body& cup, const MarkingStrip& strip, An
   const Angle atSeam = Angle::halfTurn() - Angle::radians(letters * 2.4 / body.radius(nameAt));
   part.letterings.push_back(
       {body.toFlat({atSeam, nameAt}), letters, -body.flatAngle(atSeam), {"seam", {}}});
-  const Angle atName = layout->inPiece(Angle::degrees(52));
+  const Angle atName = layout->inPiece(CupAngle::degrees(52));
   const Length titleHeight = letterHeight(cupName.size() + 22, body.around(at) * 0.15, letters);
   if (titleHeight > Length() && width >= Length::mm(9)) {
     part.letterings.push_back({body.toFlat({atName, nameAt}),

@@ -31,7 +31,7 @@ Length stripHeight(const Body& body, const MarkingStrip& strip);
 /// practice, no published source. `more` are directions marked and named besides.
 ///
 /// Refused, naming the field: a strip that does not lie wholly on the wall, a width out of range.
-CheckedAll<Part> markingStripPart(const Body& body, const MarkingStrip& strip, Angle seamAt,
+CheckedAll<Part> markingStripPart(const Body& body, const MarkingStrip& strip, CupAngle seamAt,
                                   Unit unit, const std::string& cupName,
                                   const std::vector<RoundMark>& more = {});
 

@@ -7,15 +7,15 @@ namespace avrelt {
 
 const std::vector<RoundMark>& roundMarks() {
   static const std::vector<RoundMark> marks{
-      {Angle::degrees(0), GuideKind::front, {"front", {}}},
-      {Angle::degrees(90), GuideKind::quarter, {"right", {}}},
-      {Angle::degrees(180), GuideKind::quarter, {"back", {}}},
-      {Angle::degrees(-90), GuideKind::quarter, {"left", {}}},
+      {CupAngle::degrees(0), GuideKind::front, {"front", {}}},
+      {CupAngle::degrees(90), GuideKind::quarter, {"right", {}}},
+      {CupAngle::degrees(180), GuideKind::quarter, {"back", {}}},
+      {CupAngle::degrees(-90), GuideKind::quarter, {"left", {}}},
   };
   return marks;
 }
 
-bool onSeam(const WrapLayout& layout, Angle onCup) {
+bool onSeam(const WrapLayout& layout, CupAngle onCup) {
   return abs((onCup - layout.seamAt()).wrapped()) < Angle::degrees(0.01);
 }
 

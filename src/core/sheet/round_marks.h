@@ -10,7 +10,7 @@ namespace avrelt {
 
 /// The four directions everybody names round a cup.
 struct RoundMark {
-  Angle onCup;
+  CupAngle onCup;
   GuideKind kind = GuideKind::quarter;
   Sentence name;
 };
@@ -19,7 +19,7 @@ struct RoundMark {
 const std::vector<RoundMark>& roundMarks();
 
 /// Whether a direction falls on the seam of this layout, within a hundredth of a degree.
-bool onSeam(const WrapLayout& layout, Angle onCup);
+bool onSeam(const WrapLayout& layout, CupAngle onCup);
 
 /// Words of about this many characters, no taller than `tallest` and no wider than `width`, in a
 /// face whose letters are on average 0.58 of their height wide. Zero where they would be

@@ -15,7 +15,7 @@ std::vector<Watch> watchFeatures(const Blank& blank, const Body& body, const Wra
     const Length low = feature.kind == FeatureKind::footLip ? Length() : feature.low.length;
     const bool met = coversWall(feature.kind) && feature.high.length > wrap.low() &&
                      low < wrap.high() && feature.high.length > Length();
-    const Angle off = abs(feature.at.wrapped());
+    const Angle off = abs(feature.at.wrapped().fromFront());
     switch (feature.kind) {
       case FeatureKind::handle:
       case FeatureKind::spout:

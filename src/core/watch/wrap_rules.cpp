@@ -23,7 +23,7 @@ std::vector<Watch> watchWrap(const WrapLayout& layout, const Wrap& wrap) {
            {rim, bareEdge}});
   }
 
-  const Angle offBack = abs((wrap.seamAt - Angle::halfTurn()).wrapped());
+  const Angle offBack = abs((wrap.seamAt - CupAngle::back()).wrapped());
   if (offBack > Angle::degrees(90)) {
     watch(Rule::seamFront, WatchLevel::warn, Member::seamAt,
           {"The seam stands at %1, on the side people see. Put it at 180°, the back.",

@@ -213,7 +213,7 @@ TEST_CASE("a rounding or a feature that has no room is refused at its field") {
   blank.fillet = WrittenLength::mm(30);
   CHECK_THAT(faultAt(blank, Member::fillet), Catch::Contains("has no room"));
   blank.fillet = {};
-  blank.features = {{FeatureKind::handle, Angle::degrees(90), Angle::degrees(30),
+  blank.features = {{FeatureKind::handle, CupAngle::degrees(90), Angle::degrees(30),
                      WrittenLength::mm(40), WrittenLength::mm(300)}};
   CHECK_THAT(faultAt(blank, Where(Member::featureHigh, std::size_t{0})),
              Catch::Contains("the wall ends at"));

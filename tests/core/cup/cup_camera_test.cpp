@@ -52,12 +52,12 @@ TEST_CASE("a cup appears as turning it in space has it, from every side") {
     const double half = body.plumb().mm() / 2 * std::cos(tilt);
     for (int turn = 0; turn < 24; ++turn) {
       const Angle facing = Angle::degrees(15 * turn - 180);
-      const CupCamera camera(body, facing);
+      const CupCamera camera(body, CupAngle::ofFront(facing));
       for (int i = 0; i < 40; ++i) {
         const Angle theta = Angle::degrees(-178 + 9 * i);
         const Length s = body.wall() * ((i % 7) / 6.0);
         const SpacePoint there = turned(body.toSpace({theta, s}), facing);
-        const Point seen = camera.project(theta, s);
+        const Point seen = camera.project(CupAngle::ofFront(theta), s);
         CHECK(seen.x == Approx(there.x).margin(1e-9));
         CHECK(seen.y == Approx(there.y - half).margin(1e-9));
       }
@@ -68,19 +68,19 @@ TEST_CASE("a cup appears as turning it in space has it, from every side") {
 TEST_CASE("what is turned to the eye is seen, and the silhouette is where that ends") {
   for (const Body& body : everyBody()) {
     for (const double facing : {0.0, 77.0, 180.0, -130.0}) {
-      const CupCamera camera(body, Angle::degrees(facing));
+      const CupCamera camera(body, CupAngle::degrees(facing));
       for (int i = 1; i < 30; ++i) {
         const Length s = body.wall() * (i / 30.0 + 0.0013);
         for (int k = 0; k < 36; ++k) {
           const Angle theta = Angle::degrees(10 * k - 179.3);
           const double towards = turned(normalAt(body, {theta, s}), Angle::degrees(facing)).z;
           if (std::abs(towards) < 1e-10) continue;
-          CHECK(camera.sees(theta, s) == (towards > 0));
+          CHECK(camera.sees(CupAngle::ofFront(theta), s) == (towards > 0));
         }
         const std::optional<Angle> away = camera.turnsAway(s);
         if (!away) continue;
         for (const double side : {-1.0, 1.0}) {
-          const Angle edge = Angle::degrees(facing) + *away * side;
+          const CupAngle edge = CupAngle::degrees(facing) + *away * side;
           const Angle hair = Angle::degrees(0.01) * side;
           CHECK(camera.sees(edge - hair, s));
           CHECK_FALSE(camera.sees(edge + hair, s));
@@ -93,7 +93,7 @@ TEST_CASE("what is turned to the eye is seen, and the silhouette is where that e
 
 TEST_CASE("the place under the eye appears where it was looked for") {
   for (const Body& body : everyBody()) {
-    const CupCamera camera(body, Angle::degrees(50));
+    const CupCamera camera(body, CupAngle::degrees(50));
     int found = 0;
     for (double x = -0.6; x <= 0.6; x += 0.1) {
       for (double y = -0.6; y <= 0.6; y += 0.1) {

@@ -86,7 +86,7 @@ TEST_CASE("A cover band covers the seal line once round and laps, on any wall an
         liquid.band.length.mm() / 2 + 0.1, body.wall().mm() - liquid.band.length.mm() / 2 - 0.1));
     REQUIRE(liquidFaults(liquid, body.wall()).empty());
     const auto part =
-        coverBandPart(body, liquid, Angle::degrees(chance.between(-180, 180)), "Comet");
+        coverBandPart(body, liquid, CupAngle::degrees(chance.between(-180, 180)), "Comet");
     REQUIRE(part);
     // A frustum's side: half the sum of both edges times its slant height; and the lap.
     const double tall = liquid.band.length.mm();

@@ -86,9 +86,9 @@ TEST_CASE("wherever the seam stands, front and seam keep their distance") {
                                                    {0, 180}, {172, 8},  {45, 135}, {-135, -45}};
   for (const auto& [seam, front] : seamToFront) {
     INFO(seam);
-    const WrapLayout layout = laidOut(body, wrapOf({}, {}, {}, Angle::degrees(seam)));
-    CHECK(layout.inPiece(Angle()).degrees() == Approx(front).margin(1e-9));
-    CHECK(std::abs(layout.inPiece(Angle::degrees(seam)).degrees()) == Approx(180));
+    const WrapLayout layout = laidOut(body, wrapOf({}, {}, {}, CupAngle::degrees(seam)));
+    CHECK(layout.inPiece(CupAngle::front()).degrees() == Approx(front).margin(1e-9));
+    CHECK(std::abs(layout.inPiece(CupAngle::degrees(seam)).degrees()) == Approx(180));
   }
 }
 

@@ -67,7 +67,7 @@ TEST_CASE("Being alike goes both ways, and each is lifted once, wherever they st
           "[peekaboo]") {
   rc::prop("", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     for (const char* shape : {"star", "heart", "full_moon"}) {
       cup.sets.push_back(hidden(
           shape, *rc::gen::inRange(20, 26),

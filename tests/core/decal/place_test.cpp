@@ -76,7 +76,7 @@ TEST_CASE("a set is put on its place by the point that was chosen") {
       cup.sets[0].anchor = {0, 0.5};
       const WallReach left = planned(cup).sets[0].places[0].laid->reach;
       CHECK(left.from.radians() ==
-            Approx(planned(cup).wall.inFrame(Angle()).radians()).margin(0.01));
+            Approx(planned(cup).wall.inFrame(CupAngle::front()).radians()).margin(0.01));
       CHECK(left.low.mm() == Approx(95).margin(taper ? 0.6 : 0.02));
     }
   }
@@ -94,7 +94,7 @@ TEST_CASE("a set is put on its place by the point that was chosen") {
 TEST_CASE("a set that is told by another point of its artwork lies where it lay") {
   rc::prop("over seams, cups, turns, and points of the artwork", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     Place place = placeAt(*rc::gen::inRange(-180, 180), *rc::gen::inRange(60, 120));
     place.turn = Angle::degrees(*rc::gen::inRange(-180, 180));
     place.follows = *rc::gen::inRange(0, 2) == 0;
@@ -141,11 +141,11 @@ TEST_CASE("the room round a place is the same wherever the seam is, but to the s
     const double second = *rc::gen::inRange(-180, 180);
     cup.sets = {setAt(named("comet"), *rc::gen::inRange(15, 40), {placeAt(first, 70)}),
                 setAt(named("star"), 22, {placeAt(second, *rc::gen::inRange(40, 110))})};
-    cup.blank.features = {{FeatureKind::handle, Angle::degrees(90), Angle::degrees(20),
+    cup.blank.features = {{FeatureKind::handle, CupAngle::degrees(90), Angle::degrees(20),
                            WrittenLength::mm(30), WrittenLength::mm(120)}};
-    cup.wrap.seamAt = Angle::degrees(180);
+    cup.wrap.seamAt = CupAngle::degrees(180);
     const CupPlan one = planned(cup);
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     const CupPlan other = planned(cup);
     for (std::size_t i = 0; i < 2; ++i) {
       const PlaceRoom& a = one.sets[i].places[0].room;
@@ -207,7 +207,7 @@ TEST_CASE("peekaboos are numbered from the seam round, and have a copy of each l
   CHECK(parts[1].copies == 3);
   CHECK(parts[2].copies == 1);
   // From another seam they are counted from there.
-  cup.wrap.seamAt = Angle::degrees(0);
+  cup.wrap.seamAt = CupAngle::degrees(0);
   CHECK(planned(cup).sets[0].places[2].number == 1);
 }
 
@@ -277,9 +277,9 @@ TEST_CASE("what is seen at once is as wide as the cup, and things look as their 
 TEST_CASE("what lies under a handle, across a line, or nowhere is told once with its place") {
   rc::prop("over seams", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     const int handle = *rc::gen::inRange(-180, 180);
-    cup.blank.features = {{FeatureKind::handle, Angle::degrees(handle), Angle::degrees(30),
+    cup.blank.features = {{FeatureKind::handle, CupAngle::degrees(handle), Angle::degrees(30),
                            WrittenLength::mm(40), WrittenLength::mm(120)}};
     cup.sets = {setAt(named("star"), 20, {placeAt(handle + 90, 80), placeAt(handle, 80)})};
     const CupPlan on = planned(cup);
@@ -296,21 +296,21 @@ TEST_CASE("what lies under a handle, across a line, or nowhere is told once with
   cup.sets = {setAt(named("full_moon"), 20, {placeAt(0, 60), placeAt(10, 60)},
                     {layerOf(LayerKind::peekaboo)})};
   CHECK(told(planned(cup), "set_on_another"));
-  cup.sets[0].places[1].at = Angle::degrees(90);
+  cup.sets[0].places[1].at = CupAngle::degrees(90);
   CHECK_FALSE(told(planned(cup), "set_on_another"));
 }
 
 TEST_CASE("a row stands as it is asked for, over random seams") {
   rc::prop("its gaps, its start and its heights", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     cup.sets = {setAt(named("star"), 18, {}), setAt(named("heart"), 14, {})};
     giveIds(cup);
     Row row;
     row.sets = {cup.sets[0].id, cup.sets[1].id};
     row.count = 2 * *rc::gen::inRange(1, 5);
     row.gap = WrittenLength::mm(3);
-    row.at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    row.at = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     row.up = WrittenLength::mm(50);
     row.start = static_cast<RowStart>(*rc::gen::inRange(0, 4));
     row.lines = *rc::gen::inRange(1, 3);
@@ -335,11 +335,11 @@ TEST_CASE("a row stands as it is asked for, over random seams") {
     RC_ASSERT(static_cast<int>(line.size()) == *row.count);
     std::sort(line.begin(), line.end(),
               [](const PlacePlan* a, const PlacePlan* b) { return a->index < b->index; });
-    const auto between = [](Angle a, Angle b) { return abs((a - b).wrapped()).radians(); };
-    const Angle first = line.front()->mark.onCup;
-    const Angle last = line.back()->mark.onCup;
+    const auto between = [](CupAngle a, CupAngle b) { return abs((a - b).wrapped()).radians(); };
+    const CupAngle first = line.front()->mark.onCup;
+    const CupAngle last = line.back()->mark.onCup;
     const Angle closing = Angle::radians(std::fmod((first - last).radians() + 4 * M_PI, 2 * M_PI));
-    const Angle gap = last + closing / 2;
+    const CupAngle gap = last + closing / 2;
     if (row.start == RowStart::first) RC_ASSERT(between(first, row.at) < 1e-6);
     if (row.start == RowStart::gap && *row.count > 1) RC_ASSERT(between(gap, row.at) < 1e-6);
     if (row.start == RowStart::middle && *row.count > 1) {
@@ -388,7 +388,7 @@ TEST_CASE(
   for (const bool taper : {false, true}) {
     for (const double seam : {180.0, 37.0, -90.0}) {
       Cup cup = taper ? tapered() : straight();
-      cup.wrap.seamAt = Angle::degrees(seam);
+      cup.wrap.seamAt = CupAngle::degrees(seam);
       cup.division.body.cut = RingCut{};
       const Length wall = planned(cup).wall.body.wall();
       cup.sets = {setAt(named("star"), 20,
@@ -462,7 +462,7 @@ TEST_CASE("The ends of a straight set run off its ring as the cone's development
     Cup cup = tapered();
     const bool wider = *rc::gen::inRange(0, 2) == 0;
     if (!wider) cup.blank.stations[1].girth = WrittenLength::mm(210);
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     const double up = *rc::gen::inRange(40, 140);
     cup.sets = {setAt(bar(100, 2), 100, {placeAt(*rc::gen::inRange(-180, 181), up)})};
     const CupPlan plan = planned(cup);
@@ -543,9 +543,9 @@ TEST_CASE("The line nearest to a place is told with where it runs, over the seam
           "[place]") {
   rc::prop("", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     UprightCut uprights;
-    uprights.at = Angle::degrees(*rc::gen::inRange(-180, 181));
+    uprights.at = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     cup.division.body.cut = uprights;
     const CupPlan plan = planned(cup);
     const WallPoint place{Angle::degrees(*rc::gen::inRange(-180, 181)),
@@ -615,7 +615,7 @@ TEST_CASE("two sets are as far apart as they are in the room, on cones, waists a
     cup.blank = chance.one(2) ? curved[static_cast<std::size_t>(chance.whole(0, 3))].blank
                               : body(Length::mm(chance.between(200, 300)),
                                      Length::mm(chance.between(200, 300)), Length::mm(170));
-    cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
     const double at = chance.between(-180, 180);
     const double up = chance.between(35, 80);
     const Artwork star = named("star");

@@ -150,7 +150,7 @@ TEST_CASE("a layer's print lies on the wall as on what is cut, over any seam, tu
     cup.blank.stations[0].girth = WrittenLength::mm(base);
     cup.blank.stations[1].girth =
         WrittenLength::mm(chance.one(3) ? base : base * chance.between(0.85, 1.25));
-    cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
     DecalSet set = setAt(named("star"), chance.between(20, 60), {});
     set.layers[0].material = PartMaterial::printable;
     if (chance.one(3)) set.layers[0].mirrored = true;

@@ -130,7 +130,7 @@ TEST_CASE("on a wall that curves both ways a set is cut in, its parts say so, an
   Cup cup = straight();
   cup.blank = allCurved()[1].blank;
   cup.film.kind = FilmKind::stiff;
-  cup.wrap.seamAt = Angle::degrees(30);
+  cup.wrap.seamAt = CupAngle::degrees(30);
   for (const double turn : {0.0, 12.0}) {
     // At the front and over the seam, straight and along the ring.
     Place follows = placeAt(30, 100);

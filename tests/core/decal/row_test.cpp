@@ -24,7 +24,7 @@ EdgeTree shapeAt(const std::string& id, double wide, double up) {
 }
 
 Wall wallOfCone(const Development& cone) {
-  return {Body::of(cone), cone, Angle::halfTurn()};
+  return {Body::of(cone), cone, CupAngle::back()};
 }
 const Wall& straightWall() {
   static const Wall wall =

@@ -106,8 +106,8 @@ std::vector<Point> bridson(double around, double tall, double least, std::mt1993
 TEST_CASE("a scatter keeps its gap between all pairs and stays off what it is kept off") {
   rc::prop("over seams, cups, sizes and seeds", [] {
     Cup cup = skies(*rc::gen::inRange(0, 2) == 0);
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
-    cup.blank.features = {{FeatureKind::handle, Angle::degrees(*rc::gen::inRange(-180, 180)),
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
+    cup.blank.features = {{FeatureKind::handle, CupAngle::degrees(*rc::gen::inRange(-180, 180)),
                            Angle::degrees(30), WrittenLength::mm(40), WrittenLength::mm(120)}};
     cup.division.body.cut = RingCut{};
     Place main;
@@ -164,7 +164,7 @@ TEST_CASE("what of a scatter was put by hand stays, and the others are thrown ro
   };
   for (int round = 0; round < 8; ++round) {
     Cup cup = from(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(from(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(from(-180, 180));
     cup.sets = {setAt(named("star"), 12, {}), setAt(named("full_moon"), 9, {})};
     giveIds(cup);
     const CupPlan plan = planned(cup);

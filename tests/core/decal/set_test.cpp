@@ -192,7 +192,7 @@ TEST_CASE("Layers laid at other coats fit where they are laid, and the parts say
         *rc::gen::inRange(0, 2) == 0 ? PartMaterial::heatApplied : PartMaterial::permanent;
     set.shrinkPercent = *rc::gen::inRange(0, 30) / 10.0;
     set.turn = Angle::degrees(*rc::gen::inRange(-180, 180));
-    set.places[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    set.places[0].at = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     cup.sets = {set};
     giveIds(cup);
     cup.buildUp.laid = {{cup.sets[0].layers[0].id, coats, {}}};
@@ -235,7 +235,7 @@ TEST_CASE("A copied set gives the same parts, a year later too") {
   const CupPlan first = planned(cup);
   Cup other = tapered();
   other.sets = cup.sets;
-  other.sets[0].places[0].at = Angle::degrees(70);
+  other.sets[0].places[0].at = CupAngle::degrees(70);
   const CupPlan second = planned(other);
   const std::vector<Part>& a = first.parts(purpose::layer);
   const std::vector<Part>& b = second.parts(purpose::layer);
@@ -266,9 +266,9 @@ TEST_CASE("What was cut for another size than the set has now is a stop") {
 TEST_CASE("A set on the wall covers its own area wherever it stands") {
   rc::prop("over seams, cups and places", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     cup.sets = {setOf(named("crescent"), *rc::gen::inRange(15, 45), {layerOf(LayerKind::decal)})};
-    cup.sets[0].places[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.sets[0].places[0].at = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     giveIds(cup);
     const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
     RC_ASSERT(plan.has_value());
@@ -302,7 +302,7 @@ TEST_CASE("Parts in the openings of others are whole over the seam too") {
       cup.sets = {setOf(artwork, 40, {layerOf(LayerKind::decal), layerOf(LayerKind::ring, 1)})};
       for (const double at : {0.0, 150.0, 176.0, 180.0, -171.0}) {
         INFO(id << " at " << at << (taper ? " on a taper" : ""));
-        cup.sets[0].places[0].at = Angle::degrees(at);
+        cup.sets[0].places[0].at = CupAngle::degrees(at);
         const CupPlan plan = planned(cup);
         const SetPlan& made = plan.sets[0];
         for (std::size_t i = 0; i < made.layers().size(); ++i) {
@@ -339,9 +339,9 @@ TEST_CASE("Over the rim and across the seam are told as a set lies on its wall")
   // The seam at random, the set 30 mm to either side of its middle.
   rc::prop("over seams", [&] {
     Cup any = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    any.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    any.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     any.sets = {setOf(named("full_moon"), 60, {layerOf(LayerKind::decal)})};
-    any.sets[0].places[0].at = Angle::degrees(*rc::gen::inRange(-180, 180));
+    any.sets[0].places[0].at = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     const CupPlan plan = planned(any);
     const double radius = plan.wall.flat.radius(any.sets[0].places[0].up.length).mm();
     const double off =

@@ -20,7 +20,7 @@ constexpr Length reach = Length::mm(3);
 
 Snap snapped(const CupPlan& plan, double degrees, double up) {
   return snapOf(plan.sets, plan.divided, plan.wall, plan.sets[0].places[0],
-                {plan.wall.inFrame(Angle::degrees(degrees)), Length::mm(up)}, reach);
+                {plan.wall.inFrame(CupAngle::degrees(degrees)), Length::mm(up)}, reach);
 }
 
 /// The gap from the right end of one to the left end of the next, round the cup.
@@ -34,13 +34,13 @@ double gapBetween(const PlacePlan& left, const PlacePlan& right) {
 TEST_CASE("A place is drawn to the front and the quarters, wherever the seam is", "[snap]") {
   rc::prop("", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     cup.sets = {setAt(named("star"), 20, {placeAt(30, 90)})};
     const CupPlan plan = planned(cup);
     for (const double at : {0.0, 90.0, 180.0, -90.0}) {
       const Snap snap = snapped(plan, at + *rc::gen::inRange(-100, 101) / 100.0, 60);
       RC_ASSERT(snap.round.has_value());
-      RC_ASSERT(snap.round->onCup == Angle::degrees(at));
+      RC_ASSERT(snap.round->onCup == CupAngle::degrees(at));
       RC_ASSERT(snap.round->to == (at == 0 ? SnapTo::front : SnapTo::quarter));
     }
     RC_ASSERT(!snapped(plan, 45, 60).round.has_value());
@@ -55,7 +55,7 @@ TEST_CASE("A place is drawn to the front and the quarters, wherever the seam is"
 TEST_CASE("A place between two others has gaps that are equal once it is laid there", "[snap]") {
   rc::prop("", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     const int from = *rc::gen::inRange(-180, 181);
     const int apart = *rc::gen::inRange(100, 140);
     // Its own outline is not alike to both sides of its anchor.
@@ -82,7 +82,7 @@ TEST_CASE("A place between two others has gaps that are equal once it is laid th
 TEST_CASE("Beside two others it is drawn to as far as these are from each other", "[snap]") {
   rc::prop("", [] {
     Cup cup = straight();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     const int from = *rc::gen::inRange(-180, 181);
     const int side = *rc::gen::inRange(0, 2) == 0 ? 1 : -1;
     cup.sets = {setAt(named("full_moon"), 20, {placeAt(from + side * 100, 90)}),
@@ -139,7 +139,7 @@ TEST_CASE("Straight edges are told the longest first, in whatever pieces and whe
 TEST_CASE("A handle to the right of the front has the front facing a right-handed drinker",
           "[edges]") {
   Feature handle;
-  handle.at = Angle::degrees(90);
+  handle.at = CupAngle::degrees(90);
   const std::vector<FacesDrinker> faces = facesDrinker({handle});
   REQUIRE(faces.size() == 2);
   CHECK(faces[0].hand == Hand::right);
@@ -147,7 +147,7 @@ TEST_CASE("A handle to the right of the front has the front facing a right-hande
   CHECK(std::abs(faces[1].at.degrees()) == Approx(180));
   Feature mouth;
   mouth.kind = FeatureKind::lidMouth;
-  mouth.at = Angle::degrees(30);
+  mouth.at = CupAngle::degrees(30);
   CHECK(facesDrinker({mouth})[0].hand == Hand::either);
   CHECK(facesDrinker({}).empty());
 }

@@ -22,7 +22,7 @@ Cup dividedBy(Chance& chance) {
   cup.blank.stations[0].girth = WrittenLength::mm(base);
   cup.blank.stations[1].girth =
       WrittenLength::mm(chance.one(3) ? base : base * chance.between(0.85, 1.25));
-  cup.wrap.seamAt = chance.one(3) ? Angle::halfTurn() : Angle::degrees(chance.between(-180, 180));
+  cup.wrap.seamAt = chance.one(3) ? CupAngle::back() : CupAngle::degrees(chance.between(-180, 180));
   const CupPlan whole = planned(cup);
   const Region all = Region::band(Length(), whole.wall.body.wall());
   do {
@@ -147,7 +147,7 @@ TEST_CASE("a bar across a ring of a straight cup is cut as geometry has it") {
 
 TEST_CASE("what reaches over the rim stays with the zone below it, stencils stay whole") {
   Cup cup = straight();
-  UprightCut uprights{.count = 2, .at = Angle()};
+  UprightCut uprights{.count = 2, .at = CupAngle::front()};
   cup.division.body.cut = uprights;
   cup.sets = {setAt(named("star"), 40, {placeAt(0, 175)},
                     {layerOf(LayerKind::decal), layerOf(LayerKind::peekaboo)})};

@@ -55,7 +55,7 @@ TEST_CASE("zones are lettered as the tree has them, and add to the body") {
 TEST_CASE("a line's marks say how far up, down and round, as a tape laid there would") {
   const Straight cup;
   const ZoneNode node =
-      cutBy(UprightCut{.count = 4, .at = Angle::degrees(45)}, {cutBy(RingCut{.count = 3})});
+      cutBy(UprightCut{.count = 4, .at = CupAngle::degrees(45)}, {cutBy(RingCut{.count = 3})});
   const Divided divided = cup.made(node);
   REQUIRE(divided.marks.size() == 6);
   // Uprights at 45°, 135°, 225°, 315° of 9 in: an eighth and three eighths from the front each way.
@@ -117,10 +117,10 @@ TEST_CASE("a V, a slant and a wave over the seam are marked where they were type
   const Body body = bodyOf(cups::body(Length::mm(250), Length::mm(250), Length::mm(150)));
   for (const double seam : {180.0, 100.0, -37.5, 160.0}) {
     INFO("seam at " << seam);
-    const Wall wall{body, body.cone(), Angle::degrees(seam)};
+    const Wall wall{body, body.cone(), CupAngle::degrees(seam)};
     ZoneNode node;
     node.cut = VeeCut{
-        .at = Angle::degrees(160), .wide = WrittenLength::mm(60), .deep = WrittenLength::mm(80)};
+        .at = CupAngle::degrees(160), .wide = WrittenLength::mm(60), .deep = WrittenLength::mm(80)};
     Divided divided = *divide(node, wall);
     // 60 of 250 mm are 86.4° of the turn, half of them either side of 160°.
     CHECK(markOf(divided, MarkAt::leftCorner).onCup.degrees() == Approx(116.8).margin(1e-5));
@@ -130,13 +130,13 @@ TEST_CASE("a V, a slant and a wave over the seam are marked where they were type
     CHECK(markOf(divided, MarkAt::point).onCup.degrees() == Approx(160).margin(1e-5));
     CHECK(markOf(divided, MarkAt::point).fromBase.mm() == Approx(70));
 
-    node = cutBy(
-        UprightCut{.by = CutBy::places, .angles = {Angle::degrees(120), Angle::degrees(-120)}},
-        {ZoneNode(), ZoneNode()});
+    node = cutBy(UprightCut{.by = CutBy::places,
+                            .angles = {CupAngle::degrees(120), CupAngle::degrees(-120)}},
+                 {ZoneNode(), ZoneNode()});
     ZoneNode slant;
-    slant.cut = SlantCut{.at = Angle::degrees(120),
+    slant.cut = SlantCut{.at = CupAngle::degrees(120),
                          .low = WrittenLength::mm(30),
-                         .to = Angle::degrees(-120),
+                         .to = CupAngle::degrees(-120),
                          .high = WrittenLength::mm(120)};
     // The part from 120° over the back to −120° is the one that is 120° wide.
     const Divided parts = *divide(node, wall);
@@ -149,7 +149,7 @@ TEST_CASE("a V, a slant and a wave over the seam are marked where they were type
     CHECK(markOf(divided, MarkAt::rightEnd).fromBase.mm() == Approx(120));
 
     ZoneNode wave;
-    wave.cut = WaveCut{.at = Angle::degrees(180),
+    wave.cut = WaveCut{.at = CupAngle::degrees(180),
                        .repeat = 2,
                        .low = WrittenLength::mm(75),
                        .fromRim = false,
@@ -198,10 +198,10 @@ TEST_CASE("a zone's letter stands within it on the flat, and beside the seam whe
   const Body body = bodyOf(cups::body(Length::mm(250), Length::mm(250), Length::mm(150)));
   for (const double at : {180.0, 170.0, -150.0, 0.0, 90.0}) {
     INFO(at);
-    const Wall wall{body, body.cone(), Angle::degrees(180)};
+    const Wall wall{body, body.cone(), CupAngle::degrees(180)};
     ZoneNode node;
     node.cut = VeeCut{
-        .at = Angle::degrees(at), .wide = WrittenLength::mm(60), .deep = WrittenLength::mm(80)};
+        .at = CupAngle::degrees(at), .wide = WrittenLength::mm(60), .deep = WrittenLength::mm(80)};
     const Divided divided = *divide(node, wall);
     for (const Zone& zone : divided.zones) {
       // A letter 6 mm wide, on 250 mm round.
@@ -217,9 +217,9 @@ TEST_CASE("a zone's letter stands within it on the flat, and beside the seam whe
 TEST_CASE("a V from rim to base parts its zone; uprights there begin where they are asked to") {
   const Body body = bodyOf(cups::body(Length::mm(250), Length::mm(250), Length::mm(150)));
   for (const double seam : {180.0, 0.0, 77.0}) {
-    const Wall wall{body, body.cone(), Angle::degrees(seam)};
+    const Wall wall{body, body.cone(), CupAngle::degrees(seam)};
     ZoneNode node;
-    node.cut = VeeCut{.at = Angle::degrees(20), .wide = WrittenLength::mm(60)};
+    node.cut = VeeCut{.at = CupAngle::degrees(20), .wide = WrittenLength::mm(60)};
     const Divided parted = *divide(node, wall);
     const Region& rest = parted.zones[1].region;
     CHECK_FALSE(rest.allRound());
@@ -237,7 +237,7 @@ TEST_CASE("a V from rim to base parts its zone; uprights there begin where they 
       }
     }
     node.parts.resize(2);
-    node.parts[1] = cutBy(UprightCut{.count = 3, .at = Angle::degrees(140)});
+    node.parts[1] = cutBy(UprightCut{.count = 3, .at = CupAngle::degrees(140)});
     const Divided thirds = *divide(node, wall);
     std::vector<double> places;
     for (const LineMark& mark : thirds.marks) {
@@ -256,7 +256,7 @@ TEST_CASE("the tree keeps what it was made by: a third stays a third on another 
     const Body body =
         bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(tall)));
     const Development flat = body.cone();
-    const CheckedAll<Divided> divided = divide(node, {body, flat, Angle::halfTurn()});
+    const CheckedAll<Divided> divided = divide(node, {body, flat, CupAngle::back()});
     CHECK(divided->lines[0].stretches[0].front().s.inches() == Approx(tall * 2 / 3));
   }
 }

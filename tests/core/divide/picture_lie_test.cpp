@@ -37,7 +37,7 @@ ZonePicture lay(Chance& chance, PictureRepeat repeat, bool bent) {
   picture.repeat = repeat;
   picture.bent = bent;
   picture.wide = WrittenLength::mm(chance.between(15, 90));
-  picture.at = Angle::degrees(chance.between(-180, 180));
+  picture.at = CupAngle::degrees(chance.between(-180, 180));
   if (chance.one(2)) picture.up = WrittenLength::mm(chance.between(10, 80));
   return picture;
 }
@@ -179,7 +179,7 @@ TEST_CASE("What a picture leaves bare is the zone less what it covers", "[pictur
     const double girth = chance.between(200, 300);
     const double tall = chance.between(100, 200);
     const Body body = bodyOf(cups::body(Length::mm(girth), Length::mm(girth), Length::mm(tall)));
-    const Wall wall{body, body.cone(), Angle::degrees(chance.between(-180, 180))};
+    const Wall wall{body, body.cone(), CupAngle::degrees(chance.between(-180, 180))};
     ZonePicture picture = lay(chance, PictureRepeat::once, chance.one(2));
     const double middle = chance.between(30, tall - 30);
     picture.up = WrittenLength::mm(middle);

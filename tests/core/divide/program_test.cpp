@@ -107,7 +107,7 @@ TEST_CASE("a zone all round with no lines needs no tape") {
 TEST_CASE("the zones on both sides of every line are known, V's and slants too") {
   const Straight cup;
   ZoneNode node;
-  node.cut = VeeCut{.at = Angle(), .wide = {Length::inches(4), {}}};
+  node.cut = VeeCut{.at = CupAngle::front(), .wide = {Length::inches(4), {}}};
   const Divided divided = cup.made(node);
   for (const DivideLine& line : divided.lines) {
     const Sides& sides = divided.sides[static_cast<std::size_t>(&line - divided.lines.data())];
@@ -120,7 +120,7 @@ TEST_CASE("the zones on both sides of every line are known, V's and slants too")
 TEST_CASE("round a V's inside tape lies left of its left side and right of its right side") {
   const Straight cup;
   ZoneNode node;
-  node.cut = VeeCut{.at = Angle(), .wide = {Length::inches(4), {}}};
+  node.cut = VeeCut{.at = CupAngle::front(), .wide = {Length::inches(4), {}}};
   node.parts = {filled(FinishKind::glitter, "#445566")};
   const std::vector<TapeMove> moves =
       tapeProgram(cup.made(node), Length::mm(6), Graduation::millimetre, {});
@@ -128,7 +128,7 @@ TEST_CASE("round a V's inside tape lies left of its left side and right of its r
   CHECK_THAT(inWords(moves[1].words, Unit::mm), Catch::Contains("right of line 2"));
   // The same for uprights, whichever way round they are.
   ZoneNode quarters;
-  quarters.cut = UprightCut{.count = 4, .at = Angle::degrees(-45)};
+  quarters.cut = UprightCut{.count = 4, .at = CupAngle::degrees(-45)};
   quarters.parts = {filled(FinishKind::glitter, "#445566")};
   const std::vector<TapeMove> sides =
       tapeProgram(cup.made(quarters), Length::mm(6), Graduation::millimetre, {});

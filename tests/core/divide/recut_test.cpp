@@ -50,7 +50,8 @@ std::string stripesOf(const Division& division) {
   return all;
 }
 
-void change(Division& division, const Cut& next, UprightRoom zone = {true, -Angle::halfTurn()}) {
+void change(Division& division, const Cut& next,
+            UprightRoom zone = {true, CupAngle::degrees(-180)}) {
   Cut named = next;
   named.id = "cut";
   recut(division, division.body, named, zone);
@@ -126,7 +127,7 @@ namespace {
 
 Cut uprightsAt(std::vector<double> degrees) {
   UprightCut uprights{.by = CutBy::places};
-  for (const double one : degrees) uprights.angles.push_back(Angle::degrees(one));
+  for (const double one : degrees) uprights.angles.push_back(CupAngle::degrees(one));
   return Cut(uprights);
 }
 
@@ -148,7 +149,7 @@ TEST_CASE("uprights by places keep parts and lines where they stand, round the c
   CHECK(stripesOf(first) == "0>0 1>1 2>2");
   // In a zone that runs from 60° over the seam to −60° they are counted from there.
   Division open = cutInto(uprightsAt({-170, 170}), 3, 2);
-  change(open, uprightsAt({-170, 100, 170}), {false, Angle::degrees(60)});
+  change(open, uprightsAt({-170, 100, 170}), {false, CupAngle::degrees(60)});
   CHECK(partsOf(open) == "cut.0 a b c");
   CHECK(stripesOf(open) == "0>1 1>2");
 }

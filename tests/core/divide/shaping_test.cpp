@@ -13,7 +13,7 @@ namespace {
 struct ShapingBench {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Wall wall{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, CupAngle::back()};
   Region whole() const { return Region::band(Length(), body.wall()); }
   Region half() const {
     UprightCut cut;
@@ -55,7 +55,7 @@ TEST_CASE("a ring pulled goes to a mark, and the others stay") {
 TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights turn") {
   const ShapingBench bench;
   auto vee = std::get<VeeCut>(usualCut(CutKind::vee, bench.whole(), bench.wall, Unit::inch).how);
-  vee.at = Angle();
+  vee.at = CupAngle::front();
   const Length high = bench.body.wall();
   const Cut wider = withLineAt(vee, bench.whole(), bench.wall, 0, {Angle::degrees(-50), high},
                                {Angle::degrees(-45), high}, Unit::inch);
@@ -70,7 +70,7 @@ TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights t
   CHECK(std::get<WaveCut>(lifted.how).low.length == Length::inches(3));
   Cut uprights = usualCut(CutKind::uprights, bench.whole(), bench.wall, Unit::inch);
   uprights = withLineAt(uprights, bench.whole(), bench.wall, 1, {},
-                        {bench.wall.inFrame(Angle::degrees(20.2)), high}, Unit::inch);
+                        {bench.wall.inFrame(CupAngle::degrees(20.2)), high}, Unit::inch);
   CHECK(std::get<UprightCut>(uprights.how).by == CutBy::equal);
   CHECK(std::get<UprightCut>(uprights.how).at.degrees() == Approx(-160));
 }
@@ -78,18 +78,18 @@ TEST_CASE("a V's corner and point are pulled, a wave is lifted, equal uprights t
 TEST_CASE("an upright pulled leaves the others where they are, to the last digit") {
   const Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
   for (const double seam : {180.0, 33.3}) {
-    const Wall wall{body, body.cone(), Angle::degrees(seam)};
+    const Wall wall{body, body.cone(), CupAngle::degrees(seam)};
     const Region whole = Region::band(Length(), body.wall());
     UprightCut cut{
         .by = CutBy::places,
-        .angles = {Angle::degrees(-120.27), Angle::degrees(10.4), Angle::degrees(88.88)}};
+        .angles = {CupAngle::degrees(-120.27), CupAngle::degrees(10.4), CupAngle::degrees(88.88)}};
     const Checked<Split> now = split(whole, cut, wall);
     REQUIRE(now.has_value());
     std::vector<double> before;
     for (const auto& line : now->lines) {
       before.push_back(wall.onCup(line.front().front().theta).degrees());
     }
-    const WallPoint to{wall.inFrame(Angle::degrees(before[1] + 4.4)), Length::inches(4)};
+    const WallPoint to{wall.inFrame(CupAngle::degrees(before[1] + 4.4)), Length::inches(4)};
     const auto pulled =
         std::get<UprightCut>(withLineAt(cut, whole, wall, 1, {}, to, Unit::inch).how);
     REQUIRE(pulled.angles.size() == 3);
@@ -103,7 +103,7 @@ TEST_CASE("equal bands are put onto the tape, and one of them takes what is over
   // 8 in in three, taped at 2 11/16 by sixteenths; common practice, no published source.
   const Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
   const Development flat = body.cone();
-  const Wall wall{body, flat, Angle::halfTurn()};
+  const Wall wall{body, flat, CupAngle::back()};
   const Region whole = Region::band(Length(), body.wall());
   RingCut thirds{.count = 3};
   const auto base = std::get<RingCut>(ontoTape(thirds, whole, wall, Absorb::base, Unit::inch).how);
@@ -139,5 +139,5 @@ TEST_CASE("lists of parts are read as they are typed and written out again") {
   CHECK(parseAngles("0; 90°; -45")->at(2).degrees() == Approx(-45));
   CHECK_FALSE(parseAngles("0; east").has_value());
   CHECK_FALSE(parseAngles("0; 400").has_value());
-  CHECK(anglesText({Angle::degrees(90), Angle::degrees(-45)}) == "90°; -45°");
+  CHECK(anglesText({CupAngle::degrees(90), CupAngle::degrees(-45)}) == "90°; -45°");
 }

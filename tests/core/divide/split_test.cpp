@@ -17,7 +17,7 @@ namespace {
 
 /// A body and all that cuts need to know of it.
 struct SplitBench {
-  explicit SplitBench(const Blank& blank, Angle seam = Angle::halfTurn())
+  explicit SplitBench(const Blank& blank, CupAngle seam = CupAngle::back())
       : body(bodyOf(blank)), flat(flatOf(body)), wall{body, flat, seam} {}
 
   static Development flatOf(const Body& body) {
@@ -67,7 +67,7 @@ double areaOfAll(const std::vector<Region>& parts, const Body& body) {
 TEST_CASE("the parts of every cut add to the zone, on every shape") {
   for (const std::vector<Named>& shapes : {all(), allCurved()}) {
     for (const Named& cup : shapes) {
-      const SplitBench bench(cup.blank, Angle::degrees(170));
+      const SplitBench bench(cup.blank, CupAngle::degrees(170));
       if (bench.body.wall() < Length::mm(30) || bench.body.wall() > Length::mm(400)) continue;
       const double whole = bench.body.area().mm2();
       const Length r = bench.body.radius(bench.body.wall());
@@ -126,7 +126,7 @@ TEST_CASE("a V 5 in wide at the rim takes 2 1/2 in each side of the seam, straig
 TEST_CASE("on a cone a V's sides are straight lines of the sector") {
   const SplitBench bench(all()[1].blank);
   VeeCut cut = vee(Length::mm(80), Length::mm(90));
-  cut.at = Angle();
+  cut.at = CupAngle::front();
   const Split parts = bench.made(bench.whole(), cut);
   const WallLine& left = parts.lines[0].front();
   const Point from = bench.flat.toFlat(left.front());
@@ -139,9 +139,9 @@ TEST_CASE("on a cone a V's sides are straight lines of the sector") {
 }
 
 TEST_CASE("uprights begin where they are asked to and part the cup evenly, across the seam too") {
-  const SplitBench bench(all()[0].blank, Angle::degrees(180));
+  const SplitBench bench(all()[0].blank, CupAngle::degrees(180));
   UprightCut cut = uprights(4);
-  cut.at = Angle::degrees(45);
+  cut.at = CupAngle::degrees(45);
   const Split parts = bench.made(bench.whole(), cut);
   REQUIRE(parts.lines.size() == 4);
   CHECK(bench.wall.onCup(parts.lines[0][0].front().theta).degrees() == Approx(45));
@@ -203,9 +203,9 @@ TEST_CASE("what cannot be cut is refused at its member") {
   SlantCut slant;
   CHECK(bench.refused(whole, slant).where.member == Member::cutTo);
   const Region half = bench.made(whole, uprights(2)).parts[1];
-  slant.at = Angle::degrees(20);
+  slant.at = CupAngle::degrees(20);
   slant.low = WrittenLength::mm(300);
-  slant.to = Angle::degrees(90);
+  slant.to = CupAngle::degrees(90);
   CHECK(bench.refused(half, slant).where.member == Member::cutAt);
   WaveCut wave;
   wave.repeat = 4;
@@ -217,8 +217,8 @@ namespace {
 
 /// A cut of any kind with numbers that often can not be.
 Cut anyCut() {
-  const Angle at = Angle::degrees(*rc::gen::inRange(-180, 180));
-  const Angle to = Angle::degrees(*rc::gen::inRange(-180, 180));
+  const CupAngle at = CupAngle::degrees(*rc::gen::inRange(-180, 180));
+  const CupAngle to = CupAngle::degrees(*rc::gen::inRange(-180, 180));
   const auto length = [](int most) { return WrittenLength::mm(*rc::gen::inRange(0, most) / 10.0); };
   const int repeat = *rc::gen::inRange(1, 4);
   switch (*rc::gen::inRange(0, 5)) {
@@ -241,7 +241,7 @@ TEST_CASE("any cut of any zone adds up or is refused in words") {
   int made = 0;
   const bool holds = rc::check([&made] {
     const Named cup = *rc::gen::elementOf(allCurved());
-    const SplitBench bench(cup.blank, Angle::degrees(*rc::gen::inRange(-180, 180)));
+    const SplitBench bench(cup.blank, CupAngle::degrees(*rc::gen::inRange(-180, 180)));
     Region zone = bench.whole();
     for (int depth = 0; depth < 3; ++depth) {
       const Cut cut = anyCut();
@@ -267,16 +267,16 @@ TEST_CASE("uprights stand apart round the seam of the count as well") {
   const SplitBench bench(body(Length::mm(240), Length::mm(240), Length::mm(200)));
   UprightCut cut{.by = CutBy::places};
   // 180° and 179.97° are 0.02 mm apart, the second before the first as one counts on from the seam.
-  cut.angles = {Angle::degrees(180), Angle::degrees(179.97)};
+  cut.angles = {CupAngle::degrees(180), CupAngle::degrees(179.97)};
   CHECK(bench.refused(bench.whole(), cut).where.member == Member::cutAngles);
-  cut.angles = {Angle::degrees(180), Angle::degrees(179.9)};
+  cut.angles = {CupAngle::degrees(180), CupAngle::degrees(179.9)};
   CHECK(bench.made(bench.whole(), cut).parts.size() == 2);
 }
 
 TEST_CASE("waves and lines straight in the flat stray nowhere by more than 0.005 mm") {
   const SplitBench straight(body(Length::mm(250), Length::mm(250), Length::mm(200)));
   WaveCut wave;
-  wave.at = Angle();
+  wave.at = CupAngle::front();
   wave.fromRim = false;
   wave.low = WrittenLength::mm(100);
   wave.swing = WrittenLength::mm(120);
@@ -293,7 +293,7 @@ TEST_CASE("waves and lines straight in the flat stray nowhere by more than 0.005
   }
   const SplitBench steep(body(Length::mm(140), Length::mm(300), Length::mm(120)));
   VeeCut cut = vee(Length::mm(200), Length::mm(110));
-  cut.at = Angle();
+  cut.at = CupAngle::front();
   const Split parts = steep.made(steep.whole(), cut);
   const WallLine& left = parts.lines[0].front();
   const Point from = steep.flat.toFlat(left.front());

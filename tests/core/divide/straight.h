@@ -10,7 +10,7 @@ namespace avrelt::cups {
 struct Straight {
   Body body = bodyOf(cups::body(Length::inches(9), Length::inches(9), Length::inches(8)));
   Development flat = body.cone();
-  Wall wall{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, CupAngle::back()};
 
   Divided made(const ZoneNode& node) const {
     CheckedAll<Divided> result = divide(node, wall);

@@ -124,7 +124,7 @@ TEST_CASE("a join hides under a stripe that crosses, and is laid before it") {
   const Straight cup;
   ZoneNode node = threeBands();
   node.parts.resize(1);
-  node.parts[0].cut = VeeCut{.at = Angle(), .wide = {Length::inches(4), {}}};
+  node.parts[0].cut = VeeCut{.at = CupAngle::front(), .wide = {Length::inches(4), {}}};
   const Divided divided = cup.made(node);
   Stripe ring = stripeOn("", 0);
   ring.join = StripeJoin::hidden;
@@ -238,14 +238,14 @@ TEST_CASE("a run's tape is its stripes' lengths on the cup and their tabs") {
 TEST_CASE("ring strips are once round at their line; the marks on the sheet add to the wall") {
   const Body body = bodyOf(all()[1].blank);
   const Development flat = body.cone();
-  const Wall wall{body, flat, Angle::degrees(170)};
+  const Wall wall{body, flat, CupAngle::degrees(170)};
   ZoneNode node = threeBands();
   node.parts.resize(1);
   node.parts[0].cut = UprightCut{.count = 3};
   const CheckedAll<Divided> divided = divide(node, wall);
   REQUIRE(divided.has_value());
   const std::vector<Part> strips =
-      ringStrips(*divided, body, Angle::degrees(170), Unit::inch, "Comet");
+      ringStrips(*divided, body, CupAngle::degrees(170), Unit::inch, "Comet");
   REQUIRE(strips.size() == 2);
   for (std::size_t i = 0; i < strips.size(); ++i) {
     const double around =

@@ -20,7 +20,7 @@ Document orderMadeOf(Chance& chance, int cups) {
   for (int i = 0; i < cups; ++i) {
     Cup cup = chance.one(2) ? tapered() : straight();
     cup.name = "Cup " + std::to_string(i);
-    cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
     Artwork artwork = named("art-" + std::to_string(i));
     order.artworks.emplace_back(artwork);
     cup.sets = {setAt(artwork, 30, {placeAt(chance.between(-180, 180), 60)})};

@@ -33,7 +33,7 @@ Finish glitter(Stick stick) {
 Cup glittered(Chance& chance, const std::string& name) {
   Cup cup = tapered();
   cup.name = name;
-  cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+  cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
   cup.division.body.cut = RingCut{.count = 2};
   cup.division.body.parts.assign(2, ZoneNode());
   for (ZoneNode& part : cup.division.body.parts) {

@@ -22,7 +22,7 @@ using std::numbers::pi;
 Cup layered(double seam = 180) {
   Cup cup = newCup("Cup", Unit::mm);
   cup.blank = cups::body(Length::mm(220), Length::mm(260), Length::mm(150));
-  cup.wrap.seamAt = Angle::degrees(seam);
+  cup.wrap.seamAt = CupAngle::degrees(seam);
   cup.wrap.rimClearance = WrittenLength::mm(3);
   cup.wrap.overlap = WrittenLength::mm(4);
   cup.division.body.cut = RingCut{.count = 3};
@@ -263,9 +263,9 @@ TEST_CASE("a cover and a window of the same zones meet to the bit, over any seam
                             ? cups::allCurved()[static_cast<std::size_t>(round / 3) % 5].blank
                             : cups::body(Length::mm(chance(200, 260)), Length::mm(chance(200, 280)),
                                          Length::mm(chance(90, 200)));
-    const Wall wall = wallOf(cups::bodyOf(blank), Angle::degrees(chance(-180, 180)));
+    const Wall wall = wallOf(cups::bodyOf(blank), CupAngle::degrees(chance(-180, 180)));
     ZoneNode node;
-    const Angle at = Angle::degrees(chance(-180, 180));
+    const CupAngle at = CupAngle::degrees(chance(-180, 180));
     switch (round % 4) {
       case 0:
         node.cut = RingCut{.count = 3};
@@ -324,8 +324,8 @@ TEST_CASE("covers and windows are parts of their own film, laid in place of tape
   for (const double seam : {180.0, -20.0}) {
     Cup cup = newCup("Cup", Unit::mm);
     cup.blank = cups::body(Length::mm(230), Length::mm(230), Length::mm(180));
-    cup.wrap.seamAt = Angle::degrees(seam);
-    cup.division.body.cut = VeeCut{.at = Angle::halfTurn(), .wide = {Length::inches(5), "5 in"}};
+    cup.wrap.seamAt = CupAngle::degrees(seam);
+    cup.division.body.cut = VeeCut{.at = CupAngle::back(), .wide = {Length::inches(5), "5 in"}};
     cup.division.body.parts.assign(2, ZoneNode());
     for (std::size_t i = 0; i < 2; ++i) {
       Finish& finish = cup.division.body.parts[i].finish;

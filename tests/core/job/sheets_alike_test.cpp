@@ -139,7 +139,7 @@ TEST_CASE("Backings follow their prints on tapers, over the seam, bent and parte
         belly.girth = WrittenLength::mm(dice.between(240, 290));
         cup.blank.stations.insert(cup.blank.stations.begin() + 1, belly);
       }
-      cup.wrap.seamAt = Angle::degrees(dice.between(-180, 180));
+      cup.wrap.seamAt = CupAngle::degrees(dice.between(-180, 180));
       RingCut ring;
       ring.by = CutBy::places;
       ring.places = {WrittenLength::mm(dice.between(60, 110))};

@@ -22,7 +22,7 @@ namespace {
 Cup ringed(const std::string& name, const std::vector<double>& places, bool two) {
   Cup cup = straight();
   cup.name = name;
-  cup.wrap.seamAt = Angle::degrees(places.front() * 7);
+  cup.wrap.seamAt = CupAngle::degrees(places.front() * 7);
   RingCut ring;
   ring.by = CutBy::places;
   for (const double at : places) ring.places.push_back(WrittenLength::mm(at));

@@ -117,7 +117,7 @@ TEST_CASE("What a decal hides of glitter is its area on it, wherever it stands",
   rc::prop("", [] {
     Cup cup = layeredStack();
     const double degrees = *rc::gen::inRange(-180, 181);
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     cup.sets = {setAt(named("full_moon"), 30, {placeAt(degrees, 140)})};
     giveIds(cup);
     const CupPlan plan = planned(cup);
@@ -194,7 +194,7 @@ TEST_CASE("Clear film over everything wants a coat over edges of film", "[stack]
 TEST_CASE("A knock-out is taken out of films laid before it, wherever it stands", "[stack]") {
   rc::prop("", [] {
     Cup cup = *rc::gen::inRange(0, 2) == 0 ? straight() : tapered();
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 181));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 181));
     cup.wrap.overlap = {};
     RingCut ring;
     ring.by = CutBy::places;

@@ -39,7 +39,7 @@ Finish glitter(const std::string& colour, Stick stick) {
 /// coat of paint; resin first and last.
 Cup full(Chance& chance) {
   Cup cup = tapered();
-  cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+  cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
   cup.division.body.cut = RingCut{.count = 3};
   cup.division.body.parts.assign(3, ZoneNode());
   const auto stick = [&] { return static_cast<Stick>(chance.whole(0, 5)); };

@@ -19,7 +19,7 @@ struct CellsBench {
   explicit CellsBench(const Blank& blank) : body(bodyOf(blank)), flat(flatOf(body)) {}
   Body body;
   Development flat;
-  Wall wall{body, flat, Angle::degrees(170)};
+  Wall wall{body, flat, CupAngle::degrees(170)};
 
   static Development flatOf(const Body& body) {
     if (body.isCone()) return body.cone();
@@ -115,7 +115,7 @@ TEST_CASE("repeats are whole round the cup, and what that costs is said") {
 
 TEST_CASE("a pattern is cut to its zone, a V across the seam for one") {
   const CellsBench bench(taperedBlank());
-  VeeCut cut{.at = Angle::degrees(170), .wide = WrittenLength::mm(90)};
+  VeeCut cut{.at = CupAngle::degrees(170), .wide = WrittenLength::mm(90)};
   const Checked<Split> parts = split(bench.whole(), cut, bench.wall);
   REQUIRE(parts.has_value());
   Pattern pattern;

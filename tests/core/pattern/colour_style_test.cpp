@@ -22,7 +22,7 @@ struct Taper {
 
   static Wall wallOf(double base, double rim, double tall) {
     const Body body = bodyOf(cups::body(Length::mm(base), Length::mm(rim), Length::mm(tall)));
-    return {body, body.cone(), Angle::halfTurn()};
+    return {body, body.cone(), CupAngle::back()};
   }
   FillPlan planned(Family family, ColourStyle style,
                    const std::vector<double>& shares = {1, 1, 1, 1}, double size = 22) const {
@@ -199,9 +199,9 @@ TEST_CASE("a symmetric layout is alike to the left and the right of the front") 
     int unlike = 0;
     int off = 0;
     for (const Cell& cell : plan.cells) {
-      const Angle side = cup.wall.onCup(cell.middle.theta);
+      const CupAngle side = cup.wall.onCup(cell.middle.theta);
       if (std::abs(std::sin(side.radians())) < 0.35) continue;
-      const WallPoint image{cup.wall.inFrame(-side), cell.middle.s};
+      const WallPoint image{cup.wall.inFrame(CupAngle::ofFront(-side.fromFront())), cell.middle.s};
       for (const Cell& other : plan.cells) {
         if (!contains(other.drawn, image)) continue;
         ++off;

@@ -18,7 +18,7 @@ namespace {
 struct FillBench {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Wall wall{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, CupAngle::back()};
   ZoneNode node;
 
   Divided divided() const {
@@ -125,11 +125,11 @@ TEST_CASE("a pinned place keeps its colour when the pattern is rolled again") {
   Fill fill = filled(Family::diamonds);
   const Length up = bench.body.wall() / 2;
   for (const int colour : {0, 1, 2, 3}) {
-    fill.pins = {{Angle::degrees(20), {up, {}}, colour}};
+    fill.pins = {{CupAngle::degrees(20), {up, {}}, colour}};
     for (const int seed : {1, 2}) {
       fill.seed = seed;
       const FillPlan plan = bench.planned(fill);
-      const WallPoint place{bench.wall.inFrame(Angle::degrees(20)), up};
+      const WallPoint place{bench.wall.inFrame(CupAngle::degrees(20)), up};
       for (const Cell& cell : plan.cells) {
         if (contains(cell.whole, place)) CHECK(cell.colour == colour);
       }

@@ -14,7 +14,7 @@ namespace {
 LineTape tapeOf(Family family, double size) {
   const Body body = bodyOf(all()[0].blank);  // straight
   const Development flat = body.cone();
-  const Wall wall{body, flat, Angle::halfTurn()};
+  const Wall wall{body, flat, CupAngle::back()};
   Fill fill = usualFill("", Unit::mm);
   fill.pattern.family = family;
   fill.pattern.size = WrittenLength::mm(size);

@@ -186,7 +186,7 @@ namespace {
 struct Tapered {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Wall wall{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, CupAngle::back()};
 
   Fill fill(const Repeat& artwork) const {
     Fill fill = usualFill("", Unit::mm);

@@ -28,7 +28,7 @@ struct StripsBench {
 
   StripsBench(const Blank& blank, const ZoneNode& node, const std::string& zone, Family family,
               double size, double seam, std::optional<LayingKind> laying = std::nullopt)
-      : wall(wallOf(bodyOf(blank), Angle::degrees(seam))) {
+      : wall(wallOf(bodyOf(blank), CupAngle::degrees(seam))) {
     film.kind = FilmKind::thinCast;
     CheckedAll<Divided> cut = divide(node, wall);
     REQUIRE(cut.has_value());
@@ -58,7 +58,7 @@ struct StripsBench {
 };
 
 /// A V at the back, its point down, as wide as a third of the cup.
-ZoneNode vee(Angle at) {
+ZoneNode vee(CupAngle at) {
   ZoneNode node;
   node.cut = VeeCut{.at = at, .wide = WrittenLength::mm(80)};
   return node;
@@ -128,7 +128,7 @@ TEST_CASE("strips of a template take every cell once and make up the zone, over 
       const std::optional<LayingKind> kinds[] = {std::nullopt, LayingKind::bands,
                                                  LayingKind::gores};
       const std::optional<LayingKind> kind = kinds[random() % 3];
-      const StripsBench bench(cup.blank, whole ? ZoneNode() : vee(Angle::degrees(at)),
+      const StripsBench bench(cup.blank, whole ? ZoneNode() : vee(CupAngle::degrees(at)),
                               whole               ? ""
                               : random() % 2 == 0 ? ".0"
                                                   : ".1",

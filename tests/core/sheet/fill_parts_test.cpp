@@ -19,7 +19,7 @@ namespace {
 struct Patterned {
   Body body = bodyOf(all()[1].blank);
   Development flat = body.cone();
-  Wall wall{body, flat, Angle::halfTurn()};
+  Wall wall{body, flat, CupAngle::back()};
   Divided divided;
   std::vector<Fill> fills;
   std::vector<FillPlan> plans;
@@ -44,7 +44,7 @@ struct Patterned {
   }
 };
 
-ZoneNode vees(int repeat, Angle at) {
+ZoneNode vees(int repeat, CupAngle at) {
   ZoneNode node;
   node.cut = VeeCut{.at = at, .repeat = repeat, .wide = WrittenLength::mm(60)};
   return node;
@@ -66,11 +66,11 @@ void checkWithin(const Box& inner, const Box& outer) {
 }  // namespace
 
 TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the seam, in parts") {
-  const Angle back = Angle::halfTurn();
+  const CupAngle back = CupAngle::back();
   const std::pair<ZoneNode, std::string> zones[] = {
       {ZoneNode(), ""},          // all round
       {vees(1, back), ".0"},     // over the seam
-      {vees(1, Angle()), ".0"},  // at the front
+      {vees(1, CupAngle::front()), ".0"},  // at the front
       {vees(1, back), ".1"},     // all but a V at the seam
       {vees(3, back), ".3"},     // three parts, one of them over the seam
   };
@@ -98,7 +98,7 @@ TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the se
 }
 
 TEST_CASE("a stencil's holes add to the area of its cells") {
-  const Patterned cup(vees(1, Angle::halfTurn()), ".0");
+  const Patterned cup(vees(1, CupAngle::back()), ".0");
   const std::vector<Part> stencils = stencilParts(cup.work());
   double cut = 0;
   for (const Path& slit : stencils[0].slits) cut -= areaOf(slit).mm2();

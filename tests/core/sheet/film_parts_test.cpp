@@ -24,7 +24,7 @@ Cup cupOf(double base, double rim, double tall, double seam = 180) {
   cup.wrap.baseClearance = WrittenLength::mm(2);
   cup.wrap.rimClearance = WrittenLength::mm(4);
   cup.wrap.overlap = {};
-  cup.wrap.seamAt = Angle::degrees(seam);
+  cup.wrap.seamAt = CupAngle::degrees(seam);
   return cup;
 }
 
@@ -94,17 +94,17 @@ TEST_CASE("films with exact edges tile the wall of a cone, wherever its seam sta
         cutInto(cup, RingCut{.count = 3}, 3);
         break;
       case 1:
-        cutInto(cup, UprightCut{.count = 3, .at = Angle::degrees(at)}, 3);
+        cutInto(cup, UprightCut{.count = 3, .at = CupAngle::degrees(at)}, 3);
         break;
       case 2:
-        cutInto(cup, VeeCut{.at = Angle::degrees(at), .wide = WrittenLength::mm(60)}, 2);
+        cutInto(cup, VeeCut{.at = CupAngle::degrees(at), .wide = WrittenLength::mm(60)}, 2);
         break;
       case 3:
-        cutInto(cup, WaveCut{.at = Angle::degrees(at), .repeat = 3, .low = WrittenLength::mm(45)},
-                2);
+        cutInto(cup,
+                WaveCut{.at = CupAngle::degrees(at), .repeat = 3, .low = WrittenLength::mm(45)}, 2);
         break;
       default:
-        cutInto(cup, UprightCut{.count = 2, .at = Angle::degrees(at)}, 2);
+        cutInto(cup, UprightCut{.count = 2, .at = CupAngle::degrees(at)}, 2);
         cup.division.body.parts[1].cut = RingCut{.count = 2};
         cup.division.body.parts[1].parts.assign(2, ZoneNode());
         for (ZoneNode& part : cup.division.body.parts[1].parts) part.finish = film();
@@ -196,7 +196,7 @@ TEST_CASE("film runs under a stripe by half its width and no farther") {
   // Only along the line that has one: beyond the other the neighbour is not touched.
   for (const double at : {180.0, 20.0, -95.0}) {
     Cup cup = cupOf(220, 260, 150);
-    cutInto(cup, UprightCut{.count = 3, .at = Angle::degrees(at)}, 3);
+    cutInto(cup, UprightCut{.count = 3, .at = CupAngle::degrees(at)}, 3);
     Stripe stripe;
     stripe.line = 1;
     stripe.width = WrittenLength::mm(6);
@@ -262,7 +262,7 @@ TEST_CASE("film runs over its lines as far as is asked, and shows where it is tr
   }
   // A V at the seam: both legs, in one film and in the one round it.
   Cup cup = cupOf(220, 250, 160);
-  cutInto(cup, VeeCut{.at = Angle::halfTurn(), .wide = WrittenLength::mm(60)}, 2);
+  cutInto(cup, VeeCut{.at = CupAngle::back(), .wide = WrittenLength::mm(60)}, 2);
   for (ZoneNode& part : cup.division.body.parts) part.finish.edge = FilmEdge::trim;
   const CupPlan plan = filmed(cup);
   for (const Part& part : plan.parts(purpose::film)) {
@@ -289,7 +289,7 @@ TEST_CASE("film hangs over the base edge as a wrap does, and is snipped there") 
     REQUIRE(all.size() == 1);
     CHECK(all[0].area().mm2() == Approx(wrap.area().mm2()).epsilon(1e-5));
     CHECK(all[0].slits.size() == wrap.slits.size());
-    cutInto(cup, UprightCut{.count = 3, .at = Angle::degrees(50)}, 3);
+    cutInto(cup, UprightCut{.count = 3, .at = CupAngle::degrees(50)}, 3);
     CupPlan plan = filmed(cup);
     CHECK(sumOf(plan.parts(purpose::film)) == Approx(wrap.area().mm2()).epsilon(1e-4));
     std::size_t snips = 0;
@@ -308,7 +308,7 @@ TEST_CASE("film hangs over the base edge as a wrap does, and is snipped there") 
 TEST_CASE("a zone across the seam is one film, one open there ends on it") {
   // A V of 5 in at the seam, 2 1/2 in to each side of it (common practice, no published source).
   Cup cup = cupOf(235, 235, 200);
-  cutInto(cup, VeeCut{.at = Angle::halfTurn(), .wide = {Length::inches(5), "5 in"}}, 2);
+  cutInto(cup, VeeCut{.at = CupAngle::back(), .wide = {Length::inches(5), "5 in"}}, 2);
   const CupPlan plan = filmed(cup);
   const std::vector<Part>& parts = plan.parts(purpose::film);
   REQUIRE(parts.size() == 2);
@@ -351,7 +351,7 @@ TEST_CASE("what is cut follows from the design: no wrap that nobody asked for") 
   CHECK(plan.parts(purpose::testPiece).size() == 2);
   // With no film on it there is none, and nothing to watch about one.
   cup.wrap.over = WrapOver::none;
-  cup.wrap.seamAt = Angle::degrees(20);
+  cup.wrap.seamAt = CupAngle::degrees(20);
   cup.division.body.parts[1].finish.kind = FinishKind::bare;
   plan = filmed(cup);
   for (const char* of : {purpose::wrap, purpose::film, purpose::testPiece}) {
@@ -401,12 +401,12 @@ TEST_CASE("film that cannot be is told: no room, too narrow, under a handle") {
   cup.division.body.parts[2].finish = film();
   Feature handle;
   handle.kind = FeatureKind::handle;
-  handle.at = Angle::degrees(170);
+  handle.at = CupAngle::degrees(170);
   handle.wide = Angle::degrees(30);
   handle.low = WrittenLength::mm(40);
   handle.high = WrittenLength::mm(90);
   for (const double at : {170.0, 180.0, 0.0, -120.0}) {
-    handle.at = Angle::degrees(at);
+    handle.at = CupAngle::degrees(at);
     cup.blank.features = {handle};
     CHECK(rules(cup) == std::vector<std::string>{"film_under_handle"});
     // Drawn on the film where it is to be kept clear of, on the seam at both ends.
@@ -427,7 +427,7 @@ TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V
   };
   for (const double at : {180.0, 0.0, -71.0}) {
     Cup cup = cupOf(220, 250, 160);
-    cutInto(cup, VeeCut{.at = Angle::degrees(at), .wide = WrittenLength::mm(60)}, 2);
+    cutInto(cup, VeeCut{.at = CupAngle::degrees(at), .wide = WrittenLength::mm(60)}, 2);
     CHECK(said(filmed(cup), "point_shows"));
     CHECK(filmed(cup).parts(purpose::patch).empty());
     cup.division.body.parts[0].finish.printed = true;
@@ -454,7 +454,7 @@ TEST_CASE("a patch is a disc or a drop of the zone's own film, offered where a V
   }
   // A stripe on its legs hides it.
   Cup cup = cupOf(220, 250, 160);
-  cutInto(cup, VeeCut{.at = Angle(), .wide = WrittenLength::mm(60)}, 2);
+  cutInto(cup, VeeCut{.at = CupAngle::front(), .wide = WrittenLength::mm(60)}, 2);
   Stripe stripe;
   cup.division.stripes = {stripe, stripe};
   cup.division.stripes[1].line = 1;
@@ -488,7 +488,7 @@ TEST_CASE("a film goes as far as is said of each of its lines") {
   }
   // A neighbour met across an exact line and across a wider one is only kept off along the first.
   Cup cup = cupOf(240, 240, 180);
-  cutInto(cup, UprightCut{.count = 2, .at = Angle::degrees(30)}, 2);
+  cutInto(cup, UprightCut{.count = 2, .at = CupAngle::degrees(30)}, 2);
   cup.division.body.parts[1].finish.kind = FinishKind::paint;
   Finish& finish = cup.division.body.parts[0].finish;
   finish.edge = FilmEdge::exact;
@@ -506,7 +506,7 @@ TEST_CASE("an exact upright keeps film off wherever the seam stands, on it too")
     cutInto(cup, RingCut{.count = 2}, 2);
     cup.division.body.parts[0].finish.kind = FinishKind::paint;
     ZoneNode& lower = cup.division.body.parts[1];
-    lower.cut = UprightCut{.count = 2, .at = Angle::halfTurn()};
+    lower.cut = UprightCut{.count = 2, .at = CupAngle::back()};
     lower.parts.resize(2);
     lower.parts[0].finish = film();
     lower.parts[0].finish.edge = FilmEdge::exact;

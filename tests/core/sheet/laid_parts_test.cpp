@@ -132,7 +132,7 @@ TEST_CASE(
 
 TEST_CASE("what is to be kept clear is drawn on whichever pieces it falls") {
   Blank blank = allCurved()[1].blank;
-  blank.features = {{FeatureKind::handle, Angle::degrees(178), Angle::degrees(40),
+  blank.features = {{FeatureKind::handle, CupAngle::degrees(178), Angle::degrees(40),
                      WrittenLength::mm(30), WrittenLength::mm(150)}};
   const auto drawn = [](const CupPlan& plan) {
     std::size_t count = 0;

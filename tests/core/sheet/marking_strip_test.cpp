@@ -19,7 +19,7 @@ MarkingStrip stripAt(Length at, Length width) {
 }
 
 Part made(const Development& body, const MarkingStrip& strip, Unit unit = Unit::inch,
-          Angle seam = Angle::halfTurn()) {
+          CupAngle seam = CupAngle::back()) {
   const CheckedAll<Part> part = markingStripPart(Body::of(body), strip, seam, unit, "Comet");
   REQUIRE(part.has_value());
   return *part;
@@ -80,7 +80,7 @@ TEST_CASE("ticks count from the front wherever the seam is, and end at it") {
   const Development body = developed(cups::body(Length::mm(240), Length::mm(240), Length::mm(200)));
   for (const double seam : {180.0, 90.0, 30.0, -135.0, 0.0}) {
     const Part strip =
-        made(body, stripAt(Length::mm(100), Length::mm(12)), Unit::mm, Angle::degrees(seam));
+        made(body, stripAt(Length::mm(100), Length::mm(12)), Unit::mm, CupAngle::degrees(seam));
     INFO(seam);
     CHECK(std::abs(ticksOf(strip) - 241) <= 1);
     for (const Guide& guide : strip.guides) {
@@ -94,14 +94,14 @@ TEST_CASE("left to itself the strip goes half-way up, and still lies on a low cu
   MarkingStrip strip;
   CHECK(stripHeight(Body::of(tall), strip) == tall.wall() / 2);
   const Development low = developed(body(Length::mm(240), Length::mm(240), Length::mm(10)));
-  CHECK(markingStripPart(Body::of(low), strip, Angle::halfTurn(), Unit::mm, "low").has_value());
+  CHECK(markingStripPart(Body::of(low), strip, CupAngle::back(), Unit::mm, "low").has_value());
 }
 
 TEST_CASE("a strip off the wall, or too narrow to hold, is refused") {
   const Development body = developed(all()[0].blank);
   const auto fieldOf = [&](const MarkingStrip& strip) {
     const CheckedAll<Part> part =
-        markingStripPart(Body::of(body), strip, Angle::halfTurn(), Unit::inch, "x");
+        markingStripPart(Body::of(body), strip, CupAngle::back(), Unit::inch, "x");
     REQUIRE_FALSE(part.has_value());
     return part.error().front().where;
   };

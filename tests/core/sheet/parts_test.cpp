@@ -54,7 +54,7 @@ TEST_CASE("seam at the back: front and quarters are marked, the back is the seam
   CHECK(guidesOf(part, GuideKind::seam) == 1);
   CHECK(guidesOf(part, GuideKind::front) == 2);
   CHECK(guidesOf(part, GuideKind::quarter) == 4);
-  const WrapLayout aside = laidOut(body, wrapOf({}, {}, {}, Angle::degrees(100)));
+  const WrapLayout aside = laidOut(body, wrapOf({}, {}, {}, CupAngle::degrees(100)));
   const Part turned = conePiece(aside, Unit::inch, "Comet");
   CHECK(guidesOf(turned, GuideKind::seam) == 0);  // no overlap, the seam is the edge
   CHECK(guidesOf(turned, GuideKind::quarter) == 6);

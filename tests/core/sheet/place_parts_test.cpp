@@ -39,7 +39,7 @@ TEST_CASE("a placing mask is open where the set lies, and ends at the rim and it
   rc::prop("over seams, cups and places", [] {
     Cup cup = newCup("cup", Unit::mm);
     if (*rc::gen::inRange(0, 2) == 0) cup.blank.stations[1].girth = WrittenLength::mm(290);
-    cup.wrap.seamAt = Angle::degrees(*rc::gen::inRange(-180, 180));
+    cup.wrap.seamAt = CupAngle::degrees(*rc::gen::inRange(-180, 180));
     const double where = *rc::gen::inRange(-180, 180);
     cup.sets = {discs({placeAt(where, 100)}, LayerKind::decal)};
     const CupPlan plan = planned(cup);
@@ -78,7 +78,7 @@ TEST_CASE("a row has one strip with all its places, and a map shows every peekab
   row.count = 5;
   row.gap = WrittenLength::mm(4);
   row.up = WrittenLength::mm(110);
-  row.at = Angle::degrees(20);
+  row.at = CupAngle::degrees(20);
   cup.rows = {row};
   const CupPlan plan = planned(cup);
   const std::vector<Part>& strips = plan.parts(purpose::rowStrip);

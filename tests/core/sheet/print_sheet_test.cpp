@@ -53,14 +53,14 @@ Cup printedCup(Chance& chance) {
   const double base = chance.between(180, 260);
   const double rim = chance.one(3) ? base : base * chance.between(0.85, 1.2);
   cup.blank = body(Length::mm(base), Length::mm(rim), Length::mm(chance.between(90, 140)));
-  cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
+  cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
   cup.wrap.baseClearance = WrittenLength::mm(3);
   cup.wrap.rimClearance = WrittenLength::mm(3);
   Finish finish;
   finish.kind = FinishKind::film;
   finish.picture.id = "picture-1";
   finish.picture.wide = WrittenLength::mm(chance.between(25, 70));
-  finish.picture.at = Angle::degrees(chance.between(-180, 180));
+  finish.picture.at = CupAngle::degrees(chance.between(-180, 180));
   finish.picture.bent = chance.one(2);
   if (chance.one(3)) {
     cup.division.body.finish = finish;  // the whole wrap
@@ -68,7 +68,8 @@ Cup printedCup(Chance& chance) {
     if (chance.one(2)) {
       cup.division.body.cut = RingCut{.count = 2};
     } else {
-      cup.division.body.cut = UprightCut{.count = 3, .at = Angle::degrees(chance.between(-90, 90))};
+      cup.division.body.cut =
+          UprightCut{.count = 3, .at = CupAngle::degrees(chance.between(-90, 90))};
     }
     cup.division.body.parts.assign(3, ZoneNode());
     for (ZoneNode& part : cup.division.body.parts) part.finish = finish;
@@ -321,8 +322,8 @@ TEST_CASE("A patch and a whole template of film are printed over all of them", "
   for (int round = 0; round < 6; ++round) {
     Cup cup = newCup("Cup", Unit::mm);
     cup.blank = body(Length::mm(220), Length::mm(chance.between(220, 250)), Length::mm(120));
-    cup.wrap.seamAt = Angle::degrees(chance.between(-180, 180));
-    cup.division.body.cut = VeeCut{.at = Angle::degrees(chance.between(-90, 90))};
+    cup.wrap.seamAt = CupAngle::degrees(chance.between(-180, 180));
+    cup.division.body.cut = VeeCut{.at = CupAngle::degrees(chance.between(-90, 90))};
     cup.division.body.parts.assign(2, ZoneNode());
     Finish& finish = cup.division.body.parts[0].finish;
     finish.kind = FinishKind::film;

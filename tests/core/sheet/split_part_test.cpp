@@ -41,7 +41,7 @@ Part wrapOf(double base, double rim, double tall, double seam) {
   Cup cup = newCup("Cup", Unit::mm);
   cup.blank.stations = {{{}, WrittenLength::mm(base), Girth::around, {}},
                         {WrittenLength::mm(tall), WrittenLength::mm(rim), Girth::around, {}}};
-  cup.wrap.seamAt = Angle::degrees(seam);
+  cup.wrap.seamAt = CupAngle::degrees(seam);
   const CheckedAll<CupPlan> plan = planCup(cup, Unit::mm);
   REQUIRE(plan);
   return plan->parts(purpose::wrap).front();

@@ -63,7 +63,7 @@ TEST_CASE("a wrap meets handle, logo, foot and rounding") {
   Blank blank = all()[0].blank;
   const auto with = [&](FeatureKind kind, double at) {
     Blank changed = blank;
-    changed.features = {{kind, Angle::degrees(at), Angle::degrees(30), WrittenLength::mm(50),
+    changed.features = {{kind, CupAngle::degrees(at), Angle::degrees(30), WrittenLength::mm(50),
                          WrittenLength::mm(120)}};
     return cupOf(changed);
   };

@@ -199,16 +199,16 @@ TEST_CASE("colours of a pattern that cannot be, and cells against style and shar
   tells(Rule::pinCannotBe,
         filled(straight(),
                [](Fill& fill) {
-                 fill.pins = {{Angle(), WrittenLength::mm(90), 9, false}};
+                 fill.pins = {{CupAngle::front(), WrittenLength::mm(90), 9, false}};
                }),
         filled(straight(), [](Fill& fill) {
-          fill.pins = {{Angle(), WrittenLength::mm(90), 1, false}};
+          fill.pins = {{CupAngle::front(), WrittenLength::mm(90), 1, false}};
         }));
   tells(Rule::colourNotHere,
         filled(straight(),
                [](Fill& fill) {
                  fill.colours.resize(1);
-                 fill.pins = {{Angle::degrees(2), WrittenLength::mm(91), 0, true}};
+                 fill.pins = {{CupAngle::degrees(2), WrittenLength::mm(91), 0, true}};
                }),
         usual);
   tells(Rule::sharesOff,

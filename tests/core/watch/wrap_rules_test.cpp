@@ -37,9 +37,10 @@ TEST_CASE("each risk is named once") {
   const Blank& cup = all()[1].blank;
   using Rules = std::vector<std::string>;
   CHECK(rulesFor(cup, wrapOf({}, Length::mm(2), eighth)) == Rules{"rim_line"});
-  CHECK(rulesFor(cup, wrapOf({}, eighth, eighth, Angle::degrees(10))) == Rules{"seam_front"});
-  CHECK(rulesFor(cup, wrapOf({}, eighth, eighth, Angle::degrees(-172))) == Rules{"seam_not_back"});
-  CHECK(rulesFor(cup, wrapOf({}, eighth, eighth, Angle::degrees(-180))).empty());
+  CHECK(rulesFor(cup, wrapOf({}, eighth, eighth, CupAngle::degrees(10))) == Rules{"seam_front"});
+  CHECK(rulesFor(cup, wrapOf({}, eighth, eighth, CupAngle::degrees(-172))) ==
+        Rules{"seam_not_back"});
+  CHECK(rulesFor(cup, wrapOf({}, eighth, eighth, CupAngle::degrees(-180))).empty());
   CHECK(rulesFor(cup, wrapOf({}, eighth, {})) == Rules{"no_overlap"});
   CHECK(rulesFor(cup, wrapOf({}, eighth, Length::inches(0.0125))) == Rules{"thin_overlap"});
   CHECK(rulesFor(cup, wrapOf({}, eighth, Length::inches(1.5))) == Rules{"wide_overlap"});
