@@ -106,7 +106,7 @@ constexpr MemberText texts[] = {
     {Member::placeUp, "up"}, {Member::placeAt, "at"}, {Member::placeTurn, "turn"},
     // Of a row of sets.
     {Member::rowSets, "sets"}, {Member::rowCount, "count"}, {Member::rowLines, "lines"},
-    {Member::rowGap, "gap"}, {Member::rowApart, "apart"}, {Member::rowUp, "up"},
+    {Member::rowGap, "gap"}, {Member::rowApart, "lines_apart"}, {Member::rowUp, "up"},
     {Member::rowAt, "at"},
     // Of a scatter.
     {Member::scatterSets, "sets"}, {Member::scatterZone, "zone"}, {Member::scatterCount, "count"},
@@ -225,13 +225,10 @@ std::string pathOf(const Where& where, const Cup& cup) {
 }
 
 std::string pathOf(const Where& where, const Document& document) {
-  for (std::size_t i = 0; i < document.cups.size(); ++i) {
-    const Cup& cup = document.cups[i];
-    if (where.cup.empty() || cup.id != where.cup) continue;
-    const std::string path = pathOf(where, cup);
-    return path.empty() ? numbered("cups", i) : numbered("cups", i) + "." + path;
-  }
-  return memberText(where);
+  const auto cup = static_cast<std::size_t>(where.cup);
+  if (where.cup < 0 || cup >= document.cups.size()) return memberText(where);
+  const std::string path = pathOf(where, document.cups[cup]);
+  return path.empty() ? numbered("cups", cup) : numbered("cups", cup) + "." + path;
 }
 
 std::optional<TwiceTold> idTwice(const Cup& cup) {

@@ -27,6 +27,7 @@ Document full() {
   cup.division.body.cut = RingCut{.count = 3};
   cup.division.body.parts.assign(3, ZoneNode());
   cup.division.body.parts[0].finish.kind = FinishKind::film;
+  cup.division.body.parts[0].finish.picture.id = "picture-1";
   Artwork star = shapeArtwork("star");
   star.id = "art-1";
   document.artworks = {SharedArt(star)};
@@ -49,11 +50,17 @@ Document full() {
   row.sets = {cup.sets[0].id};
   row.count = 3;
   row.up = WrittenLength::mm(30);
+  row.lines = 2;
   cup.rows = {row};
   Scatter scatter;
   scatter.sets = row.sets;
   cup.scatters = {scatter};
-  cup.cuts = {{purpose::wrap, {}, 0, WrittenLength::mm(230), WrittenLength::mm(230), {}}};
+  cup.cuts = {{purpose::film,
+               {cup.division.body.parts[0].id},
+               0,
+               WrittenLength::mm(230),
+               WrittenLength::mm(230),
+               {}}};
   giveIds(cup);
   document.cups = {cup};
   return document;
@@ -99,7 +106,7 @@ TEST_CASE("whatever is told of, the window goes to a field or a choice for it") 
     if (thing == Thing::none || thing == Thing::order || member == Member::name) continue;
     Where where(member, idFor(cup, thing));
     if (thing == Thing::cup) where.number = 0;
-    if (thing == Thing::step) where.cup = cup.name;
+    if (thing == Thing::step) where.cup = 0;
     INFO("member " << i << " of thing " << static_cast<int>(thing));
     open.window.setFocus();
     QWidget* before = QApplication::focusWidget();

@@ -61,13 +61,14 @@ TEST_CASE("every thing of the demo is found in its file by its id") {
   const Document document = demo();
   const Written written = Written::parse(writeDocument(document));
   std::size_t found = 0;
-  for (const Cup& cup : document.cups) {
+  for (int number = 0; number < static_cast<int>(document.cups.size()); ++number) {
+    const Cup& cup = document.cups[static_cast<std::size_t>(number)];
     std::vector<Where> all;
     zonesOf(cup.division.body, all);
     for (const DecalSet& set : cup.sets) all.emplace_back(Member::set, set.id);
     const auto check = [&](const Where& of) {
       Where where = of;
-      where.cup = cup.id;
+      where.cup = number;
       const std::string path = pathOf(where, document);
       INFO(path);
       const Written* thing = at(written, path);
@@ -80,7 +81,7 @@ TEST_CASE("every thing of the demo is found in its file by its id") {
     // Of what has no member for the thing as a whole, the thing round a member.
     const auto round = [&](Member member, const std::string& id) {
       Where where(member, id);
-      where.cup = cup.id;
+      where.cup = number;
       const std::string path = pathOf(where, document);
       INFO(path);
       const std::string text(textOf(member));
@@ -111,7 +112,7 @@ TEST_CASE("every member of an order is one that the published schema knows") {
     const auto member = static_cast<Member>(i);
     const std::string_view text = textOf(member);
     const Thing thing = thingOf(member);
-    CHECK(texts[thing].insert(text).second);
+    if (!text.empty()) CHECK(texts[thing].insert(text).second);
     // What is short at the bench is in the shop and in no order.
     if (thing == Thing::none || member == Member::supplies || text.empty()) continue;
     std::string name;
@@ -132,13 +133,11 @@ TEST_CASE(
     "a girth is written by how it was measured, a number in its list, what is gone as a list") {
   Document document;
   document.cups = {newCup("A", Unit::mm), newCup("B", Unit::mm)};
-  document.cups[0].id = "cup-1";
-  document.cups[1].id = "cup-2";
   document.cups[1].blank.stations[1].girthIs = Girth::across;
   Where girth(Member::stationGirth, std::size_t{1});
   CHECK(pathOf(girth, document.cups[0]) == "blank.stations[1].around");
   CHECK(pathOf(girth, document.cups[1]) == "blank.stations[1].across");
-  girth.cup = "cup-2";
+  girth.cup = 1;
   CHECK(pathOf(girth, document) == "cups[1].blank.stations[1].across");
   CHECK(pathOf(Where(Member::fillingOrder), document.cups[0]) == "divide.order");
   CHECK(pathOf(Where(Member::fillingOrder, std::size_t{3}), document.cups[0]) == "divide.order[3]");

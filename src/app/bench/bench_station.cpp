@@ -271,7 +271,7 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
   const BenchPlan& plan = work_.plan();
   const auto whereOf = [&](std::size_t cup, const std::string& step) {
     Where where(Member::step, step);
-    where.cup = plan.cups[cup].name;
+    where.cup = static_cast<int>(cup);
     return where;
   };
   for (const BenchTrouble& trouble : plan.troubles) {
@@ -311,16 +311,14 @@ std::vector<WatchLine::Item> BenchStation::watches() const {
 
 bool BenchStation::goTo(const Where& where) {
   const BenchPlan& plan = work_.plan();
-  for (std::size_t i = 0; i < plan.cups.size(); ++i) {
-    if (where.member != Member::step || plan.cups[i].name != where.cup) continue;
-    const int index = work_.indexOf(i);
-    for (std::size_t k = 0; k < plan.cups[i].steps.size(); ++k) {
-      if (plan.cups[i].steps[k].id != where.id) continue;
-      work_.pick(BenchWork::Place{i, k});
-      break;
+  const auto cup = static_cast<std::size_t>(where.cup);
+  if (where.member == Member::step && where.cup >= 0 && cup < plan.cups.size()) {
+    const int index = work_.indexOf(cup);
+    const std::vector<Step>& steps = plan.cups[cup].steps;
+    for (std::size_t k = 0; k < steps.size(); ++k) {
+      if (steps[k].id == where.id) work_.pick(BenchWork::Place{cup, k});
     }
     if (index >= 0) order_.choose(index);
-    break;
   }
   middle_->show(stepsPage);
   steps_->setFocus();

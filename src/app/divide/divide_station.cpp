@@ -18,6 +18,7 @@ DivideStation::DivideStation(Order& order, QWidget* parent)
   addCard(drawer, {}, work_, 40);
   connect(cut_, &CutPage::said, this, &DivideStation::said);
   connect(&order, &Order::changed, this, &DivideStation::refresh);
+  connect(&order, &Order::gaugeLinePicked, this, [this] { fields_.showFaults(); });
 }
 
 void DivideStation::refresh() {

@@ -77,6 +77,7 @@ DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
   connect(art_, &ArtPage::keepAsked, this, &DressStation::keepShape);
   connect(art_, &ArtPage::said, this, &DressStation::said);
   connect(&order, &Order::changed, this, [this] { fields_.showFaults(); });
+  connect(&order, &Order::gaugeLinePicked, this, [this] { fields_.showFaults(); });
 }
 
 void DressStation::askForDrawing() {

@@ -40,6 +40,7 @@ FillStation::FillStation(Order& order, QWidget* parent)
   connect(drawing, &QPushButton::clicked, this, &FillStation::askForArtwork);
   connect(colours_, &ColourPage::said, this, &FillStation::said);
   connect(&order, &Order::changed, this, &FillStation::refresh);
+  connect(&order, &Order::gaugeLinePicked, this, [this] { fields_.showFaults(); });
   auto* seen = new WhenSeen(this, [this] { refreshHead(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
   connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);

@@ -67,12 +67,12 @@ CheckedAll<Plan> planDocument(const Document& document, const Stock& stock) {
     const Cup& cup = document.cups[index];
     if (std::optional<Sentence> fault = nameFault(document, index, cup.name)) {
       faults.push_back({Member::name, std::move(*fault)});
-      faults.back().where.cup = cup.id;
+      faults.back().where.cup = static_cast<int>(index);
     }
     CheckedAll<CupPlan> cupPlan = planCup(cup, document.units, stock);
     if (!cupPlan) {
       for (Fault& fault : cupPlan.error()) {
-        fault.where.cup = cup.id;
+        fault.where.cup = static_cast<int>(index);
         faults.push_back(std::move(fault));
       }
       continue;

@@ -257,8 +257,8 @@ struct Where {
   /// Of the zone, cut, stripe, mask, fill, set, layer, place, row, scatter or step.
   std::string id{};
   int number = -1;
-  /// The cup's id, where the whole order is looked at; empty within a cup.
-  std::string cup{};
+  /// The cup's place in the order, from 0, where the whole order is looked at; −1 within a cup.
+  int cup = -1;
 
   Where() = default;
   Where(Member of) : member(of) {}  // NOLINT(google-explicit-constructor): a member says where

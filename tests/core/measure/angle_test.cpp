@@ -2,6 +2,7 @@
 #include "measure/angle.h"
 
 #include <catch2/catch.hpp>
+#include <type_traits>
 
 using namespace avrelt;
 
@@ -23,4 +24,36 @@ TEST_CASE("angles add, scale and compare") {
   CHECK(Angle::halfTurn().degrees() == 180.0);
   CHECK(abs(Angle::degrees(-30)) == Angle::degrees(30));
   CHECK(Angle::degrees(10) < Angle::degrees(11));
+}
+
+namespace {
+
+template <typename A, typename B>
+concept Adds = requires(A a, B b) {
+  a + b;
+};
+template <typename A, typename B>
+concept Compares = requires(A a, B b) {
+  a == b;
+};
+
+}  // namespace
+
+// A place in the frame taken for a direction of the cup, or one for the other, does not compile.
+static_assert(!std::is_convertible_v<Angle, CupAngle>);
+static_assert(!std::is_convertible_v<CupAngle, Angle>);
+static_assert(!std::is_assignable_v<CupAngle&, Angle>);
+static_assert(!std::is_assignable_v<Angle&, CupAngle>);
+static_assert(!std::is_constructible_v<CupAngle, Angle>);
+static_assert(!Adds<CupAngle, CupAngle>);
+static_assert(!Compares<CupAngle, Angle>);
+static_assert(Adds<CupAngle, Angle>);
+static_assert(std::is_same_v<decltype(CupAngle() - CupAngle()), Angle>);
+
+TEST_CASE("directions turn, differ and wrap") {
+  CHECK(CupAngle::back().degrees() == 180.0);
+  CHECK((CupAngle::front() + Angle::degrees(200)).wrapped().degrees() == Approx(-160));
+  CHECK((CupAngle::degrees(170) - CupAngle::degrees(-170)).wrapped().degrees() == Approx(-20));
+  CHECK(CupAngle::ofFront(Angle::degrees(30)) == CupAngle::degrees(30));
+  CHECK((CupAngle::degrees(30) - Angle::degrees(40)).fromFront().degrees() == Approx(-10));
 }
