@@ -270,7 +270,7 @@ bool PdfCanvas::jpeg(const std::string& bytes, const Box& box) {
   const int colours = coloursOfJpeg(bytes);
   if (colours != 1 && colours != 3 && colours != 4) return false;
   // Only its size is looked at: the file goes in as it is.
-  cairo_surface_t* image = cairo_image_surface_create(CAIRO_FORMAT_A8, head->wide, head->tall);
+  cairo_surface_t* image = cairo_image_surface_create(CAIRO_FORMAT_RGB24, head->wide, head->tall);
   auto* kept = new std::string(bytes);
   cairo_surface_set_mime_data(
       image, CAIRO_MIME_TYPE_JPEG, reinterpret_cast<const unsigned char*>(kept->data()),

@@ -256,11 +256,11 @@ const std::vector<std::vector<LatticePlace>>& Arranging::rowsOn(std::size_t piec
     const Box box = boundsOf(Polygon{outerOf(piece)});
     const double across = std::hypot(box.width(), box.height());
     constexpr double roomier = 4;
-    const double each = latticesOf(piece).front().areaEach();
+    const double each = latticesOf(piece).front().areaEach().mm2();
     const double wantedTall = roomier * static_cast<double>(wanted) * each / wide + 3 * across;
-    found->second = latticesOn(outerOf(piece), latticesOf(piece), wide,
-                               std::min(free(film, size.tall), wantedTall), pieces_[piece].mayTurn,
-                               wanted, rowsKept);
+    found->second = latticesOn(outerOf(piece), latticesOf(piece), Length::mm(wide),
+                               Length::mm(std::min(free(film, size.tall), wantedTall)),
+                               pieces_[piece].mayTurn, wanted, rowsKept);
     for (std::vector<LatticePlace>& places : found->second) {
       for (LatticePlace& place : places) place.at = place.at + Point{inset(film), inset(film)};
     }
@@ -276,13 +276,14 @@ const std::vector<LatticePlace>& Arranging::squeezed(const ArrangeOrder::Squeeze
   const SheetSize& size = films_[what.film].size;
   // As narrow as can be, and what squeezing leaves.
   const double half = rules_.gap.mm() / 2;
-  const Polygon wider =
-      offsetBy(piece.shape, Length::mm(half + squeezeLeaves * 1.5 + roundedOff(piece.shape, half)),
-               Corners::round);
+  const Polygon wider = offsetBy(
+      piece.shape, Length::mm(half + squeezeLeaves.mm() * 1.5 + roundedOff(piece.shape, half)),
+      Corners::round);
   if (wider.size() != 1) return found->second;
-  auto places = squeezedOn(simplified(wider.front(), tolerance / 10), latticesOf(what.piece),
-                           free(what.film, size.wide), free(what.film, size.tall), piece.mayTurn,
-                           what.count, what.seed);
+  auto places =
+      squeezedOn(simplified(wider.front(), tolerance / 10), latticesOf(what.piece),
+                 Length::mm(free(what.film, size.wide)), Length::mm(free(what.film, size.tall)),
+                 piece.mayTurn, what.count, what.seed);
   if (!places) return found->second;
   // Exactly, by their true sides.
   Arrangement sheet;

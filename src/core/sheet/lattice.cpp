@@ -182,7 +182,8 @@ Lattice reduced(Lattice lattice) {
 /// their steps is called the first.
 bool isAlike(const Lattice& a, const Lattice& b) {
   constexpr double hair = 0.02;
-  return a.members.size() == b.members.size() && std::abs(a.areaEach() - b.areaEach()) < hair &&
+  return a.members.size() == b.members.size() &&
+         std::abs((a.areaEach() - b.areaEach()).mm2()) < hair &&
          std::abs(norm(a.along) - norm(b.along)) < hair &&
          std::abs(norm(a.across) - norm(b.across)) < hair &&
          std::abs(std::abs(dot(a.along, a.across)) - std::abs(dot(b.along, b.across))) < 1;
@@ -209,9 +210,9 @@ Outline coarse(const Outline& outline) {
 
 }  // namespace
 
-double Lattice::areaEach() const {
-  return std::abs(cross(along, across)) /
-         static_cast<double>(std::max<std::size_t>(members.size(), 1));
+Area Lattice::areaEach() const {
+  return Area::mm2(std::abs(cross(along, across)) /
+                   static_cast<double>(std::max<std::size_t>(members.size(), 1)));
 }
 
 std::vector<Lattice> denseLattices(const std::vector<Point>& outline, std::size_t most) {
@@ -411,10 +412,10 @@ class LatticeLaying {
 }  // namespace
 
 std::vector<std::vector<LatticePlace>> latticesOn(const std::vector<Point>& outline,
-                                                  const std::vector<Lattice>& lattices, double wide,
-                                                  double tall, MayTurn mayTurn, std::size_t wanted,
+                                                  const std::vector<Lattice>& lattices, Length wide,
+                                                  Length tall, MayTurn mayTurn, std::size_t wanted,
                                                   std::size_t most) {
-  LatticeLaying laying(outline, wide, tall, wanted);
+  LatticeLaying laying(outline, wide.mm(), tall.mm(), wanted);
   std::vector<std::vector<LatticePlace>> found;
   const auto keep = [&] {
     std::vector<LatticePlace> best = laying.best();

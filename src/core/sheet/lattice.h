@@ -4,6 +4,7 @@
 #include <vector>
 
 #include "measure/angle.h"
+#include "measure/length.h"
 #include "shape/point.h"
 #include "sheet/part.h"
 
@@ -20,8 +21,8 @@ struct Lattice {
   Point across;
   std::vector<Member> members;
 
-  /// What one takes, in mm².
-  double areaEach() const;
+  /// What one takes.
+  Area areaEach() const;
 };
 
 /// The densest lattices found for an outline, no two of which lie on each other: of one, and of
@@ -39,8 +40,8 @@ struct LatticePlace {
 /// to `wanted`; of equals those that end lowest first; at most `most` of them, each from the lowest
 /// place up.
 std::vector<std::vector<LatticePlace>> latticesOn(const std::vector<Point>& outline,
-                                                  const std::vector<Lattice>& lattices, double wide,
-                                                  double tall, MayTurn mayTurn, std::size_t wanted,
+                                                  const std::vector<Lattice>& lattices, Length wide,
+                                                  Length tall, MayTurn mayTurn, std::size_t wanted,
                                                   std::size_t most);
 
 }  // namespace avrelt

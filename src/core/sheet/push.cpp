@@ -91,7 +91,7 @@ double fall(std::vector<Pushed>& shapes, double floor) {
         continue;
       }
       const auto free = wayDownTo(one.shape, shapes[other].shape);
-      if (free) way = std::min(way, std::max(0.0, *free - between));
+      if (free) way = std::min(way, std::max(0.0, free->mm() - between));
     }
     if (way <= hardlyAny / 10) continue;
     const Point by{0, -way};
@@ -113,7 +113,7 @@ void transpose(std::vector<Pushed>& shapes) {
 
 }  // namespace
 
-std::optional<double> wayDownTo(const Polygon& moving, const Polygon& fixed) {
+std::optional<Length> wayDownTo(const Polygon& moving, const Polygon& fixed) {
   const Box one = boundsOf(moving);
   const Box other = boundsOf(fixed);
   const double low = std::max(one.low.x, other.low.x);
@@ -124,7 +124,7 @@ std::optional<double> wayDownTo(const Polygon& moving, const Polygon& fixed) {
   const Within below(fixed, low, high);
   const double way = std::min(leastAbove(above.corners, below.sides, 1),
                               leastAbove(below.corners, above.sides, -1));
-  return way == never ? std::nullopt : std::optional(way);
+  return way == never ? std::nullopt : std::optional(Length::mm(way));
 }
 
 void pushTogether(std::vector<Pushed>& shapes, Point low) {

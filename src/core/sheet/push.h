@@ -4,14 +4,15 @@
 #include <optional>
 #include <vector>
 
+#include "measure/length.h"
 #include "shape/polygon.h"
 
 namespace avrelt {
 
-/// How far a shape can go straight down, in mm, till it meets another, exactly, side by side; 0
+/// How far a shape can go straight down till it meets another, exactly, side by side; 0
 /// where they touch, nothing where the other is not in its way. They do not lie on each other by
 /// more than 0.05 mm; one may lie in an opening of the other.
-std::optional<double> wayDownTo(const Polygon& moving, const Polygon& fixed);
+std::optional<Length> wayDownTo(const Polygon& moving, const Polygon& fixed);
 
 /// A shape among others that are pushed together.
 struct Pushed {

@@ -193,7 +193,7 @@ class Parting {
     apart_ = false;
     for (int step = 0; step < steps; ++step) {
       left_ = overlaps(bodies_, push_);
-      apart_ = overlaps.deepest() <= squeezeLeaves;
+      apart_ = overlaps.deepest() <= squeezeLeaves.mm();
       if (apart_) return;
       for (Lying& push : push_) push.turn = mayTurn ? push.turn / overlaps.reach() : 0;
       steer();
@@ -310,8 +310,10 @@ std::vector<Lying> tightRows(const Lattice& lattice, double wide, double tall, d
 
 std::optional<std::vector<LatticePlace>> squeezedOn(const std::vector<Point>& outline,
                                                     const std::vector<Lattice>& lattices,
-                                                    double wide, double tall, MayTurn mayTurn,
+                                                    Length across, Length up, MayTurn mayTurn,
                                                     std::size_t count, long seed) {
+  const double wide = across.mm();
+  const double tall = up.mm();
   if (lattices.empty() || count == 0 || count > mostSqueezed) return std::nullopt;
   const double area = std::abs(signedArea(outline));
   // More than it holds however they lie.

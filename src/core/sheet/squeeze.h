@@ -13,17 +13,17 @@ namespace avrelt {
 /// edges: it begins with rows that are too tight, turned and shifted by chance, and lets each give
 /// way to those it lies on till none lies on another by more than `squeezeLeaves`, as far as a grid
 /// tells: who uses it looks at it exactly. Nothing where that does not come about; another seed
-/// begins otherwise. mm; the same gives the same.
+/// begins otherwise; the same gives the same.
 ///
 /// Overlaps fall by the fast inertial relaxation engine of E. Bitzek, P. Koskinen, F. Gähler,
 /// M. Moseler and P. Gumbsch, Physical Review Letters 97, 170201 (2006).
 std::optional<std::vector<LatticePlace>> squeezedOn(const std::vector<Point>& outline,
                                                     const std::vector<Lattice>& lattices,
-                                                    double wide, double tall, MayTurn mayTurn,
+                                                    Length wide, Length tall, MayTurn mayTurn,
                                                     std::size_t count, long seed);
 
-/// By so much, mm, two of what is squeezed may still lie on each other, or beyond the edge.
-inline constexpr double squeezeLeaves = 0.004;
+/// By so much two of what is squeezed may still lie on each other, or beyond the edge.
+inline constexpr Length squeezeLeaves = Length::mm(0.004);
 /// More at once would take too long.
 inline constexpr std::size_t mostSqueezed = 400;
 

@@ -230,7 +230,7 @@ TEST_CASE("Lattices of shapes with a known densest one reach it", "[lattice]") {
   const auto densityOf = [](const std::vector<Point>& outline) {
     const std::vector<Lattice> found = denseLattices(outline, 8);
     REQUIRE_FALSE(found.empty());
-    return signedArea(outline) / found.front().areaEach();
+    return signedArea(outline) / found.front().areaEach().mm2();
   };
   const auto regular = [](int corners) {
     std::vector<Point> outline;
@@ -258,7 +258,7 @@ TEST_CASE("No two of a lattice lie on each other, near or far", "[lattice]") {
       outline.push_back({r * std::cos(turn), r * std::sin(turn)});
     }
     for (const Lattice& lattice : denseLattices(outline, 4)) {
-      RC_ASSERT(lattice.areaEach() >= signedArea(outline));
+      RC_ASSERT(lattice.areaEach().mm2() >= signedArea(outline));
       std::vector<Polygon> all;
       for (int i = -4; i <= 4; ++i) {
         for (int k = -4; k <= 4; ++k) {

@@ -61,13 +61,16 @@ TEST_CASE("What is squeezed lies apart, on its rectangle, turned as it may be", 
     const double tall = dice.between(70, 130);
     const MayTurn mayTurn = std::vector{MayTurn::any, MayTurn::half, MayTurn::no}[dice.one(3)];
     const std::vector<Lattice> lattices = denseLattices(outline, 8);
-    const auto rows = latticesOn(outline, lattices, wide, tall, mayTurn, 1000, 1);
+    const auto rows =
+        latticesOn(outline, lattices, Length::mm(wide), Length::mm(tall), mayTurn, 1000, 1);
     if (rows.empty() || rows.front().size() < 4) continue;
     // As many as rows hold, or one fewer.
     const std::size_t count = rows.front().size() - dice.one(2);
-    const auto places = squeezedOn(outline, lattices, wide, tall, mayTurn, count, round);
+    const auto places =
+        squeezedOn(outline, lattices, Length::mm(wide), Length::mm(tall), mayTurn, count, round);
     if (round % 4 == 0) {  // the same again
-      const auto again = squeezedOn(outline, lattices, wide, tall, mayTurn, count, round);
+      const auto again =
+          squeezedOn(outline, lattices, Length::mm(wide), Length::mm(tall), mayTurn, count, round);
       CHECK(again.has_value() == places.has_value());
     }
     if (!places) continue;
@@ -89,19 +92,21 @@ TEST_CASE("One petal more is squeezed onto a sheet than rows hold", "[squeeze]")
   const double wide = 6.75 * 25.4 + 1.5;
   const double tall = 9.25 * 25.4 + 1.5;
   const std::vector<Lattice> lattices = denseLattices(outline, 24);
-  const auto rows = latticesOn(outline, lattices, wide, tall, MayTurn::any, 1000, 1);
+  const auto rows =
+      latticesOn(outline, lattices, Length::mm(wide), Length::mm(tall), MayTurn::any, 1000, 1);
   REQUIRE(!rows.empty());
   CHECK(rows.front().size() >= 83);
   CHECK(rows.front().size() < 85);
   std::optional<std::vector<LatticePlace>> places;
   for (long seed = 16; seed < 28 && !places; ++seed) {
-    places = squeezedOn(outline, lattices, wide, tall, MayTurn::any, 85, seed);
+    places =
+        squeezedOn(outline, lattices, Length::mm(wide), Length::mm(tall), MayTurn::any, 85, seed);
   }
   REQUIRE(places);
   CHECK(places->size() == 85);
-  CHECK(liesApart(outline, *places, wide, tall, squeezeLeaves * 1.5));
+  CHECK(liesApart(outline, *places, wide, tall, squeezeLeaves.mm() * 1.5));
   // That is more than its area holds.
-  CHECK(!squeezedOn(outline, lattices, wide, tall, MayTurn::any, 110, 0));
+  CHECK(!squeezedOn(outline, lattices, Length::mm(wide), Length::mm(tall), MayTurn::any, 110, 0));
 }
 
 TEST_CASE("A full sheet of one shape comes to hold more of it, with the gap between any two",
