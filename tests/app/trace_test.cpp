@@ -193,7 +193,7 @@ TEST_CASE("a line on a photo is read back where it is on the cup") {
   };
   for (const double round : {0.0, 30.0, 60.0, -60.0}) {
     put(CheckCanvas::asked, lineAt(static_cast<int>(seen(round, taped).x())));
-    const std::optional<WallPoint> read = canvas.askedAt();
+    const std::optional<PhotoSight::Place> read = canvas.askedAt();
     REQUIRE(read);
     const double off = (read->s - taped).mm();
     CHECK(std::abs(off) < (round == 0 ? 0.5 : 1.0));

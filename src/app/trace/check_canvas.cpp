@@ -60,7 +60,7 @@ void CheckCanvas::changed() {
   if (hasPhoto()) sight_ = PhotoSight::of(plan_.wall.body, marks_, distance_);
 }
 
-std::optional<WallPoint> CheckCanvas::askedAt() const {
+std::optional<PhotoSight::Place> CheckCanvas::askedAt() const {
   return sight_ ? sight_->onWall(asked_) : std::nullopt;
 }
 
@@ -78,7 +78,7 @@ QPainterPath CheckCanvas::pathOf(const WallLine& line, bool closed) const {
   bool on = false;
   const auto put = [&](WallPoint place) {
     const std::optional<Point> p =
-        sight_->onPhoto({plan_.wall.onCup(place.theta.wrapped()).fromFront(), place.s});
+        sight_->onPhoto({plan_.wall.onCup(place.theta.wrapped()), place.s});
     if (!p) {
       on = false;
       return;

@@ -27,7 +27,7 @@ class CheckCanvas : public PhotoCanvas {
   /// The camera as the marks have it, or why there is none.
   const Checked<PhotoSight>& sight() const { return sight_; }
   /// The place asked about, θ from the cup's front; nothing beside it.
-  std::optional<WallPoint> askedAt() const;
+  std::optional<PhotoSight::Place> askedAt() const;
   const CupPlan& plan() const { return plan_; }
 
  protected:

@@ -70,14 +70,14 @@ void CheckDialog::refresh() {
          "sixteenth: the tape has the last word.")
           .arg(onTape(sight->distance(), unit()).mark)
           .arg(sight->off(), 0, 'f', 1));
-  const std::optional<WallPoint> place = canvas_->askedAt();
+  const std::optional<PhotoSight::Place> place = canvas_->askedAt();
   asked_->setText(place ? askedIs(*place) : tr("It is beside the wall. Click a place on the cup."));
 }
 
 /// Where it is on the cup, and how far from the nearest line of the plan.
-QString CheckDialog::askedIs(WallPoint place) const {
+QString CheckDialog::askedIs(const PhotoSight::Place& place) const {
   const CupPlan& plan = canvas_->plan();
-  const WallPoint framed{plan.wall.inFrame(place.theta), place.s};
+  const WallPoint framed{plan.wall.inFrame(place.onCup), place.s};
   QString words = tr("It is %1.").arg(say(markOf(plan.wall, framed), unit()));
   const std::optional<Apart> near = plan.landmarks->lineNear(framed);
   if (!near) return words;

@@ -24,7 +24,7 @@ class CheckDialog : public PhotoDialog {
 
  private:
   void refresh();
-  QString askedIs(WallPoint place) const;
+  QString askedIs(const PhotoSight::Place& place) const;
 
   CheckCanvas* canvas_ = nullptr;
   LengthField* distance_ = nullptr;

@@ -174,16 +174,16 @@ Checked<PhotoSight> PhotoSight::of(const Body& body, const PhotoMarks& marks,
                   "No camera sees this cup so. Put each mark on its place: the ends of base and "
                   "rim, and the middles of their near sides.");
   }
-  const std::optional<WallPoint> front = sight.onWall(marks.front);
+  const std::optional<Place> front = sight.onWall(marks.front);
   if (!front) {
     return refuse(Member::photoFront, "The front's mark lies beside the cup. Put it on the wall.");
   }
-  sight.front_ = front->theta;
+  sight.front_ = front->onCup.fromFront();
   return sight;
 }
 
-std::optional<Point> PhotoSight::onPhoto(WallPoint place) const {
-  const SpacePoint p = body_.toSpace({place.theta + front_, place.s});
+std::optional<Point> PhotoSight::onPhoto(const Place& place) const {
+  const SpacePoint p = body_.toSpace({place.onCup.fromFront() + front_, place.s});
   const double k = body_.taper(place.s);
   const double radius = std::hypot(p.x, p.y);
   if (radius <= 0) return std::nullopt;
@@ -195,7 +195,7 @@ std::optional<Point> PhotoSight::onPhoto(WallPoint place) const {
   return seen(camera_, p);
 }
 
-std::optional<WallPoint> PhotoSight::onWall(Point onPhoto) const {
+std::optional<PhotoSight::Place> PhotoSight::onWall(Point onPhoto) const {
   // The ray through that place, back through roll, pitch and yaw.
   const double lens = std::exp(camera_.logLens);
   const double x3 = (onPhoto.x - marks_.width / 2) / lens;
@@ -235,7 +235,7 @@ std::optional<WallPoint> PhotoSight::onWall(Point onPhoto) const {
     const SpacePoint p = at(high);
     if (p.z < -1e-6 || p.z > plumb + 1e-6) return std::nullopt;
     const Length s = body_.wallAt(Length::mm(std::clamp(p.z, 0.0, plumb)));
-    return WallPoint{(Angle::radians(std::atan2(p.x, -p.y)) - front_).wrapped(), s};
+    return Place{CupAngle::ofFront((Angle::radians(std::atan2(p.x, -p.y)) - front_).wrapped()), s};
   }
   return std::nullopt;
 }

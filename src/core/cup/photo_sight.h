@@ -36,17 +36,22 @@ struct PhotoMarks {
 /// straight are not allowed for.
 class PhotoSight {
  public:
+  /// A place on the wall: a direction of the cup, and how far up.
+  struct Place {
+    CupAngle onCup;
+    Length s;
+  };
+
   /// `distance` from the cup's axis, where it was measured.
   /// Refused: marks on each other, ends left for right or base for rim, a front that is not on the
   /// cup, and marks that no camera sees so, off by more than 3 % of the cup's height.
   static Checked<PhotoSight> of(const Body& body, const PhotoMarks& marks,
                                 std::optional<Length> distance = {});
 
-  /// Where a place on the wall is on the photo, θ from the cup's front; nothing where it is turned
-  /// away.
-  std::optional<Point> onPhoto(WallPoint place) const;
+  /// Where a place on the wall is on the photo; nothing where it is turned away.
+  std::optional<Point> onPhoto(const Place& place) const;
   /// What of the wall's outside is at a place of the photo; nothing beside the cup.
-  std::optional<WallPoint> onWall(Point onPhoto) const;
+  std::optional<Place> onWall(Point onPhoto) const;
 
   Length distance() const;
   /// How far the camera stands above the base's level; below 0 below it.

@@ -77,7 +77,9 @@ struct PlacePlan {
   std::shared_ptr<const LaidSet> laid;
   WallMark mark;  ///< of its anchor
   PlaceRoom room;
-  int number = 0;  ///< from the seam round and up, over all places of the cup; from 1
+  /// Where its set has a peekaboo: which of them it is, from 1, over all such places of the cup,
+  /// from the seam round and those at one upright from the rim down; 0 elsewhere.
+  int number = 0;
 };
 
 /// A set, worked out for a cup.

@@ -118,17 +118,18 @@ TEST_CASE("What a known camera sees of a cup is read back where it is", "[photo]
         const WallPoint place{(Angle::radians(side) + Angle::degrees(round)).wrapped(),
                               body.wall() * share};
         const Point seen = camera(body, place);
-        const std::optional<WallPoint> read =
+        const std::optional<PhotoSight::Place> read =
             sight->onWall({std::round(seen.x), std::round(seen.y)});
         RC_ASSERT(read.has_value());
-        RC_ASSERT(apart(body, *read, place) < (std::abs(round) < 50 ? 0.5 : 1.0) * slack);
-        const std::optional<Point> back = sight->onPhoto(place);
+        RC_ASSERT(apart(body, {read->onCup.fromFront(), read->s}, place) <
+                  (std::abs(round) < 50 ? 0.5 : 1.0) * slack);
+        const std::optional<Point> back = sight->onPhoto({CupAngle::ofFront(place.theta), place.s});
         RC_ASSERT(back.has_value());
         RC_ASSERT(norm(*back - seen) < 0.004 * camera.height);
       }
     }
     // What is turned away is not seen.
-    RC_ASSERT(!sight->onPhoto({Angle::radians(side + M_PI), body.wall() / 2}).has_value());
+    RC_ASSERT(!sight->onPhoto({CupAngle::radians(side + M_PI), body.wall() / 2}).has_value());
   });
 }
 
@@ -140,9 +141,10 @@ TEST_CASE("Marks without any slip give the camera itself", "[photo]") {
   CHECK(sight->distance().mm() == Approx(std::hypot(300, 900)).epsilon(0.02));
   CHECK(sight->above().mm() == Approx(500).epsilon(0.03));
   CHECK(sight->off() < 1);
-  const std::optional<WallPoint> front = sight->onWall(camera(body, {Angle(), body.wall() / 2}));
+  const std::optional<PhotoSight::Place> front =
+      sight->onWall(camera(body, {Angle(), body.wall() / 2}));
   REQUIRE(front);
-  CHECK(apart(body, *front, {Angle(), body.wall() / 2}) < 0.1);
+  CHECK(apart(body, {front->onCup.fromFront(), front->s}, {Angle(), body.wall() / 2}) < 0.1);
   // A distance that was measured is held to.
   CHECK(PhotoSight::of(body, marksBy(camera, body, 0), Length::mm(950))->distance().mm() ==
         Approx(950).epsilon(0.001));
