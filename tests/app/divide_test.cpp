@@ -208,7 +208,7 @@ TEST_CASE("lines are picked and nudged by keys on the flat, by the tape's marks"
   open.station().cutPage().uncutButton().click();
   open.cut(CutKind::uprights);
   open.order().pickLine("2");
-  const Angle before = open.divided().marks[1].onCup;
+  const CupAngle before = open.divided().marks[1].onCup;
   QTest::keyClick(&flat, Qt::Key_Right, Qt::AltModifier);
   CHECK((open.divided().marks[1].onCup - before).degrees() == Approx(1).margin(1e-6));
   // A V by its point and its corner.

@@ -176,7 +176,7 @@ TEST_CASE("a set is dragged on the flat and nudged, by marks of the tape") {
   // On a mark of the tape.
   const double sixteenths = open.set().places[0].up.length.inches() * 16;
   CHECK(sixteenths == Approx(std::round(sixteenths)).margin(1e-6));
-  const Angle at = open.set().places[0].at;
+  const CupAngle at = open.set().places[0].at;
   flat.setFocus();
   QTest::keyClick(&flat, Qt::Key_Right);
   CHECK(open.set().places[0].at > at);

@@ -190,7 +190,7 @@ TEST_CASE("a cell is given its colour on the cup in the round too, and tape is n
   QTest::mouseClick(&cup, Qt::LeftButton, {}, cup.rect().center());
   REQUIRE(fillInHand(open.order())->pins.size() == 1);
   CHECK(fillInHand(open.order())->pins[0].colour == 1);
-  CHECK(abs(fillInHand(open.order())->pins[0].onCup) < Angle::degrees(30));
+  CHECK(abs(fillInHand(open.order())->pins[0].onCup.fromFront()) < Angle::degrees(30));
   const QImage before = cup.grab().toImage();
   open.order().pickMove(1);
   CHECK(cup.grab().toImage() == before);

@@ -222,9 +222,10 @@ TEST_CASE("colours of a pattern that cannot be, and cells against style and shar
   tells(Rule::againstStyle,
         filled(straight(),
                [](Fill& fill) {
+                 // Four that meet in a point want four colours; a gradient has three there.
                  fill.style = ColourStyle::gradient;
-                 fill.pattern.family = Family::triangles;
-                 fill.colours.resize(2);
+                 fill.pattern.family = Family::check;
+                 fill.corners = true;
                }),
         usual);
 
@@ -254,11 +255,12 @@ TEST_CASE("how a pattern fits its zone, its lines and its wall is told") {
     fill.pattern.heightFit = HeightFit::proportion;
   };
   tells(Rule::pictureNarrowed, filled(tapered(), artwork), filled(straight(), artwork));
+  const Length wall = planned(straight()).wall.body.wall();
   tells(Rule::stretchedTall,
         filled(straight(),
-               [](Fill& fill) {
+               [wall](Fill& fill) {
                  fill.pattern.family = Family::check;
-                 fill.pattern.size = WrittenLength::mm(90);
+                 fill.pattern.size = {wall * 0.37, {}};
                  fill.pattern.heightFit = HeightFit::whole;
                }),
         filled(straight(), [](Fill& fill) { fill.pattern.family = Family::check; }));
