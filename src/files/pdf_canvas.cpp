@@ -57,6 +57,34 @@ cairo_scaled_font_t* measuringFace() {
   return face;
 }
 
+/// A picture as cairo holds it: 32 bits a dot, what is clear mixed in before.
+cairo_surface_t* imageOf(const Picture& picture) {
+  const bool clear = [&] {
+    for (std::size_t i = 3; i < picture.rgba.size(); i += 4) {
+      if (picture.rgba[i] != 255) return true;
+    }
+    return false;
+  }();
+  cairo_surface_t* image = cairo_image_surface_create(
+      clear ? CAIRO_FORMAT_ARGB32 : CAIRO_FORMAT_RGB24, picture.wide, picture.tall);
+  if (cairo_surface_status(image) != CAIRO_STATUS_SUCCESS) return image;
+  cairo_surface_flush(image);
+  unsigned char* rows = cairo_image_surface_get_data(image);
+  const auto stride = static_cast<std::size_t>(cairo_image_surface_get_stride(image));
+  const auto wide = static_cast<std::size_t>(picture.wide);
+  for (std::size_t i = 0; i * 4 < picture.rgba.size(); ++i) {
+    const std::uint8_t* dot = &picture.rgba[i * 4];
+    const unsigned opacity = dot[3];
+    const auto through = [&](unsigned part) { return (part * opacity + 127) / 255; };
+    const std::uint32_t mixed =
+        opacity << 24U | through(dot[0]) << 16U | through(dot[1]) << 8U | through(dot[2]);
+    std::copy_n(reinterpret_cast<const unsigned char*>(&mixed), 4,
+                rows + i / wide * stride + i % wide * 4);
+  }
+  cairo_surface_mark_dirty(image);
+  return image;
+}
+
 }  // namespace
 
 class PdfCanvas::Document {
@@ -100,8 +128,10 @@ class PdfCanvas::Document {
     cairo_set_source_rgb(cairo_, colour.red / 255.0, colour.green / 255.0, colour.blue / 255.0);
   }
 
-  /// An image over a box, the surface's own upper left at the box's.
+  /// An image over a box, the surface's own upper left at the box's; nothing where there was no
+  /// memory for it or it is too wide for cairo.
   void show(cairo_surface_t* image, const Box& box, cairo_filter_t filter) {
+    if (cairo_surface_status(image) != CAIRO_STATUS_SUCCESS) return;
     cairo_save(cairo_);
     cairo_translate(cairo_, box.low.x, box.high.y);
     cairo_scale(cairo_, box.width() / cairo_image_surface_get_width(image),
@@ -265,12 +295,21 @@ double PdfCanvas::lengthOf(const std::string& words, double size) {
 }
 
 bool PdfCanvas::jpeg(const std::string& bytes, const Box& box) {
-  const auto head = pictureHead(bytes);
+  auto head = pictureHead(bytes);
   if (!head || head->type != PictureType::jpeg) return false;
   const int colours = coloursOfJpeg(bytes);
   if (colours != 1 && colours != 3 && colours != 4) return false;
+  if (colours == 4) {
+    // Readers do not agree on which way inks are written: as a screen shows them they do.
+    head->bytes = bytes;
+    const auto read = dotsOf(*head);
+    if (!read) return false;
+    document_->show(imageOf(*read), box, CAIRO_FILTER_GOOD);
+    return true;
+  }
   // Only its size is looked at: the file goes in as it is.
   cairo_surface_t* image = cairo_image_surface_create(CAIRO_FORMAT_RGB24, head->wide, head->tall);
+  if (cairo_surface_status(image) != CAIRO_STATUS_SUCCESS) return false;
   auto* kept = new std::string(bytes);
   cairo_surface_set_mime_data(
       image, CAIRO_MIME_TYPE_JPEG, reinterpret_cast<const unsigned char*>(kept->data()),
@@ -280,31 +319,7 @@ bool PdfCanvas::jpeg(const std::string& bytes, const Box& box) {
 }
 
 void PdfCanvas::dots(const Picture& picture, const Box& box) {
-  const bool clear = [&] {
-    for (std::size_t i = 3; i < picture.rgba.size(); i += 4) {
-      if (picture.rgba[i] != 255) return true;
-    }
-    return false;
-  }();
-  cairo_surface_t* image = cairo_image_surface_create(
-      clear ? CAIRO_FORMAT_ARGB32 : CAIRO_FORMAT_RGB24, picture.wide, picture.tall);
-  if (cairo_surface_status(image) == CAIRO_STATUS_SUCCESS) {
-    cairo_surface_flush(image);
-    unsigned char* rows = cairo_image_surface_get_data(image);
-    const auto stride = static_cast<std::size_t>(cairo_image_surface_get_stride(image));
-    const auto wide = static_cast<std::size_t>(picture.wide);
-    for (std::size_t i = 0; i * 4 < picture.rgba.size(); ++i) {
-      const std::uint8_t* dot = &picture.rgba[i * 4];
-      const unsigned opacity = dot[3];
-      const auto through = [&](unsigned part) { return (part * opacity + 127) / 255; };
-      const std::uint32_t mixed =
-          opacity << 24U | through(dot[0]) << 16U | through(dot[1]) << 8U | through(dot[2]);
-      std::copy_n(reinterpret_cast<const unsigned char*>(&mixed), 4,
-                  rows + i / wide * stride + i % wide * 4);
-    }
-    cairo_surface_mark_dirty(image);
-  }
-  document_->show(image, box, CAIRO_FILTER_NEAREST);
+  document_->show(imageOf(picture), box, CAIRO_FILTER_NEAREST);
 }
 
 void PdfCanvas::turn() {

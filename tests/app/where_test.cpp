@@ -111,6 +111,8 @@ TEST_CASE("whatever is told of, the window goes to a field or a choice for it") 
     open.window.setFocus();
     QWidget* before = QApplication::focusWidget();
     CHECK(open.window.goTo(where));
+    // Rows that were made for it are shown by then.
+    QCoreApplication::processEvents();
     QWidget* now = QApplication::focusWidget();
     REQUIRE(now != nullptr);
     CHECK((now != before || before == nullptr));
