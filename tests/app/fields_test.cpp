@@ -128,8 +128,8 @@ TEST_CASE("a number says where it stops when more is typed or stepped to") {
 TEST_CASE("a page with nothing in hand shows nothing of what was, and shows the same again") {
   application();
   QWidget page;
-  auto* length = new LengthField(QStringLiteral("Gap"), Member::rowGap,
-                                 LengthField::Kind::length, &page);
+  auto* length =
+      new LengthField(QStringLiteral("Gap"), Member::rowGap, LengthField::Kind::length, &page);
   auto* count = new CountBox(&page);
   length->show(Length::inches(2), Unit::inch);
   showValue(*count, 7);

@@ -68,11 +68,11 @@ void checkWithin(const Box& inner, const Box& outer) {
 TEST_CASE("a stencil's cells and labels lie in its sheet, all round, over the seam, in parts") {
   const CupAngle back = CupAngle::back();
   const std::pair<ZoneNode, std::string> zones[] = {
-      {ZoneNode(), ""},          // all round
-      {vees(1, back), ".0"},     // over the seam
+      {ZoneNode(), ""},                    // all round
+      {vees(1, back), ".0"},               // over the seam
       {vees(1, CupAngle::front()), ".0"},  // at the front
-      {vees(1, back), ".1"},     // all but a V at the seam
-      {vees(3, back), ".3"},     // three parts, one of them over the seam
+      {vees(1, back), ".1"},               // all but a V at the seam
+      {vees(3, back), ".3"},               // three parts, one of them over the seam
   };
   for (const auto& [node, zone] : zones) {
     for (const Family family : {Family::hexagons, Family::crosses, Family::bricks}) {
