@@ -74,7 +74,7 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
                Member::liquidBand, [&](Liquid& liquid) { liquid.band = typed; });
       });
   overlap_ = addMarkedField(
-      order, fields, tr("Its ends overlap"), Member::liquidOverlap,
+      order, fields, tr("Overlap"), Member::liquidOverlap,
       [this]() -> std::optional<Length> {
         if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
         return order_.currentCup().liquid->overlap.length;
@@ -87,6 +87,7 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
   lengths->setSpacing(8);
   lengths->addWidget(seal_);
   lengths->addWidget(band_);
+  for (LengthField* one : {seal_, band_, overlap_}) one->edit()->setMinimumWidth(60);
   lengths->addWidget(overlap_);
   inner->addLayout(lengths);
   words_ = new QLabel;
