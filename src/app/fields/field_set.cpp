@@ -7,11 +7,19 @@
 namespace avrelt {
 namespace {
 
-/// A girth measured again has one field, whatever of it is wrong.
+/// A girth measured again has one field, whatever of it is wrong; a band's lap is told of at its
+/// height.
 Member fieldMember(Member member) {
-  const bool again = member == Member::measuredAfter || member == Member::measuredAt ||
-                     member == Member::measuredGirth;
-  return again ? Member::measured : member;
+  switch (member) {
+    case Member::measuredAfter:
+    case Member::measuredAt:
+    case Member::measuredGirth:
+      return Member::measured;
+    case Member::liquidOverlap:
+      return Member::liquidBand;
+    default:
+      return member;
+  }
 }
 
 /// Whether a field is for that; one without a number is for every one of a list.

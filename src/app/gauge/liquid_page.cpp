@@ -73,22 +73,10 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
         change(tr("Set the cover band to %1").arg(say(typed.length, order_.unit())),
                Member::liquidBand, [&](Liquid& liquid) { liquid.band = typed; });
       });
-  overlap_ = addMarkedField(
-      order, fields, tr("Overlap"), Member::liquidOverlap,
-      [this]() -> std::optional<Length> {
-        if (!order_.hasCup() || !order_.currentCup().liquid) return std::nullopt;
-        return order_.currentCup().liquid->overlap.length;
-      },
-      [this](const WrittenLength& typed) {
-        change(tr("Let the band's ends overlap by %1").arg(say(typed.length, order_.unit())),
-               Member::liquidOverlap, [&](Liquid& liquid) { liquid.overlap = typed; });
-      });
   auto* lengths = new QHBoxLayout;
   lengths->setSpacing(8);
   lengths->addWidget(seal_);
   lengths->addWidget(band_);
-  for (LengthField* one : {seal_, band_, overlap_}) one->edit()->setMinimumWidth(60);
-  lengths->addWidget(overlap_);
   inner->addLayout(lengths);
   words_ = new QLabel;
   words_->setProperty("role", "label");
@@ -164,7 +152,6 @@ void LiquidPage::refresh() {
                            std::lround(inches ? now.warmest.fahrenheit() : now.warmest.celsius())));
   seal_->show(now.sealAt.length, unit);
   band_->show(now.band.length, unit);
-  overlap_->show(now.overlap.length, unit);
   const LiquidMix mix = mixOf(now);
   const auto ml = [](Volume volume) { return QString::fromStdString(volumeText(volume)); };
   words_->setText(

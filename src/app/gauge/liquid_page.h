@@ -39,7 +39,6 @@ class LiquidPage : public QWidget {
   QSpinBox* warmest_ = nullptr;
   LengthField* seal_ = nullptr;
   LengthField* band_ = nullptr;
-  LengthField* overlap_ = nullptr;
   QLabel* words_ = nullptr;
 };
 
