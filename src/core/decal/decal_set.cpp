@@ -69,8 +69,7 @@ Faults setFaults(const DecalSet& set) {
     fault({Member::layers, set.id}, {"A set takes up to %1 layers. Make another set of the rest.",
                                      {static_cast<long>(mostLayers)}});
   }
-  for (std::size_t i = 0; i < set.layers.size(); ++i) {
-    const Layer& layer = set.layers[i];
+  for (const Layer& layer : set.layers) {
     if (hasOffset(layer.kind)) {
       if (layer.offset.length > mostOffset) {
         fault({Member::layerOffset, layer.id},

@@ -151,16 +151,14 @@ class SetPlanner::Work {
       for (Fault& fault : faults) faults_.push_back(std::move(fault));
     };
     std::size_t places = 0;
-    for (std::size_t i = 0; i < sets_.size(); ++i) {
-      take(setFaults(sets_[i]));
-      places += sets_[i].places.size();
+    for (const DecalSet& set : sets_) {
+      take(setFaults(set));
+      places += set.places.size();
     }
-    for (std::size_t i = 0; i < rows_.size(); ++i) {
-      take(rowFaults(rows_[i]));
-    }
-    for (std::size_t i = 0; i < scatters_.size(); ++i) {
-      take(scatterFaults(scatters_[i]));
-      places += scatters_[i].items.size();
+    for (const Row& row : rows_) take(rowFaults(row));
+    for (const Scatter& scatter : scatters_) {
+      take(scatterFaults(scatter));
+      places += scatter.items.size();
     }
     placed_ = places;
     if (places > mostPlaces)

@@ -7,11 +7,11 @@ Faults maskFaults(const std::vector<Mask>& masks) {
   constexpr Length most = Length::mm(200);
   constexpr Length least = Length::mm(3);
   Faults faults;
-  for (std::size_t i = 0; i < masks.size(); ++i) {
-    const Length margin = masks[i].margin.length;
-    if (masks[i].kind != MaskKind::window || (margin >= least && margin <= most)) continue;
+  for (const Mask& mask : masks) {
+    const Length margin = mask.margin.length;
+    if (mask.kind != MaskKind::window || (margin >= least && margin <= most)) continue;
     faults.push_back(
-        {Where(Member::maskMargin, masks[i].id),
+        {Where(Member::maskMargin, mask.id),
          {"A window with %1 round it cannot be laid. Give %2 to %3.", {margin, least, most}}});
   }
   return faults;
