@@ -116,8 +116,7 @@ std::vector<Watch> watchFilms(const Divided& divided, const std::vector<StripePl
 
 std::vector<Watch> watchMasks(const std::vector<Mask>& masks, const Divided& divided) {
   std::vector<Watch> watches;
-  for (std::size_t i = 0; i < masks.size(); ++i) {
-    const Mask& mask = masks[i];
+  for (const Mask& mask : masks) {
     const auto gone = [&](const std::string& id) {
       return std::none_of(divided.zones.begin(), divided.zones.end(),
                           [&](const Zone& zone) { return zone.id == id; });

@@ -17,12 +17,12 @@ class References {
   std::vector<Watch> watches() && {
     ofStripes();
     for (const Zone& zone : of_.divided.zones) ofEdges(zone);
-    for (std::size_t i = 0; i < of_.rows.size(); ++i) {
-      ofSets(Rule::rowWaits, {Member::rowSets, of_.rows[i].id}, of_.rows[i].sets,
+    for (const Row& row : of_.rows) {
+      ofSets(Rule::rowWaits, {Member::rowSets, row.id}, row.sets,
              "A row waits for a set that is not there, and goes round without it. Bring the set "
              "back, or take it out of the row.");
     }
-    for (std::size_t i = 0; i < of_.scatters.size(); ++i) ofScatter(i);
+    for (const Scatter& scatter : of_.scatters) ofScatter(scatter);
     return std::move(watches_);
   }
 
@@ -32,10 +32,9 @@ class References {
   }
 
   void ofStripes() {
-    const std::vector<Stripe>& stripes = of_.division.stripes;
-    for (std::size_t i = 0; i < stripes.size(); ++i) {
-      if (lineAt(of_.divided, stripes[i].of, stripes[i].line) != nullptr) continue;
-      put(Rule::stripeWaits, WatchLevel::warn, Where(Member::stripeLine, stripes[i].id),
+    for (const Stripe& stripe : of_.division.stripes) {
+      if (lineAt(of_.divided, stripe.of, stripe.line) != nullptr) continue;
+      put(Rule::stripeWaits, WatchLevel::warn, Where(Member::stripeLine, stripe.id),
           {"A stripe waits for a line that is not cut. Cut the line again, lay the stripe on "
            "another, or remove it.",
            {}});
@@ -63,8 +62,7 @@ class References {
     put(rule, WatchLevel::note, std::move(where), {words, {}});
   }
 
-  void ofScatter(std::size_t index) {
-    const Scatter& scatter = of_.scatters[index];
+  void ofScatter(const Scatter& scatter) {
     ofSets(Rule::scatterWaits, {Member::scatterSets, scatter.id}, scatter.sets,
            "A scatter waits for a set that is not there, and throws the others. Bring the set "
            "back, or take it out of the scatter.");
