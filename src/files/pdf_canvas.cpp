@@ -154,6 +154,8 @@ class PdfCanvas::Document {
     // As if nothing had been said yet: what readers take where a page says nothing.
     cairo_set_line_width(cairo_, 1);
     cairo_set_dash(cairo_, nullptr, 0, 0);
+    cairo_reset_clip(cairo_);
+    cairo_new_path(cairo_);
     inks() = {};
   }
   void turn() {

@@ -353,6 +353,8 @@ MainWindow::Station stationFor(Member member) {
 }  // namespace
 
 bool MainWindow::goTo(const Where& where) {
+  const Thing thing = thingOf(where.member);
+  if (thing == Thing::none || thing == Thing::order) return false;
   takeInHand(order_, where);
   const Station station = stationFor(where.member);
   goToStation(station);
