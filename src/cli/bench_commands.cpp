@@ -6,6 +6,7 @@
 #include <filesystem>
 #include <iostream>
 
+#include "bench/step_words.h"
 #include "files/bench_files.h"
 #include "files/disk.h"
 #include "files/schedule_json.h"
@@ -68,20 +69,10 @@ int runSteps(const PlanOptions& options) {
       for (const Caution caution : step.cautions) {
         std::cout << "     ! " << words(cautionWords(caution)) << '\n';
       }
-      if (!step.mix.empty()) std::cout << "     takes: " << mixText(step.mix) << '\n';
-      if (!step.note.empty()) std::cout << "     note: " << step.note << '\n';
-      if (step.wait.least > Duration() || step.wait.most) {
-        std::cout << "     then";
-        if (step.wait.least > Duration()) {
-          std::cout << " wait " << timeText(step.wait.least) << " at least";
-        }
-        if (step.wait.most) {
-          std::cout << (step.wait.least > Duration() ? "," : " go on within")
-                    << (step.wait.least > Duration() ? " at most " : " ")
-                    << timeText(*step.wait.most);
-        }
-        std::cout << '\n';
+      for (const Sentence& detail : detailsOf(step)) {
+        std::cout << "     " << words(detail) << '\n';
       }
+      if (!step.note.empty()) std::cout << "     " << step.note << '\n';
     }
     for (const StepConflict& conflict : changed.conflicts) {
       std::cout << "  ? " << words(conflict.words) << '\n';

@@ -3,9 +3,9 @@
 
 #include <libical/ical.h>
 
-#include <cmath>
 #include <memory>
-#include <sstream>
+
+#include "bench/step_words.h"
 
 namespace avrelt {
 namespace {
@@ -34,39 +34,13 @@ std::string details(const Step& step, const InWords& words) {
   const auto line = [&](const std::string& more) {
     if (!more.empty()) text += (text.empty() ? "" : "\n") + more;
   };
-  if (!step.mix.empty()) line("Takes: " + mixText(step.mix));
-  if (step.wait.least > Duration()) line("Then wait at least " + timeText(step.wait.least) + ".");
-  if (step.wait.most) line("Go on within " + timeText(*step.wait.most) + ".");
+  for (const Sentence& more : detailsOf(step)) line(words(more));
   for (const Caution caution : step.cautions) line(words(cautionWords(caution)));
   line(step.note);
   return text;
 }
 
 }  // namespace
-
-std::string timeText(Duration duration) {
-  constexpr long hour = 60;
-  const long minutes = std::lround(duration.minutes());
-  if (minutes < hour) return std::to_string(minutes) + " min";
-  const std::string hours = std::to_string(minutes / hour) + " h";
-  return minutes % hour == 0 ? hours : hours + " " + std::to_string(minutes % hour) + " min";
-}
-
-std::string mixPartText(const MixPart& part) {
-  std::ostringstream text;
-  text.precision(3);
-  text << (part.name == "part_a" ? "part A" : part.name == "part_b" ? "part B" : part.name);
-  if (!part.of.empty()) text << " “" << part.of << "”";
-  if (part.volume) text << ", " << part.volume->ml() << " ml";
-  if (part.mass) text << ", " << part.mass->grams() << " g";
-  return text.str();
-}
-
-std::string mixText(const Mix& mix) {
-  std::string text;
-  for (const MixPart& part : mix.parts) text += (text.empty() ? "" : "; ") + mixPartText(part);
-  return text;
-}
 
 std::string benchCalendar(const BenchPlan& plan, const std::string& order, const InWords& words) {
   if (!plan.schedule) return {};

@@ -12,13 +12,6 @@ namespace avrelt {
 /// Words of the core in the language of who reads the file.
 using InWords = std::function<std::string(const Sentence&)>;
 
-/// "12 min", "5 h", "5 h 30 min".
-std::string timeText(Duration duration);
-/// "part A 11 ml, 12.2 g; part B 11 ml, 11.1 g".
-std::string mixText(const Mix& mix);
-/// The same of one thing in it.
-std::string mixPartText(const MixPart& part);
-
 /// The work that is left as a calendar (iCalendar, RFC 5545) other programs read: an event for each
 /// step, named by cup and step, with what it takes, and an alarm as it begins. Times are those of
 /// the wall clock wherever it is read. Empty where there is no schedule.

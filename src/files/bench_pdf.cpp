@@ -2,6 +2,7 @@
 #include <set>
 #include <vector>
 
+#include "bench/step_words.h"
 #include "files/bench_files.h"
 #include "files/pdf_pages.h"
 #include "sheet/paper.h"
@@ -40,10 +41,7 @@ class BenchPages {
         for (std::string& line : pages_.wrapped(text, smallSize, room()))
           small.push_back(std::move(line));
       };
-      if (!step.mix.empty()) more(mixText(step.mix));
-      if (step.wait.least > Duration())
-        more("Then wait at least " + timeText(step.wait.least) + ".");
-      if (step.wait.most) more("Go on within " + timeText(*step.wait.most) + ".");
+      for (const Sentence& detail : detailsOf(step)) more(words_(detail));
       // Once over all cups: they are told at every cup's own first step.
       for (const Caution caution : step.cautions) {
         if (told_.insert(caution).second) more(words_(cautionWords(caution)));
@@ -93,9 +91,9 @@ class BenchPages {
     text(number, wide_ - margin - pages_.lengthOf(number, textSize), textSize);
     at_ += lineHeight;
     if (page_ == 1) {
-      text("Done " + dayText(plan_.at(plan_.schedule->ends)) + ", " +
-               clockText(plan_.at(plan_.schedule->ends)) +
-               ". What makers’ data sheets say goes first.",
+      const CivilTime ends = plan_.at(plan_.schedule->ends);
+      text(words_({"Done %1, %2. What makers’ data sheets say goes first.",
+                   {dayText(ends), clockText(ends)}}),
            margin, smallSize);
     }
     at_ += lineHeight;

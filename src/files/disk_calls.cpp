@@ -49,25 +49,14 @@ int Descriptor::close() {
 namespace disk {
 namespace {
 
-std::function<int(std::string_view)>& test() {
-  static std::function<int(std::string_view)> asked;
-  return asked;
-}
-
-/// Does a call that gives 0 or less than 0, unless a test lets it fail.
+/// Does a call that gives 0 or less than 0, unless it is refused.
 template <typename Call>
 int did(const char* name, const Call& call) {
-  if (test()) {
-    if (const int error = test()(name)) return error;
-  }
+  if (const int error = refusal(name)) return error;
   return call() < 0 ? errno : 0;
 }
 
 }  // namespace
-
-void failBy(std::function<int(std::string_view)> asked) {
-  test() = std::move(asked);
-}
 
 int makeFile(std::string& pattern, Descriptor& file) {
   return did("make", [&] {

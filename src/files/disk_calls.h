@@ -4,7 +4,6 @@
 #include <sys/types.h>
 
 #include <filesystem>
-#include <functional>
 #include <string>
 #include <string_view>
 #include <utility>
@@ -37,15 +36,15 @@ class Descriptor {
   int number_;
 };
 
-/// The calls of the system by which files come to be. Each gives 0 or the error, `errno`'s number,
-/// and each can be made to fail by a test.
+/// The calls of the system by which files come to be. Each gives 0 or the error, `errno`'s number.
 namespace disk {
 
 using Path = std::filesystem::path;
 
 /// Asked before each call, by its name ("write", "sync", "rename" …), for the error it is to fail
-/// with; 0 lets it through. An empty function ends it. For tests, on one thread.
-void failBy(std::function<int(std::string_view call)> test);
+/// with; 0 lets it through. Here none fails: a program that tries failures out is linked with a
+/// function of this name of its own.
+int refusal(std::string_view call);
 
 /// A new file or folder of a name nobody has: the pattern's last six letters, XXXXXX, are chosen.
 /// Locked, for as long as the descriptor lives, against `abandoned`.

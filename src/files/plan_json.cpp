@@ -413,7 +413,7 @@ void addSteps(Json& json, const CupPlan& cup, const Plan& plan) {
     if (step.mix.empty()) continue;
     Json mix = {{"steps", {step.id}}, {"parts", Json::array()}};
     for (const MixPart& part : step.mix.parts) {
-      Json one = {{"name", part.name},
+      Json one = {{"name", mixKindName(part.kind)},
                   {"of", part.of},
                   {"ml", part.volume ? Json(rounded(part.volume->ml())) : Json()},
                   {"g", part.mass ? Json(rounded(part.mass->grams())) : Json()}};

@@ -9,9 +9,9 @@
 
 #include "app/application.h"
 #include "files/disk.h"
-#include "files/disk_calls.h"
 #include "files/document_json.h"
 #include "job/ids.h"
+#include "refusing_disk.h"
 
 using namespace avrelt;
 
@@ -76,9 +76,10 @@ TEST_CASE("on a full disk the copy that is opened stays, to be offered again") {
   OpenWindow open;
   QString seen;
   answerNextDialog("Open the copy", &seen);
-  disk::failBy([](std::string_view call) { return call == "write" ? ENOSPC : 0; });
-  open.window.file().offerRecovery();
-  disk::failBy({});
+  {
+    const RefusingDisk full([](std::string_view call) { return call == "write" ? ENOSPC : 0; });
+    open.window.file().offerRecovery();
+  }
   CHECK(open.window.order().document().cups[0].name == "Saved from the crash");
   CHECK(QFile::exists(copy));
   CHECK_FALSE(Recovery::leftBehind().empty());
@@ -162,9 +163,11 @@ TEST_CASE("a copy knows its file from the first moment, and a failed one is told
   const QString copy = open.window.file().recovery().copyPath();
   // Killed between the note and the copy, there is a note; the other way round never.
   int at = 0;
-  disk::failBy([&](std::string_view call) { return call == "make" && ++at == 2 ? ENOSPC : 0; });
-  open.window.file().recovery().keep();
-  disk::failBy({});
+  {
+    const RefusingDisk full(
+        [&](std::string_view call) { return call == "make" && ++at == 2 ? ENOSPC : 0; });
+    open.window.file().recovery().keep();
+  }
   CHECK_FALSE(QFile::exists(copy));
   CHECK(QFile::exists(copy + ".from"));
   CHECK(open.window.watchLine().sentence().contains("The disk is full"));

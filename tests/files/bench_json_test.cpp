@@ -6,6 +6,7 @@
 #include <catch2/catch.hpp>
 #include <random>
 
+#include "bench/step_words.h"
 #include "files/bench_files.h"
 #include "files/document_json.h"
 #include "job/ids.h"
@@ -128,12 +129,24 @@ TEST_CASE("What means nothing at a bench is refused where it stands", "[bench]")
   CHECK(fieldOf(R"({"from": "2026-12-09"})").empty());
 }
 
-TEST_CASE("Times and mixes are said as a maker says them", "[bench]") {
+TEST_CASE("Times, mixes and waits are said as a maker says them", "[bench]") {
   CHECK(timeText(min(12)) == "12 min");
   CHECK(timeText(min(59.6)) == "1 h");
   CHECK(timeText(min(300)) == "5 h");
   CHECK(timeText(min(330)) == "5 h 30 min");
-  CHECK(mixText({{{"part_a", {}, Volume::ml(11), Mass::grams(12.2)},
-                  {"glitter", "night", {}, Mass::grams(3)}}}) ==
-        "part A, 11 ml, 12.2 g; glitter “night”, 3 g");
+  const auto said = [](const std::optional<Sentence>& words) {
+    return words ? inWords(*words, Unit::mm) : std::string();
+  };
+  CHECK(said(takesWords({{{MixKind::partA, {}, Volume::ml(11), Mass::grams(12.2)},
+                          {MixKind::glitter, "night", {}, Mass::grams(3.04)}}})) ==
+        "Takes: Part A, 11 ml, 12 g; Glitter, night, 3 g.");
+  MixPart fast{MixKind::partB, {}, Volume::ml(4.56)};
+  fast.method = MethodKind::fastResin;
+  CHECK(said(takesWords({{fast}})) == "Takes: Fast resin, part B, 4.6 ml.");
+  CHECK(said(takesWords({})).empty());
+  CHECK(said(waitWords({})).empty());
+  CHECK(said(waitWords({min(330)})) == "Then wait at least 5 h 30 min.");
+  CHECK(said(waitWords({min(60), min(120)})) == "Then wait at least 1 h, at most 2 h.");
+  CHECK(said(waitWords({{}, min(8)})) == "Go on within 8 min.");
+  CHECK(said(waitWords({{}, min(0)})) == "Go on at once.");
 }

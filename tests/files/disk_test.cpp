@@ -9,9 +9,9 @@
 #include <csignal>
 #include <fstream>
 
-#include "files/disk_calls.h"
 #include "files/generation.h"
 #include "files/temporary_folder.h"
+#include "refusing_disk.h"
 
 using namespace avrelt;
 namespace fs = std::filesystem;
@@ -129,9 +129,10 @@ TEST_CASE("whichever call of the disk fails, an order's file is the old one or t
   int failed = 0;
   for (int at = 1;; ++at) {
     int calls = 0;
-    disk::failBy([&](std::string_view) { return ++calls == at ? EIO : 0; });
-    const std::optional<Sentence> fault = writeFile(folder.path / "a", "two");
-    disk::failBy({});
+    const std::optional<Sentence> fault = [&] {
+      const RefusingDisk disk([&](std::string_view) { return ++calls == at ? EIO : 0; });
+      return writeFile(folder.path / "a", "two");
+    }();
     INFO("call " << at);
     CHECK(*readFile(folder.path / "a") == (fault ? "one" : "two"));
     failed += fault ? 1 : 0;

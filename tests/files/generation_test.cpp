@@ -11,9 +11,9 @@
 #include <map>
 #include <random>
 
-#include "files/disk_calls.h"
 #include "files/outputs.h"
 #include "files/temporary_folder.h"
+#include "refusing_disk.h"
 
 using namespace avrelt;
 namespace fs = std::filesystem;
@@ -201,9 +201,10 @@ TEST_CASE("whichever call of the disk fails, a folder has the old generation or 
       const fs::path folder = ways.top.path / name;
       const Content before = fs::exists(folder) ? contentOf(folder) : Content{{"no", "folder"}};
       int calls = 0;
-      disk::failBy([&](std::string_view) { return ++calls == at ? EIO : 0; });
-      const std::optional<Sentence> fault = exportInto(folder, newer);
-      disk::failBy({});
+      const std::optional<Sentence> fault = [&] {
+        const RefusingDisk disk([&](std::string_view) { return ++calls == at ? EIO : 0; });
+        return exportInto(folder, newer);
+      }();
       INFO(name << ", call " << at);
       Content now = fs::exists(folder) ? contentOf(folder) : Content{{"no", "folder"}};
       std::erase_if(now, [](const auto& entry) { return entry.first.starts_with(".avrelt-"); });
@@ -230,18 +231,20 @@ TEST_CASE("where even putting back fails what was there is kept for the next to 
     const fs::path folder = ways.top.path / "each";
     int calls = 0;
     // From one call on the disk says no to everything, or to new names only.
-    disk::failBy([&](std::string_view call) {
-      return ++calls >= from && (!onlyNames || call == "rename") ? EIO : 0;
-    });
-    const std::optional<Sentence> fault = exportInto(folder, newer);
-    disk::failBy({});
+    const std::optional<Sentence> fault = [&] {
+      const RefusingDisk disk([&](std::string_view call) {
+        return ++calls >= from && (!onlyNames || call == "rename") ? EIO : 0;
+      });
+      return exportInto(folder, newer);
+    }();
     INFO("from call " << from << (onlyNames ? ", names" : ""));
     if (!fault) continue;
     ++failed;
     // One that is refused right after its sweep leaves what it found: the older generation, whole.
-    disk::failBy([](std::string_view call) { return call == "make" ? ENOSPC : 0; });
-    CHECK(exportInto(folder, newer).has_value());
-    disk::failBy({});
+    {
+      const RefusingDisk full([](std::string_view call) { return call == "make" ? ENOSPC : 0; });
+      CHECK(exportInto(folder, newer).has_value());
+    }
     Content now = contentOf(folder);
     std::erase_if(now, [](const auto& entry) { return entry.first.starts_with(".avrelt-"); });
     CHECK(now == ways.with("each", older));
@@ -264,7 +267,7 @@ TEST_CASE(
     REQUIRE(child >= 0);
     if (child == 0) {
       int calls = 0;
-      disk::failBy([&](std::string_view) {
+      const RefusingDisk disk([&](std::string_view) {
         if (calls++ == last) ::kill(::getpid(), SIGKILL);
         return 0;
       });

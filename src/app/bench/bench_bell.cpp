@@ -62,3 +62,5 @@ QString clockWordsOf(qint64 seconds) {
 }
 
 }  // namespace avrelt
+
+#include "moc_bench_bell.cpp"

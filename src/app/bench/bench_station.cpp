@@ -22,7 +22,7 @@ namespace avrelt {
 
 BenchStation::BenchStation(Order& order, Shelf& shelf, std::function<QString()> folder,
                            std::function<QString()> name, const QString& clockFile, QWidget* parent)
-    : QWidget(parent),
+    : Desk(parent),
       order_(order),
       shelf_(shelf),
       folder_(std::move(folder)),
@@ -326,3 +326,5 @@ bool BenchStation::goTo(const Where& where) {
 }
 
 }  // namespace avrelt
+
+#include "moc_bench_station.cpp"

@@ -7,13 +7,13 @@
 #include <QListWidget>
 #include <QPointer>
 #include <QPushButton>
-#include <QWidget>
 
 #include "app/bench/bench_bell.h"
 #include "app/bench/film_watch.h"
 #include "app/bench/room_thermometer.h"
 #include "app/bench/time_bar.h"
 #include "app/bench/timeline_view.h"
+#include "app/fields/desk.h"
 #include "app/fields/pages.h"
 #include "app/order/bench_work.h"
 #include "app/order/shelf.h"
@@ -23,7 +23,7 @@ namespace avrelt {
 
 /// The station where the order is made: what to do now and how long is left for it, what comes
 /// next, all steps of the cup in hand, what to mix, and when all of it is done.
-class BenchStation : public QWidget {
+class BenchStation : public Desk {
   Q_OBJECT
 
  public:
@@ -52,7 +52,7 @@ class BenchStation : public QWidget {
   QLabel& planWords() { return *planWords_; }
 
   /// A step of a cup that something is told of: "bench.<cup>/<step>".
-  bool goTo(const Where& where);
+  bool goTo(const Where& where) override;
   /// What cannot be kept, and what a maker's changes do to a cup.
   std::vector<WatchLine::Item> watches() const;
   /// Another order is on the bench.
@@ -88,7 +88,6 @@ class BenchStation : public QWidget {
   void readRoom();
 
  signals:
-  void said(const QString& words);
   void watched();
 
  private:

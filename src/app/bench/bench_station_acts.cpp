@@ -288,8 +288,8 @@ QStringList BenchStation::shoppingWords() {
        shoppingFor(work_.plan(), shelf_.supplies(), order_.stock().filling)) {
     if (line.supply.empty()) {
       QStringList amounts;
-      if (line.part.volume) amounts << amount(line.part.volume->ml(), tr("ml"));
-      if (line.part.mass) amounts << amount(line.part.mass->grams(), tr("g"));
+      if (line.part.volume) amounts << QString::fromStdString(measured(*line.part.volume));
+      if (line.part.mass) amounts << QString::fromStdString(measured(*line.part.mass));
       lines << tr("%1: %2").arg(partName(line.part), amounts.join(QStringLiteral(", ")));
       continue;
     }

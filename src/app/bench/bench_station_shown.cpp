@@ -218,8 +218,8 @@ void BenchStation::refreshMix() {
                  "</span></b></td><td align='right'><b><span style='font-size:20px'>%3"
                  "</span></b></td></tr>")
                  .arg(partName(part).toHtmlEscaped(),
-                      part.volume ? amount(part.volume->ml(), tr("ml")) : QString(),
-                      part.mass ? amount(part.mass->grams(), tr("g")) : QString());
+                      part.volume ? QString::fromStdString(measured(*part.volume)) : QString(),
+                      part.mass ? QString::fromStdString(measured(*part.mass)) : QString());
   }
   mix_->setText(table + QStringLiteral("</table>"));
   QString words;

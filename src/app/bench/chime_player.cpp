@@ -29,3 +29,5 @@ bool ChimePlayer::play(Chime chime) {
 }
 
 }  // namespace avrelt
+
+#include "moc_chime_player.cpp"

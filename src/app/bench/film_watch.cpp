@@ -102,3 +102,5 @@ void FilmWatch::poll() {
 }
 
 }  // namespace avrelt
+
+#include "moc_film_watch.cpp"

@@ -118,3 +118,5 @@ void MethodsDialog::take() {
 }
 
 }  // namespace avrelt
+
+#include "moc_methods_dialog.cpp"

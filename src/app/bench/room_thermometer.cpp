@@ -98,3 +98,5 @@ void RoomThermometer::take(const QByteArray& line) {
 }
 
 }  // namespace avrelt
+
+#include "moc_room_thermometer.cpp"

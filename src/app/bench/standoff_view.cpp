@@ -280,3 +280,5 @@ void StandoffView::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_standoff_view.cpp"

@@ -16,7 +16,6 @@
 #include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 #include "bench/looks.h"
-#include "files/bench_files.h"
 
 namespace avrelt {
 namespace {
@@ -57,9 +56,8 @@ StepDialog::StepDialog(const Step& step, Unit unit, QWidget* parent)
   for (const Caution caution : step.cautions) {
     column->addWidget(wordsLabel(say(cautionWords(caution), unit), "caution"));
   }
-  if (!step.mix.empty()) {
-    column->addWidget(
-        wordsLabel(tr("Takes: %1").arg(QString::fromStdString(mixText(step.mix))), "label"));
+  if (const std::optional<Sentence> takes = takesWords(step.mix)) {
+    column->addWidget(wordsLabel(say(*takes, unit), "label"));
   }
   const QString minutes = tr(" min");
   auto* times = new QHBoxLayout;
@@ -191,3 +189,5 @@ void LookDialog::choose(std::size_t remedy) {
 }
 
 }  // namespace avrelt
+
+#include "moc_step_dialog.cpp"

@@ -424,3 +424,5 @@ void TimelineView::wheelEvent(QWheelEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_timeline_view.cpp"

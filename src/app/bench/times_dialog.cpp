@@ -212,3 +212,5 @@ void TimesDialog::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_times_dialog.cpp"

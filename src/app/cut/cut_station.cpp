@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 
 #include "app/fields/card.h"
+#include "app/fields/offer.h"
 #include "app/fields/when_seen.h"
 #include "app/look/theme.h"
 #include "app/order/phrases.h"
@@ -40,7 +41,7 @@ int groupOf(const Part& part) {
 
 CutStation::CutStation(Order& order, QAction* saveSvg, QAction* savePdf, QAction* saveAll,
                        SheetsBench* bench, QWidget* parent)
-    : QWidget(parent), order_(order), bench_(bench), fields_(order) {
+    : Desk(parent), order_(order), bench_(bench), fields_(order) {
   auto* parts = new QWidget;
   QHBoxLayout* row = makeDrawer(parts);
   row->addWidget(partCard(), 38);
@@ -120,8 +121,9 @@ QWidget* CutStation::sheetCard() {
   QVBoxLayout* body = nullptr;
   QFrame* card = makeCard(tr("On paper, true size"), body);
   auto* row = new QHBoxLayout;
-  paper_ = new Segments(tr("Paper"), {QString::fromLatin1(paperName(Paper::a4)),
-                                      QString::fromLatin1(paperName(Paper::letter))});
+  paper_ = segmentsOf<Paper>(tr("Paper"),
+                             {{Paper::a4, QString::fromLatin1(paperName(Paper::a4))},
+                              {Paper::letter, QString::fromLatin1(paperName(Paper::letter))}});
   pages_ = new QLabel;
   pages_->setProperty("role", "label");
   pages_->setWordWrap(true);
@@ -131,8 +133,7 @@ QWidget* CutStation::sheetCard() {
   body->addLayout(row);
   sheet_ = new SheetView(order_);
   body->addWidget(sheet_, 1);
-  connect(paper_, &Segments::picked, this, [this](int i) {
-    const Paper paper = i == 0 ? Paper::a4 : Paper::letter;
+  onChosen<Paper>(*paper_, this, [this](Paper paper) {
     order_.edit(tr("Print on %1").arg(QString::fromLatin1(paperName(paper))),
                 [paper](Document& document) { document.paper = paper; });
   });
@@ -147,7 +148,9 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   body->addWidget(buttonFor(saveAll, false));
   auto* overLabel = new QLabel(tr("Film over everything"));
   overLabel->setProperty("role", "label");
-  over_ = new Segments(overLabel->text(), {tr("None"), tr("Clear"), tr("Printed")});
+  over_ = segmentsOf<WrapOver>(overLabel->text(), {{WrapOver::none, tr("None")},
+                                                   {WrapOver::clear, tr("Clear")},
+                                                   {WrapOver::printed, tr("Printed")}});
   over_->setToolTip(
       tr("A wrap over the whole cup, whatever its zones are. A cup that is one zone without a "
          "finish is wrapped anyway"));
@@ -157,9 +160,10 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   over->addWidget(over_);
   body->addSpacing(4);
   body->addLayout(over);
-  connect(over_, &Segments::picked, this, [this](int i) {
-    order_.editCup(i == 0 ? tr("Take no film over everything") : tr("Lay film over everything"),
-                   [i](Cup& cup) { cup.wrap.over = static_cast<WrapOver>(i); });
+  onChosen<WrapOver>(*over_, this, [this](WrapOver chosen) {
+    order_.editCup(chosen == WrapOver::none ? tr("Take no film over everything")
+                                            : tr("Lay film over everything"),
+                   [chosen](Cup& cup) { cup.wrap.over = chosen; });
   });
   auto* caution = new QLabel(
       tr("Measure again after the last smooth coat and try the paper piece before film is cut. "
@@ -321,7 +325,7 @@ void CutStation::refresh() {
   const bool strip = purpose_ == purpose::markingStrip;
   stripAt_->setVisible(strip);
   stripWidth_->setVisible(strip);
-  paper_->show(order_.document().printPaper() == Paper::a4 ? 0 : 1);
+  showChosen(*paper_, order_.document().printPaper());
   if (!order_.hasCup()) {
     pages_->clear();
     return;
@@ -331,7 +335,7 @@ void CutStation::refresh() {
   if (const std::optional<Length> at = order_.measureOf(GaugeLine::strip))
     stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
-  over_->show(static_cast<int>(cup.wrap.over));
+  showChosen(*over_, cup.wrap.over);
   fields_.showFaults();
 
   const CupPlan* plan = order_.plan();
@@ -380,3 +384,5 @@ bool CutStation::goTo(const Where& where) {
 }
 
 }  // namespace avrelt
+
+#include "moc_cut_station.cpp"

@@ -9,12 +9,12 @@
 #include <QScrollArea>
 #include <QStackedWidget>
 #include <QVBoxLayout>
-#include <QWidget>
 #include <vector>
 
 #include "app/cut/part_choice.h"
 #include "app/cut/sheet_view.h"
 #include "app/cut/sheets_bench.h"
+#include "app/fields/desk.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/order/order.h"
@@ -23,7 +23,7 @@ namespace avrelt {
 
 /// The station where parts become files: all there is to cut, film by film, what is cut already;
 /// the one in hand on paper, and saved; or all of them on sheets (`SheetsBench`).
-class CutStation : public QWidget {
+class CutStation : public Desk {
   Q_OBJECT
 
  public:
@@ -45,7 +45,7 @@ class CutStation : public QWidget {
   void toggleCut();
   /// Whether what is chosen is seen among the cup's zones, not on the wrap.
   bool isForZones() const;
-  bool goTo(const Where& where);
+  bool goTo(const Where& where) override;
 
  signals:
   void purposeChosen();

@@ -66,3 +66,5 @@ LengthField* CutterDialog::field(const QString& label, Member member, Length& le
 }
 
 }  // namespace avrelt
+
+#include "moc_cutter_dialog.cpp"

@@ -152,3 +152,5 @@ void CutterLink::end(const QString& words) {
 }
 
 }  // namespace avrelt
+
+#include "moc_cutter_link.cpp"

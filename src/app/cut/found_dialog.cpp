@@ -266,3 +266,5 @@ void FoundDialog::judge() {
 }
 
 }  // namespace avrelt
+
+#include "moc_found_dialog.cpp"

@@ -87,3 +87,5 @@ void PartChoice::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_part_choice.cpp"

@@ -92,3 +92,5 @@ void PrinterDialog::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_printer_dialog.cpp"

@@ -133,3 +133,5 @@ void SheetPrinting::set(std::size_t film, std::size_t sheet, const PrintShift& s
 }
 
 }  // namespace avrelt
+
+#include "moc_sheet_printing.cpp"

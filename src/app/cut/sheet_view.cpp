@@ -94,3 +94,5 @@ void SheetView::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_sheet_view.cpp"

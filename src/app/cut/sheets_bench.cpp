@@ -12,6 +12,7 @@
 #include "app/cut/sheet_words.h"
 #include "app/fields/card.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/offer.h"
 #include "app/fields/scrolled.h"
 #include "app/order/phrases.h"
 #include "files/read_fault.h"
@@ -163,15 +164,15 @@ QWidget* SheetsBench::partsCard() {
   auto* keeping = new QHBoxLayout;
   keeping->setSpacing(6);
   together_ = new QComboBox;
-  together_->addItems({tr("Keep nothing together"), tr("Keep each set’s parts together"),
-                       tr("Keep each cup’s parts together")});
+  offer<Together>(*together_, {{Together::nobodys, tr("Keep nothing together")},
+                               {Together::sets, tr("Keep each set’s parts together")},
+                               {Together::cups, tr("Keep each cup’s parts together")}});
   together_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   together_->setMinimumContentsLength(10);
   together_->setToolTip(tr("On one sheet of their film, where one has room for them all"));
   together_->setAccessibleName(tr("Keep together on a sheet"));
   together_->view()->setAccessibleName(together_->accessibleName());
-  connect(together_, &QComboBox::activated, this,
-          [this](int index) { work_.setTogether(static_cast<Together>(index)); });
+  onChosen<Together>(*together_, this, [this](Together chosen) { work_.setTogether(chosen); });
   keeping->addWidget(together_, 1);
   free_ = new QPushButton(tr("Free all"));
   free_->setToolTip(tr("What was laid by hand is laid with all the others again"));
@@ -347,7 +348,7 @@ void SheetsBench::refresh() {
   weeding_->setChecked(work_.weeding());
   stack_->setChecked(work_.stacking());
   alike_->setChecked(work_.likening());
-  together_->setCurrentIndex(static_cast<int>(work_.choices().together));
+  showChosen(*together_, work_.choices().together);
   words_->setText(words.join(QLatin1Char(' ')));
   const int row = std::max(0, list_->currentRow());
   {
@@ -464,3 +465,5 @@ void SheetsBench::refreshCutting() {
 }
 
 }  // namespace avrelt
+
+#include "moc_sheets_bench.cpp"

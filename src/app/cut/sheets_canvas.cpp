@@ -443,3 +443,5 @@ void SheetsCanvas::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_sheets_canvas.cpp"

@@ -406,3 +406,5 @@ void SheetsWork::setLikening(bool on) {
 }
 
 }  // namespace avrelt
+
+#include "moc_sheets_work.cpp"

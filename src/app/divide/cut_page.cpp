@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/count_box.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/order/phrases.h"
 #include "app/order/zone_edits.h"
@@ -184,7 +185,10 @@ QLayout* CutPage::cutButtons() {
 
 QLayout* CutPage::choices() {
   auto* row = new QHBoxLayout;
-  by_ = new Segments(tr("Placed by"), {tr("Equal"), tr("Places"), tr("Widths"), tr("Spacers")});
+  by_ = segmentsOf<CutBy>(tr("Placed by"), {{CutBy::equal, tr("Equal")},
+                                            {CutBy::places, tr("Places")},
+                                            {CutBy::widths, tr("Widths")},
+                                            {CutBy::spacers, tr("Spacers")}});
   by_->button(static_cast<int>(CutBy::spacers))
       ->setToolTip(tr("Tape, a spacer touching it, tape touching that, and so on"));
   shape_ = new Segments(tr("Shape"), {tr("Curves"), tr("Zigzag")});
@@ -193,9 +197,9 @@ QLayout* CutPage::choices() {
   row->addWidget(end_);
   row->addWidget(shape_);
   row->addStretch();
-  connect(by_, &Segments::picked, this, [this](int i) {
+  onChosen<CutBy>(*by_, this, [this](CutBy chosen) {
     editCut(order_, tr("Place lines otherwise"), {},
-            [&](Cut& cut) { placeBy(cut, static_cast<CutBy>(i), order_); });
+            [&](Cut& cut) { placeBy(cut, chosen, order_); });
   });
   connect(end_, &Segments::picked, this, [this](int i) {
     editCut(order_, tr("Count from the other end"), {},
@@ -268,10 +272,12 @@ QWidget* CutPage::counter() {
 }
 
 QWidget* CutPage::leftOver() {
-  leftover_ = new Segments(tr("What is left over goes to"), {tr("Top"), tr("Base"), tr("Both")});
-  connect(leftover_, &Segments::picked, this, [this](int i) {
-    editCut(order_, tr("Put what is left over elsewhere"), {}, [i](Cut& cut) {
-      if (auto* rings = std::get_if<RingCut>(&cut.how)) rings->leftover = static_cast<Leftover>(i);
+  leftover_ = segmentsOf<Leftover>(
+      tr("What is left over goes to"),
+      {{Leftover::top, tr("Top")}, {Leftover::base, tr("Base")}, {Leftover::both, tr("Both")}});
+  onChosen<Leftover>(*leftover_, this, [this](Leftover chosen) {
+    editCut(order_, tr("Put what is left over elsewhere"), {}, [chosen](Cut& cut) {
+      if (auto* rings = std::get_if<RingCut>(&cut.how)) rings->leftover = chosen;
     });
   });
   return under(new QLabel(tr("What is left over goes to")), leftover_, Qt::AlignLeft);
@@ -446,7 +452,7 @@ void CutPage::showNumbers(const Cut* cut) {
   const Unit unit = order_.unit();
   const std::optional<CutBy> by = cut != nullptr ? placedBy(*cut) : std::nullopt;
   by_->setVisible(by.has_value());
-  if (by) by_->show(static_cast<int>(*by));
+  if (by) showChosen(*by_, *by);
   const auto* rings = cut != nullptr ? std::get_if<RingCut>(&cut->how) : nullptr;
   by_->button(static_cast<int>(CutBy::spacers))->setVisible(rings != nullptr);
   const std::optional<bool> fromRim = cut != nullptr ? countsFromRim(*cut) : std::nullopt;
@@ -488,7 +494,7 @@ void CutPage::showNumbers(const Cut* cut) {
     of->setVisible(spaced);
   }
   if (spaced) {
-    leftover_->show(static_cast<int>(rings->leftover));
+    showChosen(*leftover_, rings->leftover);
     showRun(*rings);
   }
   showCount(cut, spaced);
@@ -529,3 +535,5 @@ void CutPage::showList(const Cut* cut) {
 }
 
 }  // namespace avrelt
+
+#include "moc_cut_page.cpp"

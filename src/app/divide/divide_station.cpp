@@ -8,7 +8,7 @@
 namespace avrelt {
 
 DivideStation::DivideStation(Order& order, QWidget* parent)
-    : QWidget(parent), order_(order), fields_(order) {
+    : Desk(parent), order_(order), fields_(order) {
   QHBoxLayout* drawer = makeDrawer(this);
   cut_ = new CutPage(order, fields_);
   finish_ = new FinishPage(order, fields_);
@@ -65,3 +65,5 @@ bool DivideStation::goTo(const Where& where) {
 }
 
 }  // namespace avrelt
+
+#include "moc_divide_station.cpp"

@@ -1,18 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QWidget>
-
 #include "app/divide/cut_page.h"
 #include "app/divide/finish_page.h"
 #include "app/divide/work_page.h"
+#include "app/fields/desk.h"
 #include "app/fields/field_set.h"
 #include "app/order/order.h"
 
 namespace avrelt {
 
 /// Station 2: the wall parted into zones, what fills them, and the work that comes of it.
-class DivideStation : public QWidget {
+class DivideStation : public Desk {
   Q_OBJECT
 
  public:
@@ -20,13 +19,10 @@ class DivideStation : public QWidget {
 
   /// Puts the keyboard to what the field names ("divide.body.parts[1].cut.wide"); false where it is
   /// none of this station's.
-  bool goTo(const Where& where);
+  bool goTo(const Where& where) override;
   CutPage& cutPage() { return *cut_; }
   FinishPage& finishPage() { return *finish_; }
   WorkPage& workPage() { return *work_; }
-
- signals:
-  void said(const QString& sentence);
 
  private:
   void refresh();

@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/offer.h"
 #include "app/order/phrases.h"
 #include "app/order/picture_edits.h"
 #include "app/order/zone_edits.h"
@@ -38,8 +39,11 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   auto* column = new QVBoxLayout(this);
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(5);
-  kind_ =
-      new Segments(tr("Finish"), {tr("None"), tr("Paint"), tr("Glitter"), tr("Film"), tr("Bare")});
+  kind_ = segmentsOf<FinishKind>(tr("Finish"), {{FinishKind::none, tr("None")},
+                                                {FinishKind::paint, tr("Paint")},
+                                                {FinishKind::glitter, tr("Glitter")},
+                                                {FinishKind::film, tr("Film")},
+                                                {FinishKind::bare, tr("Bare")}});
   column->addWidget(kind_, 0, Qt::AlignLeft);
   nameLabel_ = new QLabel(tr("Called"));
   nameLabel_->setProperty("role", "label");
@@ -70,15 +74,23 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   stick_ = new QComboBox;
   stick_->setAccessibleName(tr("Stuck with"));
   stick_->view()->setAccessibleName(tr("Ways to stick glitter"));
-  stick_->addItems({tr("resin"), tr("brush-on glue"), tr("wet paint"), tr("spray clear"),
-                    tr("tacky glue"), tr("UV resin")});
+  offer<Stick>(*stick_, {{Stick::resin, tr("resin")},
+                         {Stick::brushGlue, tr("brush-on glue")},
+                         {Stick::wetPaint, tr("wet paint")},
+                         {Stick::sprayClear, tr("spray clear")},
+                         {Stick::tackyGlue, tr("tacky glue")},
+                         {Stick::uvResin, tr("UV resin")}});
   stickLabel_->setBuddy(stick_);
   grain_ = new QComboBox;
   grain_->setAccessibleName(tr("Cut of the glitter"));
-  grain_->addItems({tr("fine"), tr("medium"), tr("chunky")});
+  offer<GlitterCut>(*grain_, {{GlitterCut::fine, tr("fine")},
+                              {GlitterCut::medium, tr("medium")},
+                              {GlitterCut::chunky, tr("chunky")}});
   way_ = new QComboBox;
   way_->setAccessibleName(tr("How the paint goes on"));
-  way_->addItems({tr("brushed or sprayed"), tr("ink, dripped and tilted"), tr("dipped")});
+  offer<FinishKind>(*way_, {{FinishKind::paint, tr("brushed or sprayed")},
+                            {FinishKind::ink, tr("ink, dripped and tilted")},
+                            {FinishKind::dip, tr("dipped")}});
   for (QComboBox* box : {grain_, way_}) box->view()->setAccessibleName(box->accessibleName());
   opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear"), tr("Printed"), tr("To print")});
   opaque_->button(2)->setToolTip(tr("Film that is bought with a print, which has a direction"));
@@ -94,7 +106,9 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   patch_->setAccessibleName(tr("Patch for a V's point or a seam"));
   patch_->view()->setAccessibleName(patch_->accessibleName());
   patch_->setToolTip(tr("A small piece of the same film that hides where its ends meet"));
-  patch_->addItems({tr("no patch"), tr("a disc"), tr("a drop")});
+  offer<PatchShape>(*patch_, {{PatchShape::none, tr("no patch")},
+                              {PatchShape::disc, tr("a disc")},
+                              {PatchShape::drop, tr("a drop")}});
   auto* films = new QHBoxLayout;
   films->setSpacing(6);
   films->addWidget(opaque_);
@@ -106,8 +120,10 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   edge_ = new QComboBox;
   edge_->setAccessibleName(tr("At the zone's lines"));
   edge_->view()->setAccessibleName(edge_->accessibleName());
-  edge_->addItems(
-      {tr("under stripes by half"), tr("exact"), tr("larger by"), tr("larger, to trim")});
+  offer<FilmEdge>(*edge_, {{FilmEdge::stripes, tr("under stripes by half")},
+                           {FilmEdge::exact, tr("exact")},
+                           {FilmEdge::under, tr("larger by")},
+                           {FilmEdge::trim, tr("larger, to trim")}});
   edgeBy_ = fields.add(tr("By how much"), Member::edgeBy);
   edgeBy_->setLabel({});
   auto* edges = new QHBoxLayout;
@@ -136,20 +152,23 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addWidget(size_);
   column->addStretch();
 
-  connect(kind_, &Segments::picked, this, [this](int i) {
-    editFinish(order_, tr("Choose a finish"), {}, [i](Finish& finish) {
-      finish.kind = static_cast<FinishKind>(i);
+  connectFields();
+}
+
+void FinishPage::connectFields() {
+  onChosen<FinishKind>(*kind_, this, [this](FinishKind chosen) {
+    editFinish(order_, tr("Choose a finish"), {}, [chosen](Finish& finish) {
+      finish.kind = chosen;
       finish.supply.clear();
     });
   });
-  connect(grain_, &QComboBox::activated, this, [this](int i) {
+  onChosen<GlitterCut>(*grain_, this, [this](GlitterCut chosen) {
     editFinish(order_, tr("Choose the cut of the glitter"), {},
-               [i](Finish& finish) { finish.grain = static_cast<GlitterCut>(i); });
+               [chosen](Finish& finish) { finish.grain = chosen; });
   });
-  connect(way_, &QComboBox::activated, this, [this](int i) {
-    static constexpr FinishKind ways[] = {FinishKind::paint, FinishKind::ink, FinishKind::dip};
-    editFinish(order_, tr("Choose how the paint goes on"), {}, [i](Finish& finish) {
-      finish.kind = ways[i];
+  onChosen<FinishKind>(*way_, this, [this](FinishKind chosen) {
+    editFinish(order_, tr("Choose how the paint goes on"), {}, [chosen](Finish& finish) {
+      finish.kind = chosen;
       finish.supply.clear();
     });
   });
@@ -174,9 +193,9 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
     if (found != nullptr) order_.pickLine(found->id);
     refresh();
   });
-  connect(edge_, &QComboBox::activated, this, [this](int i) {
+  onChosen<FilmEdge>(*edge_, this, [this](FilmEdge chosen) {
     changeEdge(tr("Choose how far film goes at its lines"), {},
-               [i](FilmEdge& edge, WrittenLength&) { edge = static_cast<FilmEdge>(i); });
+               [chosen](FilmEdge& edge, WrittenLength&) { edge = chosen; });
   });
   const auto setBy = [this](const WrittenLength& typed) {
     changeEdge(tr("Set how far film runs over its lines"), QStringLiteral("edge"),
@@ -191,9 +210,9 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
                         step(graduation) * marks;
     setBy(written(std::max(next, Length()), order_.unit()));
   });
-  connect(patch_, &QComboBox::activated, this, [this](int i) {
-    editFinish(order_, i == 0 ? tr("Cut no patch") : tr("Cut a patch"), {},
-               [i](Finish& finish) { finish.patch = static_cast<PatchShape>(i); });
+  onChosen<PatchShape>(*patch_, this, [this](PatchShape chosen) {
+    editFinish(order_, chosen == PatchShape::none ? tr("Cut no patch") : tr("Cut a patch"), {},
+               [chosen](Finish& finish) { finish.patch = chosen; });
   });
   const auto setAcross = [this](const WrittenLength& typed) {
     editFinish(order_, tr("Set how wide the patch is"), QStringLiteral("patch"),
@@ -215,7 +234,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
       finish.supply.clear();
     });
   });
-  connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
+  connect(name_, &QLineEdit::editingFinished, &order_, &Order::settle);
   connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {
     editFinish(order_, tr("Choose a colour"), {}, [&](Finish& finish) {
       finish.colour = colour.toStdString();
@@ -223,12 +242,12 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
       if (finish.kind == FinishKind::none) finish.kind = FinishKind::glitter;
     });
   });
-  connect(stick_, &QComboBox::activated, this, [this](int i) {
+  onChosen<Stick>(*stick_, this, [this](Stick chosen) {
     editFinish(order_, tr("Choose how it is stuck"), {},
-               [i](Finish& finish) { finish.stick = static_cast<Stick>(i); });
+               [chosen](Finish& finish) { finish.stick = chosen; });
   });
-  connect(&order, &Order::changed, this, &FinishPage::refresh);
-  connect(&order, &Order::gaugeLinePicked, this, &FinishPage::refresh);
+  connect(&order_, &Order::changed, this, &FinishPage::refresh);
+  connect(&order_, &Order::gaugeLinePicked, this, &FinishPage::refresh);
 }
 
 void FinishPage::askForPicture() {
@@ -294,7 +313,7 @@ void FinishPage::refresh() {
   const Finish& finish = zone->finish;
   const bool ink = finish.kind == FinishKind::ink;
   const bool paints = finish.kind == FinishKind::paint || ink || finish.kind == FinishKind::dip;
-  kind_->show(static_cast<int>(paints ? FinishKind::paint : finish.kind));
+  showChosen(*kind_, paints ? FinishKind::paint : finish.kind);
   if (!name_->hasFocus()) name_->setText(QString::fromStdString(finish.name));
   const bool coloured =
       paints || finish.kind == FinishKind::glitter || finish.kind == FinishKind::film;
@@ -304,22 +323,22 @@ void FinishPage::refresh() {
   swatches_->show(QString::fromStdString(finish.colour));
   stickLabel_->setVisible(finish.kind == FinishKind::glitter);
   stick_->setVisible(finish.kind == FinishKind::glitter);
-  stick_->setCurrentIndex(static_cast<int>(finish.stick));
+  showChosen(*stick_, finish.stick);
   grain_->setVisible(finish.kind == FinishKind::glitter);
-  grain_->setCurrentIndex(static_cast<int>(finish.grain));
+  showChosen(*grain_, finish.grain);
   way_->setVisible(paints);
-  way_->setCurrentIndex(finish.kind == FinishKind::paint ? 0 : ink ? 1 : 2);
+  showChosen(*way_, finish.kind);
   const bool film = finish.kind == FinishKind::film;
   opaque_->setVisible(film);
   edge_->setVisible(film);
   edgeAt_->setVisible(film);
   if (film) listLines(*zone);
   const LineEdge now = edgeNow(finish, lineInHand());
-  edge_->setCurrentIndex(static_cast<int>(now.edge));
+  showChosen(*edge_, now.edge);
   edgeBy_->setVisible(film && now.edge != FilmEdge::stripes && now.edge != FilmEdge::exact);
   edgeBy_->show(now.by.length, order_.unit());
   patch_->setVisible(film);
-  patch_->setCurrentIndex(static_cast<int>(finish.patch));
+  showChosen(*patch_, finish.patch);
   patchAcross_->setVisible(film && finish.patch != PatchShape::none);
   patchAcross_->show(finish.patchAcross.length, order_.unit());
   const bool toPrint = !finish.picture.id.empty();
@@ -338,3 +357,5 @@ void FinishPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_finish_page.cpp"

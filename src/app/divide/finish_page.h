@@ -40,6 +40,7 @@ class FinishPage : public QWidget {
   void askForPicture();
 
  private:
+  void connectFields();
   void refresh();
   /// The line the edge shown is of, as the order refers to it; nothing for all of them.
   std::optional<LineEdge> lineInHand() const;

@@ -59,6 +59,10 @@ MaskPage::MaskPage(Order& order, FieldSet& fields, QWidget* parent)
   words_->setWordWrap(true);
   column->addWidget(words_);
 
+  connectFields();
+}
+
+void MaskPage::connectFields() {
   connect(cover_, &QPushButton::clicked, this, [this] { add(MaskKind::cover); });
   connect(window_, &QPushButton::clicked, this, [this] { add(MaskKind::window); });
   connect(remove_, &QPushButton::clicked, this,
@@ -96,8 +100,8 @@ MaskPage::MaskPage(Order& order, FieldSet& fields, QWidget* parent)
     refresh();
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
-  connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+  connect(&order_, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order_, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 const Mask* MaskPage::inHand() const {
@@ -173,3 +177,5 @@ void MaskPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_mask_page.cpp"

@@ -27,6 +27,7 @@ class MaskPage : public QWidget {
   Segments& material() { return *material_; }
 
  private:
+  void connectFields();
   /// The mask in hand; nothing for none.
   const Mask* inHand() const;
   void change(const QString& key, const std::function<void(Mask&)>& change);

@@ -9,6 +9,7 @@
 
 #include "app/fields/count_box.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
@@ -36,8 +37,10 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
   colour_ = new QPushButton;
   colour_->setAccessibleName(tr("Colour of the stripe"));
   colour_->setToolTip(tr("Colour of the stripe"));
-  kind_ = new Segments(tr("Stripe of"), {tr("Tape"), tr("Film")});
-  join_ = new Segments(tr("Joined"), {tr("At the seam"), tr("Hidden")});
+  kind_ = segmentsOf<StripeKind>(tr("Stripe of"),
+                                 {{StripeKind::tape, tr("Tape")}, {StripeKind::film, tr("Film")}});
+  join_ = segmentsOf<StripeJoin>(
+      tr("Joined"), {{StripeJoin::seam, tr("At the seam")}, {StripeJoin::hidden, tr("Hidden")}});
   first->addWidget(lay_);
   first->addWidget(take_);
   first->addWidget(colour_);
@@ -88,6 +91,10 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
   cut_->setWordWrap(true);
   column->addWidget(cut_);
 
+  connectFields();
+}
+
+void StripePage::connectFields() {
   connect(lay_, &QPushButton::clicked, this, [this] {
     const CupPlan* plan = order_.plan();
     if (plan == nullptr || plan->divided.lines.empty()) return;
@@ -105,11 +112,11 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
     change(QStringLiteral("colour"),
            [&](Stripe& s) { s.colour = picked.name().toUpper().toStdString(); });
   });
-  connect(kind_, &Segments::picked, this, [this](int i) {
-    change(QStringLiteral("kind"), [i](Stripe& s) { s.kind = static_cast<StripeKind>(i); });
+  onChosen<StripeKind>(*kind_, this, [this](StripeKind chosen) {
+    change(QStringLiteral("kind"), [chosen](Stripe& s) { s.kind = chosen; });
   });
-  connect(join_, &Segments::picked, this, [this](int i) {
-    change(QStringLiteral("join"), [i](Stripe& s) { s.join = static_cast<StripeJoin>(i); });
+  onChosen<StripeJoin>(*join_, this, [this](StripeJoin chosen) {
+    change(QStringLiteral("join"), [chosen](Stripe& s) { s.join = chosen; });
   });
   connect(butt_, &QCheckBox::clicked, this,
           [this](bool on) { change(QStringLiteral("butt"), [on](Stripe& s) { s.butt = on; }); });
@@ -129,8 +136,8 @@ StripePage::StripePage(Order& order, FieldSet& fields, QWidget* parent)
     refresh();
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
-  connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+  connect(&order_, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order_, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 /// The line in hand, or else the first; nothing where none is cut.
@@ -240,14 +247,14 @@ void StripePage::refresh() {
     tapes_->setText(QString::fromStdString(placesText(order_.currentCup().division.tapes, unit)));
   }
   if (stripe != nullptr) {
-    kind_->show(static_cast<int>(stripe->kind));
+    showChosen(*kind_, stripe->kind);
     const auto made = std::find_if(
         plan->stripes.begin(), plan->stripes.end(),
         [&](const StripePlan& candidate) { return candidate.stripe == list_->currentRow(); });
     const bool closed = made != plan->stripes.end() && made->closed;
     join_->setVisible(closed);
     butt_->setVisible(closed);
-    join_->show(static_cast<int>(stripe->join));
+    showChosen(*join_, stripe->join);
     butt_->setChecked(stripe->butt);
     width_->show(stripe->width.length, unit);
     overlap_->show(stripe->overlap.length, unit);
@@ -260,3 +267,5 @@ void StripePage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_stripe_page.cpp"

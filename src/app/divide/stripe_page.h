@@ -31,6 +31,7 @@ class StripePage : public QWidget {
   QString cutWords() const { return cut_->text(); }
 
  private:
+  void connectFields();
   /// The stripe in hand; nothing for none.
   const Stripe* inHand() const;
   std::string lineInHand(const CupPlan& plan) const;

@@ -210,3 +210,5 @@ void WorkPage::refreshMarks(const CupPlan& plan) {
 }
 
 }  // namespace avrelt
+
+#include "moc_work_page.cpp"

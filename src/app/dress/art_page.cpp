@@ -85,6 +85,10 @@ ArtPage::ArtPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
   });
   more_->setMenu(menu);
 
+  connectFields();
+}
+
+void ArtPage::connectFields() {
   connect(use_, &QPushButton::clicked, this, [this] {
     if (const Artwork* art = artInHand(order_)) addSet(order_, art->id);
   });
@@ -106,8 +110,8 @@ ArtPage::ArtPage(Order& order, QWidget* parent) : QWidget(parent), order_(order)
     if (!filling_) refresh();
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
-  connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+  connect(&order_, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order_, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 /// Those chosen, the one chosen first, which is in hand, first.
@@ -178,3 +182,5 @@ void ArtPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_art_page.cpp"

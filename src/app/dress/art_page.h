@@ -35,6 +35,7 @@ class ArtPage : public QWidget {
   void said(const QString& sentence);
 
  private:
+  void connectFields();
   void refresh();
   std::vector<std::string> chosen() const;
   void join(JoinKind kind);

@@ -152,3 +152,5 @@ void BladePage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_blade_page.cpp"

@@ -33,7 +33,7 @@ tl::expected<ReadArtwork, ReadFaults> readFrom(const std::string& text, const st
 }  // namespace
 
 DressStation::DressStation(Order& order, Shelf& shelf, QWidget* parent)
-    : QWidget(parent), order_(order), shelf_(shelf), fields_(order) {
+    : Desk(parent), order_(order), shelf_(shelf), fields_(order) {
   QHBoxLayout* drawer = makeDrawer(this);
   art_ = new ArtPage(order);
   words_ = new WordsPage(order, fields_);
@@ -212,3 +212,5 @@ bool DressStation::goTo(const Where& where) {
 }
 
 }  // namespace avrelt
+
+#include "moc_dress_station.cpp"

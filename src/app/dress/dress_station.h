@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QWidget>
-
 #include "app/dress/art_page.h"
 #include "app/dress/blade_page.h"
 #include "app/dress/join_page.h"
@@ -13,6 +11,7 @@
 #include "app/dress/set_page.h"
 #include "app/dress/stack_page.h"
 #include "app/dress/words_page.h"
+#include "app/fields/desk.h"
 #include "app/fields/field_set.h"
 #include "app/fields/pages.h"
 
@@ -21,14 +20,14 @@ namespace avrelt {
 class Shelf;
 
 /// Station 4: artworks, and the sets of layers made from them.
-class DressStation : public QWidget {
+class DressStation : public Desk {
   Q_OBJECT
 
  public:
   DressStation(Order& order, Shelf& shelf, QWidget* parent = nullptr);
 
   /// Puts the keyboard to what is for that; false where nothing is.
-  bool goTo(const Where& where);
+  bool goTo(const Where& where) override;
 
   /// Each asks for its file, or what to take, and takes it into the order.
   void askForDrawing();
@@ -55,9 +54,6 @@ class DressStation : public QWidget {
   ScatterPage& scatterPage() { return *scatter_; }
   BladePage& bladePage() { return *blade_; }
   StackPage& stackPage() { return *stack_; }
-
- signals:
-  void said(const QString& sentence);
 
  private:
   Order& order_;

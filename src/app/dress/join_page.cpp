@@ -9,6 +9,7 @@
 
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/offer.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
@@ -20,8 +21,10 @@ JoinPage::JoinPage(Order& order, QWidget* parent) : QWidget(parent), order_(orde
   column->setContentsMargins(0, 0, 0, 0);
   column->setSpacing(4);
   how_ = new QComboBox;
-  how_->addItems({tr("as one shape"), tr("the first without the others"),
-                  tr("what all have in common"), tr("stacked, the first lowest")});
+  offer<JoinKind>(*how_, {{JoinKind::together, tr("as one shape")},
+                          {JoinKind::without, tr("the first without the others")},
+                          {JoinKind::common, tr("what all have in common")},
+                          {JoinKind::stacked, tr("stacked, the first lowest")}});
   how_->setAccessibleName(tr("How they are joined"));
   how_->view()->setAccessibleName(how_->accessibleName());
   column->addWidget(how_);
@@ -47,8 +50,8 @@ JoinPage::JoinPage(Order& order, QWidget* parent) : QWidget(parent), order_(orde
   words_->setProperty("role", "label");
   words_->setWordWrap(true);
   column->addWidget(words_);
-  connect(how_, &QComboBox::activated, this, [this](int i) {
-    change({}, [i](Joining& joining) { joining.kind = static_cast<JoinKind>(i); });
+  onChosen<JoinKind>(*how_, this, [this](JoinKind chosen) {
+    change({}, [chosen](Joining& joining) { joining.kind = chosen; });
   });
   connect(list_, &QListWidget::currentRowChanged, this, [this] {
     if (!filling_) refresh();
@@ -103,7 +106,7 @@ void JoinPage::refresh() {
       const Artwork* part = artCalled(order_.document(), one.artwork);
       lines << (part != nullptr ? QString::fromStdString(part->name) : tr("gone"));
     }
-    how_->setCurrentIndex(static_cast<int>(art->joining.kind));
+    showChosen(*how_, art->joining.kind);
   } else {
     words_->setText(tr("Take a joined artwork in hand, or choose several and join them."));
     askedForOne_ = true;
@@ -131,3 +134,5 @@ void JoinPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_join_page.cpp"

@@ -8,6 +8,7 @@
 
 #include "app/fields/count_box.h"
 #include "app/fields/labelled.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
@@ -107,7 +108,8 @@ QWidget* LayerPage::makeHow(FieldSet& fields) {
   offset_ = field(fields, tr("Drawn out by"), Member::layerOffset, &Layer::offset);
   lap_ = field(fields, tr("Lap"), Member::layerLap, &Layer::lap);
   opening_ = field(fields, tr("Smallest kept"), Member::layerSmallest, &Layer::smallestOpening);
-  corners_ = new Segments(tr("Corners"), {tr("Round"), tr("Sharp")});
+  corners_ = segmentsOf<Corners>(tr("Corners"),
+                                 {{Corners::round, tr("Round")}, {Corners::sharp, tr("Sharp")}});
   corners_->setSizePolicy(QSizePolicy::Minimum, corners_->sizePolicy().verticalPolicy());
   for (LengthField* one : {offset_, lap_, opening_}) one->edit()->setMinimumWidth(84);
   cornersBox_ = labelled(tr("Corners"), corners_);
@@ -127,9 +129,8 @@ QWidget* LayerPage::makeHow(FieldSet& fields) {
   grid->setRowStretch(3, 1);
   grid->setColumnStretch(0, 1);
   grid->setColumnStretch(1, 1);
-  connect(corners_, &Segments::picked, this, [this](int i) {
-    change(tr("Set a layer's corners"), {},
-           [i](Layer& layer) { layer.corners = static_cast<Corners>(i); });
+  onChosen<Corners>(*corners_, this, [this](Corners chosen) {
+    change(tr("Set a layer's corners"), {}, [chosen](Layer& layer) { layer.corners = chosen; });
   });
   connect(openings_, &QComboBox::activated, this, [this](int i) {
     change(tr("Set a layer's openings"), {}, [i](Layer& layer) { layer.fillOpenings = i == 1; });
@@ -156,11 +157,11 @@ QWidget* LayerPage::makeFilm() {
     made->view()->setAccessibleName(label);
     return made;
   };
-  QStringList titles;
+  material_ = box(tr("Cut from"), {}, 0);
   for (int i = 0; i < materials; ++i) {
-    titles << say(materialTitle(static_cast<PartMaterial>(i)), order_.unit());
+    const auto material = static_cast<PartMaterial>(i);
+    offer<PartMaterial>(*material_, {{material, say(materialTitle(material), order_.unit())}});
   }
-  material_ = box(tr("Cut from"), titles, 0);
   sees_ = box(tr("The blade sees"), {tr("as usual for it"), tr("its front"), tr("its back")}, 1);
   mirrored_ = box(tr("Cut"), {tr("as the blade sees it"), tr("mirrored"), tr("not mirrored")}, 2);
   spares_ = new CountBox;
@@ -177,9 +178,9 @@ QWidget* LayerPage::makeFilm() {
     change(tr("Set a layer's colour"), {},
            [&](Layer& layer) { layer.film = colour.toUpper().toStdString(); });
   });
-  connect(material_, &QComboBox::activated, this, [this](int i) {
+  onChosen<PartMaterial>(*material_, this, [this](PartMaterial chosen) {
     change(tr("Set what a layer is cut from"), {},
-           [i](Layer& layer) { layer.material = static_cast<PartMaterial>(i); });
+           [chosen](Layer& layer) { layer.material = chosen; });
   });
   connect(sees_, &QComboBox::activated, this, [this](int i) {
     change(tr("Set what the blade sees"), {}, [i](Layer& layer) {
@@ -272,10 +273,10 @@ void LayerPage::refresh() {
   offset_->show(layer->offset.length, unit);
   lap_->show(layer->lap.length, unit);
   opening_->show(layer->smallestOpening.length, unit);
-  corners_->show(static_cast<int>(layer->corners));
+  showChosen(*corners_, layer->corners);
   openings_->setCurrentIndex(layer->fillOpenings ? 1 : 0);
   swatches_->show(QString::fromStdString(layer->film));
-  material_->setCurrentIndex(static_cast<int>(layer->material));
+  showChosen(*material_, layer->material);
   sees_->setCurrentIndex(layer->sees ? 1 + static_cast<int>(*layer->sees) : 0);
   mirrored_->setCurrentIndex(!layer->mirrored ? 0 : *layer->mirrored ? 1 : 2);
   showValue(*spares_, layer->spares);
@@ -316,3 +317,5 @@ void LayerPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_layer_page.cpp"

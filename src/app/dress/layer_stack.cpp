@@ -186,3 +186,5 @@ void LayerStack::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_layer_stack.cpp"

@@ -282,3 +282,5 @@ Checked<Artwork> PictureDialog::artwork() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_picture_dialog.cpp"

@@ -237,3 +237,5 @@ QString PlacePage::markWords() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_place_page.cpp"

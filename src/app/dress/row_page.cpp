@@ -13,6 +13,7 @@
 #include "app/fields/idle.h"
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
@@ -63,7 +64,10 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   gap_ = length(fields, tr("Gap, at least"), Member::rowGap, &Row::gap);
   up_ = length(fields, tr("Up the wall"), Member::rowUp, &Row::up);
   start_ = new QComboBox;
-  start_->addItems({tr("First at"), tr("Middle at"), tr("Gap at"), tr("Gap on seam")});
+  offer<RowStart>(*start_, {{RowStart::first, tr("First at")},
+                            {RowStart::middle, tr("Middle at")},
+                            {RowStart::gap, tr("Gap at")},
+                            {RowStart::seam, tr("Gap on seam")}});
   start_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   start_->setMinimumContentsLength(8);
   at_ = fields.add(tr("Round the cup"), Member::rowAt, LengthField::Kind::degrees);
@@ -97,6 +101,10 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
   column->addWidget(words_);
   column->addStretch();
 
+  connectFields();
+}
+
+void RowPage::connectFields() {
   connect(rows_, &QComboBox::activated, this,
           [this](int i) { pickRow(order_, rows_->itemData(i).toString().toStdString()); });
   connect(add_, &QPushButton::clicked, this, [this] { addRow(order_); });
@@ -114,9 +122,8 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
       if (many > 1 && row.apart.length == Length()) row.apart = usualLinesApart(unit);
     });
   });
-  connect(start_, &QComboBox::activated, this, [this](int i) {
-    editRow(order_, tr("Start a row otherwise"), {},
-            [i](Row& row) { row.start = static_cast<RowStart>(i); });
+  onChosen<RowStart>(*start_, this, [this](RowStart chosen) {
+    editRow(order_, tr("Start a row otherwise"), {}, [chosen](Row& row) { row.start = chosen; });
   });
   const auto turn = [this](CupAngle to) {
     editRow(order_, tr("Move a row round the cup"), QStringLiteral("at"),
@@ -135,8 +142,8 @@ RowPage::RowPage(Order& order, FieldSet& fields, QWidget* parent) : QWidget(pare
     editRow(order_, tr("Stagger a row"), {}, [on](Row& row) { row.staggered = on; });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
-  connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+  connect(&order_, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order_, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 LengthField* RowPage::length(FieldSet& fields, const QString& label, Member member,
@@ -214,7 +221,7 @@ void RowPage::refresh() {
   up_->show(row->up.length, unit);
   apart_->show(row->apart.length, unit);
   at_->show(row->at);
-  start_->setCurrentIndex(static_cast<int>(row->start));
+  showChosen(*start_, row->start);
   at_->setEnabled(row->start != RowStart::seam);
   apart_->setEnabled(row->lines > 1);
   staggered_->setEnabled(row->lines > 1);
@@ -259,3 +266,5 @@ QString RowPage::rowWords() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_row_page.cpp"

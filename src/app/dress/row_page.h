@@ -35,6 +35,7 @@ class RowPage : public QWidget {
   QLabel& words() { return *words_; }
 
  private:
+  void connectFields();
   void refresh();
   void fillMore();
   QString rowWords() const;

@@ -13,6 +13,7 @@
 #include "app/fields/idle.h"
 #include "app/fields/labelled.h"
 #include "app/fields/marked_field.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
@@ -76,7 +77,10 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
   turns_ = plainSpin<CountBox>(0, 180, tr("°"));
   turns_->setToolTip(tr("How far each leans at most, to either side"));
   density_ = new QComboBox;
-  density_->addItems({tr("nowhere"), tr("at the rim"), tr("at the base"), tr("at the front")});
+  offer<ScatterDensity>(*density_, {{ScatterDensity::even, tr("nowhere")},
+                                    {ScatterDensity::rim, tr("at the rim")},
+                                    {ScatterDensity::base, tr("at the base")},
+                                    {ScatterDensity::front, tr("at the front")}});
   density_->view()->setAccessibleName(tr("Denser"));
   density_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
   density_->setMinimumContentsLength(7);
@@ -103,6 +107,10 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addWidget(words_);
   column->addStretch();
 
+  connectFields();
+}
+
+void ScatterPage::connectFields() {
   connect(scatters_, &QComboBox::activated, this,
           [this](int i) { order_.pickScatter(scatters_->itemData(i).toString().toStdString()); });
   connect(add_, &QPushButton::clicked, this, [this] { addScatter(order_); });
@@ -127,9 +135,9 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
     editScatter(order_, tr("Set how a scatter leans"), QStringLiteral("turns"),
                 [degrees](Scatter& scatter) { scatter.turns = Angle::degrees(degrees); });
   });
-  connect(density_, &QComboBox::activated, this, [this](int i) {
+  onChosen<ScatterDensity>(*density_, this, [this](ScatterDensity chosen) {
     editScatter(order_, tr("Set where a scatter is denser"), {},
-                [i](Scatter& scatter) { scatter.density = static_cast<ScatterDensity>(i); });
+                [chosen](Scatter& scatter) { scatter.density = chosen; });
   });
   connect(whole_, &QCheckBox::clicked, this, [this](bool on) {
     editScatter(order_, on ? tr("Keep a scatter whole") : tr("Let a scatter run over"), {},
@@ -140,8 +148,8 @@ ScatterPage::ScatterPage(Order& order, FieldSet& fields, QWidget* parent)
                 [on](Scatter& scatter) { scatter.offSeam = on; });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
-  connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+  connect(&order_, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order_, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 LengthField* ScatterPage::length(FieldSet& fields, const QString& label, Member member,
@@ -234,7 +242,7 @@ void ScatterPage::refresh() {
   showValue(*turns_, static_cast<int>(std::lround(scatter->turns.degrees())));
   gap_->show(scatter->gap.length, unit);
   away_->show(scatter->away.length, unit);
-  density_->setCurrentIndex(static_cast<int>(scatter->density));
+  showChosen(*density_, scatter->density);
   whole_->setChecked(scatter->whole);
   offSeam_->setChecked(scatter->offSeam);
   words_->setText(scatterWords());
@@ -271,3 +279,5 @@ QString ScatterPage::scatterWords() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_scatter_page.cpp"

@@ -34,6 +34,7 @@ class ScatterPage : public QWidget {
   QLabel& words() { return *words_; }
 
  private:
+  void connectFields();
   void refresh();
   void fillMore();
   QString scatterWords() const;

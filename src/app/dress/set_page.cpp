@@ -315,3 +315,5 @@ void SetPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_set_page.cpp"

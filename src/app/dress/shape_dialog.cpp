@@ -104,3 +104,5 @@ void ShapeDialog::fill() {
 }
 
 }  // namespace avrelt
+
+#include "moc_shape_dialog.cpp"

@@ -164,3 +164,5 @@ QString StackPage::wordsOf(const StackItem& item) const {
 }
 
 }  // namespace avrelt
+
+#include "moc_stack_page.cpp"

@@ -12,6 +12,7 @@
 #include "app/fields/count_box.h"
 #include "app/fields/idle.h"
 #include "app/fields/labelled.h"
+#include "app/fields/offer.h"
 #include "app/fields/on_event.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
@@ -63,7 +64,9 @@ WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
   grid->addWidget(height_, 0, 0);
   grid->addWidget(arc_, 0, 1);
   grid->addWidget(labelled(tr("Spacing"), spacing_), 0, 2);
-  align_ = new Segments(tr("Lines are set"), {tr("Left"), tr("Middle"), tr("Right")});
+  align_ = segmentsOf<TextAlign>(tr("Lines are set"), {{TextAlign::left, tr("Left")},
+                                                       {TextAlign::middle, tr("Middle")},
+                                                       {TextAlign::right, tr("Right")}});
   auto* aligned = new QHBoxLayout;
   aligned->addWidget(align_);
   aligned->addStretch();
@@ -111,8 +114,8 @@ WordsPage::WordsPage(Order& order, FieldSet& fields, QWidget* parent)
       words.style = face.style;
     });
   });
-  connect(align_, &Segments::picked, this, [this](int i) {
-    change({}, [i](Words& words) { words.align = static_cast<TextAlign>(i); });
+  onChosen<TextAlign>(*align_, this, [this](TextAlign chosen) {
+    change({}, [chosen](Words& words) { words.align = chosen; });
   });
   connect(spacing_, &QSpinBox::valueChanged, this, [this](int percent) {
     change(QStringLiteral("spacing"), [percent](Words& words) { words.spacingPercent = percent; });
@@ -271,7 +274,7 @@ void WordsPage::refresh() {
   }
   faces_->setCurrentIndex(face);
   height_->show(words.capHeight.length, unit);
-  align_->show(static_cast<int>(words.align));
+  showChosen(*align_, words.align);
   spacing_->setValue(static_cast<int>(words.spacingPercent));
   lines_->setValue(static_cast<int>(words.linePercent));
   arched_->setChecked(words.arc.has_value());
@@ -293,3 +296,5 @@ void WordsPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_words_page.cpp"

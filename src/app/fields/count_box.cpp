@@ -33,3 +33,5 @@ void CountBox::sayRange() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_count_box.cpp"

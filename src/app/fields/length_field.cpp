@@ -222,3 +222,5 @@ void LengthField::hideEvent(QHideEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_length_field.cpp"

@@ -6,23 +6,38 @@
 
 namespace avrelt {
 
+namespace {
+
+std::vector<Segments::Choice> numbered(const QStringList& words) {
+  std::vector<Segments::Choice> choices;
+  for (const QString& one : words) choices.push_back({static_cast<int>(choices.size()), one});
+  return choices;
+}
+
+}  // namespace
+
 Segments::Segments(const QString& name, const QStringList& choices, QWidget* parent)
+    : Segments(name, numbered(choices), parent) {}
+
+Segments::Segments(const QString& name, const std::vector<Choice>& choices, QWidget* parent)
     : QWidget(parent) {
   auto* row = new QHBoxLayout(this);
   row->setContentsMargins(0, 0, 0, 0);
   row->setSpacing(0);
   group_.setExclusive(true);
-  for (int i = 0; i < choices.size(); ++i) {
-    auto* button = new QPushButton(choices[i]);
+  for (const Choice& choice : choices) {
+    auto* button = new QPushButton(choice.words);
     button->setCheckable(true);
     button->setProperty("segment", true);
-    button->setProperty("place", i == 0 ? "first" : i + 1 == choices.size() ? "last" : "middle");
-    button->setAccessibleName(name + QStringLiteral(": ") + choices[i]);
-    group_.addButton(button, i);
+    button->setProperty("place", &choice == &choices.front()  ? "first"
+                                 : &choice == &choices.back() ? "last"
+                                                              : "middle");
+    button->setAccessibleName(name + QStringLiteral(": ") + choice.words);
+    group_.addButton(button, choice.id);
     row->addWidget(button);
   }
   setAccessibleName(name);
-  setFocusProxy(group_.button(0));
+  setFocusProxy(group_.buttons().value(0));
   connect(&group_, &QButtonGroup::idClicked, this, &Segments::picked);
 }
 
@@ -38,3 +53,5 @@ void Segments::show(int choice) {
 }
 
 }  // namespace avrelt
+
+#include "moc_segments.cpp"

@@ -4,6 +4,7 @@
 #include <QButtonGroup>
 #include <QStringList>
 #include <QWidget>
+#include <vector>
 
 namespace avrelt {
 
@@ -13,7 +14,13 @@ class Segments : public QWidget {
 
  public:
   /// `name` is read out before the choice: "Measured".
+  /// Choices that are told by their number, from 0.
   Segments(const QString& name, const QStringList& choices, QWidget* parent = nullptr);
+  struct Choice {
+    int id;
+    QString words;
+  };
+  Segments(const QString& name, const std::vector<Choice>& choices, QWidget* parent = nullptr);
 
   int chosen() const { return group_.checkedId(); }
   /// Shows a choice without telling anyone; none where there is no such choice.

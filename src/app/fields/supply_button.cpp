@@ -77,3 +77,5 @@ void SupplyButton::fill() {
 }
 
 }  // namespace avrelt
+
+#include "moc_supply_button.cpp"

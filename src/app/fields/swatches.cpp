@@ -100,3 +100,5 @@ void Swatches::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_swatches.cpp"

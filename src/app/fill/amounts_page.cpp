@@ -145,3 +145,5 @@ void AmountsPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_amounts_page.cpp"

@@ -9,6 +9,7 @@
 
 #include "app/fields/idle.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
@@ -52,7 +53,9 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   buttons->addStretch();
   left->addLayout(buttons);
 
-  kind_ = new Segments(tr("Finish"), {tr("Paint"), tr("Glitter"), tr("Film")});
+  kind_ = segmentsOf<FinishKind>(tr("Finish"), {{FinishKind::paint, tr("Paint")},
+                                                {FinishKind::glitter, tr("Glitter")},
+                                                {FinishKind::film, tr("Film")}});
   picture_ = new QPushButton(tr("Picture…"));
   picture_->setToolTip(tr("Cells of film are printed with a picture first, then cut"));
   auto* made = new QHBoxLayout;
@@ -91,8 +94,11 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   style_ = new QComboBox;
   style_->setAccessibleName(tr("How colours are laid out"));
   style_->view()->setAccessibleName(style_->accessibleName());
-  style_->addItems({tr("even scatter"), tr("in turn along rows"), tr("rim to base"),
-                    tr("alike beside the front"), tr("random")});
+  offer<ColourStyle>(*style_, {{ColourStyle::scatter, tr("even scatter")},
+                               {ColourStyle::rows, tr("in turn along rows")},
+                               {ColourStyle::gradient, tr("rim to base")},
+                               {ColourStyle::symmetric, tr("alike beside the front")},
+                               {ColourStyle::random, tr("random")}});
   const QStringList promises{
       tr("The fewest cells of one colour that share a neighbour; shares within a cell or 2 % where "
          "neighbours allow"),
@@ -143,6 +149,10 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   column->addLayout(pinned);
   right->addStretch();
 
+  connectFields();
+}
+
+void ColourPage::connectFields() {
   connect(list_, &QListWidget::currentRowChanged, this, [this] {
     if (!filling_) refresh();
   });
@@ -182,11 +192,9 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
                 fill.colours[static_cast<std::size_t>((index + 1) % count)].finish);
     });
   });
-  connect(kind_, &Segments::picked, this, [this](int i) {
-    static constexpr FinishKind kinds[] = {FinishKind::paint, FinishKind::glitter,
-                                           FinishKind::film};
-    change(tr("Choose what a colour is made of"), {}, [i](CellColour& colour) {
-      colour.finish.kind = kinds[i];
+  onChosen<FinishKind>(*kind_, this, [this](FinishKind chosen) {
+    change(tr("Choose what a colour is made of"), {}, [chosen](CellColour& colour) {
+      colour.finish.kind = chosen;
       colour.finish.supply.clear();
       // Chosen again, film is bought as it is.
       colour.finish.picture = {};
@@ -199,7 +207,7 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
       colour.finish.supply.clear();
     });
   });
-  connect(name_, &QLineEdit::editingFinished, &order, &Order::settle);
+  connect(name_, &QLineEdit::editingFinished, &order_, &Order::settle);
   connect(share_, &QDoubleSpinBox::valueChanged, this, [this](double share) {
     change(tr("Set a colour's share"), QStringLiteral("share"),
            [share](CellColour& colour) { colour.share = share; });
@@ -210,9 +218,9 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
       one.finish.supply.clear();
     });
   });
-  connect(style_, &QComboBox::activated, this, [this](int i) {
+  onChosen<ColourStyle>(*style_, this, [this](ColourStyle chosen) {
     editFill(order_, tr("Lay colours out otherwise"), {},
-             [i](Fill& fill) { fill.style = static_cast<ColourStyle>(i); });
+             [chosen](Fill& fill) { fill.style = chosen; });
   });
   connect(roll_, &QPushButton::clicked, this, [this] {
     editFill(order_, tr("Roll the colours again"), {}, [](Fill& fill) { ++fill.seed; });
@@ -228,8 +236,8 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   connect(give_, &QPushButton::clicked, this, [this] { pinTyped(false); });
   connect(bar_, &QPushButton::clicked, this, [this] { pinTyped(true); });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
-  connect(&order, &Order::changed, seen, &WhenSeen::changed);
-  connect(&order, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
+  connect(&order_, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order_, &Order::gaugeLinePicked, seen, &WhenSeen::changed);
 }
 
 void ColourPage::change(const QString& text, const QString& key,
@@ -315,15 +323,15 @@ void ColourPage::refresh() {
   swap_->setEnabled(fill != nullptr && fill->colours.size() > 1);
   if (any) {
     const CellColour& colour = fill->colours[static_cast<std::size_t>(index)];
-    kind_->show(colour.finish.kind == FinishKind::paint  ? 0
-                : colour.finish.kind == FinishKind::film ? 2
-                                                         : 1);
+    const FinishKind made = colour.finish.kind;
+    const bool offered = made == FinishKind::paint || made == FinishKind::film;
+    showChosen(*kind_, offered ? made : FinishKind::glitter);
     picture_->setVisible(colour.finish.kind == FinishKind::film);
     supply_->show(colour.finish);
     if (!name_->hasFocus()) name_->setText(QString::fromStdString(colour.finish.name));
     swatches_->show(QString::fromStdString(colour.finish.colour));
     showValue(*share_, colour.share);
-    style_->setCurrentIndex(static_cast<int>(fill->style));
+    showChosen(*style_, fill->style);
     corners_->setChecked(fill->corners);
     beyond_->setChecked(fill->beyond);
   } else {
@@ -334,3 +342,5 @@ void ColourPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_colour_page.cpp"

@@ -45,6 +45,7 @@ class ColourPage : public QWidget {
   void said(const QString& sentence);
 
  private:
+  void connectFields();
   void refresh();
   void refreshList(const Fill* fill, const FillPlan* plan);
   void askForPicture();

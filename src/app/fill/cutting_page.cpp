@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/count_box.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
@@ -34,7 +35,9 @@ CuttingPage::CuttingPage(Order& order, QWidget* parent) : QWidget(parent), order
   column->addWidget(doubleSided_);
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
-  lines_ = new Segments(tr("Lines between cells"), {tr("Leave"), tr("One part"), tr("Tape")});
+  lines_ = segmentsOf<LineWork>(tr("Lines between cells"), {{LineWork::leave, tr("Leave")},
+                                                            {LineWork::piece, tr("One part")},
+                                                            {LineWork::tape, tr("Tape")}});
   spares_ = new CountBox;
   spares_->setRange(0, 20);
   spares_->setPrefix(tr("spares "));
@@ -59,9 +62,9 @@ CuttingPage::CuttingPage(Order& order, QWidget* parent) : QWidget(parent), order
     editFill(order_, tr("%1 spares of every film cell").arg(spares), QStringLiteral("spares"),
              [spares](Fill& fill) { fill.cutting.spares = spares; });
   });
-  connect(lines_, &Segments::picked, this, [this](int i) {
+  onChosen<LineWork>(*lines_, this, [this](LineWork chosen) {
     editFill(order_, tr("Choose what becomes of the lines"), {},
-             [i](Fill& fill) { fill.cutting.lines = static_cast<LineWork>(i); });
+             [chosen](Fill& fill) { fill.cutting.lines = chosen; });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
@@ -105,7 +108,7 @@ void CuttingPage::refresh() {
                "height"));
   filmWhole_->setChecked(fill->cutting.filmWhole);
   doubleSided_->setChecked(fill->cutting.doubleSided);
-  lines_->show(static_cast<int>(fill->cutting.lines));
+  showChosen(*lines_, fill->cutting.lines);
   const bool artwork = fill->pattern.family == Family::artwork;
   lines_->button(static_cast<int>(LineWork::tape))->setEnabled(!artwork);
   spares_->setEnabled(film && !fill->cutting.filmWhole);
@@ -136,3 +139,5 @@ void CuttingPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_cutting_page.cpp"

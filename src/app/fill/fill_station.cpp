@@ -15,7 +15,7 @@
 namespace avrelt {
 
 FillStation::FillStation(Order& order, QWidget* parent)
-    : QWidget(parent), order_(order), fields_(order) {
+    : Desk(parent), order_(order), fields_(order) {
   QHBoxLayout* drawer = makeDrawer(this);
   pattern_ = new PatternPage(order, fields_);
   fit_ = new FitPage(order);
@@ -108,3 +108,5 @@ bool FillStation::goTo(const Where& where) {
 }
 
 }  // namespace avrelt
+
+#include "moc_fill_station.cpp"

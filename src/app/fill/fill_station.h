@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QWidget>
-
+#include "app/fields/desk.h"
 #include "app/fields/field_set.h"
 #include "app/fields/pages.h"
 #include "app/fill/amounts_page.h"
@@ -17,14 +16,14 @@ namespace avrelt {
 
 /// Station 3: patterns that fill zones, how they are fitted, their colours, and the work that comes
 /// of them.
-class FillStation : public QWidget {
+class FillStation : public Desk {
   Q_OBJECT
 
  public:
   explicit FillStation(Order& order, QWidget* parent = nullptr);
 
   /// Puts the keyboard to what is for that; false where nothing is.
-  bool goTo(const Where& where);
+  bool goTo(const Where& where) override;
   /// Asks for a drawing and fills the zone in hand with it.
   void askForArtwork();
   /// The same without asking.
@@ -42,9 +41,6 @@ class FillStation : public QWidget {
   LiftPage& liftPage() { return *lift_; }
   AmountsPage& amountsPage() { return *amounts_; }
   CuttingPage& cuttingPage() { return *cutting_; }
-
- signals:
-  void said(const QString& sentence);
 
  private:
   void refresh();

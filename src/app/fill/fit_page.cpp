@@ -205,3 +205,5 @@ void FitPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_fit_page.cpp"

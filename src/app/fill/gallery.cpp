@@ -132,3 +132,5 @@ void Gallery::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_gallery.cpp"

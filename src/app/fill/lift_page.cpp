@@ -83,3 +83,5 @@ void LiftPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_lift_page.cpp"

@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/labelled.h"
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
@@ -53,7 +54,8 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
   for (const auto& [at, share] : {std::pair{0, 5}, {1, 5}, {2, 7}, {3, 3}}) {
     grid->setColumnStretch(at, share);
   }
-  school_ = new Segments(tr("On a taper cells"), {tr("Narrow"), tr("Keep size")});
+  school_ = segmentsOf<TaperFit>(tr("On a taper cells"), {{TaperFit::narrow, tr("Narrow")},
+                                                          {TaperFit::keep, tr("Keep size")}});
   column->addWidget(measures_);
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
@@ -77,9 +79,11 @@ PatternPage::PatternPage(Order& order, FieldSet& fields, QWidget* parent)
     editFill(order_, tr("Set the pattern's ratio"), QStringLiteral("ratio"),
              [ratio](Fill& fill) { fill.pattern.ratio = ratio; });
   });
-  connect(school_, &Segments::picked, this, [this](int i) {
-    editFill(order_, i == 0 ? tr("Let cells narrow with the cup") : tr("Let cells keep their size"),
-             {}, [i](Fill& fill) { fill.pattern.taperFit = static_cast<TaperFit>(i); });
+  onChosen<TaperFit>(*school_, this, [this](TaperFit chosen) {
+    editFill(order_,
+             chosen == TaperFit::narrow ? tr("Let cells narrow with the cup")
+                                        : tr("Let cells keep their size"),
+             {}, [chosen](Fill& fill) { fill.pattern.taperFit = chosen; });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
   connect(&order, &Order::changed, seen, &WhenSeen::changed);
@@ -174,7 +178,9 @@ void PatternPage::refresh() {
   ratio_->setSingleStep(range.whole ? 1 : 0.1);
   showRange(*ratio_, range.from, range.to);
   showValue(*ratio_, fill->pattern.ratio.value_or(range.usual));
-  school_->show(static_cast<int>(fill->pattern.taperFit));
+  showChosen(*school_, fill->pattern.taperFit);
 }
 
 }  // namespace avrelt
+
+#include "moc_pattern_page.cpp"

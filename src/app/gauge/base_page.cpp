@@ -67,3 +67,5 @@ void BasePage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_base_page.cpp"

@@ -120,3 +120,5 @@ void DoubtPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_doubt_page.cpp"

@@ -106,6 +106,10 @@ FeaturesPage::FeaturesPage(Order& order, FieldSet& fields, QWidget* parent)
   places->addStretch();
   row->addLayout(places, 4);
 
+  connectFields();
+}
+
+void FeaturesPage::connectFields() {
   connect(remove_, &QPushButton::clicked, this, [this] {
     const int index = picked();
     if (index < 0) return;
@@ -151,7 +155,7 @@ FeaturesPage::FeaturesPage(Order& order, FieldSet& fields, QWidget* parent)
       });
     });
   }
-  connect(&order, &Order::changed, this, &FeaturesPage::refresh);
+  connect(&order_, &Order::changed, this, &FeaturesPage::refresh);
 }
 
 int FeaturesPage::picked() const {
@@ -217,3 +221,5 @@ void FeaturesPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_features_page.cpp"

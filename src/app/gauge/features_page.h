@@ -23,6 +23,7 @@ class FeaturesPage : public QWidget {
   void addFeature(FeatureKind kind);
 
  private:
+  void connectFields();
   void refresh();
   int picked() const;
   void edit(const QString& text, const QString& key, const std::function<void(Feature&)>& change);

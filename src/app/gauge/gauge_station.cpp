@@ -8,6 +8,7 @@
 #include <QHBoxLayout>
 
 #include "app/fields/card.h"
+#include "app/fields/offer.h"
 #include "app/gauge/measures.h"
 #include "app/look/theme.h"
 #include "app/order/phrases.h"
@@ -16,7 +17,7 @@
 namespace avrelt {
 
 GaugeStation::GaugeStation(Order& order, QWidget* parent)
-    : QWidget(parent), order_(order), fields_(order) {
+    : Desk(parent), order_(order), fields_(order) {
   row_ = new QHBoxLayout(this);
   row_->setContentsMargins(14, 12, 14, 12);
   row_->setSpacing(12);
@@ -57,13 +58,17 @@ QWidget* GaugeStation::measureCard() {
   measurePages_->addWidget(features_);
   measurePage_->show(measures);
 
-  shape_ = new Segments(tr("Shape"), {tr("Straight"), tr("Tapered"), tr("Curved")});
-  girth_ = new Segments(tr("Girth measured"), {tr("Round"), tr("Across")});
-  along_ = new Segments(tr("Height measured"), {tr("Wall"), tr("Plumb")});
-  girth_->button(0)->setToolTip(tr("The tape goes round the body"));
-  girth_->button(1)->setToolTip(tr("A rule goes across the body"));
-  along_->button(0)->setToolTip(tr("The tape lies against the wall"));
-  along_->button(1)->setToolTip(tr("The rule stands upright beside the cup"));
+  shape_ = segmentsOf<Shape>(tr("Shape"), {{Shape::straight, tr("Straight")},
+                                           {Shape::tapered, tr("Tapered")},
+                                           {Shape::curved, tr("Curved")}});
+  girth_ = segmentsOf<Girth>(tr("Girth measured"),
+                             {{Girth::around, tr("Round")}, {Girth::across, tr("Across")}});
+  along_ = segmentsOf<HeightAlong>(
+      tr("Height measured"), {{HeightAlong::wall, tr("Wall")}, {HeightAlong::plumb, tr("Plumb")}});
+  buttonOf(*girth_, Girth::around)->setToolTip(tr("The tape goes round the body"));
+  buttonOf(*girth_, Girth::across)->setToolTip(tr("A rule goes across the body"));
+  buttonOf(*along_, HeightAlong::wall)->setToolTip(tr("The tape lies against the wall"));
+  buttonOf(*along_, HeightAlong::plumb)->setToolTip(tr("The rule stands upright beside the cup"));
   auto* choices = new QHBoxLayout;
   choices->setSpacing(8);
   choices->addWidget(shape_);
@@ -95,16 +100,13 @@ QWidget* GaugeStation::measureCard() {
   columns->addWidget(drawing_, 5);
   body->addLayout(columns, 1);
 
-  connect(shape_, &Segments::picked, this,
-          [this](int i) { setShape(order_, static_cast<Shape>(i)); });
+  onChosen<Shape>(*shape_, this, [this](Shape chosen) { setShape(order_, chosen); });
   connect(stations_, &StationTable::stationPicked, drawing_, &ProfileDrawing::pickStation);
   connect(drawing_, &ProfileDrawing::stationPicked, stations_, &StationTable::pick);
   connect(stations_, &StationTable::said, this, &GaugeStation::said);
-  connect(girth_, &Segments::picked, this,
-          [this](int i) { setGirthMeasured(order_, i == 0 ? Girth::around : Girth::across); });
-  connect(along_, &Segments::picked, this, [this](int i) {
-    setHeightAlong(order_, i == 0 ? HeightAlong::wall : HeightAlong::plumb);
-  });
+  onChosen<Girth>(*girth_, this, [this](Girth chosen) { setGirthMeasured(order_, chosen); });
+  onChosen<HeightAlong>(*along_, this,
+                        [this](HeightAlong chosen) { setHeightAlong(order_, chosen); });
   for (LengthField* field : {rim_, base_}) {
     const bool rim = field == rim_;
     connect(field, &LengthField::typed, this,
@@ -265,11 +267,11 @@ void GaugeStation::refresh() {
   const Girth girth = girthMeasured(cup);
   const bool around = girth == Girth::around;
   const bool wall = cup.blank.heightAlong == HeightAlong::wall;
-  shape_->show(static_cast<int>(shape));
+  showChosen(*shape_, shape);
   shapes_->setCurrentIndex(shape == Shape::curved ? 1 : 0);
   drawing_->pickStation(shape == Shape::curved ? stations_->picked() : -1);
-  girth_->show(around ? 0 : 1);
-  along_->show(wall ? 0 : 1);
+  showChosen(*girth_, around ? Girth::around : Girth::across);
+  showChosen(*along_, wall ? HeightAlong::wall : HeightAlong::plumb);
   rim_->setVisible(tapered);
   rim_->setLabel(around ? tr("Round the rim") : tr("Across the rim"));
   base_->setLabel(tapered ? (around ? tr("Round the base") : tr("Across the base"))
@@ -390,3 +392,5 @@ bool GaugeStation::goTo(const Where& where) {
 }
 
 }  // namespace avrelt
+
+#include "moc_gauge_station.cpp"

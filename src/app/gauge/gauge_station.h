@@ -4,9 +4,9 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QStackedWidget>
-#include <QWidget>
 #include <vector>
 
+#include "app/fields/desk.h"
 #include "app/fields/field_set.h"
 #include "app/fields/segments.h"
 #include "app/gauge/base_page.h"
@@ -22,14 +22,14 @@
 namespace avrelt {
 
 /// Station 1: the blank and its measure, the wrap's clearances and seam, and what they come to.
-class GaugeStation : public QWidget {
+class GaugeStation : public Desk {
   Q_OBJECT
 
  public:
   explicit GaugeStation(Order& order, QWidget* parent = nullptr);
 
   /// Puts the keyboard to what is for that; false where nothing is.
-  bool goTo(const Where& where);
+  bool goTo(const Where& where) override;
   /// Puts the keyboard where measuring begins.
   void begin();
   /// The pages of the last card: what the wrap comes to, what coats add, how wrong it can be.
@@ -49,7 +49,6 @@ class GaugeStation : public QWidget {
   ProfileDrawing& drawing() { return *drawing_; }
 
  signals:
-  void said(const QString& sentence);
   void shelfAsked();
   void logAsked();
 

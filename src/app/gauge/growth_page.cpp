@@ -10,6 +10,7 @@
 #include <QMenu>
 #include <QVBoxLayout>
 
+#include "app/fields/offer.h"
 #include "app/gauge/coats.h"
 #include "app/gauge/measures.h"
 #include "app/look/theme.h"
@@ -55,9 +56,12 @@ GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
   add_->setAccessibleName(tr("Add a coat"));
   remove_ = new QPushButton(tr("− Coat"));
   remove_->setAccessibleName(tr("Take the coat of this stage off"));
-  sized_ = new Segments(tr("Sized for"), {tr("As laid"), tr("Bare")});
-  sized_->button(0)->setToolTip(tr("Parts are cut for the cup as it is when they are laid"));
-  sized_->button(1)->setToolTip(tr("Parts are cut for the bare cup, and trimmed or lapped"));
+  sized_ = segmentsOf<SizedFor>(tr("Sized for"),
+                                {{SizedFor::laid, tr("As laid")}, {SizedFor::bare, tr("Bare")}});
+  buttonOf(*sized_, SizedFor::laid)
+      ->setToolTip(tr("Parts are cut for the cup as it is when they are laid"));
+  buttonOf(*sized_, SizedFor::bare)
+      ->setToolTip(tr("Parts are cut for the bare cup, and trimmed or lapped"));
   row->addWidget(add_);
   row->addWidget(remove_);
   row->addStretch();
@@ -84,8 +88,7 @@ GrowthPage::GrowthPage(Order& order, FieldSet& fields, QWidget* parent)
   column->addWidget(caution_);
 
   connect(remove_, &QPushButton::clicked, this, [this] { removeCoat(order_, stages_->stage()); });
-  connect(sized_, &Segments::picked, this,
-          [this](int i) { setSizedFor(order_, i == 0 ? SizedFor::laid : SizedFor::bare); });
+  onChosen<SizedFor>(*sized_, this, [this](SizedFor chosen) { setSizedFor(order_, chosen); });
   connect(again_, &LengthField::typed, this,
           [this](const WrittenLength& typed) { remeasure(order_, typed, stages_->stage()); });
   connect(again_, &LengthField::stepped, this, [this](int marks) {
@@ -236,7 +239,7 @@ void GrowthPage::refresh() {
   listThings();
   const int stage = stages_->stage();
   remove_->setEnabled(stage > 0);
-  sized_->show(buildUp.sizedFor == SizedFor::laid ? 0 : 1);
+  showChosen(*sized_, buildUp.sizedFor);
   sized_->setVisible(!buildUp.coats.empty());
   again_->setVisible(stage > 0);
   again_->setLabel(girthMeasured(cup) == Girth::around
@@ -256,3 +259,5 @@ void GrowthPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_growth_page.cpp"

@@ -4,6 +4,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
+#include "app/fields/offer.h"
 #include "app/fields/show_value.h"
 #include "app/order/phrases.h"
 
@@ -15,8 +16,10 @@ LayingPage::LayingPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   column->setSpacing(6);
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
-  film_ =
-      new Segments(tr("Film"), {tr("Paper"), tr("Stiff film"), tr("Thin cast"), tr("Stretchy")});
+  film_ = segmentsOf<FilmKind>(tr("Film"), {{FilmKind::paper, tr("Paper")},
+                                            {FilmKind::stiff, tr("Stiff film")},
+                                            {FilmKind::thinCast, tr("Thin cast")},
+                                            {FilmKind::stretchy, tr("Stretchy")}});
   bears_ = new QDoubleSpinBox;
   bears_->setRange(0, 50);
   bears_->setDecimals(1);
@@ -50,9 +53,9 @@ LayingPage::LayingPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   runsOff_->setWordWrap(true);
   column->addWidget(runsOff_);
 
-  connect(film_, &Segments::picked, this, [this](int i) {
-    changeFilm(tr("Choose the film"), [i](Film& film) {
-      film.kind = static_cast<FilmKind>(i);
+  onChosen<FilmKind>(*film_, this, [this](FilmKind chosen) {
+    changeFilm(tr("Choose the film"), [chosen](Film& film) {
+      film.kind = chosen;
       film.takesPercent = std::nullopt;
     });
   });
@@ -80,7 +83,7 @@ void LayingPage::changeFilm(const QString& text, const std::function<void(Film&)
 void LayingPage::refresh() {
   if (!order_.hasCup()) return;
   const Cup& cup = order_.currentCup();
-  film_->show(static_cast<int>(cup.film.kind));
+  showChosen(*film_, cup.film.kind);
   showValue(*bears_, cup.film.takesPercent.value_or(usualPercent(cup.film.kind)));
   recommended_->setEnabled(cup.wrap.laying.has_value());
   const CupPlan* plan = order_.plan();
@@ -92,3 +95,5 @@ void LayingPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_laying_page.cpp"

@@ -96,3 +96,5 @@ void LayingTile::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_laying_tile.cpp"

@@ -83,6 +83,10 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
   words_->setWordWrap(true);
   inner->addWidget(words_);
 
+  connectFields();
+}
+
+void LiquidPage::connectFields() {
   connect(filled_, &QCheckBox::clicked, this, [this](bool on) {
     const CupPlan* plan = order_.presentPlan();
     const Length wall = plan != nullptr ? plan->wall.body.wall() : Length::mm(100);
@@ -110,7 +114,7 @@ LiquidPage::LiquidPage(Order& order, FieldSet& fields, QWidget* parent)
            [warmest](Liquid& liquid) { liquid.warmest = warmest; });
   });
   auto* seen = new WhenSeen(this, [this] { refresh(); });
-  connect(&order, &Order::changed, seen, &WhenSeen::changed);
+  connect(&order_, &Order::changed, seen, &WhenSeen::changed);
 }
 
 void LiquidPage::change(const QString& text, Member member,
@@ -162,3 +166,5 @@ void LiquidPage::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_liquid_page.cpp"

@@ -27,6 +27,7 @@ class LiquidPage : public QWidget {
   bool goTo(const Where& where);
 
  private:
+  void connectFields();
   void refresh();
   void change(const QString& text, Member member, const std::function<void(Liquid&)>& change);
 

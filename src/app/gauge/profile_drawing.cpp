@@ -186,3 +186,5 @@ void ProfileDrawing::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_profile_drawing.cpp"

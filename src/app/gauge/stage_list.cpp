@@ -190,3 +190,5 @@ void StageList::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_stage_list.cpp"

@@ -8,6 +8,7 @@
 #include <QLineEdit>
 #include <QVBoxLayout>
 
+#include "app/fields/offer.h"
 #include "app/gauge/measures.h"
 #include "app/look/theme.h"
 #include "app/order/phrases.h"
@@ -47,9 +48,12 @@ StationTable::StationTable(Order& order, QWidget* parent) : QWidget(parent), ord
   remove_ = new QPushButton(tr("−"));
   remove_->setAccessibleName(tr("Take the station away"));
   remove_->setToolTip(tr("Take the one in hand away (Delete)"));
-  joined_ = new Segments(tr("Joined"), {tr("Straight"), tr("Smooth")});
-  joined_->button(0)->setToolTip(tr("Straight from station to station, with a corner at each"));
-  joined_->button(1)->setToolTip(tr("One smooth line that never bulges between two stations"));
+  joined_ = segmentsOf<Joined>(
+      tr("Joined"), {{Joined::straight, tr("Straight")}, {Joined::smooth, tr("Smooth")}});
+  buttonOf(*joined_, Joined::straight)
+      ->setToolTip(tr("Straight from station to station, with a corner at each"));
+  buttonOf(*joined_, Joined::smooth)
+      ->setToolTip(tr("One smooth line that never bulges between two stations"));
   row->addWidget(add_);
   row->addWidget(remove_);
   row->addStretch();
@@ -65,8 +69,7 @@ StationTable::StationTable(Order& order, QWidget* parent) : QWidget(parent), ord
   connect(remove_, &QPushButton::clicked, this, [this] {
     if (picked() >= 0) removeStation(order_, static_cast<std::size_t>(picked()));
   });
-  connect(joined_, &Segments::picked, this,
-          [this](int i) { setJoined(order_, i == 0 ? Joined::straight : Joined::smooth); });
+  onChosen<Joined>(*joined_, this, [this](Joined chosen) { setJoined(order_, chosen); });
   connect(&order, &Order::changed, this, &StationTable::refresh);
   refresh();
 }
@@ -140,7 +143,7 @@ void StationTable::refresh() {
   table_->setCurrentCell(stationOf(std::clamp(kept < 0 ? count - 1 : kept, 0, count - 1)), column);
   remove_->setEnabled(count > 2 && order_.hasCup());
   add_->setEnabled(order_.planHolds());
-  joined_->show(cup.blank.joined == Joined::straight ? 0 : 1);
+  showChosen(*joined_, cup.blank.joined);
   filling_ = false;
 }
 
@@ -184,3 +187,5 @@ bool StationTable::eventFilter(QObject* watched, QEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_station_table.cpp"

@@ -77,3 +77,5 @@ void AgainDialog::look() {
 }
 
 }  // namespace avrelt
+
+#include "moc_again_dialog.cpp"

@@ -147,3 +147,5 @@ void CompareDialog::look() {
 }
 
 }  // namespace avrelt
+
+#include "moc_compare_dialog.cpp"

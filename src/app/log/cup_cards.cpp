@@ -511,3 +511,5 @@ void CupCards::removeEntry() {
 }
 
 }  // namespace avrelt
+
+#include "moc_cup_cards.cpp"

@@ -187,3 +187,5 @@ void FigureCards::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_figure_cards.cpp"

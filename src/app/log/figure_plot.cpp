@@ -231,3 +231,5 @@ bool FigurePlot::event(QEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_figure_plot.cpp"

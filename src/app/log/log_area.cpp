@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/list_lines.h"
+#include "app/fields/offer.h"
 #include "app/order/phrases.h"
 
 namespace avrelt {
@@ -47,7 +48,9 @@ LogArea::LogArea(LogBoard& board, QWidget* parent) : QWidget(parent), board_(boa
   which_ = new QComboBox;
   which_->setAccessibleName(tr("Which cups"));
   which_->view()->setAccessibleName(which_->accessibleName());
-  which_->addItems({tr("All cups"), tr("Under way"), tr("Finished")});
+  offer<LogBoard::Which>(*which_, {{LogBoard::Which::all, tr("All cups")},
+                                   {LogBoard::Which::underWay, tr("Under way")},
+                                   {LogBoard::Which::finished, tr("Finished")}});
   head->addWidget(which_);
   words_ = new QLabel;
   words_->setProperty("role", "label");
@@ -146,7 +149,7 @@ void LogArea::goToSearch() {
 }
 
 void LogArea::findNow() {
-  board_.find(search_->text(), static_cast<LogBoard::Which>(which_->currentIndex()));
+  board_.find(search_->text(), chosenIn<LogBoard::Which>(*which_));
 }
 
 void LogArea::refresh() {
@@ -243,7 +246,8 @@ void LogArea::refreshCups() {
     if (&entries[i] == picked) at = cupRows_->rowOf(static_cast<int>(i));
   }
   selectRow(*cupTable_, at);
-  const bool searched = !search_->text().isEmpty() || which_->currentIndex() > 0;
+  const bool searched =
+      !search_->text().isEmpty() || chosenIn<LogBoard::Which>(*which_) != LogBoard::Which::all;
   words_->setText(entries.empty()
                       ? searched ? tr("No cup is like that.") : tr("Nothing was made yet.")
                   : entries.size() == 1 ? tr("1 cup")
@@ -363,3 +367,5 @@ void LogArea::refreshMonths() {
 }
 
 }  // namespace avrelt
+
+#include "moc_log_area.cpp"

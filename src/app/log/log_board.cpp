@@ -434,3 +434,5 @@ bool LogBoard::put(const MoneyRules& rules) {
 }
 
 }  // namespace avrelt
+
+#include "moc_log_board.cpp"

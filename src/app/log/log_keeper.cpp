@@ -213,3 +213,5 @@ void LogKeeper::keepCuts(std::size_t index, Logbook& log) {
 }
 
 }  // namespace avrelt
+
+#include "moc_log_keeper.cpp"

@@ -26,7 +26,7 @@ constexpr const char* filmLabel = "FILM";
 
 LogStation::LogStation(Order& order, Shelf& shelf, BenchWork& work, std::function<QString()> folder,
                        std::function<QString()> name, QWidget* parent)
-    : QWidget(parent),
+    : Desk(parent),
       order_(order),
       shelf_(shelf),
       folder_(std::move(folder)),
@@ -203,3 +203,5 @@ void LogStation::findByPicture() {
 }
 
 }  // namespace avrelt
+
+#include "moc_log_station.cpp"

@@ -3,8 +3,8 @@
 
 #include <functional>
 #include <QStackedWidget>
-#include <QWidget>
 
+#include "app/fields/desk.h"
 #include "app/log/cup_cards.h"
 #include "app/log/figure_cards.h"
 #include "app/log/log_area.h"
@@ -18,7 +18,7 @@
 namespace avrelt {
 
 /// The station where the shop looks back: what was made, with what, for how much, and again.
-class LogStation : public QWidget {
+class LogStation : public Desk {
   Q_OBJECT
 
  public:
@@ -51,7 +51,6 @@ class LogStation : public QWidget {
   QString wordsOfPicture(const QString& path);
 
  signals:
-  void said(const QString& words);
   void orderMade(const Document& order);
 
  private:

@@ -96,3 +96,5 @@ void MoneyCards::keep() {
 }
 
 }  // namespace avrelt
+
+#include "moc_money_cards.cpp"

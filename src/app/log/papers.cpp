@@ -170,3 +170,5 @@ void Papers::makeQuote() {
 }
 
 }  // namespace avrelt
+
+#include "moc_papers.cpp"

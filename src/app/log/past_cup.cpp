@@ -40,3 +40,5 @@ void PastCup::look() {
 }
 
 }  // namespace avrelt
+
+#include "moc_past_cup.cpp"

@@ -136,3 +136,5 @@ Quote QuoteDialog::quote() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_quote_dialog.cpp"

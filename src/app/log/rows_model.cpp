@@ -110,3 +110,5 @@ void RowsModel::arrange() {
 }
 
 }  // namespace avrelt
+
+#include "moc_rows_model.cpp"

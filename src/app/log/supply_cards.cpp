@@ -12,6 +12,7 @@
 #include "app/fields/card.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/offer.h"
 #include "app/order/bench_words.h"
 #include "app/order/phrases.h"
 
@@ -37,12 +38,14 @@ QWidget* SupplyCards::supplyCard() {
   name_->setMaxLength(100);
   kind_ = new QComboBox;
   for (std::size_t i = 0; i < supplyKinds; ++i) {
-    kind_->addItem(supplyKindWords(static_cast<SupplyKind>(i)));
+    const auto kind = static_cast<SupplyKind>(i);
+    offer<SupplyKind>(*kind_, {{kind, supplyKindWords(kind)}});
   }
   method_ = new QComboBox;
   method_->addItem(tr("nothing by itself"));
   for (std::size_t i = 0; i < methodKinds; ++i) {
-    method_->addItem(methodWords(static_cast<MethodKind>(i)));
+    const auto method = static_cast<MethodKind>(i);
+    offer<MethodKind>(*method_, {{method, methodWords(method)}});
   }
   for (QComboBox* box : {kind_, method_}) box->view()->setAccessibleName(tr("Choices"));
   colour_ = new Swatches;
@@ -175,8 +178,12 @@ void SupplyCards::refresh() {
   put(low_, supply.low.units() > 0 ? QString::fromStdString(amountText(supply.low, board_.unit()))
                                    : QString());
   if (other) amount_->clear();
-  kind_->setCurrentIndex(static_cast<int>(supply.kind));
-  method_->setCurrentIndex(supply.method ? static_cast<int>(*supply.method) + 1 : 0);
+  showChosen(*kind_, supply.kind);
+  if (supply.method) {
+    showChosen(*method_, *supply.method);
+  } else {
+    method_->setCurrentIndex(0);
+  }
   colour_->show(QString::fromStdString(supply.colour));
   colour_->setProperty("taken", QString::fromStdString(supply.colour));
   {
@@ -248,9 +255,9 @@ void SupplyCards::keep() {
   Supply supply = *line->supply;
   const QString name = name_->text().trimmed();
   if (!name.isEmpty()) supply.name = name.toStdString();
-  supply.kind = static_cast<SupplyKind>(kind_->currentIndex());
-  const int method = method_->currentIndex();
-  supply.method = method > 0 ? std::optional(static_cast<MethodKind>(method - 1)) : std::nullopt;
+  supply.kind = chosenIn<SupplyKind>(*kind_);
+  supply.method.reset();
+  if (method_->currentData().isValid()) supply.method = chosenIn<MethodKind>(*method_);
   supply.colour = colour_->property("taken").toString().toStdString();
   supply.price = Money::of(price_->value());
   supply.lot = lot_->text().trimmed().toStdString();
@@ -352,3 +359,5 @@ void SupplyCards::forgetEvent() {
 }
 
 }  // namespace avrelt
+
+#include "moc_supply_cards.cpp"

@@ -176,3 +176,5 @@ void BenchClock::endPretending() {
 }
 
 }  // namespace avrelt
+
+#include "moc_bench_clock.cpp"

@@ -363,3 +363,5 @@ void BenchWork::ring() {
 }
 
 }  // namespace avrelt
+
+#include "moc_bench_work.cpp"

@@ -449,3 +449,5 @@ QString nameOf(GaugeLine gaugeLine) {
 }
 
 }  // namespace avrelt
+
+#include "moc_order.cpp"

@@ -449,3 +449,5 @@ Sentence Shelf::exportTo(const QString& path) {
 }
 
 }  // namespace avrelt
+
+#include "moc_shelf.cpp"

@@ -298,3 +298,5 @@ tl::expected<KeptPicture, Sentence> ClusterDialog::picture() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_cluster_dialog.cpp"

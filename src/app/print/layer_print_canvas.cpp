@@ -107,3 +107,5 @@ void LayerPrintCanvas::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_layer_print_canvas.cpp"

@@ -240,3 +240,5 @@ LayerPrintChoice LayerPrintDialog::choice() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_layer_print_dialog.cpp"

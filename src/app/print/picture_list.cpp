@@ -182,3 +182,5 @@ PictureTaking PictureList::taking() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_picture_list.cpp"

@@ -104,3 +104,5 @@ void PrintCanvas::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_print_canvas.cpp"

@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "app/fields/dialog_close.h"
+#include "app/fields/offer.h"
 #include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 #include "measure/tape.h"
@@ -35,8 +36,10 @@ PrintDialog::PrintDialog(const Document& document, const Wall& wall, const Zone&
   canvas_->setToolTip(tr("Drag the picture to where it shall lie"));
   right->addWidget(canvas_, 1);
   auto* how = new QHBoxLayout;
-  repeat_ = new Segments(tr("How often it is there"),
-                         {tr("Side by side"), tr("Once round the cup"), tr("Once")});
+  repeat_ = segmentsOf<PictureRepeat>(tr("How often it is there"),
+                                      {{PictureRepeat::tile, tr("Side by side")},
+                                       {PictureRepeat::round, tr("Once round the cup")},
+                                       {PictureRepeat::once, tr("Once")}});
   bent_ = new QCheckBox(tr("Bent with the wall"));
   bent_->setToolTip(
       tr("Level lines of the picture run along rings of the cup; else it is cut as it is"));
@@ -67,8 +70,8 @@ PrintDialog::PrintDialog(const Document& document, const Wall& wall, const Zone&
   connect(pictures_, &PictureList::told, this, [this](const QString& words) {
     words_->setText(QStringList{words, words_->text()}.join(QLatin1Char(' ')).trimmed());
   });
-  connect(repeat_, &Segments::picked, this, [this](int i) {
-    picture_.repeat = static_cast<PictureRepeat>(i);
+  onChosen<PictureRepeat>(*repeat_, this, [this](PictureRepeat chosen) {
+    picture_.repeat = chosen;
     refresh();
   });
   connect(bent_, &QCheckBox::clicked, this, [this](bool on) {
@@ -139,7 +142,7 @@ void PrintDialog::refresh() {
   const SharedPicture picture = pictures_->picture();
   const bool any = static_cast<bool>(picture);
   picture_.id = any ? picture->id : std::string();
-  repeat_->show(static_cast<int>(picture_.repeat));
+  showChosen(*repeat_, picture_.repeat);
   bent_->setChecked(picture_.bent);
   wide_->show(picture_.wide.length, unit_);
   wide_->setEnabled(picture_.repeat != PictureRepeat::round);
@@ -186,3 +189,5 @@ PictureChoice PrintDialog::choice() const {
 }
 
 }  // namespace avrelt
+
+#include "moc_print_dialog.cpp"

@@ -11,6 +11,7 @@
 #include "app/fields/count_box.h"
 #include "app/fields/labelled.h"
 #include "app/fields/list_lines.h"
+#include "app/fields/offer.h"
 #include "app/fields/on_screen.h"
 #include "app/order/phrases.h"
 
@@ -41,7 +42,9 @@ FilmsDialog::FilmsDialog(Shelf& shelf, Unit unit, QWidget* parent)
   name_->setMaxLength(100);
   middle->addWidget(labelled(tr("Name"), name_));
   kind_ = new QComboBox;
-  for (const PartMaterial kind : filmKinds) kind_->addItem(say(materialTitle(kind), unit));
+  for (const PartMaterial kind : filmKinds) {
+    offer<PartMaterial>(*kind_, {{kind, say(materialTitle(kind), unit)}});
+  }
   middle->addWidget(labelled(tr("Kind"), kind_));
   colour_ = new Swatches;
   colour_->setFixedHeight(64);
@@ -189,8 +192,7 @@ void FilmsDialog::showFilm() {
   for (QWidget* field : fields) field->setEnabled(film != nullptr);
   name_->setText(film != nullptr ? QString::fromStdString(film->name) : QString());
   if (film != nullptr) {
-    kind_->setCurrentIndex(static_cast<int>(
-        std::find(filmKinds.begin(), filmKinds.end(), film->kind) - filmKinds.begin()));
+    showChosen(*kind_, film->kind);
     colour_->show(QString::fromStdString(film->colour));
     keepsDirection_->setChecked(film->keepsDirection);
     faceDown_->setChecked(film->faceDown);
@@ -246,7 +248,7 @@ void FilmsDialog::keepFilm() {
   if (showing_ || film == nullptr) return;
   ShelfFilm next = *film;
   next.name = name_->text().trimmed().toStdString();
-  next.kind = filmKinds[static_cast<std::size_t>(std::max(kind_->currentIndex(), 0))];
+  next.kind = chosenIn<PartMaterial>(*kind_);
   next.keepsDirection = keepsDirection_->isChecked();
   next.faceDown = faceDown_->isChecked();
   next.pricePerM2 = price_->value();
@@ -347,3 +349,5 @@ void FilmsDialog::removeStock() {
 }
 
 }  // namespace avrelt
+
+#include "moc_films_dialog.cpp"

@@ -279,3 +279,5 @@ void ShelfDialog::removeOne() {
 }
 
 }  // namespace avrelt
+
+#include "moc_shelf_dialog.cpp"

@@ -160,3 +160,5 @@ void ShelfView::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_shelf_view.cpp"

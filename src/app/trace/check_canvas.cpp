@@ -147,3 +147,5 @@ void CheckCanvas::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_check_canvas.cpp"

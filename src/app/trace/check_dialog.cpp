@@ -95,3 +95,5 @@ QString CheckDialog::askedIs(const PhotoSight::Place& place) const {
 }
 
 }  // namespace avrelt
+
+#include "moc_check_dialog.cpp"

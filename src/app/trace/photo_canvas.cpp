@@ -149,3 +149,5 @@ void PhotoCanvas::paintHandle(QPainter& painter, std::size_t handle, const QColo
 }
 
 }  // namespace avrelt
+
+#include "moc_photo_canvas.cpp"

@@ -53,3 +53,5 @@ void PhotoDialog::ask() {
 }
 
 }  // namespace avrelt
+
+#include "moc_photo_dialog.cpp"

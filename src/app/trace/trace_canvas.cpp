@@ -147,3 +147,5 @@ void TraceCanvas::paintEvent(QPaintEvent* /*event*/) {
 }
 
 }  // namespace avrelt
+
+#include "moc_trace_canvas.cpp"

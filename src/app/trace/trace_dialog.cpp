@@ -86,3 +86,5 @@ void TraceDialog::refresh() {
 }
 
 }  // namespace avrelt
+
+#include "moc_trace_dialog.cpp"

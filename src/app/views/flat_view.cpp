@@ -581,3 +581,5 @@ void FlatView::paintFigures(QPainter& painter, const CupPlan& plan) const {
 }
 
 }  // namespace avrelt
+
+#include "moc_flat_view.cpp"

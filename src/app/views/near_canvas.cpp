@@ -125,3 +125,5 @@ void NearCanvas::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_near_canvas.cpp"

@@ -492,3 +492,5 @@ void RoundView::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_round_view.cpp"

@@ -157,3 +157,5 @@ void WatchLine::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_watch_line.cpp"

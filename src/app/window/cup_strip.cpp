@@ -209,3 +209,5 @@ void CupStrip::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_cup_strip.cpp"

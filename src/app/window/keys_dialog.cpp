@@ -87,3 +87,5 @@ KeysDialog::KeysDialog(const QMenuBar& menus, QWidget* parent) : QDialog(parent)
 }
 
 }  // namespace avrelt
+
+#include "moc_keys_dialog.cpp"

@@ -20,6 +20,7 @@
 #include "app/fields/beside.h"
 #include "app/fields/confirmed.h"
 #include "app/fields/idle.h"
+#include "app/fields/offer.h"
 #include "app/fields/on_screen.h"
 #include "app/fields/scrolled.h"
 #include "app/look/theme.h"
@@ -48,7 +49,7 @@ MainWindow::MainWindow(QWidget* parent)
   {
     const WithoutSheet bare;
     makeActions();
-    makeBench();
+    makeCentre();
   }
   // What was measured meanwhile was of other letters.
   for (QLayout* layout : findChildren<QLayout*>()) layout->invalidate();
@@ -81,7 +82,9 @@ void MainWindow::openShelf() {
   if (!shelf_->open()) watch_->say(say(*shelf_->trouble(), order_.unit()));
 }
 
-void MainWindow::makeBench() {
+/// The rail, then the order's head, what is seen of it, the desk of the station in hand, and what
+/// is watched.
+void MainWindow::makeCentre() {
   auto* centre = new QWidget;
   setCentralWidget(centre);
   auto* columns = new QHBoxLayout(centre);
@@ -91,11 +94,25 @@ void MainWindow::makeBench() {
       {tr("Gauge"), tr("Divide"), tr("Fill"), tr("Dress"), tr("Cut"), tr("Bench"), tr("Log")});
   connect(rail_, &TapeRail::chosen, this, &MainWindow::goToStation);
   columns->addWidget(rail_);
-
   auto* column = new QVBoxLayout;
   column->setSpacing(0);
   columns->addLayout(column, 1);
+  watch_ = new WatchLine(order_);
+  makeDesks();
+  column->addLayout(makeHead());
+  column->addWidget(makeNotice());
+  column->addLayout(makeViews(), 1);
+  column->addWidget(stations_);
+  column->addWidget(watch_);
+  connect(watch_, &WatchLine::goTo, this, &MainWindow::goTo);
+  connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
+  connect(&order_, &Order::refused, watch_,
+          [this](const Sentence& sentence) { watch_->say(avrelt::say(sentence, order_.unit())); });
+  connect(shelf_.get(), &Shelf::said, watch_, &WatchLine::say);
+  connect(&order_, &Order::changed, this, &MainWindow::setViews);
+}
 
+QLayout* MainWindow::makeHead() {
   auto* head = new QHBoxLayout;
   head->setContentsMargins(10, 2, 14, 2);
   head->setSpacing(10);
@@ -111,19 +128,21 @@ void MainWindow::makeBench() {
   another->setToolTip(tr("Add a cup to the order (Ctrl+Shift+N)"));
   another->setAccessibleName(tr("Add a cup"));
   connect(another, &QPushButton::clicked, this, &MainWindow::addCup);
-  units_ = new Segments(tr("Unit"), {tr("in"), tr("mm")});
+  units_ = segmentsOf<Unit>(tr("Unit"), {{Unit::inch, tr("in")}, {Unit::mm, tr("mm")}});
   units_->setToolTip(tr("Inches or millimetres (F4)"));
-  connect(units_, &Segments::picked, this,
-          [this](int i) { order_.setUnit(i == 0 ? Unit::inch : Unit::mm); });
+  onChosen<Unit>(*units_, this, [this](Unit chosen) { order_.setUnit(chosen); });
   head->addWidget(title_);
   head->addWidget(state_);
   head->addSpacing(10);
   head->addWidget(cups_, 1);
   head->addWidget(another);
   head->addWidget(units_);
-  column->addLayout(head);
   connect(cups_, &CupStrip::menuAsked, this, [this](const QPoint& at) { cupMenu_->popup(at); });
+  return head;
+}
 
+/// Said over the views when the order's file was changed by somebody else.
+QWidget* MainWindow::makeNotice() {
   notice_ = new QFrame;
   notice_->setObjectName(QStringLiteral("notice"));
   auto* noticeRow = new QHBoxLayout(notice_);
@@ -140,64 +159,72 @@ void MainWindow::makeBench() {
   noticeRow->addWidget(saveAgain_);
   noticeRow->addWidget(keep);
   notice_->hide();
-  column->addWidget(notice_);
+  return notice_;
+}
 
-  auto* views = new QHBoxLayout;
-  views_ = views;
-  views->setSpacing(0);
-  flat_ = new FlatView(order_);
-  round_ = new RoundView(order_);
-  views->addWidget(flat_, 66);
-  // In the flat's place while sheets are shown.
-  auto* sheets = new SheetsBench(
-      order_, *shelf_, [this] { return file_->folder(); }, [this] { return file_->name(); });
-  sheets->canvas().hide();
-  views->addWidget(&sheets->canvas(), 66);
-  bench_ = new BenchStation(
-      order_, *shelf_, [this] { return file_->folder(); }, [this] { return file_->name(); },
-      BenchClock::usualFile());
-  bench_->timeline().hide();
-  views->addWidget(&bench_->timeline(), 66);
-  log_ = new LogStation(
-      order_, *shelf_, bench_->work(), [this] { return file_->folder(); },
-      [this] { return file_->name(); });
-  log_->area().hide();
-  views->addWidget(&log_->area(), 66);
-  views->addWidget(round_, 34);
-  views->addWidget(&log_->pastCup().view(), 12);
-  connect(&log_->pastCup(), &PastCup::changed, this, &MainWindow::setViews);
-  connect(&log_->area(), &LogArea::pageShown, this, &MainWindow::setViews);
-  column->addLayout(views, 1);
-
+/// The desks of the stations, as they stand on the rail.
+void MainWindow::makeDesks() {
+  const auto folder = [this] { return file_->folder(); };
+  const auto name = [this] { return file_->name(); };
+  sheets_ = new SheetsBench(order_, *shelf_, folder, name);
+  bench_ = new BenchStation(order_, *shelf_, folder, name, BenchClock::usualFile());
+  desks_ = {gauge_ = new GaugeStation(order_),
+            divide_ = new DivideStation(order_),
+            fill_ = new FillStation(order_),
+            dress_ = new DressStation(order_, *shelf_),
+            cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_, sheets_),
+            bench_,
+            log_ = new LogStation(order_, *shelf_, bench_->work(), folder, name)};
   // What the cards of a station are laid out for at the least.
   constexpr QSize leastDrawer(1040, 290);
-  watch_ = new WatchLine(order_);
   stations_ = new QStackedWidget;
   stations_->setObjectName(QStringLiteral("drawer"));
   stations_->setFixedHeight(316);
-  gauge_ = new GaugeStation(order_);
-  cut_ = new CutStation(order_, saveSvg_, savePdf_, saveAll_, sheets);
-  divide_ = new DivideStation(order_);
-  connect(divide_, &DivideStation::said, watch_, &WatchLine::say);
-  stations_->addWidget(new Scrolled(gauge_, leastDrawer));
-  fill_ = new FillStation(order_);
-  // A click on a cell gives it the colour in hand.
-  const auto pin = [this](WallPoint place) {
-    const bool bar = QApplication::keyboardModifiers().testFlag(Qt::ShiftModifier);
-    pinCell(order_, place, fill_->colourPage().inHand(), bar);
-  };
-  connect(fill_, &FillStation::said, watch_, &WatchLine::say);
+  for (Desk* desk : desks_) {
+    stations_->addWidget(new Scrolled(desk, leastDrawer));
+    connect(desk, &Desk::said, watch_, &WatchLine::say);
+  }
+  connect(sheets_, &SheetsBench::said, watch_, &WatchLine::say);
   const auto supplies = [this]() -> const SupplyShelf& { return shelf_->supplies(); };
   divide_->finishPage().supply().setSupplies(supplies);
   fill_->colourPage().supply().setSupplies(supplies);
   connect(&fill_->amountsPage(), &AmountsPage::ratesSet, this,
           [this](const FillRates& rates) { shelf_->put(rates); });
+  connect(gauge_, &GaugeStation::shelfAsked, this, &MainWindow::showShelf);
+  connect(gauge_, &GaugeStation::logAsked, this, [this] { shelf_->logMeasurement(); });
+  connect(cut_, &CutStation::purposeChosen, this, &MainWindow::setViews);
+  connect(cut_, &CutStation::sheetsChosen, this, &MainWindow::setViews);
+  connect(bench_, &BenchStation::watched, this, [this] { watch_->setOthers(bench_->watches()); });
+  connect(log_, &LogStation::orderMade, this, [this](const Document& order) {
+    if (!file_->mayLeave()) return;
+    file_->begin(order);
+    beginAtGauge();
+  });
+}
+
+/// The flat and the cup in the round; sheets, timeline and log in the flat's place.
+QLayout* MainWindow::makeViews() {
+  views_ = new QHBoxLayout;
+  views_->setSpacing(0);
+  flat_ = new FlatView(order_);
+  round_ = new RoundView(order_);
+  views_->addWidget(flat_, 66);
+  for (QWidget* instead :
+       std::initializer_list<QWidget*>{&sheets_->canvas(), &bench_->timeline(), &log_->area()}) {
+    instead->hide();
+    views_->addWidget(instead, 66);
+  }
+  views_->addWidget(round_, 34);
+  views_->addWidget(&log_->pastCup().view(), 12);
+  connect(&log_->pastCup(), &PastCup::changed, this, &MainWindow::setViews);
+  connect(&log_->area(), &LogArea::pageShown, this, &MainWindow::setViews);
+  // A click on a cell gives it the colour in hand.
+  const auto pin = [this](WallPoint place) {
+    const bool bar = QApplication::keyboardModifiers().testFlag(Qt::ShiftModifier);
+    pinCell(order_, place, fill_->colourPage().inHand(), bar);
+  };
   connect(flat_, &FlatView::cellClicked, this, pin);
   connect(round_, &RoundView::cellClicked, this, pin);
-  stations_->addWidget(new Scrolled(divide_, leastDrawer));
-  stations_->addWidget(new Scrolled(fill_, leastDrawer));
-  dress_ = new DressStation(order_, *shelf_);
-  connect(dress_, &DressStation::said, watch_, &WatchLine::say);
   QPushButton* const pick = &dress_->setPage().pickButton();
   connect(pick, &QPushButton::toggled, flat_, [this](bool on) {
     flat_->askForPoint(on);
@@ -206,32 +233,7 @@ void MainWindow::makeBench() {
     watch_->say(tr("Click the point of the artwork that the marks are to be for."));
   });
   connect(flat_, &FlatView::pointAsked, pick, &QPushButton::setChecked);
-  stations_->addWidget(new Scrolled(dress_, leastDrawer));
-  stations_->addWidget(new Scrolled(cut_, leastDrawer));
-  stations_->addWidget(new Scrolled(bench_, leastDrawer));
-  stations_->addWidget(new Scrolled(log_, leastDrawer));
-  connect(log_, &LogStation::said, watch_, &WatchLine::say);
-  connect(log_, &LogStation::orderMade, this, [this](const Document& order) {
-    if (!file_->mayLeave()) return;
-    file_->begin(order);
-    beginAtGauge();
-  });
-  connect(bench_, &BenchStation::said, watch_, &WatchLine::say);
-  connect(bench_, &BenchStation::watched, this, [this] { watch_->setOthers(bench_->watches()); });
-  column->addWidget(stations_);
-  column->addWidget(watch_);
-  connect(watch_, &WatchLine::goTo, this, &MainWindow::goTo);
-  connect(cups_, &CupStrip::nameRefused, watch_, &WatchLine::say);
-  connect(&order_, &Order::refused, watch_,
-          [this](const Sentence& sentence) { watch_->say(avrelt::say(sentence, order_.unit())); });
-  connect(gauge_, &GaugeStation::said, watch_, &WatchLine::say);
-  connect(gauge_, &GaugeStation::shelfAsked, this, &MainWindow::showShelf);
-  connect(gauge_, &GaugeStation::logAsked, this, [this] { shelf_->logMeasurement(); });
-  connect(shelf_.get(), &Shelf::said, watch_, &WatchLine::say);
-  connect(cut_, &CutStation::purposeChosen, this, &MainWindow::setViews);
-  connect(cut_, &CutStation::sheetsChosen, this, &MainWindow::setViews);
-  connect(sheets, &SheetsBench::said, watch_, &WatchLine::say);
-  connect(&order_, &Order::changed, this, &MainWindow::setViews);
+  return views_;
 }
 
 /// With the first measure in hand, to be typed over.
@@ -358,23 +360,7 @@ bool MainWindow::goTo(const Where& where) {
   takeInHand(order_, where);
   const Station station = stationFor(where.member);
   goToStation(station);
-  switch (station) {
-    case gauge:
-      return gauge_->goTo(where);
-    case dividing:
-      return divide_->goTo(where);
-    case filling:
-      return fill_->goTo(where);
-    case dressing:
-      return dress_->goTo(where);
-    case cut:
-      return cut_->goTo(where);
-    case bench:
-      return bench_->goTo(where);
-    case log:
-      break;
-  }
-  return false;
+  return desks_.at(station)->goTo(where);
 }
 
 void MainWindow::refresh() {
@@ -387,7 +373,7 @@ void MainWindow::refresh() {
   state_->setText(clean ? cups : tr("%1, not saved").arg(cups));
   setWindowTitle(tr("%1[*] – Avrelt").arg(name));
   setWindowModified(!clean);
-  units_->show(order_.unit() == Unit::inch ? 0 : 1);
+  showChosen(*units_, order_.unit());
   for (QAction* action : cupActions_) action->setEnabled(order_.hasCup());
   if (!order_.hasCup()) {
     for (QWidget* station : std::initializer_list<QWidget*>{gauge_, divide_, fill_, dress_}) {
@@ -568,3 +554,5 @@ void MainWindow::dropEvent(QDropEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_main_window.cpp"

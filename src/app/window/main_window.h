@@ -81,7 +81,11 @@ class MainWindow : public QMainWindow {
   void makeBenchMenu();
   void makeLogMenu();
   void makeViewMenu();
-  void makeBench();
+  void makeCentre();
+  QLayout* makeHead();
+  QWidget* makeNotice();
+  void makeDesks();
+  QLayout* makeViews();
   /// The cup in the round that is seen: the one in hand, or the one picked in the log.
   RoundView& roundSeen();
   NearCanvas* lookedAt();
@@ -117,6 +121,7 @@ class MainWindow : public QMainWindow {
   FlatView* flat_ = nullptr;
   RoundView* round_ = nullptr;
   QStackedWidget* stations_ = nullptr;
+  std::vector<Desk*> desks_;  ///< by `Station`
   GaugeStation* gauge_ = nullptr;
   DivideStation* divide_ = nullptr;
   FillStation* fill_ = nullptr;
@@ -124,6 +129,7 @@ class MainWindow : public QMainWindow {
   CutStation* cut_ = nullptr;
   BenchStation* bench_ = nullptr;
   LogStation* log_ = nullptr;
+  SheetsBench* sheets_ = nullptr;
   QHBoxLayout* views_ = nullptr;
   WatchLine* watch_ = nullptr;
 

@@ -342,3 +342,5 @@ void OrderFile::offerRecovery() {
 }
 
 }  // namespace avrelt
+
+#include "moc_order_file.cpp"

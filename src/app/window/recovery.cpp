@@ -128,3 +128,5 @@ void Recovery::discard(const Left& left) {
 }
 
 }  // namespace avrelt
+
+#include "moc_recovery.cpp"

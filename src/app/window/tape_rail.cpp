@@ -120,3 +120,5 @@ void TapeRail::keyPressEvent(QKeyEvent* event) {
 }
 
 }  // namespace avrelt
+
+#include "moc_tape_rail.cpp"

@@ -22,6 +22,26 @@ const char* methodName(MethodKind kind) {
   return names[static_cast<std::size_t>(kind)];
 }
 
+Sentence methodTitle(MethodKind kind) {
+  constexpr std::array<const char*, methodKinds> titles{"Resin",
+                                                        "Fast resin",
+                                                        "Brush-on glue",
+                                                        "Into wet paint",
+                                                        "Spray clear",
+                                                        "Tacky glue",
+                                                        "UV resin",
+                                                        "Sealer",
+                                                        "Brushed paint",
+                                                        "Spray paint",
+                                                        "Ink",
+                                                        "Dip",
+                                                        "Heat-applied film",
+                                                        "Water-release print",
+                                                        "Foil",
+                                                        "Soap resist"};
+  return {titles[static_cast<std::size_t>(kind)], {}};
+}
+
 std::optional<MethodKind> methodNamed(const std::string& name) {
   for (std::size_t i = 0; i < methodKinds; ++i) {
     if (name == methodName(static_cast<MethodKind>(i))) return static_cast<MethodKind>(i);

@@ -6,6 +6,7 @@
 #include <string>
 #include <vector>
 
+#include "bench/method_kind.h"
 #include "bench/mix.h"
 #include "bench/wait.h"
 #include "divide/cut.h"
@@ -15,28 +16,10 @@
 
 namespace avrelt {
 
-/// Ways of putting something on a cup that set, dry or cure.
-enum class MethodKind {
-  resin,
-  fastResin,
-  brushGlue,
-  wetPaint,
-  sprayClear,
-  tackyGlue,
-  uvResin,
-  sealer,
-  paint,
-  sprayPaint,
-  ink,
-  dip,
-  heatFilm,
-  waterPrint,
-  foil,
-  soapResist,
-};
-inline constexpr std::size_t methodKinds = 16;
 /// "resin", "brush_glue" …: as files write it.
 const char* methodName(MethodKind kind);
+/// As people read it: "Fast resin".
+Sentence methodTitle(MethodKind kind);
 /// The method a file means; none where it knows no such.
 std::optional<MethodKind> methodNamed(const std::string& name);
 

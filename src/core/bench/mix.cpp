@@ -2,18 +2,25 @@
 #include "bench/mix.h"
 
 #include <algorithm>
+#include <array>
 
 namespace avrelt {
+
+const char* mixKindName(MixKind kind) {
+  constexpr std::array<const char*, mixKinds> names{"part_a",   "part_b",  "resin", "water",
+                                                    "glycerin", "glitter", "paint"};
+  return names[static_cast<std::size_t>(kind)];
+}
 
 Mix resinMix(Volume onCup, const ResinMixing& mixing) {
   const Volume all = onCup / (1 - mixing.lost);
   const Volume a = all / (1 + mixing.partB);
   const Volume b = a * mixing.partB;
   if (mixing.partB == 0) {
-    return {{{"resin", {}, a, Mass::grams(a.ml() * mixing.gramsPerMlA)}}};
+    return {{{MixKind::resin, {}, a, Mass::grams(a.ml() * mixing.gramsPerMlA)}}};
   }
-  return {{{"part_a", {}, a, Mass::grams(a.ml() * mixing.gramsPerMlA)},
-           {"part_b", {}, b, Mass::grams(b.ml() * mixing.gramsPerMlB)}}};
+  return {{{MixKind::partA, {}, a, Mass::grams(a.ml() * mixing.gramsPerMlA)},
+           {MixKind::partB, {}, b, Mass::grams(b.ml() * mixing.gramsPerMlB)}}};
 }
 
 Volume resinToHold(Area area, GlitterCut grain) {

@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "bench/method_kind.h"
 #include "cup/growth_habits.h"
 #include "measure/length.h"
 #include "measure/mass.h"
@@ -12,13 +13,24 @@
 
 namespace avrelt {
 
-/// One thing that goes into a mix, or that is shaken or brushed on.
+/// What goes into a mix, or is shaken or brushed on.
+enum class MixKind { partA, partB, resin, water, glycerin, glitter, paint };
+inline constexpr std::size_t mixKinds = 7;
+/// "part_a", "water" …: as files write it.
+const char* mixKindName(MixKind kind);
+/// Whether it is resin, ready or one part of it.
+constexpr bool isResin(MixKind kind) {
+  return kind <= MixKind::resin;
+}
+
+/// One thing that goes into a mix.
 struct MixPart {
-  std::string name;  ///< "part_a", "part_b", "glitter", "paint": as files write it
-  std::string of;    ///< which, as the maker calls it
+  MixKind kind = MixKind::resin;
+  std::string of;  ///< which, as the maker calls it
   std::optional<Volume> volume{};
   std::optional<Mass> mass{};
-  std::string supply{};  ///< the id of the shop's, where the design says which
+  std::string supply{};                ///< the id of the shop's, where the design says which
+  std::optional<MethodKind> method{};  ///< of resin, which, where it is told without its step
 
   friend bool operator==(const MixPart&, const MixPart&) = default;
 };

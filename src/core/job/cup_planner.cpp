@@ -121,6 +121,31 @@ void CupPlanner::addStageWatches(CupPlan& plan, const Cup& cup) {
   }
 }
 
+void CupPlanner::partIntoStrips(CupPlan& plan, const Cup& cup, const Walls& walls) {
+  // Colours and seeds make no other cells, and no other strips.
+  std::vector<std::tuple<Pattern, bool, std::string>> patterns;
+  patterns.reserve(plan.fills.size());
+  for (const FillPlan& fill : plan.fills) {
+    const Fill& asked = cup.fills[static_cast<std::size_t>(fill.fill)];
+    patterns.emplace_back(asked.pattern, asked.corners, fill.zone);
+  }
+  const std::vector<FillStrips>& strips = strips_(
+      {walls_.times(), divided_.times(), std::move(patterns), cup.film, cup.wrap.laying}, [&] {
+        std::vector<FillStrips> parted;
+        parted.reserve(plan.fills.size());
+        for (const FillPlan& fill : plan.fills) {
+          const auto zone =
+              std::find_if(plan.divided.zones.begin(), plan.divided.zones.end(),
+                           [&](const Zone& candidate) { return candidate.id == fill.zone; });
+          parted.push_back(stripsOf(fill.cells, fill.family == Family::artwork, *zone,
+                                    walls.of(cup.buildUp, fill.id).body, cup.film,
+                                    cup.wrap.laying));
+        }
+        return parted;
+      });
+  for (std::size_t i = 0; i < plan.fills.size(); ++i) plan.fills[i].strips = strips[i];
+}
+
 CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stock& stock) {
   const CheckedAll<Walls>& walls =
       walls_({cup.blank, cup.buildUp, cup.wrap.seamAt, stock.growth},
@@ -182,8 +207,6 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
 
   const Stage& laidAt =
       walls->stages[static_cast<std::size_t>(laidAfterOf(cup.buildUp, wrapThing))];
-  const SeamDoubt doubt = seamDoubt(walls->bare, cup.blank.stations[0].girthIs, laidAt,
-                                    cup.buildUp.sizedFor, cup.doubt, usualGraduation(unit));
   const Layings& layings = layings_({wallIs, cup.wrap, cup.base, cup.film}, [&] {
     return layingsOf(wallFor(wrapThing).body, cup.wrap.baseClearance.length, wraps->front().high(),
                      cup.wrap.overlap.length, cup.film);
@@ -191,56 +214,32 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   const LayingKind kind = cup.wrap.laying.value_or(layings.recommended);
   // What cannot be cut is not made: the recommended way stands in, and a watch says so.
   const LayingKind made = layings.of(kind).possible ? kind : layings.recommended;
-  CupPlan plan{cup.name,
-               slugOf(cup.name),
-               walls->bare,
-               wall,
-               walls->stages,
-               cup.buildUp.laidAfter,
-               {},
-               {},
-               {},
-               doubt,
-               wraps->front(),
-               layings,
-               made,
-               snipsFor(body.radius(Length()), body.taper(Length()), overhang),
-               *divided,
-               {},
-               std::move(*stripes),
-               {},
-               std::move(*fills),
-               std::move(dressed->sets),
-               std::move(dressed->rows),
-               landmarks,
-               {},
-               std::make_shared<const Cup>(cup),
-               unit,
-               std::make_shared<PartShelf>()};
-  // Colours and seeds make no other cells, and no other strips.
-  std::vector<std::tuple<Pattern, bool, std::string>> patterns;
-  patterns.reserve(plan.fills.size());
-  for (const FillPlan& fill : plan.fills) {
-    const Fill& asked = cup.fills[static_cast<std::size_t>(fill.fill)];
-    patterns.emplace_back(asked.pattern, asked.corners, fill.zone);
-  }
-  const std::vector<FillStrips>& strips =
-      strips_({wallIs, divided_.times(), std::move(patterns), cup.film, cup.wrap.laying}, [&] {
-        std::vector<FillStrips> parted;
-        parted.reserve(plan.fills.size());
-        for (const FillPlan& fill : plan.fills) {
-          const auto zone =
-              std::find_if(plan.divided.zones.begin(), plan.divided.zones.end(),
-                           [&](const Zone& candidate) { return candidate.id == fill.zone; });
-          parted.push_back(stripsOf(fill.cells, fill.family == Family::artwork, *zone,
-                                    wallFor(fill.id).body, cup.film, cup.wrap.laying));
-        }
-        return parted;
-      });
-  for (std::size_t i = 0; i < plan.fills.size(); ++i) plan.fills[i].strips = strips[i];
+  CupPlan plan{
+      .name = cup.name,
+      .slug = slugOf(cup.name),
+      .bare = walls->bare,
+      .wall = wall,
+      .stages = walls->stages,
+      .laidAfter = cup.buildUp.laidAfter,
+      .seamDoubt = seamDoubt(walls->bare, cup.blank.stations[0].girthIs, laidAt,
+                             cup.buildUp.sizedFor, cup.doubt, usualGraduation(unit)),
+      .wrap = wraps->front(),
+      .layings = layings,
+      .laid = made,
+      .snips = snipsFor(body.radius(Length()), body.taper(Length()), overhang),
+      .divided = *divided,
+      .tapeMoves = tapeProgram(*divided, cup.division.tapeWidth.length, usualGraduation(unit),
+                               cup.division.order, cup.division.masks),
+      .stripes = std::move(*stripes),
+      .fills = std::move(*fills),
+      .sets = std::move(dressed->sets),
+      .rows = std::move(dressed->rows),
+      .landmarks = landmarks,
+      .of = std::make_shared<const Cup>(cup),
+      .unit = unit,
+      .shelf = std::make_shared<PartShelf>()};
   plan.cutList = cutList(plan.stripes);
-  plan.tapeMoves = tapeProgram(plan.divided, cup.division.tapeWidth.length, usualGraduation(unit),
-                               cup.division.order, cup.division.masks);
+  partIntoStrips(plan, cup, *walls);
   for (std::size_t i = 0; i < walls->walls.size(); ++i) {
     plan.laidStages.push_back({walls->after[i], walls->walls[i], (*wraps)[i]});
   }

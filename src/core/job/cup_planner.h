@@ -28,6 +28,8 @@ class CupPlanner {
   };
   static CheckedAll<Walls> wallsOf(const Blank& blank, const BuildUp& buildUp, CupAngle seamAt,
                                    const GrowthHabits& growth);
+  /// Tells each fill of a plan how its template is parted.
+  void partIntoStrips(CupPlan& plan, const Cup& cup, const Walls& walls);
   static Faults dividedFaults(const CheckedAll<Divided>& divided,
                               const CheckedAll<std::vector<StripePlan>>& stripes);
   static void addWatches(CupPlan& plan, const Cup& cup);

@@ -10,9 +10,9 @@
 namespace avrelt {
 namespace {
 
-/// Each thing once, of both parts of a resin the method's name.
+/// Each thing once, of both parts of a resin by its method.
 void addUnknown(std::vector<MixPart>& unknown, const Step& step, MixPart part) {
-  if (step.method && step.working) part.of = methodName(*step.method);
+  if (step.method && step.working) part.method = step.method;
   part.volume.reset();
   part.mass.reset();
   if (std::find(unknown.begin(), unknown.end(), part) == unknown.end()) {

@@ -92,7 +92,7 @@ class Finishes {
              const Half& half = {}) {
     Step& step = fillStep(filling, StepKind::glitter, half.of(words), shaking * half.share, wait,
                           half.suffix);
-    step.mix.parts.push_back({"glitter", filling.name, std::nullopt,
+    step.mix.parts.push_back({MixKind::glitter, filling.name, std::nullopt,
                               list_.rates().glitterPerCm2 * (filling.cm2() * half.share),
                               filling.finish.supply});
   }
@@ -155,8 +155,9 @@ class Finishes {
         Step& step = fillStep(filling, StepKind::paint, move.words, paint.handsOn,
                               !glitter && pulled ? paint.pull : paint.next);
         step.cautions = {Caution::solvent};
-        step.mix.parts.push_back({"paint", filling.name, list_.rates().paintPerCm2 * filling.cm2(),
-                                  std::nullopt, glitter ? "" : filling.finish.supply});
+        step.mix.parts.push_back({MixKind::paint, filling.name,
+                                  list_.rates().paintPerCm2 * filling.cm2(), std::nullopt,
+                                  glitter ? "" : filling.finish.supply});
         list_.put(paint);
         break;
       }

@@ -54,11 +54,11 @@ struct CupPlan {
   std::vector<Stage> stages;
   int laidAfter = 0;
   /// The cup at each stage that something is laid at; that one first.
-  std::vector<LaidStage> laidStages;
+  std::vector<LaidStage> laidStages{};
   /// What is laid on it, in the order of their stages.
-  std::vector<LaidThing> things;
+  std::vector<LaidThing> things{};
   /// Everything from the metal outwards.
-  std::vector<StackItem> stack;
+  std::vector<StackItem> stack{};
   /// How wrong it can be at the seam of the wrap.
   SeamDoubt seamDoubt;
   WrapLayout wrap;
@@ -70,7 +70,7 @@ struct CupPlan {
   Divided divided;
   std::vector<TapeMove> tapeMoves;
   std::vector<StripePlan> stripes;
-  std::vector<StripCut> cutList;
+  std::vector<StripCut> cutList{};
   /// The patterns that fill zones.
   std::vector<FillPlan> fills;
   /// What is made of artworks.
@@ -78,7 +78,7 @@ struct CupPlan {
   std::vector<RowPlan> rows;
   /// What sets are kept off.
   std::shared_ptr<const WallLandmarks> landmarks;
-  std::vector<Watch> watches;
+  std::vector<Watch> watches{};
   /// What all this was worked out from.
   std::shared_ptr<const Cup> of;
   Unit unit = Unit::inch;

@@ -150,7 +150,7 @@ class Steps {
       step.method = paint.kind;
       step.cautions = {Caution::solvent};
       step.mix.parts.push_back(
-          {"paint", {}, list_.rates().paintPerCm2 * (wall.mm2() / mm2InCm2), std::nullopt});
+          {MixKind::paint, {}, list_.rates().paintPerCm2 * (wall.mm2() / mm2InCm2), std::nullopt});
       list_.put(paint);
     } else {
       const Method& resin = list_.of(MethodKind::resin);
@@ -166,7 +166,7 @@ class Steps {
                          min(10) * half.share, half.isLast ? resin.next : Wait());
         step.of = {coat.id};
         step.mix.parts.push_back(
-            {"glitter",
+            {MixKind::glitter,
              {},
              std::nullopt,
              list_.rates().glitterPerCm2 * (wall.mm2() / mm2InCm2 * half.share)});
@@ -306,10 +306,10 @@ class Steps {
         step.of = {fill.id};
         if (need.glitter > Mass()) {
           step.mix.parts.push_back(
-              {"glitter", finishWords(finish), std::nullopt, need.glitter, finish.supply});
+              {MixKind::glitter, finishWords(finish), std::nullopt, need.glitter, finish.supply});
         }
         if (need.paint > Volume()) {
-          step.mix.parts.push_back({"paint", finishWords(finish), need.paint, std::nullopt,
+          step.mix.parts.push_back({MixKind::paint, finishWords(finish), need.paint, std::nullopt,
                                     glitter ? "" : finish.supply});
         }
         if (glitter && finish.stick == Stick::resin) step.cautions = {Caution::resin};
@@ -432,10 +432,10 @@ class Steps {
                        min(20));
     // What is none of is not measured out.
     if (mix.water > Volume()) {
-      poured.mix.parts.push_back({"water", {}, mix.water, mix.waterMass});
+      poured.mix.parts.push_back({MixKind::water, {}, mix.water, mix.waterMass});
     }
     if (mix.glycerin > Volume()) {
-      poured.mix.parts.push_back({"glycerin", {}, mix.glycerin, mix.glycerinMass});
+      poured.mix.parts.push_back({MixKind::glycerin, {}, mix.glycerin, mix.glycerinMass});
     }
     add("liquid-seal", StepKind::fill,
         {"Dry the seam %1 up the wall, seal it with what the cup’s maker names, and when that is "

@@ -83,7 +83,7 @@ std::vector<ShoppingLine> shoppingFor(const BenchPlan& plan, const SupplyShelf& 
                                       const FillRates& rates) {
   std::vector<ShoppingLine> lines;
   const UseReckoning useOf(shelf, rates);
-  std::map<std::pair<std::string, std::string>, std::size_t> unknown;
+  std::map<std::tuple<MixKind, std::optional<MethodKind>, std::string>, std::size_t> unknown;
   std::map<std::string, std::size_t> known;
   const auto add = [&](const Step& step, CivilTime at) {
     const StepUse use = useOf(step, at);
@@ -106,14 +106,12 @@ std::vector<ShoppingLine> shoppingFor(const BenchPlan& plan, const SupplyShelf& 
       if (!line.by && line.counted && line.needed.units() > line.there.units()) line.by = at;
     }
     for (const MixPart& part : use.unknown) {
-      const std::string of =
-          step.method && step.working ? std::string(methodName(*step.method)) : part.of;
-      const auto [place, isNew] = unknown.try_emplace({part.name, of}, lines.size());
+      const std::optional<MethodKind> method = step.working ? step.method : std::nullopt;
+      const auto [place, isNew] = unknown.try_emplace({part.kind, method, part.of}, lines.size());
       if (isNew) {
         ShoppingLine line;
-        line.name = of;
         line.part = part;
-        line.part.of = of;
+        line.part.method = method;
         line.part.volume.reset();
         line.part.mass.reset();
         lines.push_back(std::move(line));

@@ -48,8 +48,8 @@ std::map<std::string, Amount> reservedBy(const BenchPlan& plan, const SupplyShel
 /// Something all that is left takes, and what the shop has of it.
 struct ShoppingLine {
   std::string supply;  ///< its id; empty where no supply of the shop's is meant
-  std::string name;    ///< its, or what the design calls it
-  MixPart part;        ///< where none is meant
+  std::string name;    ///< its
+  MixPart part;        ///< where none of the shop's is meant
   Amount needed;
   Amount there;
   Amount toBuy;          ///< what is missing of it, and then of what its maker wants to have left

@@ -16,10 +16,10 @@ constexpr std::array<const char*, supplyKinds> kindNames{"resin", "glitter", "pa
 /// The area that so much was reckoned for.
 std::optional<Area> areaFor(const MixPart& part, const FillRates& rates) {
   constexpr double mm2InCm2 = 100;
-  if (part.name == "glitter" && part.mass && rates.glitterPerCm2 > Mass()) {
+  if (part.kind == MixKind::glitter && part.mass && rates.glitterPerCm2 > Mass()) {
     return Area::mm2(part.mass->grams() / rates.glitterPerCm2.grams() * mm2InCm2);
   }
-  if (part.name == "paint" && part.volume && rates.paintPerCm2 > Volume()) {
+  if (part.kind == MixKind::paint && part.volume && rates.paintPerCm2 > Volume()) {
     return Area::mm2(part.volume->ml() / rates.paintPerCm2.ml() * mm2InCm2);
   }
   return std::nullopt;
@@ -146,9 +146,8 @@ StepUse UseReckoning::operator()(const Step& step, CivilTime at) const {
     use.of.push_back({supply.id, at, amount, over});
   };
   for (const MixPart& part : step.mix.parts) {
-    const bool resin = part.name == "resin" || part.name == "part_a" || part.name == "part_b";
     const Supply* supply = !part.supply.empty() ? shelf_->called(part.supply)
-                           : resin && step.method
+                           : isResin(part.kind) && step.method
                                ? forMethod_[static_cast<std::size_t>(*step.method)]
                                : nullptr;
     std::optional<Amount> amount;

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <compare>
+#include <string>
 
 namespace avrelt {
 
@@ -28,5 +29,8 @@ class Duration {
   constexpr explicit Duration(double minutes) : minutes_(minutes) {}
   double minutes_ = 0;
 };
+
+/// "12 min", "5 h", "5 h 30 min".
+std::string timeText(Duration duration);
 
 }  // namespace avrelt

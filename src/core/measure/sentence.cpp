@@ -22,6 +22,7 @@ struct Speaker {
   std::string operator()(Length length) const { return lengths(length, unit); }
   std::string operator()(Angle angle) const { return angleText(angle); }
   std::string operator()(CupAngle angle) const { return angleText(angle); }
+  std::string operator()(Duration duration) const { return timeText(duration); }
   std::string operator()(long count) const { return std::to_string(count); }
   std::string operator()(const Phrase& phrase) const {
     return said(*phrase.said, unit, translate, lengths);

@@ -8,6 +8,7 @@
 #include <vector>
 
 #include "measure/angle.h"
+#include "measure/duration.h"
 #include "measure/length.h"
 
 namespace avrelt {
@@ -28,7 +29,7 @@ struct Phrase {
 /// `pattern` is an English sentence with places %1, %2 … that is also the key for translation;
 /// `parts` fill the places. A Length is shown in whichever unit the reader works in.
 struct Sentence {
-  using Part = std::variant<std::string, Length, Angle, CupAngle, long, Phrase>;
+  using Part = std::variant<std::string, Length, Angle, CupAngle, Duration, long, Phrase>;
 
   std::string pattern;
   std::vector<Part> parts;

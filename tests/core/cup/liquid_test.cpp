@@ -159,7 +159,7 @@ TEST_CASE("A cup is filled and sealed before its outside, and the line covered a
   CHECK(at("liquid-band") + 1 == at("rim"));
   const Step& poured = steps[static_cast<std::size_t>(at("liquid"))];
   REQUIRE(poured.mix.parts.size() == 2);
-  CHECK(poured.mix.parts[0].name == "water");
+  CHECK(poured.mix.parts[0].kind == MixKind::water);
   CHECK(poured.mix.parts[1].volume->ml() == Approx(95));
   // Poured, the mix is looked at; sealed, the seam; and both faults have words.
   const auto faultOf = [&](const std::string& id) {

@@ -96,9 +96,10 @@ TEST_CASE("Steps come one after the other, each caution once, at the first it co
     // Gloves before any resin, the lip at the rim.
     REQUIRE(told.contains(Caution::resin));
     for (const Step& step : steps) {
-      const bool resin = std::any_of(
-          step.mix.parts.begin(), step.mix.parts.end(),
-          [](const MixPart& part) { return part.name == "part_a" || part.name == "resin"; });
+      const bool resin =
+          std::any_of(step.mix.parts.begin(), step.mix.parts.end(), [](const MixPart& part) {
+            return part.kind == MixKind::partA || part.kind == MixKind::resin;
+          });
       if (!resin) continue;
       CHECK(std::find(step.cautions.begin(), step.cautions.end(), Caution::resin) !=
             step.cautions.end());
@@ -198,7 +199,7 @@ TEST_CASE("Stencils come off after the paint that hides them, before their ring 
     bool painted = false;
     for (std::size_t i = laid; i < peeled; ++i) {
       if (steps[i].kind != StepKind::coat) continue;
-      CHECK(steps[i].mix.parts.front().name == "paint");
+      CHECK(steps[i].mix.parts.front().kind == MixKind::paint);
       painted = true;
     }
     CHECK(painted);
@@ -343,7 +344,7 @@ TEST_CASE(
       for (const Step& step : all) {
         work += step.handsOn.minutes();
         for (const MixPart& part : step.mix.parts) {
-          if (part.name == "glitter" && part.mass) grams += part.mass->grams();
+          if (part.kind == MixKind::glitter && part.mass) grams += part.mass->grams();
         }
       }
       return std::pair(work, grams);

@@ -58,7 +58,8 @@ TEST_CASE("Glitter goes by the area it covers, and what is left to do holds it b
   double resin = 0;
   for (const Step& step : bench.cups.front().steps) {
     for (const MixPart& part : step.mix.parts) {
-      if (part.name != "glitter" && step.method == MethodKind::resin) resin += part.volume->ml();
+      if (part.kind != MixKind::glitter && step.method == MethodKind::resin)
+        resin += part.volume->ml();
     }
   }
   CHECK(reserved.at("r").units() == Approx(resin));

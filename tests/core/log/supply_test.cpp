@@ -123,9 +123,9 @@ TEST_CASE("A step takes what the design names, and resin by its method", "[log]"
   step.method = MethodKind::resin;
   // Two coats' worth by hand: 18 ml on the cup, a tenth lost, is 20 ml, ten of each part.
   step.mix = resinMix(Volume::ml(18));
-  step.mix.parts.push_back({"glitter", "night", {}, Mass::grams(2.5), "night"});
-  step.mix.parts.push_back({"glitter", "loose", {}, Mass::grams(1), ""});
-  step.mix.parts.push_back({"glitter", "gone", {}, Mass::grams(1), "no such"});
+  step.mix.parts.push_back({MixKind::glitter, "night", {}, Mass::grams(2.5), "night"});
+  step.mix.parts.push_back({MixKind::glitter, "loose", {}, Mass::grams(1), ""});
+  step.mix.parts.push_back({MixKind::glitter, "gone", {}, Mass::grams(1), "no such"});
   const StepUse use = UseReckoning(shelf, rates)(step, day(1));
   REQUIRE(use.of.size() == 2);
   CHECK(use.of[0].supply == "r1");
@@ -141,7 +141,7 @@ TEST_CASE("A step takes what the design names, and resin by its method", "[log]"
   shelf.events = {{SupplyEvent::Kind::counted, 1, "r2", day(0), Amount(Volume::ml(400)), {}}};
   CHECK(UseReckoning(shelf, rates)(step, day(1)).of[0].supply == "r2");
   // Twice of one supply is one use, over both areas.
-  step.mix.parts.push_back({"glitter", "night", {}, Mass::grams(1.5), "night"});
+  step.mix.parts.push_back({MixKind::glitter, "night", {}, Mass::grams(1.5), "night"});
   const StepUse twice = UseReckoning(shelf, rates)(step, day(1));
   REQUIRE(twice.of.size() == 2);
   CHECK(twice.of[1].amount.units() == Approx(4));
