@@ -281,10 +281,10 @@ TEST_CASE("steps prints what each cup takes, with waits, mixes and cautions") {
   CHECK(done.out.find("1. Sand the cup") != std::string::npos);
   CHECK(done.out.find("Shake “dusk”") != std::string::npos);
   // Into wet resin at once; no tape is to be pulled, so then only the resin is waited for.
-  CHECK(done.out.find("go on within 10 min") != std::string::npos);
+  CHECK(done.out.find("Go on within 10 min.") != std::string::npos);
   const auto shaken = done.out.find("Shake “dusk”");
-  CHECK(done.out.find("wait 5 h at least", shaken) < done.out.find("Seal", shaken));
-  CHECK(done.out.find("part A, 11.1 ml, 12.2 g; part B, 11.1 ml, 11.1 g") != std::string::npos);
+  CHECK(done.out.find("Then wait at least 5 h.", shaken) < done.out.find("Seal", shaken));
+  CHECK(done.out.find("Takes: Part A, 11 ml, 12 g; Part B, 11 ml, 11 g.") != std::string::npos);
   const std::string gloves = "nitrile gloves";
   const auto first = done.out.find(gloves);
   REQUIRE(first != std::string::npos);
