@@ -43,6 +43,7 @@ void onChosen(QComboBox& box, QObject* context, Call call) {
 template <typename Value>
 Segments* segmentsOf(const QString& name, const std::vector<Offer<Value>>& offers) {
   std::vector<Segments::Choice> choices;
+  choices.reserve(offers.size());
   for (const Offer<Value>& one : offers)
     choices.push_back({static_cast<int>(one.value), one.words});
   return new Segments(name, choices);

@@ -10,6 +10,7 @@ namespace {
 
 std::vector<Segments::Choice> numbered(const QStringList& words) {
   std::vector<Segments::Choice> choices;
+  choices.reserve(static_cast<std::size_t>(words.size()));
   for (const QString& one : words) choices.push_back({static_cast<int>(choices.size()), one});
   return choices;
 }
