@@ -389,6 +389,9 @@ DecalSet setMembers(ObjectReader object, Unit unit) {
   object.length("limit", unit, set.limit);
   object.truth("thicken", set.thicken);
   object.truth("drop_specks", set.drop);
+  if (const Json* over = object.find("over")) {
+    set.over = finishMembers(object.on(*over, object.pathOf("over")), unit);
+  }
   object.list("layers", [&](const Json& item, const std::string& path) {
     set.layers.push_back(layerMembers(object.on(item, path), unit));
   });
@@ -417,6 +420,7 @@ Json written(const DecalSet& set) {
   object["limit"] = written(set.limit);
   if (set.thicken) object["thicken"] = true;
   if (set.drop) object["drop_specks"] = true;
+  if (set.over) object["over"] = written(*set.over);
   object["layers"] = Json::array();
   for (const Layer& layer : set.layers) object["layers"].push_back(written(layer));
   addKept(object, set.kept);

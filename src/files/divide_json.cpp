@@ -310,6 +310,7 @@ Finish finishMembers(ObjectReader object, Unit unit) {
       "grain",
       {{"fine", GlitterCut::fine}, {"medium", GlitterCut::medium}, {"chunky", GlitterCut::chunky}},
       finish.grain);
+  object.truth("sprayed", finish.sprayed);
   object.truth("opaque", finish.opaque);
   object.truth("printed", finish.printed);
   if (const Json* picture = object.find("print")) {
@@ -382,6 +383,7 @@ Json written(const Finish& finish) {
       object["stick"] = "uv_resin";
       break;
   }
+  if (finish.sprayed) object["sprayed"] = true;
   if (finish.grain != GlitterCut::fine) {
     object["grain"] = finish.grain == GlitterCut::medium ? "medium" : "chunky";
   }

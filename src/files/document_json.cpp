@@ -350,6 +350,7 @@ class DocumentReader {
                        coat.cut);
       }
       if (coat.kind == CoatKind::resin) members.volume("mixed", coat.mixed);
+      if (coat.kind == CoatKind::paint) members.truth("sprayed", coat.sprayed);
       coat.kept = members.kept();
       buildUp.coats.push_back(std::move(coat));
     });
@@ -417,7 +418,10 @@ class DocumentReader {
     }
     object.choice(
         "over",
-        {{"none", WrapOver::none}, {"clear", WrapOver::clear}, {"printed", WrapOver::printed}},
+        {{"none", WrapOver::none},
+         {"under", WrapOver::under},
+         {"clear", WrapOver::clear},
+         {"printed", WrapOver::printed}},
         wrap.over);
     wrap.kept = object.kept();
   }
@@ -443,6 +447,7 @@ Json written(const Coat& coat) {
   switch (coat.kind) {
     case CoatKind::paint:
       object["kind"] = "paint";
+      if (coat.sprayed) object["sprayed"] = true;
       break;
     case CoatKind::glitter:
       object["kind"] = "glitter";
@@ -504,6 +509,21 @@ Json written(const Doubt& doubt) {
   return object;
 }
 
+const char* overName(WrapOver over) {
+  switch (over) {
+    case WrapOver::under:
+      return "under";
+    case WrapOver::clear:
+      return "clear";
+    case WrapOver::printed:
+      return "printed";
+    case WrapOver::unsaid:
+    case WrapOver::none:
+      break;
+  }
+  return "none";
+}
+
 Json written(const Wrap& wrap) {
   Json object = Json::object();
   object["base_clearance"] = written(wrap.baseClearance);
@@ -511,9 +531,7 @@ Json written(const Wrap& wrap) {
   object["overlap"] = written(wrap.overlap);
   object["seam_at"] = number(degreesOf(wrap.seamAt));
   if (wrap.laying) object["laying"] = layingName(*wrap.laying);
-  if (wrap.over != WrapOver::none) {
-    object["over"] = wrap.over == WrapOver::clear ? "clear" : "printed";
-  }
+  if (wrap.over != WrapOver::unsaid) object["over"] = overName(wrap.over);
   addKept(object, wrap.kept);
   return object;
 }

@@ -117,6 +117,8 @@ const char* stackKindName(const StackItem& item) {
       return "coat";
     case StackKind::finish:
       return "finish";
+    case StackKind::over:
+      return "over";
     case StackKind::laid:
       break;
   }

@@ -146,14 +146,16 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   body->addWidget(buttonFor(saveSvg, true));
   body->addWidget(buttonFor(savePdf, false));
   body->addWidget(buttonFor(saveAll, false));
-  auto* overLabel = new QLabel(tr("Film over everything"));
+  auto* overLabel = new QLabel(tr("Film all round"));
   overLabel->setProperty("role", "label");
   over_ = segmentsOf<WrapOver>(overLabel->text(), {{WrapOver::none, tr("None")},
+                                                   {WrapOver::under, tr("Under")},
                                                    {WrapOver::clear, tr("Clear")},
                                                    {WrapOver::printed, tr("Printed")}});
   over_->setToolTip(
-      tr("A wrap over the whole cup, whatever its zones are. A cup that is one zone without a "
-         "finish is wrapped anyway"));
+      tr("A wrap round the whole cup: none, under everything that is laid on it, or over "
+         "everything, clear or printed. Until you choose, a cup without zones, patterns and "
+         "finishes has one under"));
   over_->setObjectName(QStringLiteral("over"));
   auto* over = new QHBoxLayout;
   over->addWidget(overLabel, 1);
@@ -161,8 +163,9 @@ QWidget* CutStation::filesCard(QAction* saveSvg, QAction* savePdf, QAction* save
   body->addSpacing(4);
   body->addLayout(over);
   onChosen<WrapOver>(*over_, this, [this](WrapOver chosen) {
-    order_.editCup(chosen == WrapOver::none ? tr("Take no film over everything")
-                                            : tr("Lay film over everything"),
+    order_.editCup(chosen == WrapOver::none    ? tr("Lay no film all round")
+                   : chosen == WrapOver::under ? tr("Lay film all round under everything")
+                                               : tr("Lay film over everything"),
                    [chosen](Cup& cup) { cup.wrap.over = chosen; });
   });
   auto* caution = new QLabel(
@@ -335,7 +338,7 @@ void CutStation::refresh() {
   if (const std::optional<Length> at = order_.measureOf(GaugeLine::strip))
     stripAt_->show(*at, unit);
   stripWidth_->show(cup.strip.width.length, unit);
-  showChosen(*over_, cup.wrap.over);
+  showChosen(*over_, settledOver(cup));
   fields_.showFaults();
 
   const CupPlan* plan = order_.plan();

@@ -6,7 +6,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
-#include "app/fields/offer.h"
+#include "app/fields/finish_offers.h"
 #include "app/order/phrases.h"
 #include "app/order/picture_edits.h"
 #include "app/order/zone_edits.h"
@@ -74,12 +74,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
   stick_ = new QComboBox;
   stick_->setAccessibleName(tr("Stuck with"));
   stick_->view()->setAccessibleName(tr("Ways to stick glitter"));
-  offer<Stick>(*stick_, {{Stick::resin, tr("resin")},
-                         {Stick::brushGlue, tr("brush-on glue")},
-                         {Stick::wetPaint, tr("wet paint")},
-                         {Stick::sprayClear, tr("spray clear")},
-                         {Stick::tackyGlue, tr("tacky glue")},
-                         {Stick::uvResin, tr("UV resin")}});
+  offerSticks(*stick_);
   stickLabel_->setBuddy(stick_);
   grain_ = new QComboBox;
   grain_->setAccessibleName(tr("Cut of the glitter"));
@@ -88,9 +83,7 @@ FinishPage::FinishPage(Order& order, FieldSet& fields, QWidget* parent)
                               {GlitterCut::chunky, tr("chunky")}});
   way_ = new QComboBox;
   way_->setAccessibleName(tr("How the paint goes on"));
-  offer<FinishKind>(*way_, {{FinishKind::paint, tr("brushed or sprayed")},
-                            {FinishKind::ink, tr("ink, dripped and tilted")},
-                            {FinishKind::dip, tr("dipped")}});
+  offerWays(*way_);
   for (QComboBox* box : {grain_, way_}) box->view()->setAccessibleName(box->accessibleName());
   opaque_ = new Segments(tr("Film is"), {tr("Opaque"), tr("Clear"), tr("Printed"), tr("To print")});
   opaque_->button(2)->setToolTip(tr("Film that is bought with a print, which has a direction"));
@@ -166,9 +159,9 @@ void FinishPage::connectFields() {
     editFinish(order_, tr("Choose the cut of the glitter"), {},
                [chosen](Finish& finish) { finish.grain = chosen; });
   });
-  onChosen<FinishKind>(*way_, this, [this](FinishKind chosen) {
+  onChosen<PaintWay>(*way_, this, [this](PaintWay chosen) {
     editFinish(order_, tr("Choose how the paint goes on"), {}, [chosen](Finish& finish) {
-      finish.kind = chosen;
+      takeWay(finish, chosen);
       finish.supply.clear();
     });
   });
@@ -327,7 +320,7 @@ void FinishPage::refresh() {
   grain_->setVisible(finish.kind == FinishKind::glitter);
   showChosen(*grain_, finish.grain);
   way_->setVisible(paints);
-  showChosen(*way_, finish.kind);
+  showChosen(*way_, wayOf(finish));
   const bool film = finish.kind == FinishKind::film;
   opaque_->setVisible(film);
   edge_->setVisible(film);

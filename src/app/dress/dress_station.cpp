@@ -204,6 +204,9 @@ bool DressStation::goTo(const Where& where) {
       return focus(place_->addButton());
     case Member::layers:
       return focus(layers_->stack());
+    case Member::stack:
+      setPages_->show(ofStack);
+      return focus(stack_->items());
     default:
       break;
   }

@@ -25,6 +25,36 @@ constexpr LayerKind kinds[] = {LayerKind::decal,    LayerKind::backing,  LayerKi
                                LayerKind::inset};
 constexpr int materials = 9;
 
+/// What is put over stencils: of their zone, or of the set.
+enum class OverWay { zone, brushed, sprayed, ink, glue, tacky, resin };
+
+OverWay overOf(const std::optional<Finish>& over) {
+  if (!over) return OverWay::zone;
+  if (over->kind == FinishKind::glitter) {
+    return over->stick == Stick::brushGlue   ? OverWay::glue
+           : over->stick == Stick::tackyGlue ? OverWay::tacky
+                                             : OverWay::resin;
+  }
+  if (over->kind == FinishKind::ink) return OverWay::ink;
+  return over->sprayed ? OverWay::sprayed : OverWay::brushed;
+}
+
+/// Its colour and name stay.
+void takeOver(std::optional<Finish>& over, OverWay way) {
+  if (way == OverWay::zone) return over.reset();
+  if (!over) over.emplace();
+  const bool glitter = way >= OverWay::glue;
+  over->kind = glitter               ? FinishKind::glitter
+               : way == OverWay::ink ? FinishKind::ink
+                                     : FinishKind::paint;
+  over->sprayed = way == OverWay::sprayed;
+  if (glitter) {
+    over->stick = way == OverWay::glue    ? Stick::brushGlue
+                  : way == OverWay::tacky ? Stick::tackyGlue
+                                          : Stick::resin;
+  }
+}
+
 }  // namespace
 
 LayerPage::LayerPage(Order& order, FieldSet& fields, QWidget* parent)
@@ -125,8 +155,37 @@ QWidget* LayerPage::makeHow(FieldSet& fields) {
   grid->addWidget(lap_, 1, 0);
   grid->addWidget(openingsBox_, 1, 0);
   grid->addWidget(opening_, 1, 1);
+  over_ = new QComboBox;
+  offer<OverWay>(*over_, {{OverWay::zone, tr("what fills its zone, or a coat")},
+                          {OverWay::brushed, tr("paint, brushed")},
+                          {OverWay::sprayed, tr("paint, sprayed")},
+                          {OverWay::ink, tr("ink")},
+                          {OverWay::glue, tr("glitter in brush-on glue")},
+                          {OverWay::tacky, tr("glitter in tacky glue")},
+                          {OverWay::resin, tr("glitter in resin")}});
+  over_->setMinimumContentsLength(12);
+  over_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  overBox_ = labelled(tr("Goes over the stencils"), over_);
+  over_->setToolTip(
+      tr("What is put over the stencils before they are lifted; where they were, what lies below "
+         "shows"));
+  over_->view()->setAccessibleName(over_->accessibleName());
+  overColour_ = new Swatches;
+  overColour_->setAccessibleName(tr("Colour of what goes over the stencils"));
+  grid->addWidget(overBox_, 0, 0, 1, 2);
+  grid->addWidget(overColour_, 1, 0, 1, 2);
   grid->addWidget(words_, 2, 0, 1, 2);
   grid->setRowStretch(3, 1);
+  onChosen<OverWay>(*over_, this, [this](OverWay chosen) {
+    changeOver(tr("Choose what goes over the stencils"),
+               [chosen](std::optional<Finish>& over) { takeOver(over, chosen); });
+  });
+  connect(overColour_, &Swatches::chosen, this, [this](const QString& colour) {
+    changeOver(tr("Choose the colour that goes over the stencils"),
+               [&](std::optional<Finish>& over) {
+                 if (over) over->colour = colour.toUpper().toStdString();
+               });
+  });
   grid->setColumnStretch(0, 1);
   grid->setColumnStretch(1, 1);
   onChosen<Corners>(*corners_, this, [this](Corners chosen) {
@@ -243,6 +302,11 @@ void LayerPage::change(const QString& text, const QString& key,
   }
 }
 
+void LayerPage::changeOver(const QString& text,
+                           const std::function<void(std::optional<Finish>&)>& change) {
+  editSet(order_, text, {}, [&](DecalSet& set) { change(set.over); });
+}
+
 void LayerPage::refresh() {
   const DecalSet* set = setInHand(order_);
   const Layer* layer = layerInHand(order_);
@@ -270,6 +334,11 @@ void LayerPage::refresh() {
   lap_->setLabel(kind == LayerKind::colour ? tr("Under its neighbours") : tr("Over the edge"));
   openingsBox_->setVisible(kind == LayerKind::backing);
   opening_->setVisible(backing && !layer->fillOpenings);
+  const bool stencil = kind == LayerKind::peekaboo;
+  overBox_->setVisible(stencil);
+  overColour_->setVisible(stencil && set->over);
+  showChosen(*over_, overOf(set->over));
+  if (set->over) overColour_->show(QString::fromStdString(set->over->colour));
   offset_->show(layer->offset.length, unit);
   lap_->show(layer->lap.length, unit);
   opening_->show(layer->smallestOpening.length, unit);

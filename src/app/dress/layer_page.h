@@ -31,6 +31,7 @@ class LayerPage : public QWidget {
   QComboBox& mirrored() { return *mirrored_; }
   Segments& corners() { return *corners_; }
   QSpinBox& spares() { return *spares_; }
+  QComboBox& over() { return *over_; }
   QPushButton& printButton() { return *print_; }
   LengthField& offset() { return *offset_; }
   enum ShownPages { howMade, ofFilm };
@@ -42,6 +43,8 @@ class LayerPage : public QWidget {
   LengthField* field(FieldSet& fields, const QString& label, Member member,
                      WrittenLength Layer::*length);
   void change(const QString& text, const QString& key, const std::function<void(Layer&)>& change);
+  void changeOver(const QString& text,
+                  const std::function<void(std::optional<Finish>&)>& change);
   void askForPicture();
   void refresh();
 
@@ -61,6 +64,9 @@ class LayerPage : public QWidget {
   QComboBox* openings_ = nullptr;
   QWidget* cornersBox_ = nullptr;
   QWidget* openingsBox_ = nullptr;
+  QComboBox* over_ = nullptr;  ///< what goes over the stencils of the set
+  QWidget* overBox_ = nullptr;
+  Swatches* overColour_ = nullptr;
   Swatches* swatches_ = nullptr;
   QPushButton* print_ = nullptr;
   QComboBox* material_ = nullptr;

@@ -7,13 +7,49 @@
 #include <QSignalBlocker>
 #include <QVBoxLayout>
 
-#include "app/fields/list_lines.h"
 #include "app/fields/when_seen.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
 #include "app/order/stack_edits.h"
+#include "app/look/theme.h"
+#include "job/mending.h"
 
 namespace avrelt {
+
+namespace {
+
+/// What is wrong with it, in a few words.
+QString shortly(const Watch& watch) {
+  switch (watch.rule) {
+    case Rule::stencilUncovered:
+      return StackPage::tr("nothing goes over it");
+    case Rule::ringTooEarly:
+      return StackPage::tr("its stencil is on still");
+    case Rule::laidOnRough:
+      return StackPage::tr("rough below");
+    case Rule::stackHidesLaid:
+      return StackPage::tr("hides what is below");
+    case Rule::stackHidesGlitter:
+      return StackPage::tr("glitter is hidden");
+    case Rule::stackHidesLiquid:
+      return StackPage::tr("hides the liquid");
+    case Rule::layerComesOff:
+      return StackPage::tr("comes off again");
+    case Rule::patternHeldLong:
+      return StackPage::tr("its cells set for hours");
+    case Rule::floodUnusual:
+      return StackPage::tr("an unusual amount");
+    default:
+      return StackPage::tr("lies on edges");
+  }
+}
+
+QString startingSmall(QString words) {
+  if (!words.isEmpty()) words[0] = words[0].toLower();
+  return words;
+}
+
+}  // namespace
 
 StackPage::StackPage(Order& order, QWidget* parent) : QWidget(parent), order_(order) {
   auto* column = new QVBoxLayout(this);
@@ -23,11 +59,15 @@ StackPage::StackPage(Order& order, QWidget* parent) : QWidget(parent), order_(or
   items_->setAccessibleName(tr("The stack, the outermost first"));
   items_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   items_->installEventFilter(this);
+  rows_ = new StackRows(*items_);
   column->addWidget(items_, 1);
   words_ = new QLabel;
   words_->setProperty("role", "label");
   words_->setWordWrap(true);
   column->addWidget(words_);
+  mend_ = new QPushButton;
+  mend_->setToolTip(tr("Does what helps; undo takes it back (Return)"));
+  column->addWidget(mend_);
   auto* buttons = new QHBoxLayout;
   buttons->setSpacing(6);
   peel_ = new QPushButton(tr("Peel back"));
@@ -45,6 +85,8 @@ StackPage::StackPage(Order& order, QWidget* parent) : QWidget(parent), order_(or
   for (QPushButton* one : {outwards_, inwards_}) buttons->addWidget(one);
   column->addLayout(buttons);
 
+  connect(mend_, &QPushButton::clicked, this, [this] { mend(chosen_); });
+  connect(rows_, &StackRows::pressed, this, [this](int row) { mend(idAt(row)); });
   connect(peel_, &QPushButton::clicked, this, [this] { peelBack(order_, 1); });
   connect(putBack_, &QPushButton::clicked, this, [this] { peelBack(order_, -1); });
   connect(outwards_, &QPushButton::clicked, this, [this] { move(1); });
@@ -73,8 +115,9 @@ void StackPage::takeInHand(int row) {
   const StackItem item = plan->stack[plan->stack.size() - 1 - static_cast<std::size_t>(row)];
   chosen_ = item.id;
   if (item.set >= 0) {
-    order_.pickSet(order_.drawnCup().sets.at(static_cast<std::size_t>(item.set)).id);
-    order_.pickLayer(item.id);
+    const int set = plan->sets.at(static_cast<std::size_t>(item.set)).set;
+    order_.pickSet(order_.drawnCup().sets.at(static_cast<std::size_t>(set)).id);
+    if (item.layer >= 0) order_.pickLayer(item.id);
   } else if (item.kind == StackKind::finish ||
              (item.kind == StackKind::laid && item.thing == LaidKind::film)) {
     order_.pickZone(item.id);
@@ -96,44 +139,108 @@ bool StackPage::eventFilter(QObject* watched, QEvent* event) {
       move(key->key() == Qt::Key_Up ? 1 : -1);
       return true;
     }
+    const bool enter = key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter;
+    if (enter && conflictOf(chosen_) != nullptr) {
+      mend(chosen_);
+      return true;
+    }
   }
   return QWidget::eventFilter(watched, event);
 }
 
+std::string StackPage::idAt(int row) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || row < 0 || row >= static_cast<int>(plan->stack.size())) return {};
+  return plan->stack[plan->stack.size() - 1 - static_cast<std::size_t>(row)].id;
+}
+
+const Watch* StackPage::conflictOf(const std::string& id) const {
+  const CupPlan* plan = order_.plan();
+  if (plan == nullptr || id.empty()) return nullptr;
+  for (const Watch& watch : plan->watches) {
+    const auto& items = watch.items;
+    if (watch.mend && std::find(items.begin(), items.end(), id) != items.end()) return &watch;
+  }
+  return nullptr;
+}
+
+void StackPage::mend(const std::string& id) {
+  const Watch* watch = conflictOf(id);
+  if (watch == nullptr) return;
+  const Mend mend = *watch->mend;
+  order_.editCup(say(mendWords(mend), order_.unit()), [&](Cup& cup) { applyMend(cup, mend); });
+  order_.settle();
+}
+
+StackRow StackPage::rowOf(const StackItem& item) const {
+  const Cup& cup = *order_.plan()->of;
+  const Theme& t = theme();
+  StackRow row;
+  row.name = say(item.name, order_.unit());
+  row.colour = t.metal;
+  switch (item.kind) {
+    case StackKind::metal:
+      row.of = cup.liquid ? tr("washed") : tr("sanded, washed");
+      break;
+    case StackKind::coat:
+      row.name = tr("%1. coat: %2").arg(item.after + 1).arg(row.name);
+      row.colour = item.matter == Matter::resin ? t.field : t.tape;
+      row.of = item.matter == Matter::resin     ? tr("levels")
+               : item.matter == Matter::glitter ? tr("rough")
+                                                : QString();
+      break;
+    case StackKind::finish:
+    case StackKind::over:
+      row.of = item.matter == Matter::glitter ? tr("rough")
+               : item.matter == Matter::ink   ? tr("sealed before resin")
+                                              : QString();
+      break;
+    case StackKind::laid:
+      row.colour = t.film;
+      row.of = item.lifted                    ? tr("comes off again")
+               : item.clear                   ? tr("seen through")
+               : item.matter == Matter::print ? tr("printed")
+                                              : QString();
+      break;
+  }
+  const std::string colour = colourOf(*order_.plan(), item);
+  if (!colour.empty()) row.colour = QColor(QString::fromStdString(colour));
+  if (!row.name.isEmpty()) row.name[0] = row.name[0].toUpper();
+  if (const Watch* watch = conflictOf(item.id)) {
+    row.conflict = tr("%1: %2").arg(shortly(*watch),
+                                    startingSmall(say(mendWords(*watch->mend), order_.unit())));
+    row.level = watch->level;
+  }
+  return row;
+}
+
 void StackPage::refresh() {
   const CupPlan* plan = order_.plan();
-  QStringList lines;
   const std::set<std::string> off = peeledOff(order_);
+  std::vector<StackRow> rows;
   int row = -1;
   if (plan != nullptr) {
     for (std::size_t i = plan->stack.size(); i-- > 0;) {
       const StackItem& item = plan->stack[i];
-      QString line = say(item.name, order_.unit());
-      if (item.kind == StackKind::coat) line = tr("%1. coat: %2").arg(item.after + 1).arg(line);
-      if (!line.isEmpty()) line[0] = line[0].toUpper();
-      if (item.lifted) line = tr("%1, comes off again").arg(line);
-      if (item.clear) line = tr("%1, seen through").arg(line);
-      if (off.contains(item.id)) line = tr("%1 (peeled back)").arg(line);
-      if (item.id == chosen_) row = static_cast<int>(lines.size());
-      lines << line;
+      if (item.id == chosen_) row = static_cast<int>(rows.size());
+      rows.push_back(rowOf(item));
+      rows.back().off = off.contains(item.id);
+      if (rows.back().off) rows.back().of = tr("peeled back");
     }
   }
   {
     const QSignalBlocker quiet(items_);
-    showLines(*items_, lines);
+    rows_->show(rows);
     items_->setCurrentRow(row);
-    for (int i = 0; i < items_->count(); ++i) {
-      const StackItem& item = plan->stack[plan->stack.size() - 1 - static_cast<std::size_t>(i)];
-      QFont font = items_->font();
-      font.setStrikeOut(off.contains(item.id));
-      items_->item(i)->setFont(font);
-      items_->item(i)->setToolTip(lines[i]);
-    }
   }
   const StackItem* now = inHand();
-  words_->setText(now != nullptr ? wordsOf(*now)
-                                 : tr("Pick an item to see what it hides, and to lay it farther "
-                                      "out or in."));
+  const Watch* conflict = now != nullptr ? conflictOf(now->id) : nullptr;
+  words_->setText(conflict != nullptr ? say(conflict->sentence, order_.unit())
+                  : now != nullptr    ? wordsOf(*now)
+                                      : tr("Pick an item to see what it hides, and to lay it "
+                                           "farther out or in."));
+  mend_->setVisible(conflict != nullptr);
+  if (conflict != nullptr) mend_->setText(say(mendWords(*conflict->mend), order_.unit()));
   outwards_->setEnabled(now != nullptr && movesInStack(order_, now->id, 1));
   inwards_->setEnabled(now != nullptr && movesInStack(order_, now->id, -1));
   peel_->setEnabled(plan != nullptr);
@@ -145,6 +252,10 @@ QString StackPage::wordsOf(const StackItem& item) const {
   const CupPlan* plan = order_.plan();
   if (item.kind == StackKind::metal) return tr("The cup as it came, cleaned and sanded.");
   if (item.kind == StackKind::coat) return tr("Coats are added and taken off at Gauge.");
+  if (item.kind == StackKind::over) {
+    return tr("It goes over the stencils of its set, all over their zones; they are lifted while it "
+              "is nearly dry. Choose it at the stencil’s layer.");
+  }
   if (item.kind == StackKind::finish) {
     return tr("Finishes go on when the cup is divided, and are chosen at Divide.");
   }

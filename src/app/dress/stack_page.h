@@ -6,6 +6,7 @@
 #include <QPushButton>
 #include <QWidget>
 
+#include "app/dress/stack_rows.h"
 #include "app/order/order.h"
 
 namespace avrelt {
@@ -24,6 +25,8 @@ class StackPage : public QWidget {
   QPushButton& outwardsButton() { return *outwards_; }
   QPushButton& inwardsButton() { return *inwards_; }
   QLabel& words() { return *words_; }
+  /// Does what helps the item in hand.
+  QPushButton& mendButton() { return *mend_; }
 
   /// Lays the item in hand farther out or, below 0, farther in; where none was picked, the layer in
   /// hand.
@@ -37,10 +40,17 @@ class StackPage : public QWidget {
   void takeInHand(int row);
   void refresh();
   QString wordsOf(const StackItem& item) const;
+  StackRow rowOf(const StackItem& item) const;
+  /// What is told of an item, the worst first; none where nothing is.
+  const Watch* conflictOf(const std::string& id) const;
+  void mend(const std::string& id);
+  std::string idAt(int row) const;
 
   Order& order_;
   std::string chosen_;  ///< id of the item in hand
   QListWidget* items_ = nullptr;
+  StackRows* rows_ = nullptr;
+  QPushButton* mend_ = nullptr;
   QPushButton* peel_ = nullptr;
   QPushButton* putBack_ = nullptr;
   QPushButton* outwards_ = nullptr;

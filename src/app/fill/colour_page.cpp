@@ -9,7 +9,7 @@
 
 #include "app/fields/idle.h"
 #include "app/fields/list_lines.h"
-#include "app/fields/offer.h"
+#include "app/fields/finish_offers.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"
@@ -60,9 +60,16 @@ ColourPage::ColourPage(Order& order, QWidget* parent) : QWidget(parent), order_(
   picture_->setToolTip(tr("Cells of film are printed with a picture first, then cut"));
   auto* made = new QHBoxLayout;
   made->setSpacing(6);
+  stick_ = new QComboBox;
+  stick_->setAccessibleName(tr("What holds the glitter"));
+  stick_->view()->setAccessibleName(stick_->accessibleName());
+  stick_->setToolTip(
+      tr("What holds this colour’s glitter: brush-on glue is touch-dry in minutes, resin sets for "
+         "hours before the next colour"));
+  offerSticks(*stick_);
   made->addWidget(kind_);
   made->addWidget(picture_);
-  made->addStretch();
+  made->addWidget(stick_, 1);
   right->addLayout(made);
   connect(picture_, &QPushButton::clicked, this, &ColourPage::askForPicture);
   auto* named = new QHBoxLayout;
@@ -212,6 +219,10 @@ void ColourPage::connectFields() {
     change(tr("Set a colour's share"), QStringLiteral("share"),
            [share](CellColour& colour) { colour.share = share; });
   });
+  onChosen<Stick>(*stick_, this, [this](Stick chosen) {
+    change(tr("Choose what holds the glitter"), {},
+           [chosen](CellColour& colour) { colour.finish.stick = chosen; });
+  });
   connect(swatches_, &Swatches::chosen, this, [this](const QString& colour) {
     change(tr("Choose a colour"), {}, [&](CellColour& one) {
       one.finish.colour = colour.toStdString();
@@ -327,6 +338,8 @@ void ColourPage::refresh() {
     const bool offered = made == FinishKind::paint || made == FinishKind::film;
     showChosen(*kind_, offered ? made : FinishKind::glitter);
     picture_->setVisible(colour.finish.kind == FinishKind::film);
+    stick_->setVisible(made == FinishKind::glitter);
+    showChosen(*stick_, colour.finish.stick);
     supply_->show(colour.finish);
     if (!name_->hasFocus()) name_->setText(QString::fromStdString(colour.finish.name));
     swatches_->show(QString::fromStdString(colour.finish.colour));

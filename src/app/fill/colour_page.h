@@ -28,6 +28,7 @@ class ColourPage : public QWidget {
 
   QListWidget& list() { return *list_; }
   QComboBox& style() { return *style_; }
+  QComboBox& stick() { return *stick_; }
   QDoubleSpinBox& share() { return *share_; }
   QPushButton& rollButton() { return *roll_; }
   QPushButton& addButton() { return *add_; }
@@ -62,6 +63,7 @@ class ColourPage : public QWidget {
   SupplyButton* supply_ = nullptr;
   QDoubleSpinBox* share_ = nullptr;
   Segments* kind_ = nullptr;
+  QComboBox* stick_ = nullptr;
   QPushButton* picture_ = nullptr;  ///< what cells of film are printed with
   Swatches* swatches_ = nullptr;
   QComboBox* style_ = nullptr;

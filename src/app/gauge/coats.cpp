@@ -5,6 +5,7 @@
 
 #include "app/gauge/measures.h"
 #include "app/order/phrases.h"
+#include "job/mending.h"
 
 namespace avrelt {
 void addCoat(Order& order, const Coat& coat) {
@@ -25,22 +26,8 @@ void removeCoat(Order& order, int number) {
   const std::vector<Coat>& coats = order.currentCup().buildUp.coats;
   if (number < 1 || number > static_cast<int>(coats.size())) return;
   const Coat& gone = coats[static_cast<std::size_t>(number - 1)];
-  order.editCup(Order::tr("Remove %1").arg(say(coatName(gone), order.unit())), [&](Cup& cup) {
-    BuildUp& buildUp = cup.buildUp;
-    buildUp.coats.erase(buildUp.coats.begin() + number - 1);
-    if (buildUp.laidAfter >= number) --buildUp.laidAfter;
-    for (OwnStage& own : buildUp.laid) {
-      if (own.after >= number) --own.after;
-    }
-    for (CutRecord& cut : cup.cuts) {
-      if (cut.after >= number) --cut.after;
-    }
-    std::erase_if(buildUp.measured,
-                  [&](const Remeasure& measure) { return measure.after == number; });
-    for (Remeasure& measure : buildUp.measured) {
-      if (measure.after > number) --measure.after;
-    }
-  });
+  order.editCup(Order::tr("Remove %1").arg(say(coatName(gone), order.unit())),
+                [&](Cup& cup) { takeCoatOut(cup, number); });
 }
 
 int laidAfter(const Cup& cup, const std::string& thing) {

@@ -119,7 +119,8 @@ QMenu* GrowthPage::coatMenu() {
     connect(menu->addAction(text), &QAction::triggered, this,
             [this, coat] { addCoat(order_, coat); });
   };
-  offer(tr("Paint"), {.kind = CoatKind::paint});
+  offer(tr("Paint, brushed"), {.kind = CoatKind::paint});
+  offer(tr("Paint, sprayed"), {.kind = CoatKind::paint, .sprayed = true});
   menu->addSeparator();
   offer(tr("Glitter, fine"), {.kind = CoatKind::glitter, .cut = GlitterCut::fine});
   offer(tr("Glitter, medium"), {.kind = CoatKind::glitter, .cut = GlitterCut::medium});

@@ -69,6 +69,12 @@ inline QString workWords(StepKind kind) {
       return QCoreApplication::translate("BenchStation", "Cleaning rims");
     case StepKind::fill:
       return QCoreApplication::translate("BenchStation", "Filling with liquid");
+    case StepKind::sand:
+      return QCoreApplication::translate("BenchStation", "Sanding between coats");
+    case StepKind::warm:
+      return QCoreApplication::translate("BenchStation", "Warming out bubbles");
+    case StepKind::lamp:
+      return QCoreApplication::translate("BenchStation", "Curing under the lamp");
     case StepKind::cure:
       return QCoreApplication::translate("BenchStation", "Finishing");
   }

@@ -20,7 +20,8 @@ const StackItem* itemCalled(const Order& order, const std::string& id) {
 bool hasNeighbour(const Order& order, const StackItem& item, int by) {
   const CupPlan* plan = order.plan();
   return std::any_of(plan->stack.begin(), plan->stack.end(), [&](const StackItem& other) {
-    return other.set == item.set && other.layer == item.layer - by && other.after == item.after;
+    return other.layer >= 0 && other.set == item.set && other.layer == item.layer - by &&
+           other.after == item.after;
   });
 }
 

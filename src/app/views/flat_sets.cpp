@@ -59,6 +59,17 @@ bool FlatView::takeSet(QPointF p) {
   return true;
 }
 
+/// What is put over the stencils of a set, all over their zones but where they lay.
+void FlatView::paintOver(QPainter& painter, const CupPlan& plan, const StackItem& item) const {
+  QPainterPath shape;
+  const Region region = coveredBy(plan, item);
+  for (const WallLine& outline : region.outlines()) shape.addPath(pathOf(outline, true));
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(QColor(QString::fromStdString(colourOf(plan, item))));
+  painter.drawPath(shape);
+  painter.setBrush(Qt::NoBrush);
+}
+
 /// A layer of a set wherever that stands, in the colour of its film; what is lifted again, and what
 /// is taken out of what lies below, as lines.
 void FlatView::paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item) const {

@@ -85,6 +85,7 @@ class FlatView : public NearCanvas {
   void paintLaid(QPainter& painter, const CupPlan& plan, const std::set<std::string>& off) const;
   void paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const;
   void paintSnap(QPainter& painter, const CupPlan& plan) const;
+  void paintOver(QPainter& painter, const CupPlan& plan, const StackItem& item) const;
   void paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item) const;
   void paintCuts(QPainter& painter, const CupPlan& plan, const QPainterPath& laid) const;
   void paintNumbers(QPainter& painter, const CupPlan& plan) const;

@@ -165,7 +165,8 @@ void FlatView::paintLaid(QPainter& painter, const CupPlan& plan,
   for (const StackItem& item : plan.stack) {
     if (off.contains(item.id)) continue;
     if (item.thing == LaidKind::stripe) paintStripe(painter, plan, item.id);
-    if (setsShown_ && item.set >= 0) paintLayer(painter, plan, item);
+    if (setsShown_ && item.kind == StackKind::over) paintOver(painter, plan, item);
+    if (setsShown_ && item.layer >= 0) paintLayer(painter, plan, item);
   }
 }
 

@@ -94,6 +94,8 @@ class RoundView : public Canvas {
   void pickZoneAt(QPointF p);
   void paintStripe(QPainter& painter, const CupPlan& plan, const std::string& id) const;
   void shadeLike(QPainter& painter, const Body& body, const QPainterPath& shape) const;
+  void paintOver(QPainter& painter, const CupPlan& plan, const StackItem& item,
+                 const Sight& sight) const;
   void paintLayer(QPainter& painter, const CupPlan& plan, const StackItem& item,
                   const Sight& sight) const;
   void paintCells(QPainter& painter, const CupPlan& plan, const Sight& sight) const;

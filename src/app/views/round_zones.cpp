@@ -223,7 +223,8 @@ void RoundView::paintZones(QPainter& painter, const CupPlan& plan) const {
   for (const StackItem& item : plan.stack) {
     if (peeled.contains(item.id)) continue;
     if (item.thing == LaidKind::stripe) paintStripe(painter, plan, item.id);
-    if (setsShown_ && item.set >= 0) paintLayer(painter, plan, item, sight);
+    if (setsShown_ && item.kind == StackKind::over) paintOver(painter, plan, item, sight);
+    if (setsShown_ && item.layer >= 0) paintLayer(painter, plan, item, sight);
   }
   paintEdges(painter, plan.wall.body);
 }
@@ -424,6 +425,16 @@ void RoundView::paintLayer(QPainter& painter, const CupPlan& plan, const StackIt
     shadeLike(painter, plan.wall.body, shape);
     painter.restore();
   }
+  painter.setBrush(Qt::NoBrush);
+}
+
+/// What is put over the stencils of a set, all over their zones but where they lay.
+void RoundView::paintOver(QPainter& painter, const CupPlan& plan, const StackItem& item,
+                          const Sight& sight) const {
+  const double radius = plan.wall.body.widestRadius().mm() * scale_;
+  painter.setPen(Qt::NoPen);
+  painter.setBrush(lightOn(QColor(QString::fromStdString(colourOf(plan, item))), radius));
+  painter.drawPath(pathOf(plan, seenOf(coveredBy(plan, item), sight)));
   painter.setBrush(Qt::NoBrush);
 }
 

@@ -340,6 +340,8 @@ MainWindow::Station stationFor(Member member) {
     case Member::tapeWidth:
     case Member::fillingOrder:
       return MainWindow::dividing;
+    case Member::stack:
+      return MainWindow::dressing;
     case Member::wrapOver:
     case Member::stripAt:
     case Member::stripWidth:

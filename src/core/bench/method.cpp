@@ -150,6 +150,17 @@ Methods::Methods() {
   put({MethodKind::foil, {min(15), hours(1)}, {}, {hours(1)}, hours(1), hours(12), false, min(15)});
   // Painted over, it is washed out once that is dry.
   put({MethodKind::soapResist, {min(10)}, {}, {min(45)}, min(45), hours(2), false, min(10)});
+  // Brush-on glue is touch-dry in 5 min, and two thin coats of clear go on 15 to 30 min apart: common
+  // practice. What sets has set by the time the next goes on.
+  for (Method& method : all) method.touch = method.next.least;
+  for (const MethodKind kind : {MethodKind::brushGlue, MethodKind::tackyGlue, MethodKind::paint}) {
+    of(kind).touch = min(5);
+  }
+  for (const MethodKind kind : {MethodKind::wetPaint, MethodKind::ink, MethodKind::dip}) {
+    of(kind).touch = min(15);
+  }
+  of(MethodKind::sprayPaint).touch = min(20);
+  of(MethodKind::sprayClear).touch = min(20);
 }
 
 const std::vector<MethodFigure>& methodFigures() {
@@ -177,6 +188,8 @@ const std::vector<MethodFigure>& methodFigures() {
        [](Method& m, double v) { m.next.least = min(v); }},
       {"next_most", -1, year, false, [](M m) { return most(m.next); },
        [](Method& m, double v) { setMost(m.next, v); }},
+      {"touch", 0, year, false, [](M m) { return m.touch.minutes(); },
+       [](Method& m, double v) { m.touch = min(v); }},
       {"handle", 0, year, false, [](M m) { return m.handle.minutes(); },
        [](Method& m, double v) { m.handle = min(v); }},
       {"cure", 0, year, false, [](M m) { return m.cure.minutes(); },
@@ -233,6 +246,7 @@ Methods methodsAt(const Methods& methods, std::optional<Temperature> warmth) {
     }
     if (factor > 1) {
       method.handle = method.handle * factor;
+      method.touch = method.touch * factor;
       method.cure = method.cure * factor;
     } else {
       method.working = method.working * factor;

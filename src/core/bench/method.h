@@ -36,6 +36,7 @@ struct Method {
   Duration handsOn;      ///< to put one coat of it on
   Duration working{};    ///< once mixed, it is put on within this; 0 where it need not be mixed
   ResinMixing mixing{};  ///< of a resin
+  Duration touch{};      ///< till it is touch-dry: the next coat of the same, the next colour
 
   friend bool operator==(const Method&, const Method&) = default;
 };

@@ -7,8 +7,8 @@
 namespace avrelt {
 
 const char* mixKindName(MixKind kind) {
-  constexpr std::array<const char*, mixKinds> names{"part_a",   "part_b",  "resin", "water",
-                                                    "glycerin", "glitter", "paint"};
+  constexpr std::array<const char*, mixKinds> names{
+      "part_a", "part_b", "resin", "water", "glycerin", "glitter", "paint", "ink", "glue", "sealer"};
   return names[static_cast<std::size_t>(kind)];
 }
 
@@ -29,6 +29,22 @@ Volume resinToHold(Area area, GlitterCut grain) {
                                                       : 0.026;
   constexpr double mm2InCm2 = 100;
   return std::max(Volume::ml(1), Volume::ml(area.mm2() / mm2InCm2 * perCm2));
+}
+
+Volume glueFor(Area area) {
+  constexpr double perMm2 = 0.0001;
+  return std::max(Volume::ml(0.5), Volume::ml(area.mm2() * perMm2));
+}
+
+Mix thinnedGlue(Area area) {
+  constexpr double glue = 0.6;
+  const Volume all = glueFor(area);
+  return {{{MixKind::glue, {}, all * glue, std::nullopt},
+           {MixKind::water, {}, all * (1 - glue), std::nullopt}}};
+}
+
+Volume sealerFor(Area area) {
+  return glueFor(area);
 }
 
 }  // namespace avrelt

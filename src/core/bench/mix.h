@@ -14,8 +14,19 @@
 namespace avrelt {
 
 /// What goes into a mix, or is shaken or brushed on.
-enum class MixKind { partA, partB, resin, water, glycerin, glitter, paint };
-inline constexpr std::size_t mixKinds = 7;
+enum class MixKind {
+  partA,
+  partB,
+  resin,
+  water,
+  glycerin,
+  glitter,
+  paint,
+  ink,
+  glue,
+  sealer
+};
+inline constexpr std::size_t mixKinds = 10;
 /// "part_a", "water" …: as files write it.
 const char* mixKindName(MixKind kind);
 /// Whether it is resin, ready or one part of it.
@@ -60,5 +71,13 @@ Mix resinMix(Volume onCup, const ResinMixing& mixing = {});
 /// Resin to hold glitter on an area: 1 to 5 ml a section, 5 to 10 ml a whole cup of some 480 cm²,
 /// more under chunky glitter; common practice, no published source.
 Volume resinToHold(Area area, GlitterCut grain);
+
+/// Glue to hold glitter on an area, brushed on thinly: some 5 ml a whole cup of 480 cm²; common
+/// practice, no published source.
+Volume glueFor(Area area);
+/// Tacky glue, three parts thinned with two of water: common practice, no published source.
+Mix thinnedGlue(Area area);
+/// A sealer brushed over an area, as glue.
+Volume sealerFor(Area area);
 
 }  // namespace avrelt

@@ -21,8 +21,8 @@ struct Task {
   Duration takes;
   Wait wait{};           ///< from its end to the start of the next of its chain
   std::size_t hand = 0;  ///< by which crew, or at which machine
-  /// From its start so long on a spot, 0 for none: no longer than till the next of its chain may
-  /// start.
+  /// From its start so long on a spot, 0 for none: no longer than till the next of its chain that
+  /// takes such a spot may start.
   Duration holds{};
   Spot spot = Spot::turner;
   Duration notBefore{};

@@ -12,7 +12,12 @@ namespace {
 std::vector<Caution> concernsOf(const Step& step) {
   switch (step.kind) {
     case StepKind::clean:
+    case StepKind::sand:
       return {Caution::dust};
+    case StepKind::warm:
+      return {Caution::heat};
+    case StepKind::lamp:
+      return {Caution::lamp};
     case StepKind::film:
     case StepKind::wrap:
     case StepKind::base:
@@ -30,7 +35,8 @@ const char* stepName(StepKind kind) {
   static constexpr std::array<const char*, stepKinds> names{
       "clean",   "mark",   "measure", "coat",    "tape", "cover",   "paint", "stick",
       "glitter", "pull",   "seal",    "pattern", "film", "stencil", "peel",  "ring",
-      "decal",   "stripe", "wrap",    "base",    "rim",  "cure",    "fill"};
+      "decal",   "stripe", "wrap",    "base",    "rim",  "cure",    "fill",
+      "sand",    "warm",   "lamp"};
   return names[static_cast<std::size_t>(kind)];
 }
 
@@ -47,12 +53,15 @@ Sentence cautionWords(Caution caution) {
       return {"Spray outdoors or in extraction, away from flame and heat guns.", {}};
     case Caution::solvent:
       return {"No flame, heat gun or sparks near ink, alcohol, acetone or wet paint.", {}};
+    case Caution::ink:
+      return {"Alcohol and other solvents make ink run, also when it is dry: keep them off it.", {}};
     case Caution::lamp:
       return {"Wear eye shields at the UV lamp.", {}};
     case Caution::blade:
       return {"Cut away from your hand.", {}};
     case Caution::heat:
-      return {"Irons and presses burn: gloves on, and no more heat than the film’s maker names.",
+      return {"Torches, heat guns and presses burn: keep your hands, and all that burns, away, and "
+              "give no more heat than the maker names.",
               {}};
     case Caution::lip:
       break;
@@ -127,12 +136,18 @@ Sentence reasonOf(const Step& step) {
       return {"It is what is forgotten most often; resin then seals its edge.", {}};
     case StepKind::rim:
       return {"Lips touch it: nothing may stay on it.", {}};
+    case StepKind::sand:
+      return {"Gloss keeps the next coat from holding, and what is laid on a bump shows it.", {}};
+    case StepKind::warm:
+      return {"Bubbles rise for a while; what is not warmed out now sets as it is.", {}};
+    case StepKind::lamp:
+      return {"It never sets by itself.", {}};
     case StepKind::fill:
       return {"A seam that leaks is found before work is spent on the outside.", {}};
     case StepKind::cure:
       break;
   }
-  return {"Until then it can be dented, and heat would soften it.", {}};
+  return {"Before it has cured it can be dented, and heat would soften it.", {}};
 }
 
 TaskChain chainOf(const std::string& cup, const std::vector<Step>& steps, CivilTime zero) {

@@ -36,13 +36,16 @@ enum class StepKind {
   rim,
   cure,
   fill,
+  sand,
+  warm,
+  lamp,
 };
-inline constexpr std::size_t stepKinds = 23;
+inline constexpr std::size_t stepKinds = 26;
 /// "clean", "coat" …: as files write it.
 const char* stepName(StepKind kind);
 
 /// What can hurt somebody, told once at the first step it concerns.
-enum class Caution { dust, resin, spray, solvent, lamp, blade, heat, lip };
+enum class Caution { dust, resin, spray, solvent, ink, lamp, blade, heat, lip };
 /// Whole, with whose word goes first.
 Sentence cautionWords(Caution caution);
 
@@ -58,7 +61,9 @@ struct Step {
   std::vector<std::string> after{};  ///< ids of the steps that come before
   std::vector<Caution> cautions{};
   Mix mix{};
-  Duration holds{};  ///< from its start it has to turn, stay under the lamp, … so long
+  /// From its start it has to turn, stay under the lamp, … so long, also while what follows it is
+  /// done to it there.
+  Duration holds{};
   Spot spot = Spot::turner;
   std::optional<MethodKind> method{};  ///< that puts on what it takes
   std::optional<Duration> working{};   ///< what it takes is mixed, and put on within this

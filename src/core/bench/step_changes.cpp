@@ -99,8 +99,11 @@ class Changing {
               "or come off it, may find it set.",
               {Phrase(at->words)}});
       }
+      // What turns on while more is done to it does so by as much longer or shorter.
+      const bool beyond = at->holds > at->handsOn + at->wait.least;
+      at->holds = beyond ? std::max(Duration(), at->holds - at->wait.least + change.wait->least)
+                         : std::min(at->holds, at->handsOn + change.wait->least);
       at->wait = *change.wait;
-      at->holds = std::min(at->holds, at->handsOn + at->wait.least);
     }
     at->note = change.note;
     at->notBefore = change.notBefore;

@@ -27,6 +27,12 @@ Sentence nameOf(const MixPart& part) {
       return {"Glycerin", {}};
     case MixKind::glitter:
       return known ? Sentence{"Glitter, %1", {of}} : Sentence{"Glitter", {}};
+    case MixKind::ink:
+      return known ? Sentence{"Ink, %1", {of}} : Sentence{"Ink", {}};
+    case MixKind::glue:
+      return {"Glue", {}};
+    case MixKind::sealer:
+      return {"Sealer", {}};
     case MixKind::paint:
       break;
   }

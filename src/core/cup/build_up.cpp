@@ -47,7 +47,7 @@ void addLoad(CoatLoad& sum, const CoatLoad& load) {
 Sentence coatName(const Coat& coat) {
   switch (coat.kind) {
     case CoatKind::paint:
-      return {"paint", {}};
+      return coat.sprayed ? Sentence{"sprayed paint", {}} : Sentence{"paint", {}};
     case CoatKind::glitter:
       return coat.cut == GlitterCut::fine     ? Sentence{"fine glitter", {}}
              : coat.cut == GlitterCut::medium ? Sentence{"medium glitter", {}}

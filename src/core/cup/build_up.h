@@ -17,6 +17,7 @@ struct Coat {
   Volume mixed = Volume::ml(20);      ///< for resin: both parts together
   std::string kept{};
   std::string id{};
+  bool sprayed = false;  ///< paint, from a can
 
   friend bool operator==(const Coat&, const Coat&) = default;
 };

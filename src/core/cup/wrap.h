@@ -11,8 +11,9 @@
 
 namespace avrelt {
 
-/// Film that goes over everything else on the cup, whatever lies below.
-enum class WrapOver { none, clear, printed };
+/// Where the film that goes all round lies, and what it is where it lies over everything. Nothing
+/// said, a cup that is not divided, filled or coloured has it, under whatever is laid on it.
+enum class WrapOver { unsaid, none, under, clear, printed };
 
 /// What the maker chooses for a full wrap.
 struct Wrap {
@@ -27,8 +28,7 @@ struct Wrap {
   CupAngle seamAt = CupAngle::back();
   /// How the film is brought onto the wall; left out, as recommended.
   std::optional<LayingKind> laying;
-  /// Whether a wrap is wanted over a cup that is divided, filled or coloured.
-  WrapOver over = WrapOver::none;
+  WrapOver over = WrapOver::unsaid;
   std::string kept;
 
   friend bool operator==(const Wrap&, const Wrap&) = default;

@@ -8,6 +8,7 @@
 #include "cup/part_material.h"
 #include "decal/artwork.h"
 #include "decal/layer_print.h"
+#include "divide/cut.h"
 #include "measure/angle.h"
 
 namespace avrelt {
@@ -114,6 +115,9 @@ struct DecalSet {
   WrittenLength limit{Length::mm(1), "1 mm"};  ///< what is thinner tears
   bool thicken = false;                        ///< thin strokes are drawn up to the limit
   bool drop = false;                           ///< specks under the limit square are left out
+  /// What is put over its stencils, all over the zones they lie in, before they are lifted; left
+  /// out, what their zone is filled with, or a coat.
+  std::optional<Finish> over{};
   std::vector<Layer> layers;                   ///< the topmost first
   std::string kept{};
 

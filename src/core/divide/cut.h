@@ -153,6 +153,7 @@ struct Finish {
   std::string supply{};            ///< the id of the shop's it is; a name and colour may do
   Stick stick = Stick::resin;      ///< glitter
   GlitterCut grain = GlitterCut::fine;
+  bool sprayed = false;   ///< paint, from a can
   bool opaque = true;     ///< film
   bool printed = false;   ///< film that is bought with a print
   ZonePicture picture{};  ///< film that is printed first

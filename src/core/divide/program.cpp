@@ -32,10 +32,7 @@ Sentence liftWords(Stick stick, const std::string& zone) {
     case Stick::uvResin:
       break;
   }
-  return {
-      "Lift what was laid in place of tape round %1 before the lamp. Then cure it, eyes "
-      "shielded.",
-      {zone}};
+  return {"Lift what was laid in place of tape round %1 before the lamp.", {zone}};
 }
 
 Sentence pullWords(Stick stick, const std::string& zone) {
@@ -54,7 +51,7 @@ Sentence pullWords(Stick stick, const std::string& zone) {
     case Stick::uvResin:
       break;
   }
-  return {"Pull the tape round %1 before the lamp. Then cure it, eyes shielded.", {zone}};
+  return {"Pull the tape round %1 before the lamp.", {zone}};
 }
 
 Sentence stickWords(Stick stick, const std::string& zone) {
@@ -62,7 +59,9 @@ Sentence stickWords(Stick stick, const std::string& zone) {
     case Stick::resin:
       return {"Brush a thin coat of resin on %1. Gloves on, fresh air.", {zone}};
     case Stick::brushGlue:
-      return {"Brush glue on %1, edges first: they dry first.", {zone}};
+      return {"Brush glue on %1, edges first: they dry first. Mix no paint into it: that lifts with "
+              "the tape.",
+              {zone}};
     case Stick::wetPaint:
       return {"Paint %1 and go on while it is wet.", {zone}};
     case Stick::sprayClear:
@@ -374,6 +373,16 @@ class Program {
     made.tape = tear;
   }
 
+  /// What is done, and what is left as it is for good, beside what is filled now.
+  Group staysBeside(const Group& group) const {
+    Group kept = done_;
+    for (std::size_t i = 0; i < divided_.zones.size(); ++i) {
+      const bool bare = divided_.zones[i].finish.kind == FinishKind::bare;
+      if (bare && !has(group, i)) kept.push_back(i);
+    }
+    return kept;
+  }
+
   void fill(const Group& group, const Group& next) {
     const Finish& finish = divided_.zones[group.front()].finish;
     const std::string zones = named(group);
@@ -387,9 +396,9 @@ class Program {
       return;
     }
     const int tapes = tape(group);
-    if (!done_.empty()) {
+    if (const Group kept = staysBeside(group); !kept.empty()) {
       move(MoveKind::cover, group,
-           {"Cover what is done, %1, with film or paper taped down.", {named(done_)}});
+           {"Cover what is to stay as it is, %1, with film or paper taped down.", {named(kept)}});
     }
     switch (finish.kind) {
       case FinishKind::ink:
@@ -417,7 +426,9 @@ class Program {
         break;
       default:
         move(MoveKind::paint, group,
-             {"Paint %1 with “%2”, thin coats, and let each dry.", {zones, name}});
+             {finish.sprayed ? "Spray %1 with “%2”, a thin coat, and let it dry."
+                             : "Paint %1 with “%2”, a thin coat, and let it dry.",
+              {zones, name}});
     }
     if (masked_) {
       move(MoveKind::pull, group,
@@ -428,6 +439,11 @@ class Program {
                           {zones}});
     }
     if (tapes > 0) pull(group, next);
+    if (finish.kind == FinishKind::glitter && finish.stick == Stick::uvResin) {
+      move(MoveKind::lamp, group,
+           {"Cure %1 under the lamp, eyes shielded, turning the cup until nothing of it is tacky.",
+            {zones}});
+    }
     if (finish.kind == FinishKind::glitter) {
       move(MoveKind::seal, group,
            {"Seal %1 when it is dry, so that the next tape lifts no glitter.", {zones}});
@@ -489,8 +505,8 @@ class Program {
 }  // namespace
 
 const char* moveName(MoveKind kind) {
-  static constexpr std::array<const char*, 10> names{"tape",    "leave", "cover", "paint", "stick",
-                                                     "glitter", "pull",  "film",  "seal",  "mask"};
+  static constexpr std::array<const char*, 11> names{
+      "tape", "leave", "cover", "paint", "stick", "glitter", "pull", "film", "seal", "mask", "lamp"};
   return names[static_cast<std::size_t>(kind)];
 }
 

@@ -7,7 +7,7 @@
 namespace avrelt {
 
 /// What one move of the tape program does.
-enum class MoveKind { tape, leave, cover, paint, stick, glitter, pull, film, seal, mask };
+enum class MoveKind { tape, leave, cover, paint, stick, glitter, pull, film, seal, mask, lamp };
 
 /// "tape", "pull" …: as files write it.
 const char* moveName(MoveKind kind);

@@ -220,15 +220,32 @@ class Bench {
         cup.closes = after(last->end, *before.wait.most);
         chain.by = between(made_.zero, *cup.closes);
       }
-      const auto spot = static_cast<std::size_t>(before.spot);
-      const Duration until = between(made_.zero, last->end) - last->took + before.holds;
-      if (before.holds > Duration() && until > Duration() &&
-          held[spot] < made_.problem.places[spot]) {
-        chain.held = Held{before.spot, ++held[spot], until};
-      }
+      holdOn(cup, *last, chain, held);
     }
     made_.problem.chains.push_back(std::move(chain));
     made_.cups.push_back(std::move(cup));
+  }
+
+  /// A cup turns, or lies under the lamp, for what was done before the last of its steps, too.
+  void holdOn(const BenchCup& cup, const Last& last, TaskChain& chain,
+              std::array<std::size_t, spots>& held) const {
+    Duration longest;
+    const Step* holding = nullptr;
+    const auto see = [&](const Step& step, CivilTime end, Duration took) {
+      const Duration until = between(made_.zero, end) - took + step.holds;
+      if (step.holds == Duration() || until <= longest) return;
+      longest = until;
+      holding = &step;
+    };
+    see(cup.steps[last.step], last.end, last.took);
+    for (std::size_t i = 0; i < cup.steps.size(); ++i) {
+      if (cup.done[i]) see(cup.steps[i], cup.done[i]->at, cup.done[i]->took);
+    }
+    if (holding == nullptr) return;
+    const auto spot = static_cast<std::size_t>(holding->spot);
+    if (held[spot] < made_.problem.places[spot]) {
+      chain.held = Held{holding->spot, ++held[spot], longest};
+    }
   }
 
   void trouble(Rule rule, std::size_t cup, std::size_t step, Sentence words) {

@@ -55,7 +55,7 @@ std::vector<Part> wrapOf(const CupPlan& plan, bool paper) {
                 cup.base.overhang.length, cup.blank.features, plan.layings.runsOff,
                 stageWords(plan, stage),  plan.unit,          cup.name,
                 cup.division.body.id};
-  if (cup.wrap.over == WrapOver::none) {
+  if (wrapIsBody(cup)) {
     work.lie =
         lieOf(cup.division.body.finish, stage.wall, Region::band(Length(), stage.wall.body.wall()));
   }
@@ -105,7 +105,7 @@ Region takenFrom(const CupPlan& plan, int after) {
 std::vector<Part> filmsOf(const CupPlan& plan, bool paper) {
   const Cup& cup = *plan.of;
   std::vector<Part> parts;
-  if (!cup.division.body.cut && cup.wrap.over == WrapOver::none) return parts;
+  if (wrapIsBody(cup)) return parts;
   for (const Zone& zone : plan.divided.zones) {
     if (zone.finish.kind != FinishKind::film) continue;
     const LaidStage& stage = plan.stageOf(zone.id);

@@ -246,8 +246,11 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   plan.things = laidThings(cup, plan.divided, plan.stripes, plan.fills, plan.sets);
   plan.stack = stackOf(plan);
   if (!endsInResin(plan.stack, cup.buildUp.coats)) {
-    const Coat coat{CoatKind::resin, GlitterCut::fine, finishingCoat};
-    plan.finishing = stock.growth.thickness(loadOf(coat, plan.bare.area())) * 2;
+    for (const Volume mixed : finishingCoats(plan)) {
+      const Coat coat{CoatKind::resin, GlitterCut::fine, mixed};
+      plan.finishing =
+          plan.finishing + stock.growth.thickness(loadOf(coat, plan.bare.area()));
+    }
   }
   addWatches(plan, cup);
   return plan;

@@ -22,12 +22,28 @@ bool hasFilm(const ZoneNode& node) {
 }  // namespace
 
 bool isWrapped(const Cup& cup) {
+  if (cup.wrap.over != WrapOver::unsaid) return cup.wrap.over != WrapOver::none;
   const ZoneNode& body = cup.division.body;
   const FinishKind finish = body.finish.kind;
   const bool filled = std::any_of(cup.fills.begin(), cup.fills.end(),
                                   [&](const Fill& fill) { return fill.zone == body.id; });
-  return cup.wrap.over != WrapOver::none ||
-         (!body.cut && !filled && (finish == FinishKind::none || finish == FinishKind::film));
+  // Film would hide what is between the walls.
+  const bool asked = finish == FinishKind::film;
+  return !body.cut && !filled && (asked || (finish == FinishKind::none && !cup.liquid));
+}
+
+WrapOver settledOver(const Cup& cup) {
+  if (cup.wrap.over != WrapOver::unsaid) return cup.wrap.over;
+  return isWrapped(cup) ? WrapOver::under : WrapOver::none;
+}
+
+bool wrapIsBody(const Cup& cup) {
+  const WrapOver over = cup.wrap.over;
+  return !cup.division.body.cut && (over == WrapOver::unsaid || over == WrapOver::under);
+}
+
+bool wrapLiesOver(const Cup& cup) {
+  return cup.wrap.over == WrapOver::clear || cup.wrap.over == WrapOver::printed;
 }
 
 bool takesFilm(const Cup& cup) {

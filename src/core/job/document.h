@@ -109,9 +109,16 @@ struct Document {
   friend bool operator==(const Document&, const Document&) = default;
 };
 
-/// Whether a wrap goes round the whole cup: over everything, where that is asked for, or as all
-/// there is on a cup that is neither divided nor filled nor coloured.
+/// Whether a wrap goes round the whole cup: where it is asked for, or as what everything else lies
+/// on where nothing is said of it and the cup is neither divided nor filled nor coloured, and
+/// nothing swims between its walls.
 bool isWrapped(const Cup& cup);
+/// Where film all round lies, also where nothing is said of it.
+WrapOver settledOver(const Cup& cup);
+/// Whether that wrap is the film the undivided body is chosen to be of.
+bool wrapIsBody(const Cup& cup);
+/// Whether it lies over everything else; else it lies under it.
+bool wrapLiesOver(const Cup& cup);
 /// Whether film is laid on it anywhere: a wrap, or film on a zone.
 bool takesFilm(const Cup& cup);
 

@@ -59,7 +59,7 @@ std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
     add(LaidKind::pattern, fill.id, {"pattern in zone %1", {fill.letter}}, roundOf(zone->region),
         {});
   }
-  const bool wholeIsWrap = !cup.division.body.cut && cup.wrap.over == WrapOver::none;
+  const bool wholeIsWrap = wrapIsBody(cup);
   for (const Zone& zone : divided.zones) {
     if (wholeIsWrap || zone.finish.kind != FinishKind::film) continue;
     const bool closes = zone.region.allRound();
@@ -87,12 +87,15 @@ std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
   }
   if (isWrapped(cup)) {
     add(LaidKind::wrap, wrapThing,
-        cup.wrap.over == WrapOver::none ? Sentence{"wrap", {}}
-                                        : Sentence{"film over everything", {}},
+        wrapLiesOver(cup) ? Sentence{"film over everything", {}} : Sentence{"wrap", {}},
         1, cup.wrap.overlap.length);
   }
-  std::stable_sort(things.begin(), things.end(), [](const LaidThing& a, const LaidThing& b) {
-    return a.after != b.after ? a.after < b.after : a.kind < b.kind;
+  std::stable_sort(things.begin(), things.end(), [&](const LaidThing& a, const LaidThing& b) {
+    const auto place = [&](const LaidThing& thing) {
+      const bool first = thing.kind == LaidKind::wrap && !wrapLiesOver(cup);
+      return first ? -1 : static_cast<int>(thing.kind);
+    };
+    return a.after != b.after ? a.after < b.after : place(a) < place(b);
   });
   return things;
 }

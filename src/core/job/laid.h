@@ -27,8 +27,8 @@ struct LaidThing {
   Length overlap;  ///< where it closes on itself
 };
 
-/// What is laid on a cup that is divided so: by its stage, in each stencils first and the wrap
-/// last.
+/// What is laid on a cup that is divided so: by its stage, in each stencils first; the wrap last
+/// where it lies over everything, else before all.
 std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
                                   const std::vector<StripePlan>& stripes,
                                   const std::vector<FillPlan>& fills,

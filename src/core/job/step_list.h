@@ -2,6 +2,7 @@
 #pragma once
 
 #include <algorithm>
+#include <set>
 
 #include "job/steps.h"
 #include "measure/minutes.h"
@@ -34,6 +35,14 @@ void inHalves(bool halves, const Act& act) {
   act(Half{"-front", 0.5, false, true});
 }
 
+/// How far what was put on before has to be when a step begins.
+enum class Ripe {
+  asItIs,
+  gassedOff,  ///< paint: what leaves it later makes craters in resin
+  handled,    ///< hard enough for hands
+  cured,      ///< done with: for heat, and to be handed over
+};
+
 /// The steps of a cup while they are written down, one after the other.
 class StepList {
  public:
@@ -48,29 +57,79 @@ class StepList {
   double paceOf(StepKind kind) const { return paces_.of(kind); }
 
   Step& add(std::string id, StepKind kind, Sentence words, Duration handsOn, Wait wait = {});
-  /// Something is put on by a method: it cures until the end of all.
-  void put(const Method& method) { curing_ = std::max(curing_, method.cure); }
+  /// The last step puts something on by a method, which ripens from its end on.
+  void put(const Method& method);
+  /// The last step begins when all that was put on before is so far.
+  void wants(Ripe ripe);
   /// A step takes so much resin.
   void ofResin(Step& step, const Method& resin, Volume amount);
-  Duration curing() const { return curing_; }
+  /// Seals with spray clear, two coats one after the other: what runs or bubbles in resin.
+  void sprayClear(const std::string& id, const Sentence& words, const std::vector<std::string>& of);
+  /// Brushes sealer over so much.
+  void seal(const std::string& id, const Sentence& words, const std::vector<std::string>& of,
+            Area area);
 
   /// All of them, at the pace of work here, in order; what is laid piece by piece for longer than
-  /// anybody does in one go, in several.
+  /// anybody does in one go, in several; waits as long as what follows asks for.
   std::vector<Step> take();
 
  private:
+  struct Made {
+    Step step;
+    const Method* puts = nullptr;
+    Ripe wants = Ripe::asItIs;
+  };
+
   void atPace(Step& step) const;
+  static void ripen(std::vector<Made>& made);
 
   const CupPlan& plan_;
   const BenchChoices& choices_;
   const Methods methods_;
   const FillRates& rates_;
   const Paces& paces_;
-  std::vector<Step> steps_;
-  Duration curing_ = Duration::minutes(60);
+  std::vector<Made> made_;
 };
 
-/// What fills the zones with paint, glitter, ink and dips, by the moves of the tape program.
-void addFinishes(StepList& list);
+/// Stencils that lie on a cup and have to come off again, zone by zone, once they are hidden.
+class StencilsDown {
+ public:
+  StencilsDown(StepList& list);
+
+  void lay(const StackItem& stencil);
+  /// Whether any lies in one of these zones.
+  bool in(const std::vector<std::string>& zones) const;
+  bool empty() const { return down_.empty(); }
+  /// Lifts those that lie there. Where each is ringed before the next is lifted, and nothing but
+  /// paint has to dry, rings are laid with it.
+  void lift(const std::vector<std::string>& zones, MethodKind hiddenBy, const Wait& then);
+  void liftAll(MethodKind hiddenBy, const Wait& then);
+  /// Whether a ring was laid as its stencil was lifted.
+  bool isRinged(const std::string& ring) const { return ringed_.contains(ring); }
+
+ private:
+  struct Down {
+    const StackItem* stencil;
+    std::set<std::string> zones;
+    bool parted;  ///< in several
+  };
+
+  void lift(const Down& down, const std::string& suffix, long pieces, MethodKind hiddenBy,
+            const Wait& then);
+  const StackItem* ringOneByOne(const StackItem& stencil, MethodKind hiddenBy) const;
+  bool looksLikeAnother(const StackItem& stencil) const;
+
+  StepList& list_;
+  std::vector<Down> down_;
+  std::set<std::string> ringed_;
+};
+
+/// What fills zones with paint, glitter, ink and dips, by the moves of a tape program; stencils
+/// that lie in them are lifted with the tape. `divided` is what the program was made of.
+void addFinishes(StepList& list, const Divided& divided, const std::vector<TapeMove>& moves,
+                 StencilsDown& stencils, const std::string& suffix = {});
+
+/// A pattern: its template, colour by colour, its lines, film in its cells.
+void addPattern(StepList& list, const StackItem& item);
 
 }  // namespace avrelt

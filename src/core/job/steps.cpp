@@ -4,59 +4,62 @@
 #include <algorithm>
 #include <set>
 
-#include "decal/peekaboos.h"
+#include "craft/flood.h"
 #include "job/step_list.h"
-#include "sheet/fill_parts.h"
 
 namespace avrelt {
 namespace {
 
+/// Goes through the stack from the metal outwards, and does what it says.
 class Steps {
  public:
   Steps(const CupPlan& plan, const BenchChoices& choices, const Stock& stock)
-      : plan_(plan), cup_(*plan.of), choices_(choices), list_(plan, choices, stock) {}
+      : plan_(plan),
+        cup_(*plan.of),
+        choices_(choices),
+        list_(plan, choices, stock),
+        stencils_(list_) {}
 
   std::vector<Step> operator()() {
-    add("clean", StepKind::clean,
-        {"Sand the cup with fine paper, wash it, dry it, and do not touch the wall again.", {}},
-        min(12), {min(10)});
-    add("mark", StepKind::mark,
-        {"Mark the front at rim and base with a pencil, and the height of every line.", {}},
-        min(4));
+    clean();
     if (cup_.liquid) fill(*cup_.liquid);
     const std::vector<Coat>& coats = cup_.buildUp.coats;
-    const auto count = static_cast<int>(coats.size());
-    bool measured = false;
-    for (int after = 0; after <= count; ++after) {
-      const bool any = anyLaid(after);
-      if (any && after > 0 && !measured && cup_.buildUp.sizedFor == SizedFor::laid) {
-        measured = true;
-        add("measure-" + std::to_string(after), StepKind::measure,
-            {"Measure the girth at base and rim again, before anything is cut: coats have made the "
-             "cup larger.",
-             {}},
-            min(4));
+    const bool ownLast = endsInResin(plan_.stack, coats);
+    for (const StackItem& item : plan_.stack) {
+      switch (item.kind) {
+        case StackKind::metal:
+          break;
+        case StackKind::coat: {
+          const Coat& next = coats[static_cast<std::size_t>(item.after)];
+          const bool last = ownLast && item.after + 1 == static_cast<int>(coats.size());
+          if (last) base();
+          coat(next, last);
+          break;
+        }
+        case StackKind::finish:
+          finishes(item.after);
+          break;
+        case StackKind::over:
+          over(item);
+          break;
+        case StackKind::laid:
+          if (item.thing == LaidKind::mask) break;  // the tape program has them
+          stage(item.after);
+          lay(item);
+          break;
       }
-      if (any) lay(after);
-      if (after == count) break;
-      const Coat& next = coats[static_cast<std::size_t>(after)];
-      const bool last = after + 1 == count && next.kind == CoatKind::resin && !anyLaid(count);
-      // Resin would lock a stencil in that nothing hides any more.
-      if (next.kind == CoatKind::resin && !hidesAfter(after)) peel();
-      if (last) base();
-      coat(next, last);
     }
-    peel();
-    if (!endsInResin(plan_.stack, coats)) {
+    if (!ownLast) {
       base();
       finish();
     }
     if (cup_.liquid) band(*cup_.liquid);
     add("rim", StepKind::rim,
         {"Clean the rim down to bare steel, and lift off whatever ran over it.", {}}, min(6));
+    list_.wants(Ripe::handled);
     add("cure", StepKind::cure,
-        {"Let it cure. Take its picture, write down what it took, and hand it over.", {}}, min(5),
-        {list_.curing()});
+        {"It has cured: take its picture, write down what it took, and hand it over.", {}}, min(5));
+    list_.wants(Ripe::cured);
     return list_.take();
   }
 
@@ -65,114 +68,209 @@ class Steps {
     return list_.add(std::move(id), kind, std::move(words), handsOn, wait);
   }
 
-  bool anyLaid(int after) const { return avrelt::anyLaid(plan_.stack, after); }
-
-  /// Whether anything hides what is buried at a later stage than this, or is laid round it.
-  bool hidesAfter(int after) const {
-    const std::vector<Coat>& coats = cup_.buildUp.coats;
-    for (std::size_t i = static_cast<std::size_t>(after) + 1; i < coats.size(); ++i) {
-      if (coats[i].kind != CoatKind::resin) return true;
-    }
-    return std::any_of(plan_.stack.begin(), plan_.stack.end(), [&](const StackItem& item) {
-      if (item.after <= after) return false;
-      if (item.kind == StackKind::finish) return true;
-      if (item.layer < 0) return false;
-      const SetPlan& set = plan_.sets[static_cast<std::size_t>(item.set)];
-      return cup_.sets[static_cast<std::size_t>(set.set)]
-                 .layers[static_cast<std::size_t>(item.layer)]
-                 .kind == LayerKind::ring;
-    });
+  void clean() {
+    // What is seen through would be dull for good.
+    const bool seenThrough = cup_.liquid.has_value();
+    add("clean", StepKind::clean,
+        seenThrough
+            ? Sentence{"Wash the cup, dry it, and do not touch the wall again. Do not sand it: it "
+                       "is seen through.",
+                       {}}
+            : Sentence{"Sand the cup with fine paper, wash it, dry it, and do not touch the wall "
+                       "again.",
+                       {}},
+        min(12), {min(10)});
   }
 
-  /// The last coats, which the order does not list: two thin ones.
-  void finish() {
-    for (const bool last : {false, true}) {
-      const Method& resin = flood(last);
-      Step& step = add(
-          last ? "last-coat" : "finishing-coat", StepKind::coat,
-          last
-              ? Sentence{"The last coat: flood the cup on the turner with %1 of resin, once the "
-                         "one "
-                         "before is sanded where it is not smooth. Warm the bubbles out.",
-                         {volumeText(finishingCoat)}}
-              : Sentence{"Flood everything on the turner with %1 of resin. Warm the bubbles out at "
-                         "once, and again after 15 to 20 minutes.",
-                         {volumeText(finishingCoat)}},
-          resin.handsOn, {last ? resin.handle : resin.next.least, {}});
-      list_.ofResin(step, resin, finishingCoat);
-      turn(step, resin);
-      if (last) beLast(step, resin);
+  /// Before anything is laid after so many coats: what is glossy is sanded, the cup is measured
+  /// again, and marked.
+  void stage(int after) {
+    if (glossy_) sand("sand-" + std::to_string(after));
+    if (after > 0 && !measured_ && cup_.buildUp.sizedFor == SizedFor::laid) {
+      measured_ = true;
+      add("measure-" + std::to_string(after), StepKind::measure,
+          {"Measure the girth at base and rim again, before anything is cut: coats have made the "
+           "cup larger.",
+           {}},
+          min(4));
     }
+    mark(after);
   }
 
-  /// One that is not meant to be the last is told at it.
-  static void beLast(Step& step, const Method& resin) {
-    if (resin.mayBeLast) return;
-    step.words = {
-        "%1 By your figures this resin is not meant to be last: it may yellow and scratch sooner.",
-        {Phrase(step.words)}};
+  /// Marks go on over what would hide them.
+  void mark(int after) {
+    if (marks_ == Marks::seen) return;
+    const bool first = marks_ == Marks::none;
+    marks_ = Marks::seen;
+    const bool lines = !plan_.divided.lines.empty();
+    const std::string id = first ? "mark" : "mark-" + std::to_string(after) + suffixOf(after);
+    add(id, StepKind::mark,
+        first ? lines ? Sentence{"Mark the front at rim and base with a pencil, and the height of "
+                                 "every line.",
+                                 {}}
+                      : Sentence{"Mark the front at rim and base with a pencil.", {}}
+              : Sentence{"Mark the front again at rim and base, and what is laid next: what was "
+                         "marked is hidden by now.",
+                         {}},
+        min(4));
+  }
+
+  /// Marks of one stage go on before and after what fills the zones.
+  std::string suffixOf(int after) {
+    return marked_.insert(after).second ? std::string() : std::string("-again");
+  }
+
+  void hideMarks() {
+    if (marks_ == Marks::seen) marks_ = Marks::hidden;
+  }
+
+  void sand(const std::string& id) {
+    glossy_ = false;
+    add(id, StepKind::sand,
+        {"Sand the resin level and dull, wet, then wipe it clean and let it dry.", {}}, min(10),
+        {min(5)});
+  }
+
+  /// The lip is masked before anything runs.
+  void maskLip() {
+    if (lipMasked_) return;
+    lipMasked_ = true;
+    add("lip", StepKind::tape,
+        {"Mask the lip with tape, and keep the inside closed: nothing that runs or flies may reach "
+         "them.",
+         {}},
+        min(3))
+        .cautions = {Caution::lip};
   }
 
   /// The resin a coat is flooded with, the last or one between.
-  const Method& flood(bool last) const {
+  const Method& resinOf(bool last) const {
     const bool quick = last ? choices_.quickLast : choices_.quickCoats;
     return list_.of(quick ? MethodKind::fastResin : MethodKind::resin);
   }
 
-  /// Wet resin turns until it bears the next coat.
-  static void turn(Step& step, const Method& resin) {
-    step.holds = step.handsOn + std::min(step.wait.least, resin.next.least);
+  /// A flood: prints sealed, what is below sanded; warmed at once and again while it still levels.
+  void flood(const std::string& id, const Volume amount, bool last,
+             const std::vector<std::string>& of) {
+    sealPrints(id);
+    if (glossy_) sand("sand-before-" + id);
+    const Method& resin = resinOf(last);
+    const Wait toWarm{min(15), min(20)};
+    const Duration warming = min(3);
+    Step& step = add(id, StepKind::coat,
+                     last ? Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
+                                     "resin, the last coat. Warm the bubbles out.",
+                                     {volumeText(amount)}}
+                          : Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
+                                     "resin. Warm the bubbles out.",
+                                     {volumeText(amount)}},
+                     resin.handsOn, toWarm);
+    step.of = of;
+    list_.ofResin(step, resin, amount);
+    if (last && !resin.mayBeLast) {
+      step.words = {
+          "%1 By your figures this resin is not meant to be last: it may yellow and scratch "
+          "sooner.",
+          {Phrase(step.words)}};
+    }
+    // Wet resin turns until it bears the next coat.
+    const Duration sets = resin.next.least;
+    step.holds = step.handsOn + std::max(sets, toWarm.least + warming);
+    list_.wants(Ripe::gassedOff);
+    Step& warm = add("warm-" + id, StepKind::warm,
+                     {"Warm out the bubbles that have risen since, and pull the tape off the lip "
+                      "while the resin is wet.",
+                      {}},
+                     warming, {std::max(Duration(), sets - toWarm.least - warming)});
+    warm.of = of;
+    glossy_ = true;
+  }
+
+  /// The last coats, which the order does not list: two.
+  void finish() {
+    const std::array<Volume, 2> amounts = finishingCoats(plan_);
+    flood("finishing-coat", amounts[0], false, {});
+    flood("last-coat", amounts[1], true, {});
   }
 
   void coat(const Coat& coat, bool last) {
     const std::string id = "coat-" + coat.id;
-    const Area wall = wallArea();
-    if (coat.kind == CoatKind::resin) {
-      const Method& resin = flood(last);
-      Step& step = add(id, StepKind::coat,
-                       last ? Sentence{"Flood the cup on the turner with %1 of resin, the last "
-                                       "coat. Warm the bubbles out at once, and again after 15 to "
-                                       "20 minutes.",
-                                       {volumeText(coat.mixed)}}
-                            : Sentence{"Flood the cup on the turner with %1 of resin. Warm the "
-                                       "bubbles out at once, and again after 15 to 20 minutes.",
-                                       {volumeText(coat.mixed)}},
-                       resin.handsOn, last ? Wait{resin.handle, std::nullopt} : resin.next);
-      step.of = {coat.id};
-      list_.ofResin(step, resin, coat.mixed);
-      turn(step, resin);
-      if (last) beLast(step, resin);
-    } else if (coat.kind == CoatKind::paint) {
-      const Method& paint = list_.of(MethodKind::paint);
-      Step& step = add(id, StepKind::coat, {"Paint the whole wall, thinly, and let it dry.", {}},
-                       paint.handsOn, paint.next);
+    switch (coat.kind) {
+      case CoatKind::resin:
+        flood(id, coat.mixed, last, {coat.id});
+        break;
+      case CoatKind::paint:
+        prepare(id);
+        paintCoat(coat, id);
+        break;
+      case CoatKind::glitter:
+        prepare(id);
+        glitterCoat(coat, id);
+        break;
+    }
+  }
+
+  void prepare(const std::string& id) {
+    maskLip();
+    sealPrints(id);
+    if (glossy_) sand("sand-before-" + id);
+    hideMarks();
+  }
+
+  void paintCoat(const Coat& coat, const std::string& id) {
+    const Method& paint = list_.of(coat.sprayed ? MethodKind::sprayPaint : MethodKind::paint);
+    const bool hides = !stencils_.empty();
+    const Duration between = coat.sprayed ? paint.touch : paint.next.least;
+    for (const bool second : {false, true}) {
+      const Wait wait = !second ? Wait{between} : hides ? paint.pull : paint.next;
+      Step& step = add(
+          second ? id : id + "-first", StepKind::coat,
+          second ? Sentence{"Paint the whole wall again, thinly, where it shows through.", {}}
+          : coat.sprayed
+              ? Sentence{"Spray the whole wall, thinly, and let it dry.", {}}
+              : Sentence{"Paint the whole wall, thinly, and let it dry.", {}},
+          paint.handsOn, wait);
       step.of = {coat.id};
       step.method = paint.kind;
       step.cautions = {Caution::solvent};
+      if (coat.sprayed) {
+        step.cautions.push_back(Caution::spray);
+        step.spot = Spot::sprayPlace;
+        step.holds = step.handsOn;
+      }
       step.mix.parts.push_back(
-          {MixKind::paint, {}, list_.rates().paintPerCm2 * (wall.mm2() / mm2InCm2), std::nullopt});
+          {MixKind::paint, {}, list_.rates().paintPerCm2 * (wallCm2() / 2), std::nullopt});
       list_.put(paint);
-    } else {
-      const Method& resin = list_.of(MethodKind::resin);
-      inHalves(choices_.halfByHalf, [&](const Half& half) {
-        Step& stick = add(id + "-stick" + half.suffix, StepKind::stick,
-                          half.of({"Brush resin over the wall, as thin as it goes.", {}}),
-                          resin.handsOn * half.share, resin.open);
-        stick.of = {coat.id};
-        list_.ofResin(stick, resin, resinToHold(wall, coat.cut) * half.share);
-        Step& step = add(id + half.suffix, StepKind::coat,
-                         half.of({"Shake %1 over it until nothing wet shows; catch what falls.",
-                                  {Phrase(coatName(coat))}}),
-                         min(10) * half.share, half.isLast ? resin.next : Wait());
-        step.of = {coat.id};
-        step.mix.parts.push_back(
-            {MixKind::glitter,
-             {},
-             std::nullopt,
-             list_.rates().glitterPerCm2 * (wall.mm2() / mm2InCm2 * half.share)});
-      });
-      list_.put(resin);
     }
+    stencils_.liftAll(paint.kind, paint.next);
+  }
+
+  void glitterCoat(const Coat& coat, const std::string& id) {
+    const Method& resin = list_.of(MethodKind::resin);
+    const Area wall = wallArea();
+    const bool hides = !stencils_.empty();
+    inHalves(choices_.halfByHalf && !hides, [&](const Half& half) {
+      Step& stick = add(id + "-stick" + half.suffix, StepKind::stick,
+                        half.of({"Brush resin over the wall, as thin as it goes.", {}}),
+                        resin.handsOn * half.share, resin.open);
+      stick.of = {coat.id};
+      list_.ofResin(stick, resin, resinToHold(wall, coat.cut) * half.share);
+      Step& step = add(id + half.suffix, StepKind::coat,
+                       half.of({"Shake %1 over it until nothing wet shows; catch what falls.",
+                                {Phrase(coatName(coat))}}),
+                       min(10) * half.share,
+                       hides         ? resin.pull
+                       : half.isLast ? resin.next
+                                     : Wait());
+      step.of = {coat.id};
+      step.mix.parts.push_back(
+          {MixKind::glitter,
+           {},
+           std::nullopt,
+           list_.rates().glitterPerCm2 * (wall.mm2() / mm2InCm2 * half.share)});
+      list_.put(resin);
+    });
+    stencils_.liftAll(resin.kind, resin.next);
   }
 
   Area wallArea() const {
@@ -180,54 +278,83 @@ class Steps {
     for (const Zone& zone : plan_.divided.zones) sum = sum + zone.area;
     return sum;
   }
+  double wallCm2() const { return wallArea().mm2() / mm2InCm2; }
 
-  void lay(int after) {
-    bool finished = false;
-    for (const StackItem& item : plan_.stack) {
-      if (item.after != after) continue;
-      if (item.kind == StackKind::finish && !finished) {
-        finished = true;
-        addFinishes(list_);
-      }
-      if (item.kind != StackKind::laid) continue;
-      switch (item.thing) {
-        case LaidKind::mask:
-          break;  // the tape program has them
-        case LaidKind::pattern:
-          pattern(item);
-          break;
-        case LaidKind::film: {
-          Step& step = laid(item, StepKind::film,
-                            {"Lay the %1: front to the front mark, from the middle out, its "
-                             "wrinkles smoothed to the edges.",
-                             {Phrase(item.name)}},
-                            min(12));
-          for (const Zone& zone : plan_.divided.zones) {
-            if (zone.id == item.id) press(step, materialOf(zone.finish));
-          }
-          sealPrint(item);
-          break;
+  /// What fills the zones, all by one tape program.
+  void finishes(int after) {
+    if (finished_) return;
+    finished_ = true;
+    stage(after);
+    maskLip();
+    addFinishes(list_, plan_.divided, plan_.tapeMoves, stencils_);
+    hideMarks();
+  }
+
+  /// What a set has put over its stencils: as if its zones were to be filled, and no others.
+  void over(const StackItem& item) {
+    const DecalSet& set =
+        cup_.sets[static_cast<std::size_t>(plan_.sets[static_cast<std::size_t>(item.set)].set)];
+    const std::set<std::string> zones = zonesOf(plan_, item);
+    Divided divided = plan_.divided;
+    for (Zone& zone : divided.zones) {
+      zone.finish = Finish();
+      zone.finish.kind = FinishKind::bare;
+      if (zones.contains(zone.id)) zone.finish = *set.over;
+    }
+    maskLip();
+    addFinishes(list_, divided,
+                tapeProgram(divided, cup_.division.tapeWidth.length, usualGraduation(plan_.unit),
+                            cup_.division.order),
+                stencils_, "-over-" + set.id);
+    hideMarks();
+  }
+
+  void lay(const StackItem& item) {
+    switch (item.thing) {
+      case LaidKind::mask:
+        break;
+      case LaidKind::pattern:
+        maskLip();
+        addPattern(list_, item);
+        printedCells(item);
+        break;
+      case LaidKind::film:
+        laid(item, StepKind::film,
+             {"Lay the %1: front to the front mark, from the middle out, its "
+              "wrinkles smoothed to the edges.",
+              {Phrase(item.name)}},
+             min(12));
+        for (const Zone& zone : plan_.divided.zones) {
+          if (zone.id == item.id) press(materialOf(zone.finish));
         }
-        case LaidKind::stripe:
-          laid(item, StepKind::stripe,
-               {"Lay the %1, pressed down along its middle first.", {Phrase(item.name)}}, min(4));
-          break;
-        case LaidKind::wrap:
-          laid(item, StepKind::wrap,
-               {"Lay the %1: its left edge on the seam line from rim to base, then round.",
-                {Phrase(item.name)}},
-               min(15));
-          break;
-        case LaidKind::layer:
-          layer(item);
-          break;
-      }
+        if (item.matter == Matter::print) unsealed_.push_back(&item);
+        break;
+      case LaidKind::stripe:
+        laid(item, StepKind::stripe,
+             {"Lay the %1, pressed down along its middle first.", {Phrase(item.name)}}, min(4));
+        for (const StripePlan& stripe : plan_.stripes) {
+          if (stripe.id == item.id && stripe.kind == StripeKind::tape) tapes_.push_back(item.id);
+        }
+        break;
+      case LaidKind::wrap:
+        laid(item, StepKind::wrap,
+             {"Lay the %1: its left edge on the seam line from rim to base, then round.",
+              {Phrase(item.name)}},
+             min(15));
+        if (wrapIsBody(cup_)) press(materialOf(cup_.division.body.finish));
+        if (item.matter == Matter::print) unsealed_.push_back(&item);
+        hideMarks();
+        break;
+      case LaidKind::layer:
+        layer(item);
+        break;
     }
   }
 
-  /// Film that heat makes stick.
-  void press(Step& step, PartMaterial material) {
-    if (material != PartMaterial::heatApplied) return;
+  /// The step that was written down last, where heat makes its film stick.
+  void press(PartMaterial material) {
+    if (material != PartMaterial::heatApplied || last_ == nullptr) return;
+    Step& step = *last_;
     const Method& heat = list_.of(MethodKind::heatFilm);
     step.words = {"%1 Press it with heat as its maker says, let it cool, and lift the carrier.",
                   {Phrase(step.words)}};
@@ -235,102 +362,66 @@ class Steps {
     step.wait = heat.next;
     step.cautions.push_back(Caution::heat);
     list_.put(heat);
+    list_.wants(Ripe::cured);
   }
 
   Step& laid(const StackItem& item, StepKind kind, Sentence words, Duration handsOn) {
     Step& step = add(std::string(stepName(kind)) + "-" + item.id, kind, std::move(words), handsOn);
     step.of = {item.id};
+    last_ = &step;
     return step;
   }
 
   /// Ink under resin bubbles and runs where nothing lies between: one school always seals, one
-  /// never does.
-  void sealPrint(const StackItem& item) {
-    if (!choices_.sealPrints) return;
-    for (const Zone& zone : plan_.divided.zones) {
-      if (zone.id != item.id) continue;
-      const PartMaterial film = materialOf(zone.finish);
-      if (film != PartMaterial::printable && film != PartMaterial::printed) continue;
-      const Method& sealer = list_.of(MethodKind::sealer);
-      Step& step =
-          add("seal-print-" + item.id, StepKind::seal,
-              {"Seal the print of zone %1 until it is clear, so that resin does not make it "
-               "bubble.",
-               {zone.letter}},
-              sealer.handsOn, sealer.next);
-      step.of = {item.id};
-      list_.put(sealer);
+  /// never does. Paper and metallic tape are always sealed.
+  void sealPrints(const std::string& before) {
+    std::vector<std::string> of;
+    const StackItem* first = nullptr;
+    if (choices_.sealPrints) {
+      for (const StackItem* item : unsealed_) {
+        if (first == nullptr) first = item;
+        of.push_back(item->id);
+      }
     }
+    if (first != nullptr) {
+      list_.seal("seal-prints-" + before,
+                 of.size() == 1 ? Sentence{"Seal the print of the %1 until it is clear, so that "
+                                           "resin does not make it bubble.",
+                                           {Phrase(first->name)}}
+                                : Sentence{"Seal all prints until they are clear, so that resin does "
+                                           "not make them bubble: the %1 and %2 more.",
+                                           {Phrase(first->name), static_cast<long>(of.size()) - 1}},
+                 of, wallArea());
+    }
+    if (!tapes_.empty()) {
+      list_.seal("seal-tapes-" + before,
+                 {"Burnish the stripes of tape flat, and seal their edges: resin creeps under "
+                  "paper and metallic tape.",
+                  {}},
+                 tapes_, Area::mm2(wallArea().mm2() / 10));
+    }
+    unsealed_.clear();
+    tapes_.clear();
   }
 
-  /// A pattern's template, then colour by colour.
-  void pattern(const StackItem& item) {
+  void printedCells(const StackItem& item) {
     for (const FillPlan& fill : plan_.fills) {
       if (fill.id != item.id) continue;
       const Fill& chosen = cup_.fills[static_cast<std::size_t>(fill.fill)];
-      laid(item, StepKind::pattern,
-           {"Lay the %1 whole, on transfer tape, its front on the front mark; press every line "
-            "down.",
-            {Phrase(item.name)}},
-           min(15));
-      for (const ColourNeed& need : fill.needs) {
-        if (need.cells.empty()) continue;
-        const auto index = static_cast<std::size_t>(need.colour);
-        const Finish& finish = chosen.colours[index].finish;
-        const std::string name = colourLetter(need.colour) + " " + finishWords(finish);
-        const auto cells = static_cast<long>(need.cells.size());
-        const std::string id = fill.id + "-" + std::to_string(need.colour);
-        if (finish.kind == FinishKind::film) {
-          Step& step =
-              add("film-" + id, StepKind::film,
-                  {"Lift the cells of colour %1 in zone %2 and lay their film: %3 of them, "
-                   "each by its label.",
-                   {name, fill.letter, cells}},
-                  min(1.5 * static_cast<double>(cells)));
-          step.of = {fill.id};
-          step.pieces = cells;
-          continue;
-        }
-        const bool glitter = finish.kind == FinishKind::glitter;
-        const Method& method = list_.of(glitter ? methodOf(finish.stick) : MethodKind::paint);
-        Step& step = add(
-            std::string(glitter ? "glitter-" : "paint-") + id,
-            glitter ? StepKind::glitter : StepKind::paint,
-            glitter
-                ? Sentence{"Lift the cells of colour %1 in zone %2, %3 of them; paint, stick "
-                           "and glitter them, %4 coats.",
-                           {name, fill.letter, cells, long{chosen.coats}}}
-                : Sentence{"Lift the cells of colour %1 in zone %2, %3 of them, and paint them.",
-                           {name, fill.letter, cells}},
-            list_.rates().perColour, method.next);
-        step.of = {fill.id};
-        if (need.glitter > Mass()) {
-          step.mix.parts.push_back(
-              {MixKind::glitter, finishWords(finish), std::nullopt, need.glitter, finish.supply});
-        }
-        if (need.paint > Volume()) {
-          step.mix.parts.push_back({MixKind::paint, finishWords(finish), need.paint, std::nullopt,
-                                    glitter ? "" : finish.supply});
-        }
-        if (glitter && finish.stick == Stick::resin) step.cautions = {Caution::resin};
-        list_.put(method);
-      }
-      if (chosen.cutting.lines != LineWork::tape) {
-        Step& step =
-            add("peel-" + fill.id, StepKind::peel,
-                {"Lift the lines of the pattern in zone %1 while the last colour is nearly "
-                 "dry.",
-                 {fill.letter}},
-                min(8));
-        step.of = {fill.id};
-      }
+      const bool printed =
+          std::any_of(fill.needs.begin(), fill.needs.end(), [&](const ColourNeed& need) {
+            return !need.cells.empty() &&
+                   matterOf(chosen.colours[static_cast<std::size_t>(need.colour)].finish) ==
+                       Matter::print;
+          });
+      if (printed) unsealed_.push_back(&item);
+      if (chosen.cutting.lines == LineWork::tape) tapes_.push_back(item.id);
     }
   }
 
   void layer(const StackItem& item) {
-    const DecalSet& set =
-        cup_.sets[static_cast<std::size_t>(plan_.sets[static_cast<std::size_t>(item.set)].set)];
     const SetPlan& plan = plan_.sets[static_cast<std::size_t>(item.set)];
+    const DecalSet& set = cup_.sets[static_cast<std::size_t>(plan.set)];
     const Layer& layer = set.layers[static_cast<std::size_t>(item.layer)];
     const auto places = static_cast<double>(plan.places.size());
     const auto pieces = static_cast<long>(plan.places.size());
@@ -338,34 +429,23 @@ class Steps {
     switch (layer.kind) {
       case LayerKind::peekaboo:
         laid(item, StepKind::stencil,
-             {"Lay the %1 on finished glitter, each on its mark, and press its edge down. A dot of "
+             {"Lay the %1, each on its mark, and press its edge down. A dot of "
               "glue finds it again.",
               {Phrase(item.name)}},
              min(3 * places))
             .pieces = pieces;
-        buried_.push_back(&item);
+        stencils_.lay(item);
         return;
-      case LayerKind::ring:
-        if (const StackItem* stencil = ringedOneByOne(item)) {
-          Step& step = laid(
-              item, StepKind::ring,
-              {"One after the other, by their numbers: find one of the %1 by the paper map, lift "
-               "it by its edge, clean what it left, and lay its ring before the next.",
-               {Phrase(stencil->name)}},
-              min(5 + 3 * places));
-          step.of.push_back(stencil->id);
-          step.pieces = pieces;
-          buried_.erase(std::find(buried_.begin(), buried_.end(), stencil));
-          return;
-        }
-        peel();
+      case LayerKind::ring: {
+        if (stencils_.isRinged(item.id)) return;
         laid(item, StepKind::ring,
              {isBuried(set) ? "Lay the %1 round what the stencil left, each by its number."
                             : "Lay the %1 on its marks.",
               {Phrase(item.name)}},
              min(3 * places))
             .pieces = pieces;
-        return;
+        break;
+      }
       case LayerKind::knockOut:
         return;  // paper, to cut what lies below by
       default: {
@@ -380,12 +460,13 @@ class Steps {
                 ? "Lay the %1 on its marks, what is for each zone by itself, edge to edge on "
                   "the line, from the middle out."
                 : "Lay the %1 on its marks, from the middle out.";
-        Step& step = laid(item, StepKind::decal, {pattern, {Phrase(item.name)}},
-                          min(4 * static_cast<double>(all)));
-        step.pieces = all;
-        press(step, layer.material);
+        laid(item, StepKind::decal, {pattern, {Phrase(item.name)}},
+             min(4 * static_cast<double>(all)))
+            .pieces = all;
       }
     }
+    press(layer.material);
+    if (item.matter == Matter::print) unsealed_.push_back(&item);
   }
 
   static bool isBuried(const DecalSet& set) {
@@ -393,41 +474,18 @@ class Steps {
                        [](const Layer& layer) { return layer.kind == LayerKind::peekaboo; });
   }
 
-  /// The buried stencil of a ring's set, where each is ringed before the next is lifted: as the
-  /// maker wants it, or as some look alike.
-  const StackItem* ringedOneByOne(const StackItem& ring) const {
-    const auto stencil = std::find_if(buried_.begin(), buried_.end(),
-                                      [&](const StackItem* one) { return one->set == ring.set; });
-    if (stencil == buried_.end()) return nullptr;
-    const std::vector<Peekaboo> peekaboos = peekaboosOf(plan_.sets);
-    const std::vector<int> alike = liftOrderOf(peekaboos).oneByOne;
-    const bool any = std::any_of(peekaboos.begin(), peekaboos.end(), [&](const Peekaboo& one) {
-      return static_cast<int>(one.set) == ring.set &&
-             std::find(alike.begin(), alike.end(), one.number) != alike.end();
-    });
-    return choices_.ringOneByOne || any ? *stencil : nullptr;
-  }
-
-  /// Stencils that lie under something by now come off.
-  void peel() {
-    for (const StackItem* item : buried_) {
-      Step& step = add("peel-" + item->id, StepKind::peel,
-                       {"Find the %1 by the paper map, lift each by its edge, and clean what it "
-                        "left.",
-                        {Phrase(item->name)}},
-                       min(5));
-      step.of = {item->id};
-    }
-    buried_.clear();
-  }
-
   /// Between the walls, and sealed, before the outside is begun.
   void fill(const Liquid& liquid) {
     const LiquidMix mix = mixOf(liquid);
+    add("liquid-cap", StepKind::fill,
+        {"Try the cap dry: it sits level all round and closes without force. Then clean and dry "
+         "the seam.",
+         {}},
+        min(4));
     Step& poured = add("liquid", StepKind::fill,
-                       {"Mix water and glycerin without bubbles and pour in %1, to about three "
-                        "quarters. Add the glitter a little at a time, then top up with %2 and "
-                        "leave %3 free: warm, the liquid grows.",
+                       {"Mix distilled water and glycerin without bubbles and pour in %1, to about "
+                        "three quarters. Add the glitter a little at a time, then top up with %2 "
+                        "and leave %3 free: warm, the liquid grows.",
                         {volumeText(mix.first), volumeText(mix.rest), volumeText(mix.free)}},
                        min(20));
     // What is none of is not measured out.
@@ -452,17 +510,30 @@ class Steps {
          {liquid.sealAt.length, liquid.band.length,
           body.around(liquid.sealAt.length) + liquid.overlap.length}},
         min(4));
+    list_.wants(Ripe::handled);
   }
 
   void base() {
+    mark(static_cast<int>(cup_.buildUp.coats.size()));
     add("base", StepKind::base, {"Lay the base disc, its front to the front mark.", {}}, min(3));
   }
+
+  enum class Marks { none, seen, hidden };
 
   const CupPlan& plan_;
   const Cup& cup_;
   const BenchChoices& choices_;
   StepList list_;
-  std::vector<const StackItem*> buried_;
+  StencilsDown stencils_;
+  Marks marks_ = Marks::none;
+  std::set<int> marked_;
+  bool measured_ = false;
+  bool lipMasked_ = false;
+  bool finished_ = false;
+  bool glossy_ = false;  ///< resin that is not sanded lies on top
+  Step* last_ = nullptr;  ///< what was laid last, while it is the last of all
+  std::vector<const StackItem*> unsealed_;  ///< prints
+  std::vector<std::string> tapes_;          ///< ids of what is of tape that resin creeps under
 };
 
 }  // namespace

@@ -109,6 +109,7 @@ enum class Member : std::uint8_t {
   laid,
   laidOwnAfter,
   laidOwnOf,
+  stack,
   measured,
   measuredAfter,
   measuredAt,

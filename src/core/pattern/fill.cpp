@@ -335,6 +335,7 @@ Fill usualFill(const std::string& zone, Unit unit) {
         std::pair{"pale", "#F4EFE3"}}) {
     CellColour one;
     one.finish.kind = FinishKind::glitter;
+    one.finish.stick = Stick::brushGlue;
     one.finish.name = name;
     one.finish.colour = colour;
     fill.colours.push_back(std::move(one));

@@ -105,8 +105,16 @@ enum class Rule : std::uint8_t {
   peekabooAlike,
   ringMisses,
   // The stack.
+  stencilUncovered,
+  ringTooEarly,
+  laidOnRough,
+  stackHidesLaid,
   stackHidesGlitter,
+  stackHidesLiquid,
+  layerComesOff,
+  patternHeldLong,
   stackClearOverEdge,
+  floodUnusual,
   // Places of sets.
   setNoPlace,
   setOffWall,

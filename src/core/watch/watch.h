@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <optional>
+#include <string>
 #include <vector>
 
 #include "cup/wrap.h"
 #include "rules/catalogue.h"
+#include "watch/mend.h"
 
 namespace avrelt {
 
@@ -14,6 +17,8 @@ struct Watch {
   WatchLevel level;  ///< the rule's, or a softer one
   Where where;
   Sentence sentence;
+  std::vector<std::string> items{};  ///< ids of the stack's, where it is of some
+  std::optional<Mend> mend{};        ///< what one press does about it
 };
 
 /// What nothing decorative covers at rim and base, so that the last coats seal onto metal: common

@@ -48,7 +48,7 @@ Cup full(Chance& chance) {
   cup.division.body.parts[2].finish.kind = FinishKind::film;
   cup.buildUp.coats = {coatOf(CoatKind::resin, 25), coatOf(CoatKind::paint),
                        coatOf(CoatKind::resin, 20)};
-  cup.buildUp.laidAfter = chance.whole(0, 1);
+  cup.buildUp.laidAfter = 0;
   Layer stencil = layerOf(LayerKind::peekaboo);
   stencil.material = PartMaterial::stencil;
   Layer ring = layerOf(LayerKind::ring, 2, 0.5);
@@ -174,7 +174,15 @@ TEST_CASE("Glitter is stuck, shaken, freed of its tape in its moment, and sealed
       CHECK(pulled == glittered + 1);
       REQUIRE(steps[glittered].wait.most);
       CHECK(*steps[glittered].wait.most == *method.pull.most);
-      CHECK(steps[pulled].wait.least == method.next.least);
+      if (zone.finish.stick == Stick::uvResin) {
+        // Tape is off before the lamp, and that comes within the time it is open.
+        CHECK(steps[pulled + 1].kind == StepKind::lamp);
+        CHECK(steps[pulled + 1].spot == Spot::lamp);
+        CHECK(*steps[pulled].wait.most <= *method.pull.most);
+        CHECK(steps[pulled + 1].wait.least == method.next.least);
+      } else {
+        CHECK(steps[pulled].wait.least == method.next.least);
+      }
       shaken.push_back(glittered);
     }
     // The second band is the darker.
@@ -219,20 +227,22 @@ TEST_CASE("Two coats more go over what lies on the order's last, the base disc b
     return std::count_if(steps.begin(), steps.end(),
                          [&](const Step& step) { return step.kind == kind; });
   };
-  // The order's last resin lies over everything: it is the last.
+  // The order's last resin lies over everything: it is the last. Paint goes on in two coats.
   const std::vector<Step> own = stepsOf(planned(cup));
-  CHECK(count(own, StepKind::coat) == 3);
+  CHECK(count(own, StepKind::coat) == 4);
   CHECK(count(own, StepKind::base) == 1);
   const std::size_t last = whereIs(own, StepKind::coat, cup.buildUp.coats.back().id);
   CHECK(own[last - 1].kind == StepKind::base);
-  CHECK(own[last + 1].kind == StepKind::rim);
+  CHECK(own[last + 1].kind == StepKind::warm);
+  CHECK(own[last + 2].kind == StepKind::rim);
   // With a ring laid on it, it is not.
   layAfter(cup.buildUp, cup.sets[0].layers[0].id, 3);
   const std::vector<Step> more = stepsOf(planned(cup));
-  CHECK(count(more, StepKind::coat) == 5);
+  CHECK(count(more, StepKind::coat) == 6);
   CHECK(count(more, StepKind::base) == 1);
   std::size_t ring = whereIs(more, StepKind::ring, cup.sets[0].layers[0].id);
-  for (const StepKind kind : {StepKind::base, StepKind::coat, StepKind::coat, StepKind::rim}) {
+  for (const StepKind kind : {StepKind::base, StepKind::coat, StepKind::warm, StepKind::sand,
+                              StepKind::coat, StepKind::warm, StepKind::rim}) {
     CHECK(more[++ring].kind == kind);
   }
 }
@@ -250,7 +260,12 @@ TEST_CASE("Printed film is sealed once it is laid, other film is not", "[steps]"
   cup.division.body.parts[2].finish.printed = true;
   const std::vector<Step> steps = stepsOf(planned(cup));
   CHECK(seals(steps) == 1);
-  CHECK(whereIs(steps, StepKind::seal, zone) == whereIs(steps, StepKind::film, zone) + 1);
+  const std::size_t sealed = whereIs(steps, StepKind::seal, zone);
+  CHECK(whereIs(steps, StepKind::film, zone) < sealed);
+  // Before any resin comes over it.
+  for (std::size_t i = whereIs(steps, StepKind::film, zone); i < sealed; ++i) {
+    CHECK(steps[i].kind != StepKind::coat);
+  }
 }
 
 TEST_CASE("A step keeps its id when something else is added to the cup", "[steps]") {

@@ -243,6 +243,77 @@ TEST_CASE("colours of a pattern that cannot be, and cells against style and shar
   tells(Rule::alikeBeyond, wrong, right);
 }
 
+TEST_CASE("a stack that does not hold is told, and what hides what") {
+  const auto coats = [](std::vector<CoatKind> kinds) {
+    Cup cup = straight();
+    for (const CoatKind kind : kinds) {
+      Coat coat;
+      coat.kind = kind;
+      cup.buildUp.coats.push_back(coat);
+    }
+    cup.buildUp.laidAfter = static_cast<int>(kinds.size());
+    return cup;
+  };
+  const auto withSet = [](Cup cup, std::vector<Layer> layers) {
+    cup.sets = {setAt(named("star"), 20, {placeAt(0, 90)}, std::move(layers))};
+    giveIds(cup);
+    return cup;
+  };
+  using enum CoatKind;
+  // Nothing goes over a stencil, or paint.
+  Cup stencil = withSet(coats({resin, paint}), {layerOf(LayerKind::peekaboo)});
+  Cup painted = stencil;
+  layAfter(painted.buildUp, painted.sets[0].layers[0].id, 1);
+  tells(Rule::stencilUncovered, stencil, painted);
+  Cup own = stencil;
+  own.sets[0].over.emplace();
+  own.sets[0].over->kind = FinishKind::paint;
+  tells(Rule::stencilUncovered, stencil, own);
+  // A ring under the paint that its stencil is lifted after.
+  Cup ringed = withSet(coats({resin, paint}),
+                       {layerOf(LayerKind::ring, 2, 0.5), layerOf(LayerKind::peekaboo)});
+  layAfter(ringed.buildUp, ringed.sets[0].layers[1].id, 1);
+  Cup early = ringed;
+  layAfter(early.buildUp, early.sets[0].layers[0].id, 1);
+  tells(Rule::ringTooEarly, early, ringed);
+  // Film on glitter, and on resin over it.
+  tells(Rule::laidOnRough, withSet(coats({glitter}), {layerOf(LayerKind::decal)}),
+        withSet(coats({glitter, resin}), {layerOf(LayerKind::decal)}));
+  // A decal under the paint.
+  Cup under = withSet(coats({paint}), {layerOf(LayerKind::decal)});
+  Cup over = under;
+  layAfter(under.buildUp, under.sets[0].layers[0].id, 0);
+  tells(Rule::stackHidesLaid, under, over);
+  // Liquid behind paint.
+  Cup liquid = coats({resin});
+  liquid.liquid = usualLiquid(Length::mm(180), Unit::mm);
+  Cup behind = liquid;
+  behind.buildUp.coats[0].kind = paint;
+  tells(Rule::stackHidesLiquid, behind, liquid);
+  // A decal of what comes off.
+  Layer loose = layerOf(LayerKind::decal);
+  loose.material = PartMaterial::removable;
+  tells(Rule::layerComesOff, withSet(coats({resin}), {loose}),
+        withSet(coats({resin}), {layerOf(LayerKind::decal)}));
+  // Five millilitres over chunky glitter, and thirty.
+  Cup thin = coats({glitter, resin});
+  thin.buildUp.coats[0].cut = GlitterCut::chunky;
+  thin.buildUp.coats[1].mixed = Volume::ml(5);
+  Cup thick = thin;
+  thick.buildUp.coats[1].mixed = Volume::ml(30);
+  tells(Rule::floodUnusual, thin, thick);
+  // Cells in resin, and in glue.
+  tells(Rule::patternHeldLong,
+        filled(straight(),
+               [](Fill& fill) { fill.colours[0].finish.stick = Stick::resin; }),
+        filled(straight(), [](Fill&) {}));
+  // Glitter under film all round, and under nothing.
+  Cup hidden = coats({glitter, resin});
+  Cup seen = hidden;
+  seen.wrap.over = WrapOver::none;
+  tells(Rule::stackHidesGlitter, hidden, seen);
+}
+
 TEST_CASE("how a pattern fits its zone, its lines and its wall is told") {
   Repeat tile;
   tile.name = "tile";
