@@ -25,6 +25,8 @@ QString shortly(const Watch& watch) {
       return StackPage::tr("nothing goes over it");
     case Rule::ringTooEarly:
       return StackPage::tr("its stencil is on still");
+    case Rule::laidOnStencil:
+      return StackPage::tr("lies on a stencil");
     case Rule::laidOnRough:
       return StackPage::tr("rough below");
     case Rule::stackHidesLaid:

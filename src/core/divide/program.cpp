@@ -373,12 +373,15 @@ class Program {
     made.tape = tear;
   }
 
-  /// What is done, and what is left as it is for good, beside what is filled now.
+  /// What is done, and what is left as it is or has to stay smooth for film or a template, beside
+  /// what is filled now.
   Group staysBeside(const Group& group) const {
     Group kept = done_;
     for (std::size_t i = 0; i < divided_.zones.size(); ++i) {
-      const bool bare = divided_.zones[i].finish.kind == FinishKind::bare;
-      if (bare && !has(group, i)) kept.push_back(i);
+      const FinishKind kind = divided_.zones[i].finish.kind;
+      const bool stays =
+          kind == FinishKind::bare || kind == FinishKind::none || kind == FinishKind::film;
+      if (stays && !has(group, i)) kept.push_back(i);
     }
     return kept;
   }

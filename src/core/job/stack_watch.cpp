@@ -128,14 +128,16 @@ class StackWatch {
         const std::optional<std::size_t> cover = coverOf(plan_, i, zone);
         if (!cover) {
           bare.insert(zone);
-        } else if (plan_.stack[*cover].kind == StackKind::coat) {
-          lifted = std::max(lifted, plan_.stack[*cover].after + 1);
+        } else {
+          const StackItem& over = plan_.stack[*cover];
+          lifted = std::max(lifted, over.kind == StackKind::coat ? over.after + 1 : over.after);
         }
       }
       if (!bare.empty()) {
         uncovered(i, bare);
       } else {
         ringsOf(stencil, lifted);
+        laidOn(i, lifted);
       }
     }
   }
@@ -156,9 +158,9 @@ class StackWatch {
       return item.kind == StackKind::coat && item.matter != Matter::resin;
     });
     Mend mend{MendKind::paintOver, {setOf(stencil).id}};
-    if (filled) {
+    if (filled && plan_.laidAfter > stencil.after) {
       mend = {MendKind::layLater, {stencil.id}, plan_.laidAfter};
-    } else if (paint != plan_.stack.end()) {
+    } else if (paint != plan_.stack.end() && paint->after > stencil.after) {
       mend = {MendKind::layLater, {stencil.id}, paint->after};
     }
     tell(Rule::stencilUncovered, whereOf(stencil),
@@ -179,6 +181,26 @@ class StackWatch {
            {"The %1 is laid before the stencil is lifted that it goes round. Lay it later.",
             {Phrase(item.name)}},
            {item.id}, {MendKind::layLater, {item.id}, lifted});
+    }
+  }
+
+  /// What would come off with a stencil: all that stays and is laid on it before it is lifted.
+  void laidOn(std::size_t at, int lifted) {
+    const StackItem& stencil = plan_.stack[at];
+    std::set<std::string> told;
+    for (const std::string& zone : zonesOf(plan_, stencil)) {
+      const std::optional<std::size_t> cover = coverOf(plan_, at, zone);
+      for (std::size_t i = at + 1; cover && i < *cover; ++i) {
+        const StackItem& item = plan_.stack[i];
+        const bool ring = item.set == stencil.set && item.layer >= 0 &&
+                          layerOf(item).kind == LayerKind::ring;
+        if (!stays(item) || ring || !zonesOf(plan_, item).contains(zone)) continue;
+        if (!told.insert(item.id).second) continue;
+        tell(Rule::laidOnStencil, whereOf(item),
+             {"The %1 is laid while the %2 is on, and would come off with it. Lay it later.",
+              {Phrase(item.name), Phrase(stencil.name)}},
+             {item.id}, {MendKind::layLater, {item.id}, lifted});
+      }
     }
   }
 
@@ -222,11 +244,18 @@ class StackWatch {
     return item.layer >= 0 && layerOf(item).kind == LayerKind::knockOut;
   }
 
-  /// Whether a stencil lies between two of the stack: what is below it shows where it was.
+  /// Whether a stencil lies between two of the stack that is lifted from under the upper one: what
+  /// is below it shows where it was.
   bool stencilBetween(std::size_t below, std::size_t above) const {
-    return std::any_of(plan_.stack.begin() + static_cast<std::ptrdiff_t>(below),
-                       plan_.stack.begin() + static_cast<std::ptrdiff_t>(above),
-                       [&](const StackItem& item) { return isStencil(item); });
+    for (std::size_t i = below; i < above; ++i) {
+      if (!isStencil(plan_.stack[i])) continue;
+      const std::set<std::string> zones = zonesOf(plan_, plan_.stack[i]);
+      const bool lifted = std::any_of(zones.begin(), zones.end(), [&](const std::string& zone) {
+        return coverOf(plan_, i, zone) == above;
+      });
+      if (lifted) return true;
+    }
+    return false;
   }
 
   /// Film, decals and stripes under what covers their zones.

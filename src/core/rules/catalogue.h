@@ -107,6 +107,7 @@ enum class Rule : std::uint8_t {
   // The stack.
   stencilUncovered,
   ringTooEarly,
+  laidOnStencil,
   laidOnRough,
   stackHidesLaid,
   stackHidesGlitter,

@@ -41,6 +41,7 @@ class SecondEyes {
     bool rough = false;
     bool inkOpen = false;      ///< not sealed
     bool uvOpen = false;       ///< not cured
+    bool taped = false;
     bool done = false;         ///< filled or laid: has to be kept clean
     bool covered = false;      ///< since something was done
     std::set<std::string> film{};  ///< that stays, and shows
@@ -128,6 +129,7 @@ class SecondEyes {
         break;
       case StepKind::tape:
         dry();
+        for (const std::string& id : zonesOf(step)) zones_[id].taped = true;
         if (step.id != "lip" && glossy_) wrong("tape on resin that is not sanded");
         break;
       case StepKind::paint:
@@ -141,12 +143,13 @@ class SecondEyes {
         fillZones(step, true);
         break;
       case StepKind::pull:
-        for (const std::string& id : zonesOf(step)) {
-          if (zones_[id].uvOpen == false && isUvZone(id)) wrong("tape is on under the lamp");
-        }
+        for (const std::string& id : zonesOf(step)) zones_[id].taped = false;
         break;
       case StepKind::lamp:
-        for (const std::string& id : zonesOf(step)) zones_[id].uvOpen = false;
+        for (const std::string& id : zonesOf(step)) {
+          if (zones_[id].taped) wrong("tape is on under the lamp");
+          zones_[id].uvOpen = false;
+        }
         break;
       case StepKind::seal:
         for (const std::string& id : zonesOf(step)) zones_[id].inkOpen = false;
@@ -182,14 +185,6 @@ class SecondEyes {
 
   static bool takesUv(const Step& step) {
     return step.method && *step.method == MethodKind::uvResin;
-  }
-  bool isUvZone(const std::string& id) const {
-    for (const Zone& zone : plan_.divided.zones) {
-      if (zone.id == id) {
-        return zone.finish.kind == FinishKind::glitter && zone.finish.stick == Stick::uvResin;
-      }
-    }
-    return false;
   }
   void openUv(const Step& step) {
     for (const std::string& id : zonesOf(step)) zones_[id].uvOpen = true;
@@ -239,6 +234,7 @@ class SecondEyes {
         wrong("hides " + *zone.film.begin());
       }
       zone.rough = zone.rough || glitter;
+      zone.done = false;  // what it was shows no more
     }
     for (auto& [id, down] : down_) down.hidden = down.zones;
     marked_ = false;
@@ -309,6 +305,7 @@ class SecondEyes {
       for (auto& [id, zone] : zones_) {
         if (!clear && !zone.film.empty()) wrong("hides " + *zone.film.begin());
         zone.rough = false;
+        zone.done = clear && zone.done;
       }
       marked_ = false;
     } else if (step.kind == StepKind::film && !inTemplate) {

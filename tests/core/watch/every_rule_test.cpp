@@ -276,6 +276,14 @@ TEST_CASE("a stack that does not hold is told, and what hides what") {
   Cup early = ringed;
   layAfter(early.buildUp, early.sets[0].layers[0].id, 1);
   tells(Rule::ringTooEarly, early, ringed);
+  // A decal on a stencil that paint goes over, and after the paint.
+  Cup onStencil = withSet(coats({resin, paint}), {layerOf(LayerKind::peekaboo)});
+  layAfter(onStencil.buildUp, onStencil.sets[0].layers[0].id, 1);
+  onStencil.sets.push_back(setAt(named("comet"), 20, {placeAt(90, 90)}));
+  giveIds(onStencil);
+  Cup afterPaint = onStencil;
+  layAfter(onStencil.buildUp, onStencil.sets[1].layers[0].id, 1);
+  tells(Rule::laidOnStencil, onStencil, afterPaint);
   // Film on glitter, and on resin over it.
   tells(Rule::laidOnRough, withSet(coats({glitter}), {layerOf(LayerKind::decal)}),
         withSet(coats({glitter, resin}), {layerOf(LayerKind::decal)}));
