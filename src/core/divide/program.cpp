@@ -399,7 +399,8 @@ class Program {
       return;
     }
     const int tapes = tape(group);
-    if (const Group kept = staysBeside(group); !kept.empty()) {
+    const Group kept = staysBeside(group);
+    if (!kept.empty()) {
       move(MoveKind::cover, group,
            {"Cover what is to stay as it is, %1, with film or paper taped down.", {named(kept)}});
     }
@@ -442,6 +443,10 @@ class Program {
                           {zones}});
     }
     if (tapes > 0) pull(group, next);
+    if (!kept.empty() && moves_.back().kind == MoveKind::pull) {
+      Sentence& words = moves_.back().words;
+      words = {"%1 Take the cover off with it.", {Phrase(words)}};
+    }
     if (finish.kind == FinishKind::glitter && finish.stick == Stick::uvResin) {
       move(MoveKind::lamp, group,
            {"Cure %1 under the lamp, eyes shielded, turning the cup until nothing of it is tacky.",

@@ -203,7 +203,7 @@ class Finishes {
 
   /// Lifts the stencils that lie in what is filled.
   void lift(const Filling& filling, std::size_t at) {
-    stencils_.lift(filling.of, filling.method.kind, afterAll(filling, at));
+    stencils_.lift(filling.ids.substr(1) + suffix_, filling.of, filling.method.kind, afterAll(filling, at));
   }
 
   /// One move of them; how many were done with it.

@@ -170,7 +170,8 @@ class PatternSteps {
     if (painted) {
       const Method& paint = list_.of(MethodKind::paint);
       Step& step = list_.add("paint-" + idOf(need), StepKind::paint,
-                             {"Lift %1, and paint them thinly in a colour near it.", {Phrase(which)}},
+                             {"Lift %1, and paint them thinly in a colour near “%2”.",
+                              {Phrase(which), finishWords(finish)}},
                              all * paintShare, {paint.touch});
       step.of = {fill_.id};
       step.cautions = {Caution::solvent};

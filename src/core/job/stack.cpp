@@ -69,7 +69,9 @@ StackItem itemOf(const LaidThing& thing, const Cup& cup, const std::map<std::str
   item.matter = thing.kind == LaidKind::mask || thing.kind == LaidKind::pattern ? Matter::comesOff
                                                                                 : Matter::film;
   if (thing.kind == LaidKind::wrap) {
-    item.clear = cup.wrap.over == WrapOver::clear;
+    const Finish& body = cup.division.body.finish;
+    item.clear = cup.wrap.over == WrapOver::clear ||
+                 (wrapIsBody(cup) && body.kind == FinishKind::film && !body.opaque);
     item.matter = wrapMatter(cup);
   }
   if (thing.kind != LaidKind::layer) return item;

@@ -352,9 +352,13 @@ class StackWatch {
       if (over == nullptr || !seen.empty()) continue;
       const bool wrap = over->kind == StackKind::laid && over->thing == LaidKind::wrap;
       tell(Rule::stackHidesGlitter, wrap ? Where(Member::wrapOver) : Where(Member::stack),
-           {"Coat %1 is glitter, and nothing of it is seen: it lies under the %2. Leave one of the "
-            "two out.",
-            {long{glitter.after} + 1, Phrase(over->name)}},
+           wrap || over->kind == StackKind::coat
+               ? Sentence{"Coat %1 is glitter, and nothing of it is seen: it lies under the %2. "
+                          "Leave one of the two out.",
+                          {long{glitter.after} + 1, Phrase(over->name)}}
+               : Sentence{"Coat %1 is glitter, and nothing of it is seen: what fills the zones lies "
+                          "over all of it. Leave it out, or let some of it show.",
+                          {long{glitter.after} + 1}},
            {glitter.id},
            wrap ? Mend{MendKind::noFilmRound} : Mend{MendKind::leaveCoatOut, {glitter.id}},
            WatchLevel::note);

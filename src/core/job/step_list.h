@@ -102,8 +102,9 @@ class StencilsDown {
   bool empty() const { return down_.empty(); }
   /// Lifts those that lie there. Where each is ringed before the next is lifted, and nothing but
   /// paint has to dry, rings are laid with it.
-  void lift(const std::vector<std::string>& zones, MethodKind hiddenBy, const Wait& then);
-  void liftAll(MethodKind hiddenBy, const Wait& then);
+  void lift(const std::string& id, const std::vector<std::string>& zones, MethodKind hiddenBy,
+            const Wait& then);
+  void liftAll(const std::string& id, MethodKind hiddenBy, const Wait& then);
   /// Whether a ring was laid as its stencil was lifted.
   bool isRinged(const std::string& ring) const { return ringed_.contains(ring); }
 
@@ -111,11 +112,8 @@ class StencilsDown {
   struct Down {
     const StackItem* stencil;
     std::set<std::string> zones;
-    bool parted;  ///< in several
   };
 
-  void lift(const Down& down, const std::string& suffix, long pieces, MethodKind hiddenBy,
-            const Wait& then);
   const StackItem* ringOneByOne(const StackItem& stencil, MethodKind hiddenBy) const;
   bool looksLikeAnother(const StackItem& stencil) const;
 

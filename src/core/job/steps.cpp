@@ -242,7 +242,7 @@ class Steps {
           {MixKind::paint, {}, list_.rates().paintPerCm2 * (wallCm2() / 2), std::nullopt});
       list_.put(paint);
     }
-    stencils_.liftAll(paint.kind, paint.next);
+    stencils_.liftAll(coat.id, paint.kind, paint.next);
   }
 
   void glitterCoat(const Coat& coat, const std::string& id) {
@@ -270,7 +270,7 @@ class Steps {
            list_.rates().glitterPerCm2 * (wall.mm2() / mm2InCm2 * half.share)});
       list_.put(resin);
     });
-    stencils_.liftAll(resin.kind, resin.next);
+    stencils_.liftAll(coat.id, resin.kind, resin.next);
   }
 
   Area wallArea() const {
@@ -377,9 +377,11 @@ class Steps {
   void sealPrints(const std::string& before) {
     std::vector<std::string> of;
     const StackItem* first = nullptr;
+    Area area;
     if (choices_.sealPrints) {
       for (const StackItem* item : unsealed_) {
         if (first == nullptr) first = item;
+        area = area + areaOf(*item);
         of.push_back(item->id);
       }
     }
@@ -391,7 +393,7 @@ class Steps {
                                 : Sentence{"Seal all prints until they are clear, so that resin does "
                                            "not make them bubble: the %1 and %2 more.",
                                            {Phrase(first->name), static_cast<long>(of.size()) - 1}},
-                 of, wallArea());
+                 of, area);
     }
     if (!tapes_.empty()) {
       list_.seal("seal-tapes-" + before,
@@ -402,6 +404,24 @@ class Steps {
     }
     unsealed_.clear();
     tapes_.clear();
+  }
+
+  /// How much of the wall a print covers.
+  Area areaOf(const StackItem& item) const {
+    if (item.thing == LaidKind::wrap) return wallArea();
+    Area area;
+    for (const FillPlan& fill : plan_.fills) {
+      if (fill.id == item.id) area = fill.zoneArea;
+    }
+    for (const Zone& zone : plan_.divided.zones) {
+      if (zone.id == item.id) area = zone.area;
+    }
+    if (item.layer < 0) return area;
+    for (const SetMake& make : plan_.sets[static_cast<std::size_t>(item.set)].makes) {
+      const Area one = make.layers[static_cast<std::size_t>(item.layer)].area;
+      area = area + Area::mm2(one.mm2() * static_cast<double>(make.places.size()));
+    }
+    return area;
   }
 
   void printedCells(const StackItem& item) {

@@ -2,8 +2,29 @@
 #include "job/work.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace avrelt {
+
+namespace {
+
+/// Whether a step waits for what goes over it as long as its method says: what turns while it is
+/// warmed again waits from its own end. The last coat waits for hands.
+bool waitsByMethod(const std::vector<Step>& steps, std::size_t at, const Method& method) {
+  const Step& step = steps[at];
+  const auto is = [&](Duration wait) {
+    return std::abs((wait - method.next.least).minutes()) < 1e-6;
+  };
+  if (step.kind != StepKind::coat || step.holds == Duration()) return is(step.wait.least);
+  const bool last = std::all_of(
+      steps.begin() + static_cast<std::ptrdiff_t>(at) + 1, steps.end(), [](const Step& after) {
+        return after.kind == StepKind::warm || after.kind == StepKind::rim ||
+               after.kind == StepKind::cure;
+      });
+  return !last && is(step.holds - step.handsOn);
+}
+
+}  // namespace
 
 std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stock& stock,
                                const SupplyShelf& shelf, std::optional<Temperature> warmth) {
@@ -28,7 +49,7 @@ std::vector<WorkDone> workDone(const BenchCup& bench, const Cup& cup, const Stoc
     done.use = useOf(step, done.at);
     done.method = step.method;
     // Other waits, for what goes into it or to pull tape, are not those before what goes over it.
-    if (step.method && !step.own && step.wait.least == here.of(*step.method).next.least) {
+    if (step.method && !step.own && waitsByMethod(bench.steps, i, here.of(*step.method))) {
       done.usualWait = usual.of(*step.method).next.least;
     }
     done.faults = bench.done[i]->faults;

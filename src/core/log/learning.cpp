@@ -159,6 +159,8 @@ std::vector<FigureSample> waitsSeen(const std::vector<StepWork>& work, MethodKin
   std::unordered_map<std::string_view, const StepWork*> last;  // of each cup
   last.reserve(work.size() / 8);
   for (const StepWork* next : steps) {
+    // Warmed again while it sets, it is waited for still.
+    if (next->kind == StepKind::warm) continue;
     const StepWork* one = std::exchange(last[next->cup], next);
     if (one == nullptr || one->method != method || one->usualWait <= Duration()) continue;
     const Duration passed = between(one->at, next->at) - next->took;

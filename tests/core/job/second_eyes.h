@@ -396,10 +396,13 @@ class SecondEyes {
     if (at_ == 0) return;
     // Between the wet step and this only what comes off with it.
     std::size_t before = at_ - 1;
+    double waited = steps_[before].wait.least.minutes();
     while (before > 0 && (steps_[before].kind == StepKind::pull ||
                           steps_[before].kind == StepKind::peel ||
                           steps_[before].kind == StepKind::ring)) {
+      if (!steps_[before].wait.most) wrong("may be lifted long after " + steps_[before].id);
       --before;
+      waited += steps_[before].wait.least.minutes();
     }
     const Step& wet = steps_[before];
     const bool wetStep = wet.kind == StepKind::paint || wet.kind == StepKind::glitter ||
@@ -408,7 +411,8 @@ class SecondEyes {
       if (wet.kind == StepKind::film || wet.kind == StepKind::pattern) return;  // nothing was wet
       return wrong("lifted after " + wet.id);
     }
-    if (!wet.wait.most) wrong("may be lifted a day late");
+    if (!wet.wait.most) return wrong("may be lifted a day late");
+    if (waited > wet.wait.most->minutes() + 1e-9) wrong("is past its moment");
   }
 
   void everythingDone() {

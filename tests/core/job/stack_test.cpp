@@ -22,7 +22,7 @@ Finish glitter() {
 /// Three coats, divided after two; a star and its backing, a stripe between glitter and film.
 Cup layeredStack() {
   Cup cup = straight();
-  cup.buildUp.coats = {Coat{CoatKind::paint}, Coat{CoatKind::glitter}, Coat{}};
+  cup.buildUp.coats = {Coat{CoatKind::paint}, Coat{}, Coat{}};
   cup.buildUp.laidAfter = 2;
   RingCut ring;
   ring.by = CutBy::places;

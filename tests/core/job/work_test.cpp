@@ -158,7 +158,8 @@ TEST_CASE("What a coat was done with is logged, how long is usually waited, what
       // Half as much again is this shop's; what is usual is the same in any room of that warmth.
       const auto step = std::find_if(steps.begin(), steps.end(),
                                      [&](const Step& one) { return one.id == work.step; });
-      CHECK(step->wait.least.minutes() == Approx(1.5 * work.usualWait.minutes()));
+      // It turns as long, warmed again meanwhile.
+      CHECK((step->holds - step->handsOn).minutes() == Approx(1.5 * work.usualWait.minutes()));
     }
     CHECK(coats > 0);
   }
@@ -209,7 +210,13 @@ TEST_CASE("Paces stretch work and what turns meanwhile, and nothing else", "[wor
     for (std::size_t i = 0; i < usual.size(); ++i) {
       const double pace = stock.paces.of(usual[i].kind);
       CHECK(paced[i].handsOn.minutes() == Approx(usual[i].handsOn.minutes() * pace));
-      CHECK(paced[i].wait == usual[i].wait);
+      CHECK(paced[i].wait.most == usual[i].wait.most);
+      // But that quicker hands wait longer for what has to ripen before the next.
+      const bool ripens =
+          i + 1 < usual.size() &&
+          (usual[i + 1].kind == StepKind::coat || usual[i + 1].kind == StepKind::rim ||
+           usual[i + 1].kind == StepKind::cure || usual[i + 1].kind == StepKind::base);
+      if (!ripens) CHECK(paced[i].wait.least == usual[i].wait.least);
       if (usual[i].holds > Duration()) {
         CHECK((paced[i].holds - paced[i].handsOn).minutes() ==
               Approx((usual[i].holds - usual[i].handsOn).minutes()).margin(1e-9));
