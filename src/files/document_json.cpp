@@ -416,13 +416,12 @@ class DocumentReader {
                     laying);
       wrap.laying = laying;
     }
-    object.choice(
-        "over",
-        {{"none", WrapOver::none},
-         {"under", WrapOver::under},
-         {"clear", WrapOver::clear},
-         {"printed", WrapOver::printed}},
-        wrap.over);
+    object.choice("over",
+                  {{"none", WrapOver::none},
+                   {"under", WrapOver::under},
+                   {"clear", WrapOver::clear},
+                   {"printed", WrapOver::printed}},
+                  wrap.over);
     wrap.kept = object.kept();
   }
 

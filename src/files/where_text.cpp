@@ -57,7 +57,7 @@ constexpr MemberText texts[] = {
     {Member::discClearance, "base.disc_clearance"}, {Member::laidAfter, "build_up.laid_after"},
     {Member::sizedFor, "build_up.sized_for"}, {Member::laid, "build_up.laid"},
     {Member::laidOwnAfter, "build_up.laid[#].after"}, {Member::laidOwnOf, "build_up.laid[#].of"},
-    {Member::stack, "stack"},
+    {Member::stack, "build_up"},
     {Member::measured, "build_up.measured"}, {Member::measuredAfter, "build_up.measured[#].after"},
     {Member::measuredAt, "build_up.measured[#].at"},
     {Member::measuredGirth, "build_up.measured[#].around"},

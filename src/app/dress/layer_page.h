@@ -43,8 +43,7 @@ class LayerPage : public QWidget {
   LengthField* field(FieldSet& fields, const QString& label, Member member,
                      WrittenLength Layer::*length);
   void change(const QString& text, const QString& key, const std::function<void(Layer&)>& change);
-  void changeOver(const QString& text,
-                  const std::function<void(std::optional<Finish>&)>& change);
+  void changeOver(const QString& text, const std::function<void(std::optional<Finish>&)>& change);
   void askForPicture();
   void refresh();
 

@@ -8,10 +8,10 @@
 #include <QVBoxLayout>
 
 #include "app/fields/when_seen.h"
+#include "app/look/theme.h"
 #include "app/order/phrases.h"
 #include "app/order/set_edits.h"
 #include "app/order/stack_edits.h"
-#include "app/look/theme.h"
 #include "job/mending.h"
 
 namespace avrelt {
@@ -240,7 +240,7 @@ void StackPage::refresh() {
   words_->setText(conflict != nullptr ? say(conflict->sentence, order_.unit())
                   : now != nullptr    ? wordsOf(*now)
                                       : tr("Pick an item to see what it hides, and to lay it "
-                                           "farther out or in."));
+                                              "farther out or in."));
   mend_->setVisible(conflict != nullptr);
   if (conflict != nullptr) mend_->setText(say(mendWords(*conflict->mend), order_.unit()));
   outwards_->setEnabled(now != nullptr && movesInStack(order_, now->id, 1));
@@ -255,8 +255,9 @@ QString StackPage::wordsOf(const StackItem& item) const {
   if (item.kind == StackKind::metal) return tr("The cup as it came, cleaned and sanded.");
   if (item.kind == StackKind::coat) return tr("Coats are added and taken off at Gauge.");
   if (item.kind == StackKind::over) {
-    return tr("It goes over the stencils of its set, all over their zones; they are lifted while it "
-              "is nearly dry. Choose it at the stencil’s layer.");
+    return tr(
+        "It goes over the stencils of its set, all over their zones; they are lifted while it "
+        "is nearly dry. Choose it at the stencil’s layer.");
   }
   if (item.kind == StackKind::finish) {
     return tr("Finishes go on when the cup is divided, and are chosen at Divide.");

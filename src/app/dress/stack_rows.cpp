@@ -63,8 +63,7 @@ void StackRows::paint(QPainter* painter, const QStyleOptionViewItem& option,
                               ground.greenF() + (told.greenF() - ground.greenF()) * tint,
                               ground.blueF() + (told.blueF() - ground.blueF()) * tint);
   }
-  painter->setPen(QPen(chosen ? t.brass : row.conflict.isEmpty() ? t.rule : told,
-                       chosen ? 2 : 1));
+  painter->setPen(QPen(chosen ? t.brass : row.conflict.isEmpty() ? t.rule : told, chosen ? 2 : 1));
   painter->setBrush(ground);
   painter->drawRoundedRect(box, 4, 4);
   const QRectF swatch(box.left() + 8, box.top() + 6, swatchWide, oneLine - 15);
@@ -86,9 +85,9 @@ void StackRows::paint(QPainter* painter, const QStyleOptionViewItem& option,
   painter->setFont(plain);
   painter->setPen(t.muted);
   const double taken = std::min(most, names.horizontalAdvance(name)) + 10;
-  painter->drawText(
-      QRectF(left + taken, box.top(), wide - taken, line), Qt::AlignLeft | Qt::AlignVCenter,
-      QFontMetricsF(plain).elidedText(row.of, Qt::ElideRight, wide - taken));
+  painter->drawText(QRectF(left + taken, box.top(), wide - taken, line),
+                    Qt::AlignLeft | Qt::AlignVCenter,
+                    QFontMetricsF(plain).elidedText(row.of, Qt::ElideRight, wide - taken));
   if (!row.conflict.isEmpty()) {
     const QFont strong = face(12, QFont::DemiBold);
     painter->setFont(strong);

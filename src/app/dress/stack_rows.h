@@ -11,9 +11,9 @@ namespace avrelt {
 /// One item of the stack as it is listed.
 struct StackRow {
   QString name;
-  QString of;       ///< what it is of: "film, opaque"
-  QColor colour;    ///< as it looks
-  bool off = false; ///< peeled back
+  QString of;          ///< what it is of: "film, opaque"
+  QColor colour;       ///< as it looks
+  bool off = false;    ///< peeled back
   QString conflict{};  ///< what may not be so, and what a press does about it
   WatchLevel level = WatchLevel::note;
 

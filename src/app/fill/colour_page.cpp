@@ -7,9 +7,9 @@
 #include <QPixmap>
 #include <QVBoxLayout>
 
+#include "app/fields/finish_offers.h"
 #include "app/fields/idle.h"
 #include "app/fields/list_lines.h"
-#include "app/fields/finish_offers.h"
 #include "app/fields/show_value.h"
 #include "app/fields/when_seen.h"
 #include "app/order/fill_edits.h"

@@ -357,8 +357,7 @@ void GaugeStation::begin() {
 
 bool GaugeStation::goTo(const Where& where) {
   const Member member = where.member;
-  if (member >= Member::laidAfter && member <= Member::measuredGirth &&
-      member != Member::stack) {
+  if (member >= Member::laidAfter && member <= Member::measuredGirth && member != Member::stack) {
     showPage(growth);
     if (!fields_.goTo(where)) growth_->stages()->setFocus(Qt::OtherFocusReason);
     return true;

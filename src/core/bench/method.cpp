@@ -150,8 +150,8 @@ Methods::Methods() {
   put({MethodKind::foil, {min(15), hours(1)}, {}, {hours(1)}, hours(1), hours(12), false, min(15)});
   // Painted over, it is washed out once that is dry.
   put({MethodKind::soapResist, {min(10)}, {}, {min(45)}, min(45), hours(2), false, min(10)});
-  // Brush-on glue is touch-dry in 5 min, and two thin coats of clear go on 15 to 30 min apart: common
-  // practice. What sets has set by the time the next goes on.
+  // Brush-on glue is touch-dry in 5 min, and two thin coats of clear go on 15 to 30 min apart:
+  // common practice. What sets has set by the time the next goes on.
   for (Method& method : all) method.touch = method.next.least;
   for (const MethodKind kind : {MethodKind::brushGlue, MethodKind::tackyGlue, MethodKind::paint}) {
     of(kind).touch = min(5);

@@ -7,8 +7,9 @@
 namespace avrelt {
 
 const char* mixKindName(MixKind kind) {
-  constexpr std::array<const char*, mixKinds> names{
-      "part_a", "part_b", "resin", "water", "glycerin", "glitter", "paint", "ink", "glue", "sealer"};
+  constexpr std::array<const char*, mixKinds> names{"part_a",   "part_b",  "resin", "water",
+                                                    "glycerin", "glitter", "paint", "ink",
+                                                    "glue",     "sealer"};
   return names[static_cast<std::size_t>(kind)];
 }
 

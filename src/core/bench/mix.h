@@ -14,18 +14,7 @@
 namespace avrelt {
 
 /// What goes into a mix, or is shaken or brushed on.
-enum class MixKind {
-  partA,
-  partB,
-  resin,
-  water,
-  glycerin,
-  glitter,
-  paint,
-  ink,
-  glue,
-  sealer
-};
+enum class MixKind { partA, partB, resin, water, glycerin, glitter, paint, ink, glue, sealer };
 inline constexpr std::size_t mixKinds = 10;
 /// "part_a", "water" …: as files write it.
 const char* mixKindName(MixKind kind);

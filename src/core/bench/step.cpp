@@ -33,10 +33,9 @@ std::vector<Caution> concernsOf(const Step& step) {
 
 const char* stepName(StepKind kind) {
   static constexpr std::array<const char*, stepKinds> names{
-      "clean",   "mark",   "measure", "coat",    "tape", "cover",   "paint", "stick",
-      "glitter", "pull",   "seal",    "pattern", "film", "stencil", "peel",  "ring",
-      "decal",   "stripe", "wrap",    "base",    "rim",  "cure",    "fill",
-      "sand",    "warm",   "lamp"};
+      "clean", "mark", "measure", "coat", "tape",    "cover", "paint", "stick", "glitter",
+      "pull",  "seal", "pattern", "film", "stencil", "peel",  "ring",  "decal", "stripe",
+      "wrap",  "base", "rim",     "cure", "fill",    "sand",  "warm",  "lamp"};
   return names[static_cast<std::size_t>(kind)];
 }
 
@@ -54,15 +53,17 @@ Sentence cautionWords(Caution caution) {
     case Caution::solvent:
       return {"No flame, heat gun or sparks near ink, alcohol, acetone or wet paint.", {}};
     case Caution::ink:
-      return {"Alcohol and other solvents make ink run, also when it is dry: keep them off it.", {}};
+      return {"Alcohol and other solvents make ink run, also when it is dry: keep them off it.",
+              {}};
     case Caution::lamp:
       return {"Wear eye shields at the UV lamp.", {}};
     case Caution::blade:
       return {"Cut away from your hand.", {}};
     case Caution::heat:
-      return {"Torches, heat guns and presses burn: keep your hands, and all that burns, away, and "
-              "give no more heat than the maker names.",
-              {}};
+      return {
+          "Torches, heat guns and presses burn: keep your hands, and all that burns, away, and "
+          "give no more heat than the maker names.",
+          {}};
     case Caution::lip:
       break;
   }

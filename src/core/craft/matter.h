@@ -11,13 +11,13 @@ namespace avrelt {
 enum class Matter {
   metal,
   paint,
-  glitter,    ///< with what holds it
-  ink,        ///< and dips: what runs in resin
-  resin,      ///< flooded, so that it levels
-  comesOff,   ///< stencils, covers, windows, templates, paper
-  film,       ///< that stays
-  print,      ///< film, paper or metallic tape that resin spoils unsealed
-  heatFilm,   ///< that heat makes stick
+  glitter,   ///< with what holds it
+  ink,       ///< and dips: what runs in resin
+  resin,     ///< flooded, so that it levels
+  comesOff,  ///< stencils, covers, windows, templates, paper
+  film,      ///< that stays
+  print,     ///< film, paper or metallic tape that resin spoils unsealed
+  heatFilm,  ///< that heat makes stick
 };
 
 /// How rough a surface is: what is laid on it shows it, and resin fills it first.

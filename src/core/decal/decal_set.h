@@ -118,7 +118,7 @@ struct DecalSet {
   /// What is put over its stencils, all over the zones they lie in, before they are lifted; left
   /// out, what their zone is filled with, or a coat.
   std::optional<Finish> over{};
-  std::vector<Layer> layers;                   ///< the topmost first
+  std::vector<Layer> layers;  ///< the topmost first
   std::string kept{};
 
   friend bool operator==(const DecalSet&, const DecalSet&) = default;

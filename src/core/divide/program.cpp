@@ -59,9 +59,10 @@ Sentence stickWords(Stick stick, const std::string& zone) {
     case Stick::resin:
       return {"Brush a thin coat of resin on %1. Gloves on, fresh air.", {zone}};
     case Stick::brushGlue:
-      return {"Brush glue on %1, edges first: they dry first. Mix no paint into it: that lifts with "
-              "the tape.",
-              {zone}};
+      return {
+          "Brush glue on %1, edges first: they dry first. Mix no paint into it: that lifts with "
+          "the tape.",
+          {zone}};
     case Stick::wetPaint:
       return {"Paint %1 and go on while it is wet.", {zone}};
     case Stick::sprayClear:
@@ -513,8 +514,9 @@ class Program {
 }  // namespace
 
 const char* moveName(MoveKind kind) {
-  static constexpr std::array<const char*, 11> names{
-      "tape", "leave", "cover", "paint", "stick", "glitter", "pull", "film", "seal", "mask", "lamp"};
+  static constexpr std::array<const char*, 11> names{"tape",  "leave",   "cover", "paint",
+                                                     "stick", "glitter", "pull",  "film",
+                                                     "seal",  "mask",    "lamp"};
   return names[static_cast<std::size_t>(kind)];
 }
 

@@ -248,8 +248,7 @@ CheckedAll<CupPlan> CupPlanner::operator()(const Cup& cup, Unit unit, const Stoc
   if (!endsInResin(plan.stack, cup.buildUp.coats)) {
     for (const Volume mixed : finishingCoats(plan)) {
       const Coat coat{CoatKind::resin, GlitterCut::fine, mixed};
-      plan.finishing =
-          plan.finishing + stock.growth.thickness(loadOf(coat, plan.bare.area()));
+      plan.finishing = plan.finishing + stock.growth.thickness(loadOf(coat, plan.bare.area()));
     }
   }
   addWatches(plan, cup);

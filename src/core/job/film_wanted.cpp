@@ -51,8 +51,8 @@ std::string colourOf(const CupPlan& cup, const std::string& purpose, const Part&
   }
   const Finish& whole = cup.of->division.body.finish;
   // The disc goes with what the cup is wrapped in.
-  const bool own = (purpose == purpose::wrap && wrapIsBody(*cup.of)) ||
-                   purpose == purpose::baseDisc;
+  const bool own =
+      (purpose == purpose::wrap && wrapIsBody(*cup.of)) || purpose == purpose::baseDisc;
   return own && whole.kind == FinishKind::film ? whole.colour : std::string();
 }
 

@@ -66,9 +66,8 @@ class Finishes {
 
   Step& fillStep(const Filling& filling, StepKind kind, Sentence words, Duration handsOn,
                  Wait wait = {}, const char* suffix = "") {
-    Step& step =
-        list_.add(stepName(kind) + filling.ids + suffix_ + suffix, kind, std::move(words), handsOn,
-                  wait);
+    Step& step = list_.add(stepName(kind) + filling.ids + suffix_ + suffix, kind, std::move(words),
+                           handsOn, wait);
     step.of = filling.of;
     return step;
   }
@@ -91,9 +90,8 @@ class Finishes {
         step.mix = thinnedGlue(area);
         break;
       case Stick::wetPaint:
-        step.mix.parts = {{MixKind::paint, filling.name, list_.rates().paintPerCm2 *
-                                                             (area.mm2() / mm2InCm2),
-                           std::nullopt}};
+        step.mix.parts = {{MixKind::paint, filling.name,
+                           list_.rates().paintPerCm2 * (area.mm2() / mm2InCm2), std::nullopt}};
         break;
       case Stick::sprayClear:
         step.cautions = {Caution::spray};
@@ -118,9 +116,9 @@ class Finishes {
           second ? Sentence{"Paint %1 again, across the first strokes, where it shows through.",
                             {letters(filling)}}
                  : words,
-          method.handsOn, isLast ? last : Wait{method.kind == MethodKind::sprayPaint
-                                                   ? method.touch
-                                                   : method.next.least},
+          method.handsOn,
+          isLast ? last
+                 : Wait{method.kind == MethodKind::sprayPaint ? method.touch : method.next.least},
           second ? "-2" : "");
       step.cautions = {Caution::solvent};
       if (ink) step.cautions.push_back(Caution::ink);
@@ -203,7 +201,8 @@ class Finishes {
 
   /// Lifts the stencils that lie in what is filled.
   void lift(const Filling& filling, std::size_t at) {
-    stencils_.lift(filling.ids.substr(1) + suffix_, filling.of, filling.method.kind, afterAll(filling, at));
+    stencils_.lift(filling.ids.substr(1) + suffix_, filling.of, filling.method.kind,
+                   afterAll(filling, at));
   }
 
   /// One move of them; how many were done with it.

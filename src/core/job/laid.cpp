@@ -87,8 +87,8 @@ std::vector<LaidThing> laidThings(const Cup& cup, const Divided& divided,
   }
   if (isWrapped(cup)) {
     add(LaidKind::wrap, wrapThing,
-        wrapLiesOver(cup) ? Sentence{"film over everything", {}} : Sentence{"wrap", {}},
-        1, cup.wrap.overlap.length);
+        wrapLiesOver(cup) ? Sentence{"film over everything", {}} : Sentence{"wrap", {}}, 1,
+        cup.wrap.overlap.length);
   }
   std::stable_sort(things.begin(), things.end(), [&](const LaidThing& a, const LaidThing& b) {
     const auto place = [&](const LaidThing& thing) {

@@ -22,8 +22,7 @@ void shift(Cup& cup, int from, int by) {
 
 /// No stage of its own is the one everything is laid at.
 void tidyStages(BuildUp& buildUp) {
-  std::erase_if(buildUp.laid,
-                [&](const OwnStage& own) { return own.after == buildUp.laidAfter; });
+  std::erase_if(buildUp.laid, [&](const OwnStage& own) { return own.after == buildUp.laidAfter; });
 }
 
 void coatBetween(Cup& cup, const Mend& mend) {

@@ -10,8 +10,8 @@ namespace avrelt {
 /// that is put in has no id yet.
 void applyMend(Cup& cup, const Mend& mend);
 
-/// Takes the coat of this number, from 1, out of the build-up; what stands after it stands after one
-/// less, and what was measured right after it is gone.
+/// Takes the coat of this number, from 1, out of the build-up; what stands after it stands after
+/// one less, and what was measured right after it is gone.
 void takeCoatOut(Cup& cup, int number);
 
 }  // namespace avrelt

@@ -19,19 +19,21 @@ class PatternSteps {
   void operator()() {
     if (chosen_.cutting.doubleSided) {
       add("sheet", StepKind::film,
-          {"Lay the double-sided sheet of the pattern in zone %1 whole, its front on the front mark, "
+          {"Lay the double-sided sheet of the pattern in zone %1 whole, its front on the front "
+           "mark, "
            "and lift its upper liner.",
            {fill_.letter}},
           min(15));
     }
-    list_.add("pattern-" + fill_.id, StepKind::pattern,
-              {chosen_.cutting.doubleSided
-                   ? "Lay the %1 on it whole, on transfer tape, cell on cell; press every line "
-                     "down."
-                   : "Lay the %1 whole, on transfer tape, its front on the front mark; press every "
-                     "line down.",
-               {Phrase(item_.name)}},
-              min(15))
+    list_
+        .add("pattern-" + fill_.id, StepKind::pattern,
+             {chosen_.cutting.doubleSided
+                  ? "Lay the %1 on it whole, on transfer tape, cell on cell; press every line "
+                    "down."
+                  : "Lay the %1 whole, on transfer tape, its front on the front mark; press every "
+                    "line down.",
+              {Phrase(item_.name)}},
+             min(15))
         .of = {fill_.id};
     const std::vector<const ColourNeed*> wet = needs(false);
     if (!wet.empty()) cover();
@@ -71,8 +73,7 @@ class PatternSteps {
   }
 
   Step& add(const char* id, StepKind kind, Sentence words, Duration handsOn, Wait wait = {}) {
-    Step& step =
-        list_.add(std::string(id) + "-" + fill_.id, kind, std::move(words), handsOn, wait);
+    Step& step = list_.add(std::string(id) + "-" + fill_.id, kind, std::move(words), handsOn, wait);
     step.of = {fill_.id};
     return step;
   }
@@ -116,8 +117,8 @@ class PatternSteps {
   Duration hands(const ColourNeed& need) const {
     const Duration all = list_.rates().perColour;
     if (of(need).finish.kind != FinishKind::glitter) return all;
-    const Duration waits = list_.of(MethodKind::paint).touch +
-                           methodOf(of(need).finish).touch * (chosen_.coats - 1.0);
+    const Duration waits =
+        list_.of(MethodKind::paint).touch + methodOf(of(need).finish).touch * (chosen_.coats - 1.0);
     return std::max(all * 0.5, all - waits);
   }
 
@@ -185,10 +186,10 @@ class PatternSteps {
     const Duration left = painted ? all * (1 - paintShare) : all;
     for (int coat = 1; coat <= coats; ++coat) {
       const bool isLast = coat == coats;
-      Step& step = list_.add(
-          "glitter-" + idOf(need) + (coat == 1 ? "" : "-" + std::to_string(coat)),
-          StepKind::glitter, glitterWords(need, which, painted || coat > 1, coat, coats),
-          left * (1.0 / coats), isLast ? afterCoat(finish, last) : Wait{method.touch});
+      Step& step =
+          list_.add("glitter-" + idOf(need) + (coat == 1 ? "" : "-" + std::to_string(coat)),
+                    StepKind::glitter, glitterWords(need, which, painted || coat > 1, coat, coats),
+                    left * (1.0 / coats), isLast ? afterCoat(finish, last) : Wait{method.touch});
       step.of = {fill_.id};
       hold(step, need, coats);
       list_.put(method);
@@ -202,8 +203,9 @@ class PatternSteps {
     const Sentence act = chosen_.cutting.doubleSided
                              ? Sentence{"shake “%1” over them and burnish it in circles", {name}}
                              : Sentence{"stick “%1” on them and catch what falls", {name}};
-    Sentence words = lifted ? Sentence{"On the cells of colour %1: %2.", {nameOf(need), Phrase(act)}}
-                            : Sentence{"Lift %1; %2.", {Phrase(which), Phrase(act)}};
+    Sentence words = lifted
+                         ? Sentence{"On the cells of colour %1: %2.", {nameOf(need), Phrase(act)}}
+                         : Sentence{"Lift %1; %2.", {Phrase(which), Phrase(act)}};
     if (coats > 1) words = {"%1 Coat %2 of %3.", {Phrase(words), long{coat}, long{coats}}};
     return words;
   }
@@ -225,7 +227,8 @@ class PatternSteps {
           step.mix = thinnedGlue(need.area);
           break;
         case Stick::wetPaint:
-          step.mix.parts = {{MixKind::paint, finishWords(finish), need.paint * share, std::nullopt}};
+          step.mix.parts = {
+              {MixKind::paint, finishWords(finish), need.paint * share, std::nullopt}};
           break;
         case Stick::sprayClear:
           step.cautions = {Caution::spray};
@@ -250,12 +253,12 @@ class PatternSteps {
 
   void lamp(const ColourNeed& need, int coat) {
     const Method& method = methodOf(of(need).finish);
-    Step& step = list_.add("lamp-" + idOf(need) + (coat == 1 ? "" : "-" + std::to_string(coat)),
-                           StepKind::lamp,
-                           {"Cure the cells of colour %1 under the lamp, eyes shielded, turning the "
-                            "cup.",
-                            {nameOf(need)}},
-                           min(2), method.next);
+    Step& step = list_.add(
+        "lamp-" + idOf(need) + (coat == 1 ? "" : "-" + std::to_string(coat)), StepKind::lamp,
+        {"Cure the cells of colour %1 under the lamp, eyes shielded, turning the "
+         "cup.",
+         {nameOf(need)}},
+        min(2), method.next);
     step.of = {fill_.id};
     step.spot = Spot::lamp;
     step.holds = step.handsOn + method.next.least;
@@ -267,8 +270,8 @@ class PatternSteps {
   void liftLines() {
     const std::vector<const ColourNeed*> wet = needs(false);
     const Finish* last = wet.empty() ? nullptr : &of(*wet.back()).finish;
-    const bool lamp = last != nullptr && last->kind == FinishKind::glitter &&
-                      last->stick == Stick::uvResin;
+    const bool lamp =
+        last != nullptr && last->kind == FinishKind::glitter && last->stick == Stick::uvResin;
     Wait then;
     if (last != nullptr) then = lamp ? Wait{{}, methodOf(*last).pull.most} : methodOf(*last).next;
     add("peel", StepKind::peel,
@@ -293,10 +296,10 @@ class PatternSteps {
                         {fill_.letter}},
                        {fill_.id});
     } else if (any(Matter::glitter)) {
-      list_.seal("seal-" + fill_.id,
-                 {"Seal the glitter of zone %1 when it is dry, so that none comes loose.",
-                  {fill_.letter}},
-                 {fill_.id}, fill_.zoneArea);
+      list_.seal(
+          "seal-" + fill_.id,
+          {"Seal the glitter of zone %1 when it is dry, so that none comes loose.", {fill_.letter}},
+          {fill_.id}, fill_.zoneArea);
     }
   }
 

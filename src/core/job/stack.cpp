@@ -89,14 +89,12 @@ StackItem itemOf(const LaidThing& thing, const Cup& cup, const std::map<std::str
 }
 
 const DecalSet& setOf(const StackItem& item, const CupPlan& plan) {
-  return plan.of->sets[static_cast<std::size_t>(
-      plan.sets[static_cast<std::size_t>(item.set)].set)];
+  return plan.of->sets[static_cast<std::size_t>(plan.sets[static_cast<std::size_t>(item.set)].set)];
 }
 
 bool isStencil(const StackItem& item, const CupPlan& plan) {
   return item.kind == StackKind::laid && item.layer >= 0 &&
-         setOf(item, plan).layers[static_cast<std::size_t>(item.layer)].kind ==
-             LayerKind::peekaboo;
+         setOf(item, plan).layers[static_cast<std::size_t>(item.layer)].kind == LayerKind::peekaboo;
 }
 
 /// What the film of a zone is of.

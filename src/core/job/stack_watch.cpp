@@ -52,8 +52,7 @@ std::map<std::string, HiddenBySets> hiddenBySets(const CupPlan& plan) {
 /// What a list of things is called where one would do: the first, and how many more.
 Sentence firstOf(const std::vector<const StackItem*>& items) {
   if (items.size() == 1) return items.front()->name;
-  return {"%1 and %2 more",
-          {Phrase(items.front()->name), static_cast<long>(items.size()) - 1}};
+  return {"%1 and %2 more", {Phrase(items.front()->name), static_cast<long>(items.size()) - 1}};
 }
 
 std::vector<std::string> idsOf(const std::vector<const StackItem*>& items) {
@@ -99,9 +98,7 @@ class StackWatch {
     return item.layer >= 0 && layerOf(item).kind == LayerKind::peekaboo;
   }
   /// Whether it is a thing that stays where it is laid.
-  static bool stays(const StackItem& item) {
-    return item.kind == StackKind::laid && !item.lifted;
-  }
+  static bool stays(const StackItem& item) { return item.kind == StackKind::laid && !item.lifted; }
   /// Whether it covers all of the zones it lies on, and is not seen through.
   static bool covers(const StackItem& item) {
     if (item.clear || item.lifted) return false;
@@ -192,8 +189,8 @@ class StackWatch {
       const std::optional<std::size_t> cover = coverOf(plan_, at, zone);
       for (std::size_t i = at + 1; cover && i < *cover; ++i) {
         const StackItem& item = plan_.stack[i];
-        const bool ring = item.set == stencil.set && item.layer >= 0 &&
-                          layerOf(item).kind == LayerKind::ring;
+        const bool ring =
+            item.set == stencil.set && item.layer >= 0 && layerOf(item).kind == LayerKind::ring;
         if (!stays(item) || ring || !zonesOf(plan_, item).contains(zone)) continue;
         if (!told.insert(item.id).second) continue;
         tell(Rule::laidOnStencil, whereOf(item),
@@ -212,11 +209,11 @@ class StackWatch {
     std::map<int, bool> byCoat;
     for (const StackItem& item : plan_.stack) {
       const bool taped = item.kind == StackKind::finish && plan_.divided.zones.size() > 1;
-      const bool film = item.kind == StackKind::laid && craftOf(item.matter).wantsSmooth &&
-                        !isKnockOut(item);
-      const bool onCoat = item.after > 0 &&
-                          cup_.buildUp.coats[static_cast<std::size_t>(item.after - 1)].kind ==
-                              CoatKind::glitter;
+      const bool film =
+          item.kind == StackKind::laid && craftOf(item.matter).wantsSmooth && !isKnockOut(item);
+      const bool onCoat =
+          item.after > 0 &&
+          cup_.buildUp.coats[static_cast<std::size_t>(item.after - 1)].kind == CoatKind::glitter;
       if (item.kind == StackKind::coat) {
         surface.put(item);
         continue;
@@ -273,9 +270,8 @@ class StackWatch {
         // The film all round is what others lie on.
         if (item.thing == LaidKind::wrap) continue;
         const std::set<std::string> own = zonesOf(plan_, item);
-        const bool under = std::any_of(own.begin(), own.end(), [&](const std::string& zone) {
-          return zones.contains(zone);
-        });
+        const bool under = std::any_of(
+            own.begin(), own.end(), [&](const std::string& zone) { return zones.contains(zone); });
         // A pattern lies within its zone as a film of it does: neither is put on the other.
         if (!under || (item.thing != LaidKind::layer && over.kind == StackKind::laid &&
                        over.thing != LaidKind::wrap && item.after == over.after)) {
@@ -301,8 +297,7 @@ class StackWatch {
 
   void glitterHidden() {
     const auto glitters = [&](const Zone& zone) { return inGlitter(zone, plan_); };
-    const bool any =
-        std::any_of(plan_.divided.zones.begin(), plan_.divided.zones.end(), glitters);
+    const bool any = std::any_of(plan_.divided.zones.begin(), plan_.divided.zones.end(), glitters);
     if (isWrapped(cup_) && cup_.wrap.over == WrapOver::printed && any) {
       tell(Rule::stackHidesGlitter, Member::wrapOver,
            {"Printed film over everything hides all the glitter below it. Take clear "
@@ -351,17 +346,18 @@ class StackWatch {
       }
       if (over == nullptr || !seen.empty()) continue;
       const bool wrap = over->kind == StackKind::laid && over->thing == LaidKind::wrap;
-      tell(Rule::stackHidesGlitter, wrap ? Where(Member::wrapOver) : Where(Member::stack),
-           wrap || over->kind == StackKind::coat
-               ? Sentence{"Coat %1 is glitter, and nothing of it is seen: it lies under the %2. "
-                          "Leave one of the two out.",
-                          {long{glitter.after} + 1, Phrase(over->name)}}
-               : Sentence{"Coat %1 is glitter, and nothing of it is seen: what fills the zones lies "
-                          "over all of it. Leave it out, or let some of it show.",
-                          {long{glitter.after} + 1}},
-           {glitter.id},
-           wrap ? Mend{MendKind::noFilmRound} : Mend{MendKind::leaveCoatOut, {glitter.id}},
-           WatchLevel::note);
+      tell(
+          Rule::stackHidesGlitter, wrap ? Where(Member::wrapOver) : Where(Member::stack),
+          wrap || over->kind == StackKind::coat
+              ? Sentence{"Coat %1 is glitter, and nothing of it is seen: it lies under the %2. "
+                         "Leave one of the two out.",
+                         {long{glitter.after} + 1, Phrase(over->name)}}
+              : Sentence{"Coat %1 is glitter, and nothing of it is seen: what fills the zones lies "
+                         "over all of it. Leave it out, or let some of it show.",
+                         {long{glitter.after} + 1}},
+          {glitter.id},
+          wrap ? Mend{MendKind::noFilmRound} : Mend{MendKind::leaveCoatOut, {glitter.id}},
+          WatchLevel::note);
     }
   }
 
@@ -372,8 +368,7 @@ class StackWatch {
       if (!covers(item) || (item.kind != StackKind::coat && !wrap)) continue;
       tell(Rule::stackHidesLiquid, wrap ? Where(Member::wrapOver) : Where(Member::stack),
            {"The %1 hides what swims between the walls. Leave it out.", {Phrase(item.name)}},
-           {item.id},
-           wrap ? Mend{MendKind::noFilmRound} : Mend{MendKind::leaveCoatOut, {item.id}});
+           {item.id}, wrap ? Mend{MendKind::noFilmRound} : Mend{MendKind::leaveCoatOut, {item.id}});
     }
   }
 
@@ -411,8 +406,8 @@ class StackWatch {
   void clearOverEdges() {
     for (const LaidThing& thing : plan_.things) {
       if (thing.kind != LaidKind::wrap || cup_.wrap.over != WrapOver::clear) continue;
-      const auto edges = std::count_if(
-          plan_.things.begin(), plan_.things.end(), [&](const LaidThing& other) {
+      const auto edges =
+          std::count_if(plan_.things.begin(), plan_.things.end(), [&](const LaidThing& other) {
             return other.after == thing.after && other.id != thing.id &&
                    other.kind != LaidKind::mask && other.kind != LaidKind::pattern;
           });
@@ -424,7 +419,9 @@ class StackWatch {
                          "films, where it shows lines of air. Put a coat between.",
             {static_cast<long>(edges)}},
            {thing.id},
-           {MendKind::coatBetween, {thing.id}, thing.after,
+           {MendKind::coatBetween,
+            {thing.id},
+            thing.after,
             floodFor(plan_.bare.area(), Roughness::smooth)});
     }
   }

@@ -86,10 +86,10 @@ void StepList::sprayClear(const std::string& id, const Sentence& words,
                           const std::vector<std::string>& of) {
   const Method& clear = this->of(MethodKind::sprayClear);
   for (const bool second : {false, true}) {
-    Step& step = add(second ? id + "-2" : id, StepKind::seal,
-                     second ? Sentence{"The second coat of spray clear, across the first.", {}}
-                            : words,
-                     clear.handsOn, {second ? clear.next.least : clear.touch});
+    Step& step =
+        add(second ? id + "-2" : id, StepKind::seal,
+            second ? Sentence{"The second coat of spray clear, across the first.", {}} : words,
+            clear.handsOn, {second ? clear.next.least : clear.touch});
     step.of = of;
     step.cautions = {Caution::spray};
     step.spot = Spot::sprayPlace;
@@ -148,8 +148,7 @@ std::vector<Step> StepList::take() {
       continue;
     }
     for (long go = 0; go < goes; ++go) {
-      all.push_back({goOf(made.step, go, goes), made.puts,
-                     go == 0 ? made.wants : Ripe::asItIs});
+      all.push_back({goOf(made.step, go, goes), made.puts, go == 0 ? made.wants : Ripe::asItIs});
     }
   }
   ripen(all);

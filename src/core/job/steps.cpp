@@ -157,14 +157,15 @@ class Steps {
     const Method& resin = resinOf(last);
     const Wait toWarm{min(15), min(20)};
     const Duration warming = min(3);
-    Step& step = add(id, StepKind::coat,
-                     last ? Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
-                                     "resin, the last coat. Warm the bubbles out.",
-                                     {volumeText(amount)}}
-                          : Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
-                                     "resin. Warm the bubbles out.",
-                                     {volumeText(amount)}},
-                     resin.handsOn, toWarm);
+    Step& step =
+        add(id, StepKind::coat,
+            last ? Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
+                            "resin, the last coat. Warm the bubbles out.",
+                            {volumeText(amount)}}
+                 : Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
+                            "resin. Warm the bubbles out.",
+                            {volumeText(amount)}},
+            resin.handsOn, toWarm);
     step.of = of;
     list_.ofResin(step, resin, amount);
     if (last && !resin.mayBeLast) {
@@ -223,13 +224,12 @@ class Steps {
     const Duration between = coat.sprayed ? paint.touch : paint.next.least;
     for (const bool second : {false, true}) {
       const Wait wait = !second ? Wait{between} : hides ? paint.pull : paint.next;
-      Step& step = add(
-          second ? id : id + "-first", StepKind::coat,
-          second ? Sentence{"Paint the whole wall again, thinly, where it shows through.", {}}
-          : coat.sprayed
-              ? Sentence{"Spray the whole wall, thinly, and let it dry.", {}}
-              : Sentence{"Paint the whole wall, thinly, and let it dry.", {}},
-          paint.handsOn, wait);
+      Step& step =
+          add(second ? id : id + "-first", StepKind::coat,
+              second ? Sentence{"Paint the whole wall again, thinly, where it shows through.", {}}
+              : coat.sprayed ? Sentence{"Spray the whole wall, thinly, and let it dry.", {}}
+                             : Sentence{"Paint the whole wall, thinly, and let it dry.", {}},
+              paint.handsOn, wait);
       step.of = {coat.id};
       step.method = paint.kind;
       step.cautions = {Caution::solvent};
@@ -387,12 +387,13 @@ class Steps {
     }
     if (first != nullptr) {
       list_.seal("seal-prints-" + before,
-                 of.size() == 1 ? Sentence{"Seal the print of the %1 until it is clear, so that "
-                                           "resin does not make it bubble.",
-                                           {Phrase(first->name)}}
-                                : Sentence{"Seal all prints until they are clear, so that resin does "
-                                           "not make them bubble: the %1 and %2 more.",
-                                           {Phrase(first->name), static_cast<long>(of.size()) - 1}},
+                 of.size() == 1
+                     ? Sentence{"Seal the print of the %1 until it is clear, so that "
+                                "resin does not make it bubble.",
+                                {Phrase(first->name)}}
+                     : Sentence{"Seal all prints until they are clear, so that resin does "
+                                "not make them bubble: the %1 and %2 more.",
+                                {Phrase(first->name), static_cast<long>(of.size()) - 1}},
                  of, area);
     }
     if (!tapes_.empty()) {
@@ -550,8 +551,8 @@ class Steps {
   bool measured_ = false;
   bool lipMasked_ = false;
   bool finished_ = false;
-  bool glossy_ = false;  ///< resin that is not sanded lies on top
-  Step* last_ = nullptr;  ///< what was laid last, while it is the last of all
+  bool glossy_ = false;                     ///< resin that is not sanded lies on top
+  Step* last_ = nullptr;                    ///< what was laid last, while it is the last of all
   std::vector<const StackItem*> unsealed_;  ///< prints
   std::vector<std::string> tapes_;          ///< ids of what is of tape that resin creeps under
 };

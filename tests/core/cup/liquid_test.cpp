@@ -154,7 +154,8 @@ TEST_CASE("A cup is filled and sealed before its outside, and the line covered a
     REQUIRE(found != steps.end());
     return found - steps.begin();
   };
-  CHECK(at("liquid") == at("mark") + 1);
+  CHECK(at("liquid-cap") == at("clean") + 1);
+  CHECK(at("liquid") == at("liquid-cap") + 1);
   CHECK(at("liquid-seal") == at("liquid") + 1);
   CHECK(at("liquid-band") + 1 == at("rim"));
   const Step& poured = steps[static_cast<std::size_t>(at("liquid"))];

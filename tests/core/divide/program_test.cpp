@@ -167,7 +167,9 @@ TEST_CASE("zones with one finish are filled together, and a tape serves both lin
   CHECK(exact[0].lines == std::vector<std::string>{"1", "2"});
   CHECK(exact[0].width.inches() == Approx(1));
   CHECK_THAT(said(exact[0]), Catch::Contains("exactly on B, from line 1 to line 2"));
-  CHECK(exact[1].kind == MoveKind::paint);
+  // What stays bare is covered.
+  CHECK(exact[1].kind == MoveKind::cover);
+  CHECK(exact[2].kind == MoveKind::paint);
   // A wider one is cut down, a narrower one is laid twice.
   CHECK_THAT(said(tapeProgram(divided, Length::inches(2), Graduation::sixteenth, {})[0]),
              Catch::Contains("Cut tape down"));
@@ -234,7 +236,8 @@ TEST_CASE("stripes by tape and spacer are laid one touching the other") {
   CHECK_THAT(said(moves[0]), Catch::Contains("exactly on B"));
   CHECK_THAT(said(moves[1]), Catch::Contains("Lay a spacer 6.35 mm wide touching the tape before"));
   CHECK_THAT(said(moves[2]), Catch::Contains("spacer"));
-  CHECK(moves[3].kind == MoveKind::paint);
+  CHECK(moves[3].kind == MoveKind::cover);
+  CHECK(moves[4].kind == MoveKind::paint);
 }
 
 TEST_CASE("zones are moved earlier and later in the order, those of one finish together") {

@@ -15,9 +15,9 @@ using namespace avrelt::cups;
 namespace {
 
 Finish anyFinish(Chance& chance, bool bare = true) {
-  constexpr std::array<FinishKind, 7> kinds{FinishKind::paint, FinishKind::glitter,
-                                            FinishKind::glitter, FinishKind::ink,
-                                            FinishKind::dip, FinishKind::film, FinishKind::bare};
+  constexpr std::array<FinishKind, 7> kinds{
+      FinishKind::paint, FinishKind::glitter, FinishKind::glitter, FinishKind::ink,
+      FinishKind::dip,   FinishKind::film,    FinishKind::bare};
   Finish finish;
   finish.kind = kinds[static_cast<std::size_t>(chance.whole(0, bare ? 6 : 4))];
   finish.stick = static_cast<Stick>(chance.whole(0, 5));
@@ -137,8 +137,7 @@ std::string joined(const std::vector<std::string>& lines) {
 
 }  // namespace
 
-TEST_CASE("Whatever is designed, remedies lead to steps a second pair of eyes passes",
-          "[craft]") {
+TEST_CASE("Whatever is designed, remedies lead to steps a second pair of eyes passes", "[craft]") {
   const char* asked = std::getenv("AVRELT_DESIGNS");
   const int designs = asked != nullptr ? std::atoi(asked) : 150;
   std::map<Rule, int> seen;

@@ -39,11 +39,11 @@ class SecondEyes {
  private:
   struct OnZone {
     bool rough = false;
-    bool inkOpen = false;      ///< not sealed
-    bool uvOpen = false;       ///< not cured
+    bool inkOpen = false;  ///< not sealed
+    bool uvOpen = false;   ///< not cured
     bool taped = false;
-    bool done = false;         ///< filled or laid: has to be kept clean
-    bool covered = false;      ///< since something was done
+    bool done = false;             ///< filled or laid: has to be kept clean
+    bool covered = false;          ///< since something was done
     std::set<std::string> film{};  ///< that stays, and shows
   };
   struct Stencil {
@@ -294,7 +294,7 @@ class SecondEyes {
       if (rough) wrong("laid on rough glitter of " + id);
       if (anyDownIn(id) && step.kind != StepKind::stencil) wrong("laid on a stencil");
     }
-    if (step.kind == StepKind::wrap && glitterUnder() ) wrong("laid on rough glitter");
+    if (step.kind == StepKind::wrap && glitterUnder()) wrong("laid on rough glitter");
     if (step.kind == StepKind::stencil) {
       down_[step.of.front()] = {zones, {}};
       return;
@@ -397,16 +397,16 @@ class SecondEyes {
     // Between the wet step and this only what comes off with it.
     std::size_t before = at_ - 1;
     double waited = steps_[before].wait.least.minutes();
-    while (before > 0 && (steps_[before].kind == StepKind::pull ||
-                          steps_[before].kind == StepKind::peel ||
-                          steps_[before].kind == StepKind::ring)) {
+    while (before > 0 &&
+           (steps_[before].kind == StepKind::pull || steps_[before].kind == StepKind::peel ||
+            steps_[before].kind == StepKind::ring)) {
       if (!steps_[before].wait.most) wrong("may be lifted long after " + steps_[before].id);
       --before;
       waited += steps_[before].wait.least.minutes();
     }
     const Step& wet = steps_[before];
-    const bool wetStep = wet.kind == StepKind::paint || wet.kind == StepKind::glitter ||
-                         wet.kind == StepKind::coat;
+    const bool wetStep =
+        wet.kind == StepKind::paint || wet.kind == StepKind::glitter || wet.kind == StepKind::coat;
     if (!wetStep) {
       if (wet.kind == StepKind::film || wet.kind == StepKind::pattern) return;  // nothing was wet
       return wrong("lifted after " + wet.id);

@@ -312,8 +312,7 @@ TEST_CASE("a stack that does not hold is told, and what hides what") {
   tells(Rule::floodUnusual, thin, thick);
   // Cells in resin, and in glue.
   tells(Rule::patternHeldLong,
-        filled(straight(),
-               [](Fill& fill) { fill.colours[0].finish.stick = Stick::resin; }),
+        filled(straight(), [](Fill& fill) { fill.colours[0].finish.stick = Stick::resin; }),
         filled(straight(), [](Fill&) {}));
   // Glitter under film all round, and under nothing.
   Cup hidden = coats({glitter, resin});
