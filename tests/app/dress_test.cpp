@@ -159,6 +159,40 @@ TEST_CASE("layers are taken by click and key, raised, lowered and removed") {
   CHECK(open.set().layers.size() == 2);
 }
 
+TEST_CASE("what the stack does not bear is told at its row, mended by one press and undone") {
+  DressWindow open;
+  open.shape("heart");
+  open.dress().layerPage().addAction(LayerKind::peekaboo)->trigger();
+  StackPage& page = open.dress().stackPage();
+  REQUIRE(open.window.goTo(Member::stack));
+  const auto row = [&](const QString& words) {
+    for (int i = 0; i < page.items().count(); ++i) {
+      if (page.items().item(i)->text().contains(words)) return i;
+    }
+    return -1;
+  };
+  const QString told = QStringLiteral("nothing goes over it: paint over it");
+  REQUIRE(QTest::qWaitFor([&] { return row(told) >= 0; }));
+  page.items().setCurrentRow(row(told));
+  REQUIRE(page.mendButton().isVisible());
+  page.mendButton().click();
+  CHECK(open.set().over);
+  REQUIRE(QTest::qWaitFor([&] { return row(told) < 0; }));
+  CHECK(row(QStringLiteral("over the stencils")) >= 0);
+  open.order().history()->undo();
+  CHECK_FALSE(open.set().over);
+  // By key, on the row in hand.
+  REQUIRE(QTest::qWaitFor([&] { return row(told) >= 0; }));
+  page.items().setCurrentRow(row(told));
+  QTest::keyClick(&page.items(), Qt::Key_Return);
+  CHECK(open.set().over);
+  // And by the list at the layer itself.
+  QComboBox& over = open.dress().layerPage().over();
+  over.setCurrentIndex(0);
+  emit over.activated(0);
+  CHECK_FALSE(open.set().over);
+}
+
 TEST_CASE("a set is dragged on the flat and nudged, by marks of the tape") {
   DressWindow open;
   open.shape("full_moon");

@@ -67,7 +67,7 @@ StackPage::StackPage(Order& order, QWidget* parent) : QWidget(parent), order_(or
   words_->setProperty("role", "label");
   words_->setWordWrap(true);
   column->addWidget(words_);
-  mend_ = new QPushButton;
+  mend_ = new QPushButton(tr("What helps"));
   mend_->setToolTip(tr("Does what helps; undo takes it back (Return)"));
   column->addWidget(mend_);
   auto* buttons = new QHBoxLayout;
@@ -241,8 +241,13 @@ void StackPage::refresh() {
                   : now != nullptr    ? wordsOf(*now)
                                       : tr("Pick an item to see what it hides, and to lay it "
                                               "farther out or in."));
+  // Its row and the watch line tell it already.
+  words_->setVisible(conflict == nullptr);
   mend_->setVisible(conflict != nullptr);
-  if (conflict != nullptr) mend_->setText(say(mendWords(*conflict->mend), order_.unit()));
+  if (conflict != nullptr) {
+    mend_->setText(say(mendWords(*conflict->mend), order_.unit()));
+    mend_->setAccessibleDescription(words_->text());
+  }
   outwards_->setEnabled(now != nullptr && movesInStack(order_, now->id, 1));
   inwards_->setEnabled(now != nullptr && movesInStack(order_, now->id, -1));
   peel_->setEnabled(plan != nullptr);

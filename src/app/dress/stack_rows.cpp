@@ -4,7 +4,6 @@
 #include <QMouseEvent>
 #include <QPainter>
 
-#include "app/fields/list_lines.h"
 #include "app/look/theme.h"
 
 namespace avrelt {
@@ -22,7 +21,7 @@ QString StackRow::whole() const {
   return all;
 }
 
-StackRows::StackRows(QListWidget& list) : QStyledItemDelegate(&list), list_(list) {
+StackRows::StackRows(QListWidget& list) : LineDelegate(&list), list_(list) {
   list.setItemDelegate(this);
   list.setWordWrap(false);
 }
@@ -111,7 +110,7 @@ bool StackRows::editorEvent(QEvent* event, QAbstractItemModel* model,
       return true;
     }
   }
-  return QStyledItemDelegate::editorEvent(event, model, option, index);
+  return LineDelegate::editorEvent(event, model, option, index);
 }
 
 }  // namespace avrelt

@@ -1,9 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include <QListWidget>
-#include <QStyledItemDelegate>
-
+#include "app/fields/list_lines.h"
 #include "rules/catalogue.h"
 
 namespace avrelt {
@@ -23,7 +21,7 @@ struct StackRow {
 
 /// Paints the rows of the stack: a swatch, the name, what it is of, and below it, where the stack
 /// does not hold, what is wrong and what a press does about it.
-class StackRows : public QStyledItemDelegate {
+class StackRows : public LineDelegate {
   Q_OBJECT
 
  public:

@@ -38,21 +38,8 @@ class Finishes {
     double cm2() const { return area.mm2() / mm2InCm2; }
   };
 
-  const Method& methodFor(const Finish& finish) const {
-    switch (finish.kind) {
-      case FinishKind::glitter:
-        return list_.of(methodOf(finish.stick));
-      case FinishKind::ink:
-        return list_.of(MethodKind::ink);
-      case FinishKind::dip:
-        return list_.of(MethodKind::dip);
-      default:
-        return list_.of(finish.sprayed ? MethodKind::sprayPaint : MethodKind::paint);
-    }
-  }
-
   Filling fillingOf(const TapeMove& move, const Finish& finish) const {
-    Filling filling{finish, methodFor(finish), finishWords(finish)};
+    Filling filling{finish, list_.of(finish), finishWords(finish)};
     for (const std::string& letter : move.zones) {
       const Zone* zone = zoneOf(letter);
       if (zone == nullptr) continue;

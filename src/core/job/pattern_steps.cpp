@@ -93,19 +93,6 @@ class PatternSteps {
         min(4));
   }
 
-  const Method& methodOf(const Finish& finish) const {
-    switch (finish.kind) {
-      case FinishKind::glitter:
-        return list_.of(avrelt::methodOf(finish.stick));
-      case FinishKind::ink:
-        return list_.of(MethodKind::ink);
-      case FinishKind::dip:
-        return list_.of(MethodKind::dip);
-      default:
-        return list_.of(finish.sprayed ? MethodKind::sprayPaint : MethodKind::paint);
-    }
-  }
-
   /// Whether a colour is painted before it glitters.
   bool isPainted(const ColourNeed& need) const {
     const Finish& finish = of(need).finish;
@@ -118,13 +105,13 @@ class PatternSteps {
     const Duration all = list_.rates().perColour;
     if (of(need).finish.kind != FinishKind::glitter) return all;
     const Duration waits =
-        list_.of(MethodKind::paint).touch + methodOf(of(need).finish).touch * (chosen_.coats - 1.0);
+        list_.of(MethodKind::paint).touch + list_.of(of(need).finish).touch * (chosen_.coats - 1.0);
     return std::max(all * 0.5, all - waits);
   }
 
   /// How long a colour waits for the next: until something dry is shaken beside it.
   Wait beforeNext(const ColourNeed& need, const ColourNeed& next) const {
-    const Duration touch = methodOf(of(need).finish).touch;
+    const Duration touch = list_.of(of(need).finish).touch;
     // The next is painted and dries meanwhile.
     const Duration meanwhile =
         isPainted(next) ? hands(next) * paintShare + list_.of(MethodKind::paint).touch : Duration();
@@ -133,7 +120,7 @@ class PatternSteps {
 
   void colour(const ColourNeed& need, const ColourNeed* next) {
     const Finish& finish = of(need).finish;
-    const Method& method = methodOf(finish);
+    const Method& method = list_.of(finish);
     const Wait last = next != nullptr ? beforeNext(need, *next) : linesWait(method);
     if (finish.kind == FinishKind::glitter) {
       glitter(need, last);
@@ -163,7 +150,7 @@ class PatternSteps {
   /// Lifted and painted, then coat by coat stuck and shaken.
   void glitter(const ColourNeed& need, const Wait& last) {
     const Finish& finish = of(need).finish;
-    const Method& method = methodOf(finish);
+    const Method& method = list_.of(finish);
     const bool painted = isPainted(need);
     const Duration all = hands(need);
     const Sentence which{"the cells of colour %1 in zone %2, %3 of them",
@@ -218,7 +205,7 @@ class PatternSteps {
       switch (finish.stick) {
         case Stick::resin:
         case Stick::uvResin:
-          list_.ofResin(step, methodOf(finish), resinToHold(need.area, finish.grain));
+          list_.ofResin(step, list_.of(finish), resinToHold(need.area, finish.grain));
           break;
         case Stick::brushGlue:
           step.mix.parts = {{MixKind::glue, {}, glueFor(need.area), std::nullopt}};
@@ -245,14 +232,14 @@ class PatternSteps {
 
   /// Where the lamp comes between, it comes before what is open too long.
   Wait afterCoat(const Finish& finish, const Wait& wait) const {
-    const Method& method = methodOf(finish);
+    const Method& method = list_.of(finish);
     return finish.kind == FinishKind::glitter && finish.stick == Stick::uvResin
                ? Wait{{}, method.pull.most}
                : wait;
   }
 
   void lamp(const ColourNeed& need, int coat) {
-    const Method& method = methodOf(of(need).finish);
+    const Method& method = list_.of(of(need).finish);
     Step& step = list_.add(
         "lamp-" + idOf(need) + (coat == 1 ? "" : "-" + std::to_string(coat)), StepKind::lamp,
         {"Cure the cells of colour %1 under the lamp, eyes shielded, turning the "
@@ -273,7 +260,7 @@ class PatternSteps {
     const bool lamp =
         last != nullptr && last->kind == FinishKind::glitter && last->stick == Stick::uvResin;
     Wait then;
-    if (last != nullptr) then = lamp ? Wait{{}, methodOf(*last).pull.most} : methodOf(*last).next;
+    if (last != nullptr) then = lamp ? Wait{{}, list_.of(*last).pull.most} : list_.of(*last).next;
     add("peel", StepKind::peel,
         {last == nullptr ? "Lift the lines of the pattern in zone %1."
                          : "Lift the lines of the pattern in zone %1 while the last colour is "

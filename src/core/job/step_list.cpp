@@ -66,6 +66,19 @@ Step& StepList::add(std::string id, StepKind kind, Sentence words, Duration hand
   return made_.back().step;
 }
 
+const Method& StepList::of(const Finish& finish) const {
+  switch (finish.kind) {
+    case FinishKind::glitter:
+      return of(methodOf(finish.stick));
+    case FinishKind::ink:
+      return of(MethodKind::ink);
+    case FinishKind::dip:
+      return of(MethodKind::dip);
+    default:
+      return of(finish.sprayed ? MethodKind::sprayPaint : MethodKind::paint);
+  }
+}
+
 void StepList::put(const Method& method) {
   made_.back().puts = &method;
 }

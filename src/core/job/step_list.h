@@ -53,6 +53,8 @@ class StepList {
   const FillRates& rates() const { return rates_; }
   /// As it behaves in a room as warm as it is.
   const Method& of(MethodKind kind) const { return methods_.of(kind); }
+  /// What puts a finish on, or holds its glitter.
+  const Method& of(const Finish& finish) const;
   /// How long work of a kind takes here, to one of what is usual.
   double paceOf(StepKind kind) const { return paces_.of(kind); }
 

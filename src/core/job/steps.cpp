@@ -159,11 +159,11 @@ class Steps {
     const Duration warming = min(3);
     Step& step =
         add(id, StepKind::coat,
-            last ? Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
-                            "resin, the last coat. Warm the bubbles out.",
+            last ? Sentence{"Tape the lip, flood the cup with %1 of resin, the last coat, and "
+                            "warm the bubbles out.",
                             {volumeText(amount)}}
-                 : Sentence{"Fresh tape on the lip. Flood the cup on the turner with %1 of "
-                            "resin. Warm the bubbles out.",
+                 : Sentence{"Tape the lip, flood the cup with %1 of resin, and warm the "
+                            "bubbles out.",
                             {volumeText(amount)}},
             resin.handsOn, toWarm);
     step.of = of;
