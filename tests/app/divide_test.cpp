@@ -2,6 +2,7 @@
 #include <algorithm>
 
 #include "app/application.h"
+#include "app/fields/finish_offers.h"
 #include "app/order/fill_edits.h"
 #include "app/order/zone_edits.h"
 
@@ -305,7 +306,7 @@ TEST_CASE("ink, dips, chunky glitter and clear film are finishes to choose") {
   FinishPage& page = open.station().finishPage();
   const auto finish = [&]() -> const Finish& { return zoneInHand(open.order())->finish; };
   page.kind().button(1)->click();
-  emit page.way().activated(2);
+  emit page.way().activated(page.way().findData(static_cast<int>(PaintWay::dip)));
   CHECK(finish().kind == FinishKind::dip);
   CHECK(page.kind().chosen() == 1);
   page.kind().button(2)->click();
@@ -382,7 +383,7 @@ TEST_CASE("film on a zone is cut for that zone, and lights it up where it goes")
   // A wrap over everything is asked for, and taken back.
   auto* over = cutting.findChild<Segments*>("over");
   REQUIRE(over != nullptr);
-  emit over->picked(1);
+  emit over->picked(static_cast<int>(WrapOver::clear));
   REQUIRE(open.order().plan()->parts(purpose::wrap).size() == 1);
   cutting.choose(purpose::wrap);
   CHECK_FALSE(cutting.isForZones());

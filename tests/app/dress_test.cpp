@@ -693,7 +693,7 @@ TEST_CASE("the stack is peeled back on the views by keys, and a layer laid a coa
   StackPage& page = open.dress().stackPage();
   // Two coats, metal, decal and backing, and the wrap of a cup that is nothing else.
   REQUIRE(page.items().count() == 6);
-  CHECK(page.items().item(5)->text() == QStringLiteral("Metal"));
+  CHECK(page.items().item(5)->text() == QStringLiteral("Metal, sanded, washed"));
   const QImage whole = open.window.flat().grab().toImage();
   open.press(Qt::Key_F9);
   QTest::qWait(120);

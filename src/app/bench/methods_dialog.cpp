@@ -13,13 +13,21 @@ namespace avrelt {
 namespace {
 
 QStringList figureWords() {
-  return {MethodsDialog::tr("Work, min"),           MethodsDialog::tr("Worked within, min"),
-          MethodsDialog::tr("Into it from, min"),   MethodsDialog::tr("Into it until, min"),
-          MethodsDialog::tr("Tape off from, min"),  MethodsDialog::tr("Tape off until, min"),
-          MethodsDialog::tr("Next from, min"),      MethodsDialog::tr("Next until, min"),
-          MethodsDialog::tr("Handled after, min"),  MethodsDialog::tr("Cured after, min"),
-          MethodsDialog::tr("May be last, 0 or 1"), MethodsDialog::tr("B to 1 of A, by volume"),
-          MethodsDialog::tr("A weighs, g/ml"),      MethodsDialog::tr("B weighs, g/ml"),
+  return {MethodsDialog::tr("Work, min"),
+          MethodsDialog::tr("Worked within, min"),
+          MethodsDialog::tr("Into it from, min"),
+          MethodsDialog::tr("Into it until, min"),
+          MethodsDialog::tr("Tape off from, min"),
+          MethodsDialog::tr("Tape off until, min"),
+          MethodsDialog::tr("Next from, min"),
+          MethodsDialog::tr("Next until, min"),
+          MethodsDialog::tr("Touch-dry after, min"),
+          MethodsDialog::tr("Handled after, min"),
+          MethodsDialog::tr("Cured after, min"),
+          MethodsDialog::tr("May be last, 0 or 1"),
+          MethodsDialog::tr("B to 1 of A, by volume"),
+          MethodsDialog::tr("A weighs, g/ml"),
+          MethodsDialog::tr("B weighs, g/ml"),
           MethodsDialog::tr("Share lost, 0 to 0.9")};
 }
 
