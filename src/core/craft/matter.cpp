@@ -6,17 +6,17 @@
 namespace avrelt {
 
 const Craft& craftOf(Matter matter) {
-  // Wants smooth, hides, bears a flood, wants sealing, wants resin cured.
+  // Wants smooth, wants sealing, wants resin cured.
   static constexpr std::array<Craft, 9> crafts{{
-      {Matter::metal, false, true, true, false, false},
-      {Matter::paint, false, true, true, false, false},
-      {Matter::glitter, false, true, true, false, false},
-      {Matter::ink, false, true, true, true, false},
-      {Matter::resin, false, false, true, false, false},
-      {Matter::comesOff, true, false, false, false, false},
-      {Matter::film, true, true, true, false, false},
-      {Matter::print, true, true, true, true, false},
-      {Matter::heatFilm, true, true, true, false, true},
+      {Matter::metal, false, false, false},
+      {Matter::paint, false, false, false},
+      {Matter::glitter, false, false, false},
+      {Matter::ink, false, true, false},
+      {Matter::resin, false, false, false},
+      {Matter::comesOff, true, false, false},
+      {Matter::film, true, false, false},
+      {Matter::print, true, true, false},
+      {Matter::heatFilm, true, false, true},
   }};
   return crafts[static_cast<std::size_t>(matter)];
 }

@@ -27,8 +27,6 @@ enum class Roughness { smooth, burnished, fine, medium, chunky };
 struct Craft {
   Matter matter;
   bool wantsSmooth;   ///< below: a coat lies over glitter before it is laid
-  bool hides;         ///< what is below, unless it is clear
-  bool staysUnder;    ///< resin: a flood over it does no harm
   bool wantsSealing;  ///< before resin
   bool wantsCured;    ///< resin below has to be hard throughout
 };

@@ -100,9 +100,11 @@ class Finishes {
       const bool isLast = second || !twice;
       Step& step = fillStep(
           filling, StepKind::paint,
-          second ? Sentence{"Paint %1 again, across the first strokes, where it shows through.",
-                            {letters(filling)}}
-                 : words,
+          second && filling.finish.sprayed
+              ? Sentence{"Spray %1 again, thinly, where it shows through.", {letters(filling)}}
+          : second ? Sentence{"Paint %1 again, across the first strokes, where it shows through.",
+                              {letters(filling)}}
+                   : words,
           method.handsOn,
           isLast ? last
                  : Wait{method.kind == MethodKind::sprayPaint ? method.touch : method.next.least},

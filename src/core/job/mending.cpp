@@ -106,6 +106,7 @@ void applyMend(Cup& cup, const Mend& mend) {
       break;
     case MendKind::paintOver:
       withCalled(cup.sets, mend.of, [](DecalSet& set) {
+        if (set.over) return;
         set.over.emplace();
         set.over->kind = FinishKind::paint;
       });

@@ -91,6 +91,7 @@ class PatternSteps {
          "template.",
          {fill_.letter, beside}},
         min(4));
+    covered_ = true;
   }
 
   /// Whether a colour is painted before it glitters.
@@ -173,6 +174,8 @@ class PatternSteps {
     const Duration left = painted ? all * (1 - paintShare) : all;
     for (int coat = 1; coat <= coats; ++coat) {
       const bool isLast = coat == coats;
+      const bool clears = !chosen_.cutting.doubleSided && method.open.least > Duration();
+      if (clears) brushOn(need, coat, method);
       Step& step =
           list_.add("glitter-" + idOf(need) + (coat == 1 ? "" : "-" + std::to_string(coat)),
                     StepKind::glitter, glitterWords(need, which, painted || coat > 1, coat, coats),
@@ -184,17 +187,49 @@ class PatternSteps {
     }
   }
 
+  /// What is done to cells that are to glitter.
+  Sentence actOf(const Finish& finish) const {
+    const std::string name = finishWords(finish);
+    if (chosen_.cutting.doubleSided) {
+      return {"shake “%1” over them and burnish it in circles", {name}};
+    }
+    switch (finish.stick) {
+      case Stick::resin:
+      case Stick::uvResin:
+        return {"brush a thin coat of resin on them, shake “%1” over it, and catch what falls",
+                {name}};
+      case Stick::brushGlue:
+        return {"brush glue on them, shake “%1” over it, and catch what falls", {name}};
+      case Stick::wetPaint:
+        return {"paint them, and shake “%1” over them while they are wet", {name}};
+      case Stick::sprayClear:
+        return {"spray clear on them, in extraction, and shake “%1” over it at once", {name}};
+      case Stick::tackyGlue:
+        break;
+    }
+    return {"shake “%1” over the clear glue, and burnish it in circles", {name}};
+  }
+
   Sentence glitterWords(const ColourNeed& need, const Sentence& which, bool lifted, int coat,
                         int coats) const {
-    const std::string name = finishWords(of(need).finish);
-    const Sentence act = chosen_.cutting.doubleSided
-                             ? Sentence{"shake “%1” over them and burnish it in circles", {name}}
-                             : Sentence{"stick “%1” on them and catch what falls", {name}};
+    const Finish& finish = of(need).finish;
+    const Sentence act = actOf(finish);
     Sentence words = lifted
                          ? Sentence{"On the cells of colour %1: %2.", {nameOf(need), Phrase(act)}}
                          : Sentence{"Lift %1; %2.", {Phrase(which), Phrase(act)}};
     if (coats > 1) words = {"%1 Coat %2 of %3.", {Phrase(words), long{coat}, long{coats}}};
     return words;
+  }
+
+  /// Glue that has to clear before glitter goes into it.
+  void brushOn(const ColourNeed& need, int coat, const Method& method) {
+    Step& step = list_.add(
+        "stick-" + idOf(need) + (coat == 1 ? "" : "-" + std::to_string(coat)), StepKind::stick,
+        {"Brush tacky glue on the cells of colour %1, and wait until it is clear.", {nameOf(need)}},
+        min(2), method.open);
+    step.of = {fill_.id};
+    step.mix = thinnedGlue(need.area);
+    list_.put(method);
   }
 
   /// What holds the glitter, and the glitter.
@@ -211,8 +246,7 @@ class PatternSteps {
           step.mix.parts = {{MixKind::glue, {}, glueFor(need.area), std::nullopt}};
           break;
         case Stick::tackyGlue:
-          step.mix = thinnedGlue(need.area);
-          break;
+          break;  // it was brushed on before
         case Stick::wetPaint:
           step.mix.parts = {
               {MixKind::paint, finishWords(finish), need.paint * share, std::nullopt}};
@@ -263,8 +297,10 @@ class PatternSteps {
     if (last != nullptr) then = lamp ? Wait{{}, list_.of(*last).pull.most} : list_.of(*last).next;
     add("peel", StepKind::peel,
         {last == nullptr ? "Lift the lines of the pattern in zone %1."
+         : covered_      ? "Lift the lines of the pattern in zone %1 while the last colour is "
+                           "nearly dry, and take the cover off."
                          : "Lift the lines of the pattern in zone %1 while the last colour is "
-                           "nearly dry, and take the cover off.",
+                           "nearly dry.",
          {fill_.letter}},
         min(8), then);
     if (lamp) this->lamp(*wet.back(), chosen_.coats);
@@ -327,6 +363,7 @@ class PatternSteps {
   const FillPlan& fill_;
   const Fill& chosen_;
   const StackItem& item_;
+  bool covered_ = false;
 };
 
 }  // namespace

@@ -149,81 +149,7 @@ int rankOf(const StackItem& item, const CupPlan& plan) {
   return wrapLiesOver(*plan.of) ? 9 : 0;
 }
 
-}  // namespace
-
-std::vector<StackItem> stackOf(const CupPlan& plan) {
-  const Cup& cup = *plan.of;
-  const std::map<std::string, Found> layers = layersById(plan);
-  std::vector<StackItem> laid;
-  for (const Zone& zone : plan.divided.zones) {
-    const char* pattern = finishPattern(zone.finish.kind);
-    if (pattern == nullptr) continue;
-    StackItem item{StackKind::finish, zone.id, {pattern, {zone.letter}}, plan.laidAfter};
-    item.matter = matterOf(zone.finish);
-    if (item.matter == Matter::glitter) item.leaves = roughnessOf(zone.finish);
-    laid.push_back(std::move(item));
-  }
-  for (const LaidThing& thing : plan.things) {
-    laid.push_back(itemOf(thing, cup, layers));
-    if (thing.kind == LaidKind::film) takeFilm(laid.back(), plan);
-    if (laid.back().matter == Matter::comesOff && isStencil(laid.back(), plan)) {
-      addOver(laid, plan);
-    }
-  }
-  const auto place = [&](const StackItem& item) {
-    const auto under = item.kind == StackKind::over ? 1 : 0;
-    return std::make_tuple(item.after, rankOf(item, plan), item.set, under, -item.layer);
-  };
-  std::stable_sort(laid.begin(), laid.end(),
-                   [&](const StackItem& a, const StackItem& b) { return place(a) < place(b); });
-  std::vector<StackItem> stack;
-  auto next = laid.begin();
-  for (int after = 0; after < static_cast<int>(plan.stages.size()); ++after) {
-    StackItem item{StackKind::metal, "metal", {"metal", {}}, after};
-    if (after > 0) {
-      const Coat& coat = cup.buildUp.coats[static_cast<std::size_t>(after - 1)];
-      item = {StackKind::coat, coat.id, coatName(coat), after - 1};
-      item.matter = matterOf(coat.kind);
-      if (coat.kind == CoatKind::glitter) item.leaves = roughnessOf(coat.cut);
-    }
-    item.coloured = after == 0;
-    stack.push_back(std::move(item));
-    while (next != laid.end() && next->after <= after) stack.push_back(std::move(*next++));
-  }
-  return stack;
-}
-
-bool inGlitter(const Zone& zone, const CupPlan& plan) {
-  for (const FillPlan& fill : plan.fills) {
-    if (fill.zone != zone.id) continue;
-    const Fill& chosen = plan.of->fills[static_cast<std::size_t>(fill.fill)];
-    return std::any_of(chosen.colours.begin(), chosen.colours.end(), [](const CellColour& colour) {
-      return colour.finish.kind == FinishKind::glitter;
-    });
-  }
-  return zone.finish.kind == FinishKind::glitter;
-}
-
-bool anyLaid(const std::vector<StackItem>& stack, int after) {
-  return std::any_of(stack.begin(), stack.end(), [&](const StackItem& item) {
-    return item.after == after && item.kind != StackKind::metal && item.kind != StackKind::coat;
-  });
-}
-
-bool endsInResin(const std::vector<StackItem>& stack, const std::vector<Coat>& coats) {
-  return !coats.empty() && coats.back().kind == CoatKind::resin &&
-         !anyLaid(stack, static_cast<int>(coats.size()));
-}
-
-std::array<Volume, 2> finishingCoats(const CupPlan& plan) {
-  SurfaceUp surface(plan);
-  Roughness worst = Roughness::smooth;
-  for (const StackItem& item : plan.stack) surface.put(item);
-  for (const Zone& zone : plan.divided.zones) worst = std::max(worst, surface.in(zone.id));
-  const Area wall = plan.bare.area();
-  return {floodFor(wall, worst), floodFor(wall, Roughness::smooth)};
-}
-
+/// The zones an item lies on.
 std::set<std::string> zonesOf(const CupPlan& plan, const StackItem& item) {
   std::set<std::string> zones;
   const auto all = [&] {
@@ -272,15 +198,90 @@ std::set<std::string> zonesOf(const CupPlan& plan, const StackItem& item) {
   return zones;
 }
 
+}  // namespace
+
+std::vector<StackItem> stackOf(const CupPlan& plan) {
+  const Cup& cup = *plan.of;
+  const std::map<std::string, Found> layers = layersById(plan);
+  std::vector<StackItem> laid;
+  for (const Zone& zone : plan.divided.zones) {
+    const char* pattern = finishPattern(zone.finish.kind);
+    if (pattern == nullptr) continue;
+    StackItem item{StackKind::finish, zone.id, {pattern, {zone.letter}}, plan.laidAfter};
+    item.matter = matterOf(zone.finish);
+    if (item.matter == Matter::glitter) item.leaves = roughnessOf(zone.finish);
+    laid.push_back(std::move(item));
+  }
+  for (const LaidThing& thing : plan.things) {
+    laid.push_back(itemOf(thing, cup, layers));
+    if (thing.kind == LaidKind::film) takeFilm(laid.back(), plan);
+    if (laid.back().matter == Matter::comesOff && isStencil(laid.back(), plan)) {
+      addOver(laid, plan);
+    }
+  }
+  const auto place = [&](const StackItem& item) {
+    const auto under = item.kind == StackKind::over ? 1 : 0;
+    return std::make_tuple(item.after, rankOf(item, plan), item.set, under, -item.layer);
+  };
+  std::stable_sort(laid.begin(), laid.end(),
+                   [&](const StackItem& a, const StackItem& b) { return place(a) < place(b); });
+  std::vector<StackItem> stack;
+  auto next = laid.begin();
+  for (int after = 0; after < static_cast<int>(plan.stages.size()); ++after) {
+    StackItem item{StackKind::metal, "metal", {"metal", {}}, after};
+    if (after > 0) {
+      const Coat& coat = cup.buildUp.coats[static_cast<std::size_t>(after - 1)];
+      item = {StackKind::coat, coat.id, coatName(coat), after - 1};
+      item.matter = matterOf(coat.kind);
+      if (coat.kind == CoatKind::glitter) item.leaves = roughnessOf(coat.cut);
+    }
+    item.coloured = after == 0;
+    stack.push_back(std::move(item));
+    while (next != laid.end() && next->after <= after) stack.push_back(std::move(*next++));
+  }
+  for (StackItem& item : stack) item.zones = zonesOf(plan, item);
+  return stack;
+}
+
+bool inGlitter(const Zone& zone, const CupPlan& plan) {
+  for (const FillPlan& fill : plan.fills) {
+    if (fill.zone != zone.id) continue;
+    const Fill& chosen = plan.of->fills[static_cast<std::size_t>(fill.fill)];
+    return std::any_of(chosen.colours.begin(), chosen.colours.end(), [](const CellColour& colour) {
+      return colour.finish.kind == FinishKind::glitter;
+    });
+  }
+  return zone.finish.kind == FinishKind::glitter;
+}
+
+bool anyLaid(const std::vector<StackItem>& stack, int after) {
+  return std::any_of(stack.begin(), stack.end(), [&](const StackItem& item) {
+    return item.after == after && item.kind != StackKind::metal && item.kind != StackKind::coat;
+  });
+}
+
+bool endsInResin(const std::vector<StackItem>& stack, const std::vector<Coat>& coats) {
+  return !coats.empty() && coats.back().kind == CoatKind::resin &&
+         !anyLaid(stack, static_cast<int>(coats.size()));
+}
+
+std::array<Volume, 2> finishingCoats(const CupPlan& plan) {
+  SurfaceUp surface(plan);
+  Roughness worst = Roughness::smooth;
+  for (const StackItem& item : plan.stack) surface.put(item);
+  for (const Zone& zone : plan.divided.zones) worst = std::max(worst, surface.in(zone.id));
+  const Area wall = plan.bare.area();
+  return {floodFor(wall, worst), floodFor(wall, Roughness::smooth)};
+}
+
 SurfaceUp::SurfaceUp(const CupPlan& plan) : plan_(plan) {
   for (const Zone& zone : plan.divided.zones) zones_[zone.id] = Roughness::smooth;
 }
 
 void SurfaceUp::put(const StackItem& item) {
   if (item.kind == StackKind::coat) {
-    onResin_ = item.matter == Matter::resin;
     for (auto& [zone, rough] : zones_) {
-      if (onResin_) rough = Roughness::smooth;
+      if (item.matter == Matter::resin) rough = Roughness::smooth;
       rough = std::max(rough, item.leaves);
     }
     return;
@@ -306,7 +307,7 @@ void SurfaceUp::put(const StackItem& item) {
     zones_[item.id] = Roughness::smooth;
   }
   if (item.kind != StackKind::finish && item.kind != StackKind::over) return;
-  for (const std::string& zone : zonesOf(plan_, item)) {
+  for (const std::string& zone : item.zones) {
     Roughness& rough = zones_[zone];
     rough = std::max(rough, item.leaves);
   }
@@ -319,7 +320,7 @@ Roughness SurfaceUp::in(const std::string& zone) const {
 
 Roughness SurfaceUp::below(const StackItem& item) const {
   Roughness worst = Roughness::smooth;
-  for (const std::string& zone : zonesOf(plan_, item)) worst = std::max(worst, in(zone));
+  for (const std::string& zone : item.zones) worst = std::max(worst, in(zone));
   return worst;
 }
 
@@ -331,7 +332,7 @@ std::optional<std::size_t> coverOf(const CupPlan& plan, std::size_t stencil,
       if (item.matter == Matter::resin) return std::nullopt;
       return i;
     }
-    if (!zonesOf(plan, item).contains(zone)) continue;
+    if (!item.zones.contains(zone)) continue;
     if (item.kind == StackKind::finish || item.kind == StackKind::over) return i;
     const bool closes = item.thing == LaidKind::pattern || item.thing == LaidKind::film ||
                         item.thing == LaidKind::wrap;
@@ -365,10 +366,9 @@ std::string colourOf(const CupPlan& plan, const StackItem& item) {
 namespace {
 
 Region overStencils(const CupPlan& plan, const StackItem& over) {
-  const std::set<std::string> ids = zonesOf(plan, over);
   std::vector<const Region*> zones;
   for (const Zone& zone : plan.divided.zones) {
-    if (ids.contains(zone.id)) zones.push_back(&zone.region);
+    if (over.zones.contains(zone.id)) zones.push_back(&zone.region);
   }
   std::vector<const Region*> stencils;
   for (const PlacePlan& place : plan.sets[static_cast<std::size_t>(over.set)].places) {

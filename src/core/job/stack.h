@@ -39,6 +39,9 @@ struct StackItem {
   bool coloured = true;  ///< views show it
   Matter matter = Matter::metal;
   Roughness leaves = Roughness::smooth;  ///< of glitter
+  /// Ids of the zones it lies on: all that a coat or the wrap does; those of a layer's places by
+  /// their anchors; the two sides of a stripe's line.
+  std::set<std::string> zones{};
 };
 
 /// Everything on a cup from the metal outwards: its coats, and after each what is laid then: the
@@ -55,11 +58,7 @@ bool endsInResin(const std::vector<StackItem>& stack, const std::vector<Coat>& c
 /// How much resin those take, by the wall and by what lies on it last.
 std::array<Volume, 2> finishingCoats(const CupPlan& plan);
 
-/// The zones an item lies on, by their ids: all that a coat or the wrap does; those of a layer's
-/// places by their anchors; the two sides of a stripe's line.
-std::set<std::string> zonesOf(const CupPlan& plan, const StackItem& item);
-/// How rough the wall is in each zone, by its id, and the coats that have gone on: followed from
-/// the metal outwards, item by item.
+/// How rough the wall is in each zone, by its id: followed from the metal outwards, item by item.
 class SurfaceUp {
  public:
   explicit SurfaceUp(const CupPlan& plan);
@@ -67,13 +66,10 @@ class SurfaceUp {
   Roughness in(const std::string& zone) const;
   /// The roughest of the zones an item lies on.
   Roughness below(const StackItem& item) const;
-  /// Whether the coat that went on last is resin.
-  bool onResin() const { return onResin_; }
 
  private:
   const CupPlan& plan_;
   std::map<std::string, Roughness> zones_;
-  bool onResin_ = false;
 };
 
 /// What hides a stencil once it is laid in a zone: the coat or the finish over it, by its place in

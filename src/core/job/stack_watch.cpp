@@ -121,7 +121,7 @@ class StackWatch {
       if (!isStencil(stencil)) continue;
       std::set<std::string> bare;
       int lifted = stencil.after;  // coats by then
-      for (const std::string& zone : zonesOf(plan_, stencil)) {
+      for (const std::string& zone : stencil.zones) {
         const std::optional<std::size_t> cover = coverOf(plan_, i, zone);
         if (!cover) {
           bare.insert(zone);
@@ -154,8 +154,14 @@ class StackWatch {
     const auto paint = std::find_if(next, plan_.stack.end(), [](const StackItem& item) {
       return item.kind == StackKind::coat && item.matter != Matter::resin;
     });
+    const auto over = std::find_if(plan_.stack.begin(), plan_.stack.end(), [&](const auto& item) {
+      return item.kind == StackKind::over && item.set == stencil.set;
+    });
     Mend mend{MendKind::paintOver, {setOf(stencil).id}};
-    if (filled && plan_.laidAfter > stencil.after) {
+    if (over != plan_.stack.end()) {
+      // What goes over the set goes on once.
+      mend = {MendKind::layLater, {stencil.id}, over->after};
+    } else if (filled && plan_.laidAfter > stencil.after) {
       mend = {MendKind::layLater, {stencil.id}, plan_.laidAfter};
     } else if (paint != plan_.stack.end() && paint->after > stencil.after) {
       mend = {MendKind::layLater, {stencil.id}, paint->after};
@@ -185,13 +191,13 @@ class StackWatch {
   void laidOn(std::size_t at, int lifted) {
     const StackItem& stencil = plan_.stack[at];
     std::set<std::string> told;
-    for (const std::string& zone : zonesOf(plan_, stencil)) {
+    for (const std::string& zone : stencil.zones) {
       const std::optional<std::size_t> cover = coverOf(plan_, at, zone);
       for (std::size_t i = at + 1; cover && i < *cover; ++i) {
         const StackItem& item = plan_.stack[i];
         const bool ring =
             item.set == stencil.set && item.layer >= 0 && layerOf(item).kind == LayerKind::ring;
-        if (!stays(item) || ring || !zonesOf(plan_, item).contains(zone)) continue;
+        if (!stays(item) || ring || !item.zones.contains(zone)) continue;
         if (!told.insert(item.id).second) continue;
         tell(Rule::laidOnStencil, whereOf(item),
              {"The %1 is laid while the %2 is on, and would come off with it. Lay it later.",
@@ -246,7 +252,7 @@ class StackWatch {
   bool stencilBetween(std::size_t below, std::size_t above) const {
     for (std::size_t i = below; i < above; ++i) {
       if (!isStencil(plan_.stack[i])) continue;
-      const std::set<std::string> zones = zonesOf(plan_, plan_.stack[i]);
+      const std::set<std::string>& zones = plan_.stack[i].zones;
       const bool lifted = std::any_of(zones.begin(), zones.end(), [&](const std::string& zone) {
         return coverOf(plan_, i, zone) == above;
       });
@@ -260,7 +266,7 @@ class StackWatch {
     for (std::size_t i = 0; i < plan_.stack.size(); ++i) {
       const StackItem& over = plan_.stack[i];
       if (!covers(over)) continue;
-      const std::set<std::string> zones = zonesOf(plan_, over);
+      const std::set<std::string>& zones = over.zones;
       Items below;
       int first = over.after;
       for (std::size_t k = 0; k < i; ++k) {
@@ -269,7 +275,7 @@ class StackWatch {
         if (over.kind != StackKind::laid && stencilBetween(k, i)) continue;
         // The film all round is what others lie on.
         if (item.thing == LaidKind::wrap) continue;
-        const std::set<std::string> own = zonesOf(plan_, item);
+        const std::set<std::string>& own = item.zones;
         const bool under = std::any_of(
             own.begin(), own.end(), [&](const std::string& zone) { return zones.contains(zone); });
         // A pattern lies within its zone as a film of it does: neither is put on the other.
@@ -333,7 +339,7 @@ class StackWatch {
     for (std::size_t i = 0; i < plan_.stack.size(); ++i) {
       const StackItem& glitter = plan_.stack[i];
       if (glitter.kind != StackKind::coat || glitter.matter != Matter::glitter) continue;
-      std::set<std::string> seen = zonesOf(plan_, glitter);
+      std::set<std::string> seen = glitter.zones;
       const StackItem* over = nullptr;
       for (std::size_t k = i + 1; k < plan_.stack.size() && !seen.empty(); ++k) {
         const StackItem& item = plan_.stack[k];
@@ -341,7 +347,7 @@ class StackWatch {
         const bool denser = item.kind == StackKind::coat && item.matter == Matter::glitter;
         const bool cells = item.kind == StackKind::laid && item.thing == LaidKind::pattern;
         if (!covers(item) || denser || cells || stencilBetween(i, k)) continue;
-        for (const std::string& zone : zonesOf(plan_, item)) seen.erase(zone);
+        for (const std::string& zone : item.zones) seen.erase(zone);
         over = &item;
       }
       if (over == nullptr || !seen.empty()) continue;

@@ -14,7 +14,7 @@ constexpr Duration toRing = Duration::minutes(3);    // one
 StencilsDown::StencilsDown(StepList& list) : list_(list) {}
 
 void StencilsDown::lay(const StackItem& stencil) {
-  down_.push_back({&stencil, zonesOf(list_.plan(), stencil)});
+  down_.push_back({&stencil, stencil.zones});
 }
 
 bool StencilsDown::in(const std::vector<std::string>& zones) const {

@@ -98,7 +98,7 @@ class Steps {
   }
 
   /// Marks go on over what would hide them.
-  void mark(int after) {
+  void mark(int after, bool onlyBase = false) {
     if (marks_ == Marks::seen) return;
     const bool first = marks_ == Marks::none;
     marks_ = Marks::seen;
@@ -109,9 +109,11 @@ class Steps {
                                  "every line.",
                                  {}}
                       : Sentence{"Mark the front at rim and base with a pencil.", {}}
-              : Sentence{"Mark the front again at rim and base, and what is laid next: what was "
-                         "marked is hidden by now.",
-                         {}},
+        : onlyBase
+            ? Sentence{"Mark the front again at the base edge.", {}}
+            : Sentence{"Mark the front again at rim and base, and what is laid next: what was "
+                       "marked is hidden by now.",
+                       {}},
         min(4));
   }
 
@@ -131,11 +133,11 @@ class Steps {
         {min(5)});
   }
 
-  /// The lip is masked before anything runs.
-  void maskLip() {
+  /// The lip is masked before anything runs; after each flood its tape is off again.
+  void maskLip(const std::string& before) {
     if (lipMasked_) return;
     lipMasked_ = true;
-    add("lip", StepKind::tape,
+    add("lip-" + before, StepKind::tape,
         {"Mask the lip with tape, and keep the inside closed: nothing that runs or flies may reach "
          "them.",
          {}},
@@ -149,6 +151,21 @@ class Steps {
     return list_.of(quick ? MethodKind::fastResin : MethodKind::resin);
   }
 
+  Sentence floodWords(Volume amount, bool last) const {
+    const std::string ml = volumeText(amount);
+    if (last) {
+      return {lipMasked_
+                  ? "Flood the cup on the turner with %1 of resin, the last coat, and warm the "
+                    "bubbles out."
+                  : "Tape the lip, flood the cup with %1 of resin, the last coat, and warm the "
+                    "bubbles out.",
+              {ml}};
+    }
+    return {lipMasked_ ? "Flood the cup on the turner with %1 of resin, and warm the bubbles out."
+                       : "Tape the lip, flood the cup with %1 of resin, and warm the bubbles out.",
+            {ml}};
+  }
+
   /// A flood: prints sealed, what is below sanded; warmed at once and again while it still levels.
   void flood(const std::string& id, const Volume amount, bool last,
              const std::vector<std::string>& of) {
@@ -157,15 +174,7 @@ class Steps {
     const Method& resin = resinOf(last);
     const Wait toWarm{min(15), min(20)};
     const Duration warming = min(3);
-    Step& step =
-        add(id, StepKind::coat,
-            last ? Sentence{"Tape the lip, flood the cup with %1 of resin, the last coat, and "
-                            "warm the bubbles out.",
-                            {volumeText(amount)}}
-                 : Sentence{"Tape the lip, flood the cup with %1 of resin, and warm the "
-                            "bubbles out.",
-                            {volumeText(amount)}},
-            resin.handsOn, toWarm);
+    Step& step = add(id, StepKind::coat, floodWords(amount, last), resin.handsOn, toWarm);
     step.of = of;
     list_.ofResin(step, resin, amount);
     if (last && !resin.mayBeLast) {
@@ -185,6 +194,7 @@ class Steps {
                      warming, {std::max(Duration(), sets - toWarm.least - warming)});
     warm.of = of;
     glossy_ = true;
+    lipMasked_ = false;
   }
 
   /// The last coats, which the order does not list: two.
@@ -212,7 +222,7 @@ class Steps {
   }
 
   void prepare(const std::string& id) {
-    maskLip();
+    maskLip(id);
     sealPrints(id);
     if (glossy_) sand("sand-before-" + id);
     hideMarks();
@@ -224,12 +234,14 @@ class Steps {
     const Duration between = coat.sprayed ? paint.touch : paint.next.least;
     for (const bool second : {false, true}) {
       const Wait wait = !second ? Wait{between} : hides ? paint.pull : paint.next;
-      Step& step =
-          add(second ? id : id + "-first", StepKind::coat,
-              second ? Sentence{"Paint the whole wall again, thinly, where it shows through.", {}}
-              : coat.sprayed ? Sentence{"Spray the whole wall, thinly, and let it dry.", {}}
-                             : Sentence{"Paint the whole wall, thinly, and let it dry.", {}},
-              paint.handsOn, wait);
+      Step& step = add(
+          second ? id : id + "-first", StepKind::coat,
+          second         ? coat.sprayed
+                               ? Sentence{"Spray the whole wall again, thinly, where it shows through.", {}}
+                               : Sentence{"Paint the whole wall again, thinly, where it shows through.", {}}
+                  : coat.sprayed ? Sentence{"Spray the whole wall, thinly, and let it dry.", {}}
+                         : Sentence{"Paint the whole wall, thinly, and let it dry.", {}},
+          paint.handsOn, wait);
       step.of = {coat.id};
       step.method = paint.kind;
       step.cautions = {Caution::solvent};
@@ -285,7 +297,7 @@ class Steps {
     if (finished_) return;
     finished_ = true;
     stage(after);
-    maskLip();
+    maskLip("zones");
     addFinishes(list_, plan_.divided, plan_.tapeMoves, stencils_);
     hideMarks();
   }
@@ -294,14 +306,14 @@ class Steps {
   void over(const StackItem& item) {
     const DecalSet& set =
         cup_.sets[static_cast<std::size_t>(plan_.sets[static_cast<std::size_t>(item.set)].set)];
-    const std::set<std::string> zones = zonesOf(plan_, item);
+    const std::set<std::string>& zones = item.zones;
     Divided divided = plan_.divided;
     for (Zone& zone : divided.zones) {
       zone.finish = Finish();
       zone.finish.kind = FinishKind::bare;
       if (zones.contains(zone.id)) zone.finish = *set.over;
     }
-    maskLip();
+    maskLip("over-" + set.id);
     addFinishes(list_, divided,
                 tapeProgram(divided, cup_.division.tapeWidth.length, usualGraduation(plan_.unit),
                             cup_.division.order),
@@ -314,9 +326,10 @@ class Steps {
       case LaidKind::mask:
         break;
       case LaidKind::pattern:
-        maskLip();
+        maskLip(item.id);
         addPattern(list_, item);
         printedCells(item);
+        hideMarks();
         break;
       case LaidKind::film:
         laid(item, StepKind::film,
@@ -324,10 +337,8 @@ class Steps {
               "wrinkles smoothed to the edges.",
               {Phrase(item.name)}},
              min(12));
-        for (const Zone& zone : plan_.divided.zones) {
-          if (zone.id == item.id) press(materialOf(zone.finish));
-        }
-        if (item.matter == Matter::print) unsealed_.push_back(&item);
+        press(item);
+        seal(item);
         break;
       case LaidKind::stripe:
         laid(item, StepKind::stripe,
@@ -341,8 +352,8 @@ class Steps {
              {"Lay the %1: its left edge on the seam line from rim to base, then round.",
               {Phrase(item.name)}},
              min(15));
-        if (wrapIsBody(cup_)) press(materialOf(cup_.division.body.finish));
-        if (item.matter == Matter::print) unsealed_.push_back(&item);
+        press(item);
+        seal(item);
         hideMarks();
         break;
       case LaidKind::layer:
@@ -352,8 +363,8 @@ class Steps {
   }
 
   /// The step that was written down last, where heat makes its film stick.
-  void press(PartMaterial material) {
-    if (material != PartMaterial::heatApplied || last_ == nullptr) return;
+  void press(const StackItem& item) {
+    if (!craftOf(item.matter).wantsCured || last_ == nullptr) return;
     Step& step = *last_;
     const Method& heat = list_.of(MethodKind::heatFilm);
     step.words = {"%1 Press it with heat as its maker says, let it cool, and lift the carrier.",
@@ -370,6 +381,11 @@ class Steps {
     step.of = {item.id};
     last_ = &step;
     return step;
+  }
+
+  /// What resin would spoil is sealed before the next flood.
+  void seal(const StackItem& item) {
+    if (craftOf(item.matter).wantsSealing) unsealed_.push_back(&item);
   }
 
   /// Ink under resin bubbles and runs where nothing lies between: one school always seals, one
@@ -486,8 +502,8 @@ class Steps {
             .pieces = all;
       }
     }
-    press(layer.material);
-    if (item.matter == Matter::print) unsealed_.push_back(&item);
+    press(item);
+    seal(item);
   }
 
   static bool isBuried(const DecalSet& set) {
@@ -535,7 +551,7 @@ class Steps {
   }
 
   void base() {
-    mark(static_cast<int>(cup_.buildUp.coats.size()));
+    mark(static_cast<int>(cup_.buildUp.coats.size()), true);
     add("base", StepKind::base, {"Lay the base disc, its front to the front mark.", {}}, min(3));
   }
 

@@ -130,7 +130,7 @@ class SecondEyes {
       case StepKind::tape:
         dry();
         for (const std::string& id : zonesOf(step)) zones_[id].taped = true;
-        if (step.id != "lip" && glossy_) wrong("tape on resin that is not sanded");
+        if (!step.id.starts_with("lip-") && glossy_) wrong("tape on resin that is not sanded");
         break;
       case StepKind::paint:
         fillZones(step, false);

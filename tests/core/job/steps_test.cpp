@@ -493,3 +493,39 @@ TEST_CASE("Film that heat makes stick is pressed, with its caution, and cools", 
   CHECK(step.wait.least == Methods().of(MethodKind::heatFilm).next.least);
   CHECK(inWords(step.words, Unit::mm).find("Press it with heat") != std::string::npos);
 }
+
+// F26: tacky adhesive is clear when it is ready, after 10 to 20 minutes; common practice.
+TEST_CASE("Tacky glue on cells clears before glitter goes into it", "[steps]") {
+  Cup cup = tapered();
+  giveIds(cup);
+  Fill fill = usualFill(cup.division.body.id, Unit::mm);
+  for (CellColour& colour : fill.colours) colour.finish.stick = Stick::tackyGlue;
+  cup.fills = {fill};
+  giveIds(cup);
+  const std::vector<Step> steps = stepsOf(planned(cup));
+  int shaken = 0;
+  for (std::size_t i = 1; i < steps.size(); ++i) {
+    if (steps[i].kind != StepKind::glitter) continue;
+    ++shaken;
+    CHECK(steps[i - 1].kind == StepKind::stick);
+    CHECK(steps[i - 1].wait.least.minutes() >= 10);
+  }
+  // Four colours in two coats.
+  CHECK(shaken == 8);
+}
+
+TEST_CASE("The lip is masked whenever something runs or flies, also after a flood", "[steps]") {
+  Chance chance(49);
+  for (int round = 0; round < 20; ++round) {
+    bool masked = false;
+    for (const Step& step : stepsOf(planned(full(chance)))) {
+      const std::string words = inWords(step.words, Unit::mm);
+      if (step.id.starts_with("lip-") || words.starts_with("Tape the lip")) masked = true;
+      const bool runs = step.kind == StepKind::coat || step.kind == StepKind::paint ||
+                        step.kind == StepKind::stick || step.kind == StepKind::glitter;
+      INFO(step.id);
+      if (runs) CHECK(masked);
+      if (step.kind == StepKind::warm) masked = false;
+    }
+  }
+}
